@@ -1,0 +1,86 @@
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+
+namespace Husbandry.Growth;
+
+/// <summary>One skin of an animal and its measures.</summary>
+/// <param name="Instar">Instar of that skin; counted from 1 at arrival when the true instar is unknown.</param>
+/// <param name="LengthMm">Length of the part that the record follows.</param>
+/// <param name="FromExuvia">Whether it was taken from the shed skin.</param>
+/// <param name="MeasuredOn">Night of the measure.</param>
+/// <param name="RatioToNext">Ratio to the next skin on record.</param>
+public sealed record Skin(int Instar, double LengthMm, bool FromExuvia, DateOnly MeasuredOn, GrowthStep? RatioToNext);
+
+/// <summary>The growth of one animal: its skins and the line through them.</summary>
+/// <param name="Part">The part followed: carapace where there are enough measures of it.</param>
+/// <param name="InstarsAreKnown">Whether instar numbers are true or counted from arrival.</param>
+/// <param name="Skins">Skins in order.</param>
+/// <param name="Fit">The fit, with at least two different instars.</param>
+/// <param name="Ratio">Ratio per molt used for forecasts: fitted, or the species'.</param>
+public sealed record GrowthRecord(
+    BodyPart Part,
+    bool InstarsAreKnown,
+    IReadOnlyList<Skin> Skins,
+    GrowthFit? Fit,
+    double Ratio
+)
+{
+    private const int EnoughPoints = 3;
+
+    private static readonly BodyPart[] Preferred = [BodyPart.Carapace, BodyPart.LegSpan, BodyPart.Body];
+
+    /// <summary>Reads the growth of an animal from its measures.</summary>
+    public static Answer<GrowthRecord?> Of(Subject subject)
+    {
+        var measures = subject.Standing.Measures;
+        var part = Preferred.MaxBy(p => measures.Where(m => m.Part == p).Select(m => m.MoltsHere).Distinct().Count());
+        var first = subject.Standing.Details.MoltsAtArrival is { } before ? before + subject.Group.InstarAtHatching : 1;
+        var latest = measures
+            .Where(m => m.Part == part)
+            .GroupBy(m => m.MoltsHere)
+            .OrderBy(g => g.Key)
+            .Select(g => g.Last())
+            .ToList();
+        if (latest.Count == 0)
+        {
+            return new Answer<GrowthRecord?>(
+                null,
+                "Nothing measured yet.",
+                [Reason.FromRecord("Growth", "Measure the carapace of each shed skin to see growth.", "record.measure")]
+            );
+        }
+
+        var prior = subject.Profile.GrowthRatio;
+        var points = latest.Select(m => new GrowthPoint(first + m.MoltsHere, m.LengthMm)).ToList();
+        var room = subject.Room.Rules.Room;
+        double? shrinkTo = points.Count < EnoughPoints ? prior.Value : null;
+        var fit = GrowthFit.Of(points, shrinkTo, room);
+        var steps = fit is null
+            ? new Dictionary<int, GrowthStep>()
+            : MissedMolts.Steps(points, prior.Value, room).ToDictionary(s => s.FromInstar);
+        if (fit is not null)
+        {
+            fit = fit with { Steps = [.. steps.Values] };
+        }
+
+        var skins = latest
+            .Zip(points, (m, p) =>
+                new Skin(p.Instar, m.LengthMm, m.FromExuvia, subject.Night(m.At), steps.GetValueOrDefault(p.Instar))
+            )
+            .ToList();
+        var record = new GrowthRecord(
+            part,
+            subject.Standing.Details.MoltsAtArrival is not null,
+            skins,
+            fit,
+            fit?.Ratio ?? prior.Value
+        );
+        return new Answer<GrowthRecord?>(
+            record,
+            fit is null ? "One size on record; growth shows after the next molt." : $"Grows {record.Ratio:0.00}-fold per molt.",
+            fit?.Reasons(shrinkTo, room)
+                ?? [prior.Because("Growth", "species.growthRatio", $"Until then the species' {prior.Value:0.00} is used.")]
+        );
+    }
+}

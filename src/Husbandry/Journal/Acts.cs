@@ -1,0 +1,186 @@
+using System.Text.Json.Serialization;
+using Husbandry.Stock;
+
+namespace Husbandry.Journal;
+
+/// <summary>What happened, one record per kind. The journal stores these and nothing else.</summary>
+[JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]
+[JsonDerivedType(typeof(Acquired), "acquired")]
+[JsonDerivedType(typeof(DetailsChanged), "detailsChanged")]
+[JsonDerivedType(typeof(Offered), "offered")]
+[JsonDerivedType(typeof(LeftoversRemoved), "leftoversRemoved")]
+[JsonDerivedType(typeof(Watered), "watered")]
+[JsonDerivedType(typeof(Looked), "looked")]
+[JsonDerivedType(typeof(SignSeen), "signSeen")]
+[JsonDerivedType(typeof(Molted), "molted")]
+[JsonDerivedType(typeof(FangsChecked), "fangsChecked")]
+[JsonDerivedType(typeof(Measured), "measured")]
+[JsonDerivedType(typeof(Moved), "moved")]
+[JsonDerivedType(typeof(Counted), "counted")]
+[JsonDerivedType(typeof(Noted), "noted")]
+[JsonDerivedType(typeof(PutOff), "putOff")]
+[JsonDerivedType(typeof(Departed), "departed")]
+[JsonDerivedType(typeof(Withdrawn), "withdrawn")]
+public abstract record Act;
+
+/// <summary>The animal or brood came into the collection.</summary>
+public sealed record Acquired(StockDetails Details, Place Place) : Act;
+
+/// <summary>The keeper knows better now; the whole of the details replaces the former.</summary>
+public sealed record DetailsChanged(StockDetails Details) : Act;
+
+/// <summary>How prey was served.</summary>
+public enum Preparation
+{
+    /// <summary>Alive.</summary>
+    Live,
+
+    /// <summary>Pre-killed, whole.</summary>
+    PreKilled,
+
+    /// <summary>Pre-killed and cut into pieces.</summary>
+    Cut,
+}
+
+/// <summary>What came of an offer; more than yes or no.</summary>
+public enum OfferOutcome
+{
+    /// <summary>Taken while the keeper watched.</summary>
+    Eaten,
+
+    /// <summary>Gone at a later look.</summary>
+    TakenLater,
+
+    /// <summary>The animal fled from it.</summary>
+    Fled,
+
+    /// <summary>The animal batted it away or threatened it.</summary>
+    BattedAway,
+
+    /// <summary>Killed and not eaten.</summary>
+    KilledAndLeft,
+
+    /// <summary>Left in; nobody knows yet.</summary>
+    NotSeen,
+}
+
+/// <summary>Food was offered.</summary>
+/// <param name="FeederId">Feeder of the rulebook.</param>
+/// <param name="SizeClassId">Size class of that feeder.</param>
+/// <param name="Count">Animals or pieces offered, 1–2000 (a brood's whole meal in one entry).</param>
+/// <param name="Preparation">How it was served.</param>
+/// <param name="Outcome">What came of it.</param>
+/// <param name="LeftIn">Whether prey stayed in the enclosure; by default what <see cref="OfferOutcomes"/> says.</param>
+public sealed record Offered(
+    string FeederId,
+    string SizeClassId,
+    int Count,
+    Preparation Preparation,
+    OfferOutcome Outcome,
+    bool? LeftIn
+) : Act;
+
+/// <summary>Meaning of the outcomes.</summary>
+public static class OfferOutcomes
+{
+    /// <summary>Whether the food was eaten.</summary>
+    public static bool IsMeal(this OfferOutcome outcome) => outcome is OfferOutcome.Eaten or OfferOutcome.TakenLater;
+
+    /// <summary>Whether the animal is known to have turned the food down; "not seen" is neither.</summary>
+    public static bool IsRefusal(this OfferOutcome outcome) =>
+        outcome is OfferOutcome.Fled or OfferOutcome.BattedAway or OfferOutcome.KilledAndLeft;
+
+    /// <summary>Whether prey is still in the enclosure after this offer.</summary>
+    public static bool LeavesPreyIn(this Offered offer) =>
+        !offer.Outcome.IsMeal() && (offer.LeftIn ?? offer.Outcome is OfferOutcome.NotSeen or OfferOutcome.KilledAndLeft);
+}
+
+/// <summary>Leftovers were taken out.</summary>
+public sealed record LeftoversRemoved : Act;
+
+/// <summary>How water was given.</summary>
+public enum WaterKind
+{
+    /// <summary>The dish was filled.</summary>
+    Dish,
+
+    /// <summary>Misted: web, wall or one side of the floor.</summary>
+    Mist,
+}
+
+/// <summary>Water was given.</summary>
+public sealed record Watered(WaterKind Water) : Act;
+
+/// <summary>The keeper looked and saw no sign of a molt: that is evidence too.</summary>
+public sealed record Looked : Act;
+
+/// <summary>A sign of the rulebook was seen.</summary>
+public sealed record SignSeen(string SignId) : Act;
+
+/// <summary>The animal molted; when only found later, the entry's occurrence is the interval.</summary>
+/// <param name="Ultimate">The molt to adult.</param>
+/// <param name="Mismolt">Something went wrong: stuck or lost limbs, bent body.</param>
+public sealed record Molted(bool Ultimate, bool Mismolt) : Act;
+
+/// <summary>Fangs were looked at after a molt.</summary>
+/// <param name="Hard">Whether they were black and hard.</param>
+public sealed record FangsChecked(bool Hard) : Act;
+
+/// <summary>What was measured.</summary>
+public enum BodyPart
+{
+    /// <summary>Diagonal leg span.</summary>
+    LegSpan,
+
+    /// <summary>Carapace and abdomen without legs.</summary>
+    Body,
+
+    /// <summary>Carapace length, the best growth measure.</summary>
+    Carapace,
+
+    /// <summary>Carapace width, for the condition score.</summary>
+    CarapaceWidth,
+
+    /// <summary>Abdomen width, for the condition score.</summary>
+    AbdomenWidth,
+}
+
+/// <summary>A measure was taken.</summary>
+/// <param name="Part">What.</param>
+/// <param name="LengthMm">Millimetres.</param>
+/// <param name="FromExuvia">Taken from the shed skin: it tells the size before that molt.</param>
+public sealed record Measured(BodyPart Part, double LengthMm, bool FromExuvia) : Act;
+
+/// <summary>The enclosure was moved to another place.</summary>
+public sealed record Moved(Place Place) : Act;
+
+/// <summary>A brood was counted.</summary>
+public sealed record Counted(int Count) : Act;
+
+/// <summary>A note in the keeper's words.</summary>
+public sealed record Noted(string Text) : Act;
+
+/// <summary>Tonight's work at this enclosure was put off.</summary>
+/// <param name="UntilNight">The night on which it is due again.</param>
+public sealed record PutOff(DateOnly UntilNight) : Act;
+
+/// <summary>How stock leaves the collection.</summary>
+public enum DepartureKind
+{
+    /// <summary>Died.</summary>
+    Died,
+
+    /// <summary>Sold.</summary>
+    Sold,
+
+    /// <summary>Given away.</summary>
+    GivenAway,
+}
+
+/// <summary>The animal left the collection; its history stays.</summary>
+/// <param name="Departure">How.</param>
+/// <param name="Remark">Cause of death, or who took it; free text.</param>
+public sealed record Departed(DepartureKind Departure, string? Remark) : Act;
+
+/// <summary>An earlier entry is taken back (undo). It stays in the journal, struck through.</summary>
+public sealed record Withdrawn(Guid EntryId) : Act;

@@ -1,0 +1,71 @@
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+
+namespace Husbandry.Rounds;
+
+/// <summary>Which school the room follows for the first meal after a molt.</summary>
+public enum FirstMealSchool
+{
+    /// <summary>Our default between the schools.</summary>
+    Default,
+
+    /// <summary>Feed as soon as the quick school does.</summary>
+    Quick,
+
+    /// <summary>Wait as long as the cautious school does.</summary>
+    Cautious,
+}
+
+/// <summary>Which school the room follows for the days between meals.</summary>
+public enum CadenceSchool
+{
+    /// <summary>Our default between the schools.</summary>
+    Default,
+
+    /// <summary>Feed often.</summary>
+    Often,
+
+    /// <summary>Feed lean.</summary>
+    Lean,
+}
+
+/// <summary>What the keeper has set for the whole room.</summary>
+/// <param name="RoomName">Name of the room, 1–80 characters.</param>
+/// <param name="KeeperName">Name written beside entries, 1–60 characters.</param>
+/// <param name="ZoneId">IANA time zone.</param>
+/// <param name="CutoverHour">Local hour (0–12) at which a new night begins.</param>
+/// <param name="Unit">Unit for lengths.</param>
+/// <param name="FirstMeal">School for first meals.</param>
+/// <param name="Cadence">School for cadence.</param>
+public sealed record RoomSettings(
+    string RoomName,
+    string KeeperName,
+    string ZoneId,
+    int CutoverHour,
+    LengthUnit Unit,
+    FirstMealSchool FirstMeal,
+    CadenceSchool Cadence
+)
+{
+    /// <summary>The night clock of the room; an unknown zone falls back to UTC.</summary>
+    public NightClock Clock() =>
+        new(TimeZoneInfo.TryFindSystemTimeZoneById(ZoneId, out var zone) ? zone : TimeZoneInfo.Utc, CutoverHour);
+}
+
+/// <summary>Everything a judgement needs besides the animal: rules, settings and the present instant.</summary>
+/// <param name="Rules">The rulebook.</param>
+/// <param name="Settings">The keeper's settings.</param>
+/// <param name="Clock">Night clock.</param>
+/// <param name="Now">The present instant.</param>
+public sealed record Room(RuleSet Rules, RoomSettings Settings, NightClock Clock, DateTimeOffset Now)
+{
+    /// <summary>A room at an instant.</summary>
+    public static Room At(RuleSet rules, RoomSettings settings, DateTimeOffset now) =>
+        new(rules, settings, settings.Clock(), now);
+
+    /// <summary>Tonight.</summary>
+    public DateOnly Tonight { get; } = Clock.NightOf(Now);
+
+    /// <summary>Words for dates and lengths as the room wants them.</summary>
+    public Wording Wording => new(Settings.Unit, Tonight);
+}

@@ -1,0 +1,62 @@
+using Husbandry.Journal;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+
+namespace Husbandry.Rounds;
+
+/// <summary>One animal or brood together with the rules that hold for it.</summary>
+/// <param name="Standing">Its present state.</param>
+/// <param name="Group">Rules of its group.</param>
+/// <param name="Profile">Its species, or what the group's species have in common for another species.</param>
+/// <param name="Room">The room.</param>
+public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile Profile, Room Room)
+{
+    /// <summary>Looks up the rules for a standing.</summary>
+    /// <exception cref="InvalidOperationException">The group is not in the rulebook; entries are checked for that before they are written.</exception>
+    public static Subject Of(Standing standing, Room room)
+    {
+        var group =
+            room.Rules.Group(standing.Details.Group)
+            ?? throw new InvalidOperationException($"No group {standing.Details.Group} in the rulebook.");
+        return new Subject(standing, group, room.Rules.ProfileFor(standing.Details), room);
+    }
+
+    /// <summary>Scientific name as shown.</summary>
+    public string SpeciesName => Standing.Details.OtherSpecies ?? Profile.ScientificName;
+
+    /// <summary>Whether it is a brood rather than one animal.</summary>
+    public bool IsBrood => Standing.Details.Kind == StockKind.Brood;
+
+    /// <summary>"she", "he", "it" or "they", for sentences.</summary>
+    public string It =>
+        IsBrood ? "they"
+        : Standing.Details.Sex == Sex.Female ? "she"
+        : Standing.Details.Sex == Sex.Male ? "he"
+        : "it";
+
+    /// <summary>"her", "him", "it" or "them".</summary>
+    public string Them =>
+        IsBrood ? "them"
+        : Standing.Details.Sex == Sex.Female ? "her"
+        : Standing.Details.Sex == Sex.Male ? "him"
+        : "it";
+
+    /// <summary>"her", "his", "its" or "their".</summary>
+    public string Its =>
+        IsBrood ? "their"
+        : Standing.Details.Sex == Sex.Female ? "her"
+        : Standing.Details.Sex == Sex.Male ? "his"
+        : "its";
+
+    /// <summary>The night of an instant.</summary>
+    public DateOnly Night(DateTimeOffset instant) => Room.Clock.NightOf(instant);
+
+    /// <summary>Nights from an instant to tonight.</summary>
+    public int NightsSince(DateTimeOffset instant) => Room.Tonight.DayNumber - Night(instant).DayNumber;
+
+    /// <summary>Instar number now, when known.</summary>
+    public int? Instar => Standing.MoltsInLife is { } molts ? molts + Group.InstarAtHatching : null;
+
+    /// <summary>Instar as written, e.g. "i6", or <see langword="null"/>.</summary>
+    public string? InstarText => Instar is { } instar ? $"{Group.InstarMark}{instar}" : null;
+}

@@ -1,0 +1,116 @@
+namespace Husbandry.Rulebook;
+
+/// <summary>Something a keeper may do to an animal.</summary>
+public enum CareAct
+{
+    /// <summary>Fill the dish or give drops.</summary>
+    Water,
+
+    /// <summary>Offer live prey.</summary>
+    FeedLive,
+
+    /// <summary>Offer pre-killed prey.</summary>
+    FeedDead,
+
+    /// <summary>Handle.</summary>
+    Handle,
+
+    /// <summary>Move to another enclosure.</summary>
+    Rehouse,
+
+    /// <summary>Dig, lift the hide, open a retreat.</summary>
+    Dig,
+
+    /// <summary>Send by post or carry away.</summary>
+    Ship,
+
+    /// <summary>Put together with a mate.</summary>
+    Pair,
+
+    /// <summary>Mist the animal's side.</summary>
+    Mist,
+
+    /// <summary>Bright light.</summary>
+    BrightLight,
+
+    /// <summary>Clean the enclosure.</summary>
+    Clean,
+}
+
+/// <summary>How far an act is allowed.</summary>
+public enum Verdict
+{
+    /// <summary>Fine.</summary>
+    Fine,
+
+    /// <summary>Better not.</summary>
+    Avoid,
+
+    /// <summary>Never.</summary>
+    Never,
+}
+
+/// <summary>What brings a hush about.</summary>
+public enum HushCause
+{
+    /// <summary>Two signs that do not settle it.</summary>
+    Suspected,
+
+    /// <summary>Darkening shows: the new skin is there.</summary>
+    Darkening,
+
+    /// <summary>Premolt likely.</summary>
+    Likely,
+
+    /// <summary>Mat spun, on its back, fluid at the joints.</summary>
+    Imminent,
+
+    /// <summary>Soft after a molt.</summary>
+    Hardening,
+
+    /// <summary>The days are over; the fangs have not been seen black.</summary>
+    FangsUnchecked,
+
+    /// <summary>Very plump: food is held.</summary>
+    VeryPlump,
+}
+
+/// <summary>What one cause forbids.</summary>
+/// <param name="Cause">The cause.</param>
+/// <param name="Acts">Verdict by act; acts not named are fine.</param>
+/// <param name="Why">The sentence a keeper reads.</param>
+public sealed record HushRules(HushCause Cause, IReadOnlyDictionary<CareAct, Verdict> Acts, Rule<string> Why);
+
+/// <summary>Rules of the evening round and of whole-room arithmetic.</summary>
+/// <param name="SecondsPerAct">Time for one enclosure by act, for the estimate.</param>
+/// <param name="UsualGrowthRatio">Growth ratio where nothing is known of the species.</param>
+/// <param name="ConditionLastsDays">How long a condition score says something of today.</param>
+/// <param name="SettleDays">Nights before a new arrival is first fed.</param>
+/// <param name="VarietyShareLimit">No feeder above this share of the last meals.</param>
+/// <param name="MealsRemembered">How many last meals are looked at.</param>
+/// <param name="ReadingLooksBackDays">A look without a sign counts for this long.</param>
+/// <param name="LookWithoutSign">Likelihood ratio of a look that shows no sign.</param>
+/// <param name="ShrinkageSteps">Weight of the species' growth ratio, in molt steps.</param>
+/// <param name="MissedMoltChance">Prior chance that a step hides one more molt than recorded.</param>
+/// <param name="StepNoiseFloor">Least spread of ln(ratio) around its mean.</param>
+/// <param name="StepRatioPriorSd">Spread of the usual ln(ratio) around the group's.</param>
+/// <param name="LearningKappa">Weight of a prior median, in intervals.</param>
+/// <param name="LearningAlpha">Shape of the prior on the spread.</param>
+/// <param name="LongerThanNormal">Quantile beyond which a wait is longer than normal.</param>
+public sealed record RoomRules(
+    IReadOnlyDictionary<string, Rule<double>> SecondsPerAct,
+    Rule<double> UsualGrowthRatio,
+    Rule<double> ConditionLastsDays,
+    Rule<double> SettleDays,
+    Rule<double> VarietyShareLimit,
+    Rule<int> MealsRemembered,
+    Rule<double> ReadingLooksBackDays,
+    Rule<double> LookWithoutSign,
+    Rule<double> ShrinkageSteps,
+    Rule<double> MissedMoltChance,
+    Rule<double> StepNoiseFloor,
+    Rule<double> StepRatioPriorSd,
+    Rule<double> LearningKappa,
+    Rule<double> LearningAlpha,
+    Rule<double> LongerThanNormal
+);

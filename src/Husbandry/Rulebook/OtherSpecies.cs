@@ -1,0 +1,53 @@
+using Husbandry.Reasons;
+using Husbandry.Stock;
+
+namespace Husbandry.Rulebook;
+
+/// <summary>Stands in for a species the rulebook does not have: the widest span of its group's species.</summary>
+internal static class OtherSpecies
+{
+    private const string Why = "house: not in the rulebook, so the whole span of its group is used";
+
+    public static SpeciesProfile Of(string name, GroupRules group, IReadOnlyList<SpeciesProfile> relatives) =>
+        new(
+            "",
+            name,
+            group.Id,
+            Habit.Terrestrial,
+            new Rule<Moisture>(Moisture.Damp, "moisture school", RuleTag.House, Why),
+            new AdultSize(
+                Span(relatives, s => s.AdultLegSpanMm.Female, "mm"),
+                Span(relatives, s => s.AdultLegSpanMm.Male, "mm")
+            ),
+            group.SlingUntilLegSpanMm,
+            relatives[0].SubAdultFromShare,
+            new MoltsToAdult(
+                Span(relatives, s => s.MoltsToAdult.Female, "molts"),
+                Span(relatives, s => s.MoltsToAdult.Male, "molts")
+            ),
+            group.GrowthRatio,
+            Enum.GetValues<Stage>().ToDictionary(stage => stage, stage => Interval(relatives, stage)),
+            relatives[0].KeepingDifficulty,
+            relatives[0].BreedingDifficulty,
+            [],
+            new Dictionary<string, string>()
+        );
+
+    private static Rule<Range> Span(IEnumerable<SpeciesProfile> species, Func<SpeciesProfile, Rule<Range>> of, string unit)
+    {
+        var ranges = species.Select(s => of(s).Value).ToList();
+        return new Rule<Range>(new Range(ranges.Min(r => r.Low), ranges.Max(r => r.High)), unit, RuleTag.House, Why);
+    }
+
+    private static Rule<WaitPrior> Interval(IReadOnlyList<SpeciesProfile> species, Stage stage)
+    {
+        var waits = species.Select(s => s.MoltInterval[stage].Value).ToList();
+        var median = Math.Exp(waits.Average(w => Math.Log(w.P50)));
+        return new Rule<WaitPrior>(
+            new WaitPrior(waits.Min(w => w.P10), median, waits.Max(w => w.P90)),
+            "days",
+            RuleTag.House,
+            Why
+        );
+    }
+}

@@ -1,0 +1,143 @@
+using Husbandry.Reasons;
+using Husbandry.Stock;
+
+namespace Husbandry.Rulebook;
+
+/// <summary>What a rulebook must satisfy beyond its form: references that exist, ranges that make sense.</summary>
+internal static class RuleSetChecks
+{
+    private static readonly Stage[] Stages = Enum.GetValues<Stage>();
+
+    public static IEnumerable<Problem> Check(RuleSet rules) =>
+        rules
+            .Groups.SelectMany(g => CheckGroup(g, rules))
+            .Concat(rules.Species.SelectMany(s => CheckSpecies(s, rules)))
+            .Concat(rules.Feeders.SelectMany(CheckFeeder))
+            .Concat(rules.Signs.SelectMany(s => CheckSign(s, rules)))
+            .Concat(CheckHush(rules))
+            .Concat(Repeated("groups", rules.Groups.Select(g => g.Id)))
+            .Concat(Repeated("species", rules.Species.Select(s => s.Id)))
+            .Concat(Repeated("feeders", rules.Feeders.Select(f => f.Id)))
+            .Concat(Repeated("signs", rules.Signs.Select(s => s.Id)));
+
+    private static IEnumerable<Problem> CheckGroup(GroupRules group, RuleSet rules)
+    {
+        var at = $"groups.json {group.Id}";
+        var checks = new List<Problem?>
+        {
+            Within($"{at}.prey.shareOfBody", group.Prey.ShareOfBody, 0.1, 1),
+            Within($"{at}.prey.neverAboveShare", group.Prey.NeverAboveShare, group.Prey.ShareOfBody.Value, 2),
+            Within($"{at}.prey.mealShareOfBody", group.Prey.MealShareOfBody, 0.05, 1),
+            Within($"{at}.deadPreyHours", group.DeadPreyHours, 1, 96),
+            Within($"{at}.imminentDays", group.ImminentDays, 0.5, 30),
+            Within($"{at}.bodyPerLegSpan", group.BodyPerLegSpan, 0.1, 1),
+            Within($"{at}.carapacePerBody", group.CarapacePerBody, 0.1, 1),
+            Within($"{at}.growthRatio", group.GrowthRatio, 1.01, 2.5),
+            Within($"{at}.condition.plumpAbove", group.Condition.PlumpAbove, group.Condition.ThinBelow.Value, 5),
+            Within($"{at}.condition.veryPlumpAbove", group.Condition.VeryPlumpAbove, group.Condition.PlumpAbove.Value, 9),
+            Ordered($"{at}.legSpanLimitMm", group.LegSpanLimitMm),
+        };
+        foreach (var stage in Stages)
+        {
+            checks.Add(Has(at + ".cadence", stage, group.Cadence));
+            checks.Add(Has(at + ".retry", stage, group.Retry));
+            checks.Add(Has(at + ".livePreyHours", stage, group.LivePreyHours));
+            checks.Add(Has(at + ".premoltDays", stage, group.PremoltDays));
+            checks.Add(
+                group.FirstMeal.Any(r => r.Stage == stage && r.AboveLegSpanMm == 0)
+                    ? null
+                    : new Problem($"{at}.firstMeal", $"Stage {stage} has no rule from 0 mm up.")
+            );
+        }
+
+        checks.AddRange(Enum.GetValues<Moisture>().Select(m => Has(at + ".waterEveryDays", m, group.WaterEveryDays)));
+        checks.AddRange(
+            group.Staples.Select(id => rules.Feeder(id) is null ? new Problem($"{at}.staples", $"No feeder {id}.") : null)
+        );
+        checks.AddRange(
+            group.Cadence.Select(c =>
+                c.Value.Often.Value <= c.Value.Lean.Value
+                    ? null
+                    : new Problem($"{at}.cadence.{c.Key}", "The often school must not wait longer than the lean one.")
+            )
+        );
+        return checks.OfType<Problem>();
+    }
+
+    private static IEnumerable<Problem> CheckSpecies(SpeciesProfile species, RuleSet rules)
+    {
+        var at = $"species {species.Id}";
+        var checks = new List<Problem?>
+        {
+            rules.Group(species.Group) is null ? new Problem($"{at}.group", $"No group {species.Group}.") : null,
+            Ordered($"{at}.adultLegSpanMm.female", species.AdultLegSpanMm.Female),
+            Ordered($"{at}.adultLegSpanMm.male", species.AdultLegSpanMm.Male),
+            Ordered($"{at}.moltsToAdult.female", species.MoltsToAdult.Female),
+            Ordered($"{at}.moltsToAdult.male", species.MoltsToAdult.Male),
+            Within($"{at}.slingUntilLegSpanMm", species.SlingUntilLegSpanMm, 1, species.AdultLegSpanMm.Male.Value.Low),
+            Within($"{at}.subAdultFromShare", species.SubAdultFromShare, 0.3, 1),
+            Within($"{at}.growthRatio", species.GrowthRatio, 1.01, 2.5),
+        };
+        checks.AddRange(Stages.Select(s => Has(at + ".moltInterval", s, species.MoltInterval)));
+        checks.AddRange(
+            species.MoltInterval.Select(m =>
+                m.Value.Value is { } q && q.P10 > 0 && q.P10 < q.P50 && q.P50 < q.P90
+                    ? null
+                    : new Problem($"{at}.moltInterval.{m.Key}", "Must rise: 0 < p10 < p50 < p90, in days.")
+            )
+        );
+        checks.AddRange(
+            new[] { species.KeepingDifficulty, species.BreedingDifficulty }.Select(d =>
+                d.Value is >= 1 and <= 5 ? null : new Problem($"{at}.difficulty", "Must be 1 to 5.")
+            )
+        );
+        checks.AddRange(
+            species.FalseFriends.Keys.Select(id =>
+                rules.Sign(id) is null ? new Problem($"{at}.falseFriends", $"No sign {id}.") : null
+            )
+        );
+        return checks.OfType<Problem>();
+    }
+
+    private static IEnumerable<Problem> CheckFeeder(FeederRules feeder) =>
+        feeder
+            .Classes.Select(c => Ordered($"feeders.json {feeder.Id}.{c.Id}.lengthMm", c.LengthMm))
+            .OfType<Problem>()
+            .Concat(Repeated($"feeders.json {feeder.Id}", feeder.Classes.Select(c => c.Id)));
+
+    private static IEnumerable<Problem> CheckSign(SignRule sign, RuleSet rules)
+    {
+        var at = $"signs.json {sign.Id}";
+        foreach (var group in sign.Groups.Where(g => rules.Group(g) is null))
+        {
+            yield return new Problem($"{at}.groups", $"No group {group}.");
+        }
+
+        var isOpposite = sign.Strength == SignStrength.Opposite;
+        if (sign.LikelihoodRatio.Value <= 0 || isOpposite != sign.LikelihoodRatio.Value < 1)
+        {
+            yield return new Problem($"{at}.likelihoodRatio", "Must be above 1; for opposite signs between 0 and 1.");
+        }
+    }
+
+    private static IEnumerable<Problem> CheckHush(RuleSet rules) =>
+        Enum.GetValues<HushCause>()
+            .Where(cause => rules.Hush.Count(h => h.Cause == cause) != 1)
+            .Select(cause => new Problem("hush.json", $"Cause {cause} must be given exactly once."));
+
+    private static Problem? Within(string field, Rule<double> rule, double low, double high) =>
+        rule.Value >= low && rule.Value <= high
+            ? null
+            : new Problem(field, $"Must be {Wording.Plain(low)} to {Wording.Plain(high)} {rule.Unit}.");
+
+    private static Problem? Ordered(string field, Rule<Range> rule) =>
+        rule.Value.Low > 0 && rule.Value.Low <= rule.Value.High
+            ? null
+            : new Problem(field, "The low end must be above 0 and not above the high end.");
+
+    private static Problem? Has<TKey, TValue>(string field, TKey key, IReadOnlyDictionary<TKey, TValue> values)
+        where TKey : notnull => values.ContainsKey(key) ? null : new Problem(field, $"Nothing given for {key}.");
+
+    private static IEnumerable<Problem> Repeated(string field, IEnumerable<string> ids) =>
+        ids.GroupBy(id => id).Where(g => g.Count() > 1).Select(g => new Problem(field, $"{g.Key} is given twice."));
+}

@@ -1,0 +1,68 @@
+namespace Husbandry.Stock;
+
+/// <summary>What kind of thing is kept.</summary>
+public enum StockKind
+{
+    /// <summary>One animal.</summary>
+    Specimen,
+
+    /// <summary>A counted cohort kept and fed as one, such as a tray of slings.</summary>
+    Brood,
+}
+
+/// <summary>Sex as far as the keeper knows it.</summary>
+public enum Sex
+{
+    /// <summary>Not known.</summary>
+    Unknown,
+
+    /// <summary>Female.</summary>
+    Female,
+
+    /// <summary>Male.</summary>
+    Male,
+}
+
+/// <summary>Stage of life that stage-keyed rules use. Decided by one function: <c>StageReading</c>.</summary>
+public enum Stage
+{
+    /// <summary>Young spider still fed and watered as a mouthful-sized animal.</summary>
+    Sling,
+
+    /// <summary>Growing, past the sling rules.</summary>
+    Juvenile,
+
+    /// <summary>About one molt from adult.</summary>
+    SubAdult,
+
+    /// <summary>Mature.</summary>
+    Adult,
+}
+
+/// <summary>What the keeper knows of an animal or brood apart from what happened to it.</summary>
+/// <param name="Kind">Specimen or brood.</param>
+/// <param name="Group">Rulebook group, e.g. <c>tarantula</c>.</param>
+/// <param name="SpeciesId">Rulebook species, or <see langword="null"/> for another species of the group.</param>
+/// <param name="OtherSpecies">Scientific name when <paramref name="SpeciesId"/> is <see langword="null"/>.</param>
+/// <param name="Nickname">Name in the room, 1–60 characters.</param>
+/// <param name="Sex">Sex as far as known.</param>
+/// <param name="AcquiredOn">Day it came.</param>
+/// <param name="AcquiredFrom">Where it came from, free text.</param>
+/// <param name="MoltsAtArrival">Number of molts it had behind it when it came (0–30), or unknown.</param>
+/// <param name="MatureAtArrival">Whether it came as an adult.</param>
+/// <param name="HatchedOn">Day it hatched or left the sac, if known.</param>
+/// <param name="Count">Number of animals; 1 for a specimen.</param>
+public sealed record StockDetails(
+    StockKind Kind,
+    string Group,
+    string? SpeciesId,
+    string? OtherSpecies,
+    string Nickname,
+    Sex Sex,
+    DateOnly AcquiredOn,
+    string? AcquiredFrom,
+    int? MoltsAtArrival,
+    bool MatureAtArrival,
+    DateOnly? HatchedOn,
+    int Count
+);

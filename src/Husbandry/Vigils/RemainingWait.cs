@@ -1,0 +1,45 @@
+using MathNet.Numerics.RootFinding;
+
+namespace Husbandry.Vigils;
+
+/// <summary>What is left of a wait that has not ended after some days: P(T ≤ u+d | T &gt; u), on the log scale.</summary>
+/// <param name="Whole">The whole wait.</param>
+/// <param name="ElapsedDays">Days waited so far, ≥ 0.</param>
+/// <remarks>Conditioning on survival; Source: definition of conditional probability, see docs/how-it-works.md.</remarks>
+public sealed record RemainingWait(IWait Whole, double ElapsedDays)
+{
+    private const double Accuracy = 1e-13;
+
+    private const int MostIterations = 200;
+
+    /// <summary>Chance that the wait is over within <paramref name="days"/> days from now (0–1).</summary>
+    public double Within(double days) => days <= 0 ? 0 : -double.ExpM1(LogStill(days));
+
+    /// <summary>Chance that the whole wait would not have lasted this long: above 0.975 it is longer than normal.</summary>
+    public double ShareAlreadyOver => -double.ExpM1(Whole.LogSurvival(ElapsedDays));
+
+    /// <summary>Days from now by which the wait is over with chance <paramref name="p"/> (0 &lt; p &lt; 1).</summary>
+    public double Quantile(double p)
+    {
+        var target = double.LogP1(-p);
+        var high = Math.Max(1, Whole is UnknownStartWait ? ElapsedDays : Whole.Median);
+        while (LogStill(high) > target)
+        {
+            high *= 2;
+        }
+
+        // In ln d the function is smooth and the root is found to relative accuracy, however near or far.
+        double Difference(double logDays) => LogStill(Math.Exp(logDays)) - target;
+        var low = Math.Log(high) - 2;
+        while (Difference(low) < 0)
+        {
+            low -= 4;
+        }
+
+        return Brent.TryFindRoot(Difference, low, Math.Log(high), Accuracy, MostIterations, out var root)
+            ? Math.Exp(root)
+            : high;
+    }
+
+    private double LogStill(double days) => Whole.LogSurvival(ElapsedDays + days) - Whole.LogSurvival(ElapsedDays);
+}
