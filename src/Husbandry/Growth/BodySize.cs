@@ -120,9 +120,7 @@ public sealed record BodySize(double LegSpanMm, double BodyMm, double CarapaceMm
             .Where(p => p.To is not null && p.From is not null)
             .Select(p => p.To!.LengthMm / p.From!.LengthMm)
             .ToList();
-        return pairs.Count > 0
-            ? (pairs.Average(), true)
-            : (PerLegSpan(to, subject) / PerLegSpan(from, subject), false);
+        return pairs.Count > 0 ? (pairs.Average(), true) : (PerLegSpan(to, subject) / PerLegSpan(from, subject), false);
     }
 
     private static double PerLegSpan(BodyPart part, Subject subject) =>

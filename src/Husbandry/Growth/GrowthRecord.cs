@@ -65,8 +65,10 @@ public sealed record GrowthRecord(
         }
 
         var skins = latest
-            .Zip(points, (m, p) =>
-                new Skin(p.Instar, m.LengthMm, m.FromExuvia, subject.Night(m.At), steps.GetValueOrDefault(p.Instar))
+            .Zip(
+                points,
+                (m, p) =>
+                    new Skin(p.Instar, m.LengthMm, m.FromExuvia, subject.Night(m.At), steps.GetValueOrDefault(p.Instar))
             )
             .ToList();
         var record = new GrowthRecord(
@@ -78,9 +80,18 @@ public sealed record GrowthRecord(
         );
         return new Answer<GrowthRecord?>(
             record,
-            fit is null ? "One size on record; growth shows after the next molt." : $"Grows {record.Ratio:0.00}-fold per molt.",
+            fit is null
+                ? "One size on record; growth shows after the next molt."
+                : $"Grows {record.Ratio:0.00}-fold per molt.",
             fit?.Reasons(shrinkTo, room)
-                ?? [prior.Because("Growth", "species.growthRatio", $"Until then the species' {prior.Value:0.00} is used.")]
+                ??
+                [
+                    prior.Because(
+                        "Growth",
+                        "species.growthRatio",
+                        $"Until then the species' {prior.Value:0.00} is used."
+                    ),
+                ]
         );
     }
 }

@@ -64,7 +64,13 @@ internal static class MissedMolts
         return (best.LogRatio, best.Spread);
     }
 
-    private static (int Molts, double Score) Best(int recorded, double log, double logRatio, double spread, RoomRules room)
+    private static (int Molts, double Score) Best(
+        int recorded,
+        double log,
+        double logRatio,
+        double spread,
+        RoomRules room
+    )
     {
         var best = (Molts: recorded, Score: double.NegativeInfinity);
         for (var molts = recorded; molts <= recorded + MostExtraMolts; molts++)

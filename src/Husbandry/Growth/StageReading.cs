@@ -99,7 +99,9 @@ public static class StageReading
     private static Answer<Stage> ByMolts(Subject subject)
     {
         var toAdult =
-            subject.Standing.Details.Sex == Sex.Male ? subject.Profile.MoltsToAdult.Male : subject.Profile.MoltsToAdult.Female;
+            subject.Standing.Details.Sex == Sex.Male
+                ? subject.Profile.MoltsToAdult.Male
+                : subject.Profile.MoltsToAdult.Female;
         if (subject.Standing.MoltsInLife is not { } molts)
         {
             return Say(

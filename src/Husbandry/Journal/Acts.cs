@@ -92,7 +92,8 @@ public static class OfferOutcomes
 
     /// <summary>Whether prey is still in the enclosure after this offer.</summary>
     public static bool LeavesPreyIn(this Offered offer) =>
-        !offer.Outcome.IsMeal() && (offer.LeftIn ?? offer.Outcome is OfferOutcome.NotSeen or OfferOutcome.KilledAndLeft);
+        !offer.Outcome.IsMeal()
+        && (offer.LeftIn ?? offer.Outcome is OfferOutcome.NotSeen or OfferOutcome.KilledAndLeft);
 }
 
 /// <summary>Leftovers were taken out.</summary>

@@ -98,12 +98,7 @@ public sealed record Standing(
             standing = standing is null ? Begin(entry) : standing.Apply(entry);
         }
 
-        return standing is null
-            ? null
-            : standing with
-            {
-                LatestSequence = all.Max(e => e.Sequence),
-            };
+        return standing is null ? null : standing with { LatestSequence = all.Max(e => e.Sequence) };
     }
 
     /// <summary>Whether an entry can be folded on top of this state without looking at the journal again.</summary>
@@ -132,7 +127,14 @@ public sealed record Standing(
                 Measures =
                 [
                     .. Measures,
-                    new MeasureEvent(entry.Id, at, m.Part, m.LengthMm, m.FromExuvia, Molts.Count - (m.FromExuvia ? 1 : 0)),
+                    new MeasureEvent(
+                        entry.Id,
+                        at,
+                        m.Part,
+                        m.LengthMm,
+                        m.FromExuvia,
+                        Molts.Count - (m.FromExuvia ? 1 : 0)
+                    ),
                 ],
             },
             PutOff p => this with { PutOffUntil = p.UntilNight },

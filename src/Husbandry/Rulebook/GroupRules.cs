@@ -27,6 +27,8 @@ namespace Husbandry.Rulebook;
 /// <param name="CarapacePerBody">Carapace length as a share of body length, likewise.</param>
 /// <param name="GrowthRatio">Usual ratio of hard parts from one molt to the next.</param>
 /// <param name="LegSpanLimitMm">What counts as an absurd leg span on entry.</param>
+/// <param name="AdultsMolt">Which adults molt again.</param>
+/// <param name="DrinksDrops">Whether it drinks drops at every stage, so that it is misted rather than given a dish.</param>
 /// <param name="Staples">Feeders offered first, in order.</param>
 public sealed record GroupRules(
     string Id,
@@ -53,6 +55,8 @@ public sealed record GroupRules(
     Rule<double> CarapacePerBody,
     Rule<double> GrowthRatio,
     Rule<Range> LegSpanLimitMm,
+    Rule<AdultMolting> AdultsMolt,
+    Rule<bool> DrinksDrops,
     IReadOnlyList<string> Staples
 );
 
@@ -100,6 +104,16 @@ public sealed record ConditionRules(
     Rule<double> ThinFactor,
     Rule<double> PlumpFactor
 );
+
+/// <summary>Which adults of a group go on molting.</summary>
+public enum AdultMolting
+{
+    /// <summary>Adult females do, adult males do not.</summary>
+    FemalesOnly,
+
+    /// <summary>No adult does.</summary>
+    Neither,
+}
 
 /// <summary>How damp the floor is kept.</summary>
 public enum Moisture

@@ -33,7 +33,11 @@ internal static class OtherSpecies
             new Dictionary<string, string>()
         );
 
-    private static Rule<Range> Span(IEnumerable<SpeciesProfile> species, Func<SpeciesProfile, Rule<Range>> of, string unit)
+    private static Rule<Range> Span(
+        IEnumerable<SpeciesProfile> species,
+        Func<SpeciesProfile, Rule<Range>> of,
+        string unit
+    )
     {
         var ranges = species.Select(s => of(s).Value).ToList();
         return new Rule<Range>(new Range(ranges.Min(r => r.Low), ranges.Max(r => r.High)), unit, RuleTag.House, Why);

@@ -188,7 +188,10 @@ public sealed class RuleSet
 
     private static string Hash(IReadOnlyList<RulebookDocument> documents)
     {
-        var all = string.Join('\n', documents.OrderBy(d => d.Name, StringComparer.Ordinal).Select(d => d.Name + d.Json));
+        var all = string.Join(
+            '\n',
+            documents.OrderBy(d => d.Name, StringComparer.Ordinal).Select(d => d.Name + d.Json)
+        );
         return Convert.ToHexString(SHA256.HashData(Encoding.UTF8.GetBytes(all)))[..16];
     }
 }

@@ -34,7 +34,12 @@ internal static class RuleSetChecks
             Within($"{at}.carapacePerBody", group.CarapacePerBody, 0.1, 1),
             Within($"{at}.growthRatio", group.GrowthRatio, 1.01, 2.5),
             Within($"{at}.condition.plumpAbove", group.Condition.PlumpAbove, group.Condition.ThinBelow.Value, 5),
-            Within($"{at}.condition.veryPlumpAbove", group.Condition.VeryPlumpAbove, group.Condition.PlumpAbove.Value, 9),
+            Within(
+                $"{at}.condition.veryPlumpAbove",
+                group.Condition.VeryPlumpAbove,
+                group.Condition.PlumpAbove.Value,
+                9
+            ),
             Ordered($"{at}.legSpanLimitMm", group.LegSpanLimitMm),
         };
         foreach (var stage in Stages)
@@ -52,7 +57,9 @@ internal static class RuleSetChecks
 
         checks.AddRange(Enum.GetValues<Moisture>().Select(m => Has(at + ".waterEveryDays", m, group.WaterEveryDays)));
         checks.AddRange(
-            group.Staples.Select(id => rules.Feeder(id) is null ? new Problem($"{at}.staples", $"No feeder {id}.") : null)
+            group.Staples.Select(id =>
+                rules.Feeder(id) is null ? new Problem($"{at}.staples", $"No feeder {id}.") : null
+            )
         );
         checks.AddRange(
             group.Cadence.Select(c =>

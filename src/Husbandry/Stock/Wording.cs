@@ -50,8 +50,7 @@ public sealed record Wording(LengthUnit Unit, DateOnly Tonight)
         );
 
     /// <summary>A date with its weekday, such as "Thu 19 Nov".</summary>
-    public string Day(DateOnly date) =>
-        $"{date.ToString("ddd", CultureInfo.InvariantCulture)} {Date(date)}";
+    public string Day(DateOnly date) => $"{date.ToString("ddd", CultureInfo.InvariantCulture)} {Date(date)}";
 
     /// <summary>A range of dates such as "5 Dec – 18 Jan"; one date when both ends agree.</summary>
     public string Dates(DateOnly from, DateOnly to) => from == to ? Date(from) : $"{Date(from)} – {Date(to)}";

@@ -29,8 +29,7 @@ public sealed record LogNormalWait(double Mu, double Sigma) : IWait
     public double Median => Math.Exp(Mu);
 
     /// <inheritdoc/>
-    public double LogSurvival(double days) =>
-        days <= 0 ? 0 : Tails.LogNormalSurvival((Math.Log(days) - Mu) / Sigma);
+    public double LogSurvival(double days) => days <= 0 ? 0 : Tails.LogNormalSurvival((Math.Log(days) - Mu) / Sigma);
 }
 
 /// <summary>A wait whose logarithm is a shifted, scaled Student t: the predictive of a learned wait.</summary>

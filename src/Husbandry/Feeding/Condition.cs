@@ -1,0 +1,85 @@
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+
+namespace Husbandry.Feeding;
+
+/// <summary>How well fed an animal is.</summary>
+public enum ConditionWord
+{
+    /// <summary>No measure that still says something.</summary>
+    Unknown,
+
+    /// <summary>Thin.</summary>
+    Thin,
+
+    /// <summary>Normal.</summary>
+    Normal,
+
+    /// <summary>Plump.</summary>
+    Plump,
+
+    /// <summary>Very plump.</summary>
+    VeryPlump,
+}
+
+/// <summary>The condition score: abdomen width ÷ carapace width.</summary>
+/// <param name="Word">What it means.</param>
+/// <param name="Score">The score, when measured.</param>
+public sealed record Condition(ConditionWord Word, double? Score)
+{
+    /// <summary>Reads the newest score since the last molt that is still fresh.</summary>
+    /// <remarks>Mature males are naturally thin, so no score is read for them. Source: common practice, no published source.</remarks>
+    public static Answer<Condition> Of(Subject subject)
+    {
+        var rules = subject.Group.Condition;
+        if (subject.Standing.Details.Sex == Sex.Male && subject.Standing.IsMatureByRecord)
+        {
+            return Unknown("A mature male is naturally thin: no score is read.");
+        }
+
+        var here = subject.Standing.Measures.Where(m => m.MoltsHere == subject.Standing.Molts.Count).ToList();
+        var abdomen = here.LastOrDefault(m => m.Part == BodyPart.AbdomenWidth);
+        var carapace = here.LastOrDefault(m => m.Part == BodyPart.CarapaceWidth);
+        var lasts = subject.Room.Rules.Room.ConditionLastsDays;
+        if (abdomen is null || carapace is null || subject.NightsSince(abdomen.At) > lasts.Value)
+        {
+            return Unknown("Abdomen not measured lately: taken as normal.");
+        }
+
+        var score = abdomen.LengthMm / carapace.LengthMm;
+        var (word, rule, name) =
+            score < rules.ThinBelow.Value ? (ConditionWord.Thin, rules.ThinBelow, "thinBelow")
+            : score > rules.VeryPlumpAbove.Value ? (ConditionWord.VeryPlump, rules.VeryPlumpAbove, "veryPlumpAbove")
+            : score > rules.PlumpAbove.Value ? (ConditionWord.Plump, rules.PlumpAbove, "plumpAbove")
+            : (ConditionWord.Normal, rules.PlumpAbove, "plumpAbove");
+        var words = subject.Room.Wording;
+        var text =
+            $"Abdomen {words.Length(abdomen.LengthMm)} ÷ carapace {words.Length(carapace.LengthMm)} wide = {score:0.0}: "
+            + $"{Text(word)}. Normal is {Wording.Plain(rules.ThinBelow.Value)}–{Wording.Plain(rules.PlumpAbove.Value)}.";
+        return new Answer<Condition>(
+            new Condition(word, score),
+            $"Condition {Text(word)}.",
+            [rule.Because("Condition", $"group.condition.{name}", text)]
+        );
+    }
+
+    /// <summary>The word as a keeper says it.</summary>
+    public static string Text(ConditionWord word) =>
+        word switch
+        {
+            ConditionWord.Thin => "thin",
+            ConditionWord.Normal => "normal",
+            ConditionWord.Plump => "plump",
+            ConditionWord.VeryPlump => "very plump",
+            _ => "not known",
+        };
+
+    private static Answer<Condition> Unknown(string text) =>
+        new(
+            new Condition(ConditionWord.Unknown, null),
+            text,
+            [Reason.FromRecord("Condition", text, "record.condition")]
+        );
+}

@@ -1,0 +1,156 @@
+using System.Text.Json.Serialization;
+using Husbandry.Reasons;
+using Husbandry.Rulebook;
+
+namespace Husbandry.Feeding;
+
+/// <summary>What a size class of a feeder is to an animal.</summary>
+public enum PreyVerdict
+{
+    /// <summary>Fits whole.</summary>
+    [JsonStringEnumMemberName("fits")]
+    Fits,
+
+    /// <summary>Fits pre-killed and cut.</summary>
+    [JsonStringEnumMemberName("cut")]
+    Cut,
+
+    /// <summary>Too large to offer in any way.</summary>
+    [JsonStringEnumMemberName("too-large")]
+    TooLarge,
+
+    /// <summary>Too small to matter.</summary>
+    [JsonStringEnumMemberName("too-small")]
+    TooSmall,
+}
+
+/// <summary>One size class of a feeder judged for an animal.</summary>
+/// <param name="FeederId">Feeder.</param>
+/// <param name="SizeClassId">Size class.</param>
+/// <param name="Name">"small roach nymph".</param>
+/// <param name="Plural">"small roach nymphs".</param>
+/// <param name="MinMm">Shortest of the class.</param>
+/// <param name="MaxMm">Longest of the class.</param>
+/// <param name="Verdict">What it is to the animal.</param>
+/// <param name="Pieces">Pieces into which one must be cut; 1 when it is given whole, 0 when not at all.</param>
+/// <param name="Count">How many make a meal (of whole animals; of pieces when cut); 0 when not at all.</param>
+/// <param name="Fatty">Rich in fat.</param>
+/// <param name="Serving">How to serve it.</param>
+public sealed record PreyOption(
+    string FeederId,
+    string SizeClassId,
+    string Name,
+    string Plural,
+    double MinMm,
+    double MaxMm,
+    PreyVerdict Verdict,
+    int Pieces,
+    int Count,
+    bool Fatty,
+    string Serving
+);
+
+/// <summary>Largest prey and what every feeder class is to an animal.</summary>
+/// <param name="MaxPreyMm">Longest prey that may be offered whole.</param>
+/// <param name="NeverAboveMm">Length that prey must never exceed.</param>
+/// <param name="BodyMm">Body length it was judged by.</param>
+/// <param name="Options">Every feeder class of the rulebook.</param>
+public sealed record PreyFit(double MaxPreyMm, double NeverAboveMm, double BodyMm, IReadOnlyList<PreyOption> Options)
+{
+    // Lengths that differ by less than this are the same to a ruler; it keeps 2/3 of 15 mm from refusing 10 mm prey.
+    private const double RulerMm = 1e-6;
+
+    /// <summary>
+    /// Judges every feeder class against a body length: prey no longer than the group's share of the body is given
+    /// whole; longer prey is cut into ⌈length ÷ allowed⌉ pieces; small prey is counted up to the mass of one meal.
+    /// </summary>
+    /// <remarks>Source: common practice, no published source (two thirds, never longer than the body).</remarks>
+    /// <param name="group">Rules of the predator's group.</param>
+    /// <param name="bodyMm">Carapace and abdomen, legs not counted, mm, &gt; 0.</param>
+    /// <param name="feeders">Feeders to judge.</param>
+    public static PreyFit Of(GroupRules group, double bodyMm, IReadOnlyList<FeederRules> feeders)
+    {
+        var limit = bodyMm * group.Prey.ShareOfBody.Value;
+        var mealMg = InsectMass.FromLengthMm(bodyMm * group.Prey.MealShareOfBody.Value);
+        var options = feeders.SelectMany(f => f.Classes.Select(c => Judge(f, c, limit, mealMg, group.Prey))).ToList();
+        return new PreyFit(limit, bodyMm * group.Prey.NeverAboveShare.Value, bodyMm, options);
+    }
+
+    /// <summary>Why the limit is what it is.</summary>
+    public static IReadOnlyList<Reason> Why(GroupRules group, PreyFit fit, Stock.Wording words) =>
+        [
+            group.Prey.ShareOfBody.Because(
+                "Size",
+                "group.prey.shareOfBody",
+                $"{Share(group.Prey.ShareOfBody.Value)} of a {words.Length(fit.BodyMm)} body is {words.Length(fit.MaxPreyMm)}; legs do not count. Too large is the dangerous side."
+            ),
+            group.Prey.NeverAboveShare.Because(
+                "Never above",
+                "group.prey.neverAboveShare",
+                $"Never longer than the body, {words.Length(fit.NeverAboveMm)}, even cut up where it can fight back."
+            ),
+            group.Prey.MealShareOfBody.Because(
+                "A meal",
+                "group.prey.mealShareOfBody",
+                $"A meal weighs as much as one insect of {words.Length(fit.BodyMm * group.Prey.MealShareOfBody.Value)}."
+            ),
+            new Reason(
+                "Weight",
+                "Dry weight in mg = 0.0305 × length in mm to the power 2.62.",
+                InsectMass.RuleName,
+                RuleTag.Published,
+                InsectMass.Source,
+                []
+            ),
+        ];
+
+    private static string Share(double share) =>
+        Math.Abs(share - (2.0 / 3)) < RulerMm ? "Two thirds" : $"{share * 100:0} %";
+
+    private static PreyOption Judge(FeederRules feeder, FeederClass size, double limit, double mealMg, PreyRules rules)
+    {
+        var (min, max) = (size.LengthMm.Value.Low, size.LengthMm.Value.High);
+        var oneMg = InsectMass.FromLengthMm(size.LengthMm.Value.Middle);
+        var wanted = Math.Max(1, (int)Math.Round(mealMg / oneMg));
+        var pieces = (int)Math.Ceiling((max / limit) - RulerMm);
+        var (verdict, cuts, count) =
+            max <= limit + RulerMm
+                ? wanted > rules.MostForAMeal.Value
+                    ? (PreyVerdict.TooSmall, 1, wanted)
+                    : (PreyVerdict.Fits, 1, wanted)
+                : feeder.CanBeCut && pieces <= rules.MostPieces.Value
+                    ? (PreyVerdict.Cut, pieces, Math.Clamp((int)Math.Round(mealMg / oneMg * pieces), 1, pieces))
+                    : (PreyVerdict.TooLarge, 0, 0);
+        string Named(string noun) => size.Name.Length == 0 ? noun : $"{size.Name} {noun}";
+        return new PreyOption(
+            feeder.Id,
+            size.Id,
+            Named(feeder.Name),
+            Named(feeder.Plural),
+            min,
+            max,
+            verdict,
+            cuts,
+            count,
+            feeder.Fatty,
+            feeder.Serving
+        );
+    }
+}
+
+/// <summary>Mass of insects from their length.</summary>
+public static class InsectMass
+{
+    /// <summary>Name of the rule.</summary>
+    public const string RuleName = "feeding.insectMass";
+
+    /// <summary>Source of the rule.</summary>
+    public const string Source =
+        "Rogers, Hinds & Buschbom (1976), Ann. ent. Soc. Am. 69:387–389: W = 0.0305·L^2.62 (coefficients from memory)";
+
+    private const double Coefficient = 0.0305;
+    private const double Exponent = 2.62;
+
+    /// <summary>Dry mass in mg of an insect of a body length in mm (&gt; 0).</summary>
+    public static double FromLengthMm(double mm) => Coefficient * Math.Pow(mm, Exponent);
+}

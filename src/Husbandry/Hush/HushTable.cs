@@ -1,0 +1,152 @@
+using Husbandry.Feeding;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Vigils;
+
+namespace Husbandry.Hush;
+
+/// <summary>Until when something is hushed: a range, because it ends with a molt nobody can date.</summary>
+/// <param name="From">Earliest night.</param>
+/// <param name="Night">Likely night.</param>
+/// <param name="To">Latest night in nine of ten cases, or by the cautious school.</param>
+public sealed record HushEnd(DateOnly From, DateOnly Night, DateOnly To);
+
+/// <summary>One cause that bears on an act.</summary>
+/// <param name="Cause">The cause.</param>
+/// <param name="Verdict">Its verdict on the act.</param>
+/// <param name="Since">Night since which it holds, if known.</param>
+/// <param name="Until">When it ends, if that can be said.</param>
+/// <param name="EndsEarlyBy">What would end it before.</param>
+/// <param name="Why">The rule.</param>
+public sealed record HushContributor(
+    HushCause Cause,
+    Verdict Verdict,
+    DateOnly? Since,
+    HushEnd? Until,
+    string EndsEarlyBy,
+    Reason Why
+);
+
+/// <summary>What holds for one act: the strictest of all contributors, every one of them listed.</summary>
+public sealed record HushLine(
+    CareAct Act,
+    Verdict Verdict,
+    HushEnd? Until,
+    IReadOnlyList<HushContributor> Contributors
+);
+
+/// <summary>What may be done to an animal tonight, act by act.</summary>
+/// <param name="Lines">One line for every act.</param>
+/// <param name="Causes">All causes at work.</param>
+public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<HushContributor> Causes)
+{
+    /// <summary>Composes the table: the strictest verdict wins and every contributor is listed.</summary>
+    public static HushTable Of(
+        Subject subject,
+        Phase phase,
+        PremoltReading reading,
+        Condition condition,
+        MoltForecast? molt,
+        FirstMeal? firstMeal,
+        double firstMealDays
+    )
+    {
+        var afterMolt = molt is null
+            ? null
+            : new HushEnd(
+                molt.P10.AddDays((int)Math.Ceiling(firstMealDays)),
+                molt.P50.AddDays((int)Math.Ceiling(firstMealDays)),
+                molt.P90.AddDays((int)Math.Ceiling(firstMealDays))
+            );
+        var hardened = firstMeal is null ? null : new HushEnd(firstMeal.Night, firstMeal.Night, Later(firstMeal));
+        var since = reading.Evidence.Where(e => e.LikelihoodRatio > 1).Select(e => (DateOnly?)e.Night).Min();
+        var molted = subject.Standing.LastMolt is { } m ? subject.Night(m.When.To) : (DateOnly?)null;
+        var causes = new List<(HushCause Cause, DateOnly? Since, HushEnd? Until, string EndsEarlyBy)>();
+        if (phase == Phase.Suspected)
+        {
+            causes.Add((HushCause.Suspected, since, null, $"{subject.It} eats, or a look shows nothing"));
+        }
+
+        if (phase is not (Phase.Hardening or Phase.FangsUnchecked) && reading.Darkening)
+        {
+            causes.Add((HushCause.Darkening, since, afterMolt, "the molt, or a clear sign that it was misread"));
+        }
+
+        if (phase == Phase.Likely)
+        {
+            causes.Add((HushCause.Likely, since, afterMolt, "the molt, or a meal taken"));
+        }
+
+        if (phase == Phase.Imminent)
+        {
+            causes.Add((HushCause.Imminent, reading.ImminentSince, afterMolt, "the molt"));
+        }
+
+        if (phase == Phase.Hardening)
+        {
+            causes.Add((HushCause.Hardening, molted, hardened, "nothing: the days and the fangs decide"));
+        }
+
+        if (phase == Phase.FangsUnchecked)
+        {
+            causes.Add((HushCause.FangsUnchecked, firstMeal?.Night, null, "the fangs seen black"));
+        }
+
+        if (condition.Word == ConditionWord.VeryPlump)
+        {
+            causes.Add((HushCause.VeryPlump, null, null, "a smaller abdomen at the next measure"));
+        }
+
+        return Compose(causes, subject.Room.Rules);
+    }
+
+    /// <summary>The line of one act.</summary>
+    public HushLine this[CareAct act] => Lines.First(l => l.Act == act);
+
+    private static HushTable Compose(
+        List<(HushCause Cause, DateOnly? Since, HushEnd? Until, string EndsEarlyBy)> causes,
+        RuleSet rules
+    )
+    {
+        HushContributor Contribute(
+            (HushCause Cause, DateOnly? Since, HushEnd? Until, string EndsEarlyBy) c,
+            Verdict verdict
+        )
+        {
+            var why = rules.Hush.First(h => h.Cause == c.Cause).Why;
+            var reason = why.Because("Hush", $"hush.{c.Cause.ToString().ToCamel()}", why.Value);
+            return new HushContributor(c.Cause, verdict, c.Since, c.Until, c.EndsEarlyBy, reason);
+        }
+
+        var lines = Enum.GetValues<CareAct>()
+            .Select(act =>
+            {
+                var contributors = causes
+                    .Select(c => (c, Verdict: rules.Hush.First(h => h.Cause == c.Cause).Acts.GetValueOrDefault(act)))
+                    .Where(x => x.Verdict != Verdict.Fine)
+                    .OrderByDescending(x => x.Verdict)
+                    .Select(x => Contribute(x.c, x.Verdict))
+                    .ToList();
+                var strictest = contributors.Count == 0 ? Verdict.Fine : contributors[0].Verdict;
+                var until = contributors
+                    .Where(c => c.Verdict == strictest && c.Until is not null)
+                    .Select(c => c.Until)
+                    .MaxBy(u => u!.Night);
+                return new HushLine(act, strictest, until, contributors);
+            })
+            .ToList();
+        return new HushTable(lines, [.. causes.Select(c => Contribute(c, Worst(rules, c.Cause)))]);
+    }
+
+    private static Verdict Worst(RuleSet rules, HushCause cause) =>
+        rules.Hush.First(h => h.Cause == cause).Acts.Values.Max();
+
+    private static DateOnly Later(FirstMeal first) => first.To > first.Night ? first.To : first.Night;
+}
+
+/// <summary>Names of rules from names of causes.</summary>
+internal static class RuleNames
+{
+    public static string ToCamel(this string name) => char.ToLowerInvariant(name[0]) + name[1..];
+}

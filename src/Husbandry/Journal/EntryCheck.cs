@@ -1,0 +1,281 @@
+using System.Globalization;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+
+namespace Husbandry.Journal;
+
+/// <summary>Checks an entry before it is written: dates that can be, sizes that can be, rules that exist.</summary>
+public static class EntryCheck
+{
+    /// <summary>Longest note or remark, characters.</summary>
+    public const int LongestText = 2000;
+
+    /// <summary>Longest nickname, characters.</summary>
+    public const int LongestName = 60;
+
+    /// <summary>Most animals in a brood, and most animals or pieces in one offer.</summary>
+    public const int MostAnimals = 2000;
+
+    /// <summary>Most molts an animal can have behind it on arrival.</summary>
+    public const int MostMolts = 30;
+
+    /// <summary>Longest time an animal's record can reach back, in years.</summary>
+    public const int LongestRecordYears = 60;
+
+    private const int LongestPutOffNights = 60;
+
+    /// <summary>All problems of an entry; none when it may be written.</summary>
+    /// <param name="act">What happened.</param>
+    /// <param name="when">When it happened.</param>
+    /// <param name="standing">The animal's state, or none when the entry says that it came.</param>
+    /// <param name="room">Rules and the present instant.</param>
+    public static IReadOnlyList<Problem> Check(Act act, Occurrence when, Standing? standing, Room room)
+    {
+        var problems = new List<Problem>(CheckWhen(act, when, standing, room));
+        problems.AddRange(
+            act switch
+            {
+                Acquired a => CheckDetails(a.Details, room).Concat(CheckPlace(a.Place)),
+                DetailsChanged d => CheckDetails(d.Details, room),
+                Moved m => CheckPlace(m.Place),
+                Offered o => CheckOffer(o, room.Rules),
+                SignSeen s => CheckSign(s, standing, room.Rules),
+                Measured m => CheckMeasure(m, standing, room),
+                Counted c => CheckCount(c, standing),
+                Noted n => CheckText("act.text", n.Text, required: true),
+                Departed d => CheckText("act.remark", d.Remark, required: false),
+                PutOff p => CheckPutOff(p, room),
+                Molted m => CheckMolt(m, standing),
+                _ => [],
+            }
+        );
+        if (standing?.Departure is { } gone && act is not (Withdrawn or Noted) && when.To > gone.At)
+        {
+            problems.Add(
+                new Problem(
+                    "when",
+                    $"It left the collection on {room.Wording.Date(room.Clock.NightOf(gone.At))}; nothing can happen to it after that."
+                )
+            );
+        }
+
+        return problems;
+    }
+
+    /// <summary>Problems of the details of an animal or brood.</summary>
+    public static IEnumerable<Problem> CheckDetails(StockDetails d, Room room)
+    {
+        if (room.Rules.Group(d.Group) is null)
+        {
+            yield return new Problem(
+                "details.group",
+                $"Unknown group. Known: {string.Join(", ", room.Rules.Groups.Select(g => g.Id))}."
+            );
+        }
+        else if (d.SpeciesId is not null && room.Rules.Profile(d.SpeciesId)?.Group != d.Group)
+        {
+            var known = string.Join(", ", room.Rules.Species.Where(s => s.Group == d.Group).Select(s => s.Id));
+            yield return new Problem(
+                "details.speciesId",
+                $"Unknown species in this group. Known: {known}; or leave it out and name another species."
+            );
+        }
+
+        if (d.SpeciesId is null && string.IsNullOrWhiteSpace(d.OtherSpecies))
+        {
+            yield return new Problem("details.otherSpecies", "Choose a species, or write the name of another one.");
+        }
+
+        foreach (
+            var problem in CheckText("details.otherSpecies", d.OtherSpecies, required: false, LongestName)
+                .Concat(CheckText("details.nickname", d.Nickname, required: true, LongestName))
+                .Concat(CheckText("details.acquiredFrom", d.AcquiredFrom, required: false))
+        )
+        {
+            yield return problem;
+        }
+
+        var earliest = room.Tonight.AddYears(-LongestRecordYears);
+        if (d.AcquiredOn > room.Tonight || d.AcquiredOn < earliest)
+        {
+            yield return new Problem(
+                "details.acquiredOn",
+                $"Must be between {room.Wording.Date(earliest)} and tonight, {room.Wording.Date(room.Tonight)}."
+            );
+        }
+
+        if (d.HatchedOn is { } hatched && (hatched > d.AcquiredOn || hatched < earliest))
+        {
+            yield return new Problem(
+                "details.hatchedOn",
+                $"Must not be after the day it came, {room.Wording.Date(d.AcquiredOn)}, nor before {room.Wording.Date(earliest)}."
+            );
+        }
+
+        if (d.MoltsAtArrival is < 0 or > MostMolts)
+        {
+            yield return new Problem("details.moltsAtArrival", $"Must be 0 to {MostMolts} molts, or left out.");
+        }
+
+        if (d.Kind == StockKind.Specimen && d.Count != 1)
+        {
+            yield return new Problem("details.count", "A specimen is one animal: 1.");
+        }
+
+        if (d.Kind == StockKind.Brood && d.Count is < 2 or > MostAnimals)
+        {
+            yield return new Problem("details.count", $"A brood has 2 to {MostAnimals} animals.");
+        }
+    }
+
+    private static IEnumerable<Problem> CheckWhen(Act act, Occurrence when, Standing? standing, Room room)
+    {
+        if (when.From > when.To)
+        {
+            yield return new Problem("when.from", "\"Last seen before\" must not lie after \"found on\".");
+        }
+
+        if (when.To > room.Clock.EndOf(room.Tonight))
+        {
+            yield return new Problem("when.to", $"Must not lie beyond tonight, {room.Wording.Date(room.Tonight)}.");
+        }
+
+        if (standing is null)
+        {
+            yield break;
+        }
+
+        var hatched = standing.Details.HatchedOn;
+        if (act is Molted && hatched is { } day && room.Clock.NightOf(when.To) < day)
+        {
+            yield return new Problem("when.to", $"A molt cannot lie before it hatched, {room.Wording.Date(day)}.");
+        }
+
+        if (act is not (DetailsChanged or Withdrawn) && room.Clock.NightOf(when.To) < standing.Details.AcquiredOn)
+        {
+            yield return new Problem(
+                "when.to",
+                $"Must not lie before the day it came, {room.Wording.Date(standing.Details.AcquiredOn)}."
+            );
+        }
+    }
+
+    private static IEnumerable<Problem> CheckPlace(Place place)
+    {
+        if (place.Rack.Length is < 1 or > 2 || place.Shelf is < 1 or > 99 || place.Slot is < 1 or > 999)
+        {
+            yield return new Problem("place", $"Write {Place.Form}.");
+        }
+    }
+
+    private static IEnumerable<Problem> CheckOffer(Offered o, RuleSet rules)
+    {
+        var feeder = rules.Feeder(o.FeederId);
+        if (feeder is null)
+        {
+            yield return new Problem(
+                "act.feederId",
+                $"Unknown feeder. Known: {string.Join(", ", rules.Feeders.Select(f => f.Id))}."
+            );
+        }
+        else if (feeder.Classes.All(c => c.Id != o.SizeClassId))
+        {
+            yield return new Problem(
+                "act.sizeClassId",
+                $"Unknown size of {feeder.Name}. Known: {string.Join(", ", feeder.Classes.Select(c => c.Id))}."
+            );
+        }
+
+        if (o.Count is < 1 or > MostAnimals)
+        {
+            yield return new Problem("act.count", $"Must be 1 to {MostAnimals} animals or pieces.");
+        }
+    }
+
+    private static IEnumerable<Problem> CheckSign(SignSeen s, Standing? standing, RuleSet rules)
+    {
+        var sign = rules.Sign(s.SignId);
+        if (sign is null || (standing is not null && !sign.Groups.Contains(standing.Details.Group)))
+        {
+            var known = rules
+                .Signs.Where(r => standing is null || r.Groups.Contains(standing.Details.Group))
+                .Select(r => r.Id);
+            yield return new Problem("act.signId", $"Unknown sign for this group. Known: {string.Join(", ", known)}.");
+        }
+    }
+
+    private static IEnumerable<Problem> CheckMeasure(Measured m, Standing? standing, Room room)
+    {
+        if (standing is null || room.Rules.Group(standing.Details.Group) is not { } group)
+        {
+            yield break;
+        }
+
+        var limit = group.LegSpanLimitMm.Value;
+        // No part is longer than the leg span; the shortest part of the smallest animal is a tenth of it.
+        var low = m.Part == BodyPart.LegSpan ? limit.Low : limit.Low / 10;
+        if (!double.IsFinite(m.LengthMm) || m.LengthMm < low || m.LengthMm > limit.High)
+        {
+            yield return new Problem(
+                "act.lengthMm",
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"{Growth.BodySize.Name(m.Part)} of a {group.One} must be {low:0.##} to {limit.High:0.##} mm."
+                )
+            );
+        }
+
+        if (m.FromExuvia && standing.Molts.Count == 0)
+        {
+            yield return new Problem(
+                "act.fromExuvia",
+                "No molt is on record here: log the molt first, then measure its skin."
+            );
+        }
+    }
+
+    private static IEnumerable<Problem> CheckCount(Counted c, Standing? standing)
+    {
+        if (standing?.Details.Kind == StockKind.Specimen)
+        {
+            yield return new Problem("act.count", "Only a brood is counted.");
+        }
+        else if (c.Count is < 0 or > MostAnimals)
+        {
+            yield return new Problem("act.count", $"Must be 0 to {MostAnimals}.");
+        }
+    }
+
+    private static IEnumerable<Problem> CheckPutOff(PutOff p, Room room)
+    {
+        if (p.UntilNight <= room.Tonight || p.UntilNight > room.Tonight.AddDays(LongestPutOffNights))
+        {
+            yield return new Problem(
+                "act.untilNight",
+                $"Must be after tonight and at most {LongestPutOffNights} nights ahead."
+            );
+        }
+    }
+
+    private static IEnumerable<Problem> CheckMolt(Molted m, Standing? standing)
+    {
+        if (m.Ultimate && standing?.IsMatureByRecord == true)
+        {
+            yield return new Problem("act.ultimate", "It is adult by record already.");
+        }
+    }
+
+    private static IEnumerable<Problem> CheckText(string field, string? text, bool required, int longest = LongestText)
+    {
+        if (required && string.IsNullOrWhiteSpace(text))
+        {
+            yield return new Problem(field, $"Write 1 to {longest} characters.");
+        }
+        else if (text?.Length > longest)
+        {
+            yield return new Problem(field, $"At most {longest} characters; this has {text.Length}.");
+        }
+    }
+}

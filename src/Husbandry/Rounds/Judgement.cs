@@ -1,0 +1,100 @@
+using Husbandry.Feeding;
+using Husbandry.Growth;
+using Husbandry.Hush;
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Stock;
+using Husbandry.Vigils;
+
+namespace Husbandry.Rounds;
+
+/// <summary>Everything the core says of one animal tonight, each part with its reasons.</summary>
+/// <param name="Subject">The animal and its rules.</param>
+/// <param name="Size">How large it is.</param>
+/// <param name="Stage">Its stage of life.</param>
+/// <param name="Condition">How well fed it is.</param>
+/// <param name="Reading">What the signs add up to.</param>
+/// <param name="Phase">Where it stands between two molts.</param>
+/// <param name="Molt">When the next molt is to be expected.</param>
+/// <param name="FirstMeal">When it may eat again after the last molt.</param>
+/// <param name="Hush">What may be done, act by act.</param>
+/// <param name="Prey">Largest prey and every feeder class; none while its size is unknown.</param>
+/// <param name="Meal">The next meal.</param>
+/// <param name="Water">The water clock.</param>
+/// <param name="Leftover">Prey still in there.</param>
+/// <param name="Growth">Skins and growth ratio.</param>
+public sealed record Judgement(
+    Subject Subject,
+    Answer<BodySize?> Size,
+    Answer<Stage> Stage,
+    Answer<Condition> Condition,
+    Answer<PremoltReading> Reading,
+    Answer<Phase> Phase,
+    Answer<MoltForecast?> Molt,
+    Answer<FirstMeal?> FirstMeal,
+    HushTable Hush,
+    Answer<PreyFit?> Prey,
+    Answer<MealPlan> Meal,
+    Answer<WaterPlan> Water,
+    Answer<Leftover?> Leftover,
+    Answer<GrowthRecord?> Growth
+)
+{
+    /// <summary>Judges an animal. Pure: the same standing, rules, settings and instant give the same judgement.</summary>
+    public static Judgement Of(Standing standing, Room room)
+    {
+        var subject = Subject.Of(standing, room);
+        var size = BodySize.Of(subject);
+        var stage = StageReading.Of(subject, size.Value);
+        var condition = Feeding.Condition.Of(subject);
+        var reading = PremoltReading.Of(subject, condition.Value);
+        var firstMeal = Feeding.FirstMeal.Of(subject, stage.Value, size.Value);
+        var phase = Phases.Of(subject, reading, firstMeal);
+        var molt = MoltForecast.Of(subject, stage.Value, reading.Value);
+        var firstMealRule = Feeding.FirstMeal.RuleFor(subject.Group, stage.Value, size.Value?.LegSpanMm);
+        var hush = HushTable.Of(
+            subject,
+            phase.Value,
+            reading.Value,
+            condition.Value,
+            molt.Value,
+            firstMeal.Value,
+            Feeding.FirstMeal.Days(firstMealRule, room.Settings.FirstMeal)
+        );
+        var prey = PreyOf(subject, size);
+        return new Judgement(
+            subject,
+            size,
+            stage,
+            condition,
+            reading,
+            phase,
+            molt,
+            firstMeal,
+            hush,
+            prey,
+            MealPlan.Of(subject, stage, phase.Value, condition, firstMeal.Value, prey.Value, hush),
+            WaterPlan.Of(subject, stage.Value),
+            Feeding.Leftover.Of(subject, stage.Value, phase.Value),
+            GrowthRecord.Of(subject)
+        );
+    }
+
+    /// <summary>Every hush reason, strictest first, for the "why" of the hush table.</summary>
+    public IReadOnlyList<Reason> HushReasons => [.. Hush.Causes.Select(c => c.Why), .. Phase.Reasons];
+
+    private static Answer<PreyFit?> PreyOf(Subject subject, Answer<BodySize?> size)
+    {
+        if (size.Value is not { } known)
+        {
+            return new Answer<PreyFit?>(null, "Size unknown: measure first, then prey can be sized.", size.Reasons);
+        }
+
+        var fit = PreyFit.Of(subject.Group, known.BodyMm, subject.Room.Rules.Feeders);
+        return new Answer<PreyFit?>(
+            fit,
+            $"Prey up to {subject.Room.Wording.Length(fit.MaxPreyMm)}.",
+            [.. PreyFit.Why(subject.Group, fit, subject.Room.Wording), .. size.Reasons]
+        );
+    }
+}

@@ -1,0 +1,267 @@
+using Husbandry.Feeding;
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+
+namespace Husbandry.Vigils;
+
+/// <summary>What the signs add up to, in the words of the trade.</summary>
+public enum ReadingWord
+{
+    /// <summary>Nothing points to a molt.</summary>
+    Open,
+
+    /// <summary>Plump and nothing else.</summary>
+    WellFed,
+
+    /// <summary>Two independent signs.</summary>
+    Suspected,
+
+    /// <summary>Signs that stand apart, darkening or sealing among them.</summary>
+    Likely,
+
+    /// <summary>Mat, on its back, fluid at the joints.</summary>
+    Imminent,
+}
+
+/// <summary>One piece of evidence.</summary>
+/// <param name="SignId">The sign, or <c>clean-look</c>.</param>
+/// <param name="Label">What was seen.</param>
+/// <param name="Night">Night of the last sighting.</param>
+/// <param name="Family">Its family.</param>
+/// <param name="Strength">Its strength.</param>
+/// <param name="LikelihoodRatio">What it does to the odds, after the family's cap; 1 when a stronger one of its family counts already.</param>
+/// <param name="Note">Why it counts less than it might; may be empty.</param>
+/// <param name="EntryId">The entry that recorded it, when it is one entry.</param>
+public sealed record Evidence(
+    string SignId,
+    string Label,
+    DateOnly Night,
+    SignFamily Family,
+    SignStrength Strength,
+    double LikelihoodRatio,
+    string Note,
+    Guid? EntryId
+);
+
+/// <summary>The reading of the signs since the last molt.</summary>
+/// <param name="Word">What they add up to.</param>
+/// <param name="Evidence">Every piece, oldest first.</param>
+/// <param name="OddsFactor">Product of the likelihood ratios of premolt (without imminent signs).</param>
+/// <param name="ImminentFactor">Product of the likelihood ratios of the last hours before the molt.</param>
+/// <param name="Darkening">Whether the new skin shows.</param>
+/// <param name="ImminentSince">Night of the first imminent sign that still counts.</param>
+/// <param name="NeedsHelp">An opposite sign seen tonight or last night: what to do at once.</param>
+public sealed record PremoltReading(
+    ReadingWord Word,
+    IReadOnlyList<Evidence> Evidence,
+    double OddsFactor,
+    double ImminentFactor,
+    bool Darkening,
+    DateOnly? ImminentSince,
+    string? NeedsHelp
+)
+{
+    private const string RefusesFood = "refuses-food";
+    private const string Plump = "plump";
+
+    /// <summary>Name of the reading rule.</summary>
+    public const string RuleName = "signs.readingRule";
+
+    /// <summary>
+    /// Reads the signs by the trade's rule: one sign is no verdict, two independent ones are. Signs of one family are
+    /// one sign. A meal taken after a sign takes back what behaviour and appetite said.
+    /// </summary>
+    /// <remarks>Source: common practice, no published source.</remarks>
+    public static Answer<PremoltReading> Of(Subject subject, Condition condition)
+    {
+        var seen = Sightings(subject, condition);
+        var lastMeal = subject.Standing.Meals.Count == 0 ? (DateTimeOffset?)null : subject.Standing.Meals[^1].At;
+        var counted = Count(seen, lastMeal);
+        var cleanLook = CleanLook(subject, counted);
+        var evidence = cleanLook is null ? counted : [.. counted, cleanLook];
+        var signsFor = counted.Where(e => e.LikelihoodRatio > 1 && e.Strength != SignStrength.Imminent).ToList();
+        var imminent = counted.Where(e => e.Strength == SignStrength.Imminent).ToList();
+        var ate = seen.Any(s => s.BeforeMeal(lastMeal) && s.Rule.Strength == SignStrength.Strong);
+        var word = imminent.Count > 0 ? ReadingWord.Imminent : WordOf(signsFor, ate);
+        var opposite = counted.LastOrDefault(e =>
+            e.Strength == SignStrength.Opposite && subject.Room.Tonight.DayNumber - e.Night.DayNumber <= 1
+        );
+        var reading = new PremoltReading(
+            word,
+            evidence,
+            evidence
+                .Where(e => e.Strength != SignStrength.Imminent)
+                .Aggregate(1.0, (odds, e) => odds * e.LikelihoodRatio),
+            imminent.Count == 0 ? 1 : imminent.Max(e => e.LikelihoodRatio),
+            counted.Any(e =>
+                e is { Family: SignFamily.Colour, Strength: SignStrength.Strong } && e.LikelihoodRatio > 1
+            ),
+            imminent.Count == 0 ? null : imminent.Min(e => e.Night),
+            opposite is null ? null : subject.Room.Rules.Sign(opposite.SignId)!.Note
+        );
+        return new Answer<PremoltReading>(reading, Summary(reading, signsFor), Why(reading, subject));
+    }
+
+    /// <summary>The word as shown, e.g. "likely premolt".</summary>
+    public static string Text(ReadingWord word) =>
+        word switch
+        {
+            ReadingWord.Open => "open",
+            ReadingWord.WellFed => "well fed",
+            ReadingWord.Suspected => "suspected premolt",
+            ReadingWord.Likely => "likely premolt",
+            _ => "molt imminent",
+        };
+
+    private static ReadingWord WordOf(List<Evidence> signs, bool ateAfterStrongSign)
+    {
+        var strong = signs.Any(e => e.Strength == SignStrength.Strong);
+        // Likely: a strong sign with another that is more than weak, or three that stand apart.
+        var firm =
+            signs.Any(e => e.Strength == SignStrength.Medium)
+            || signs.Count(e => e.Strength == SignStrength.Strong) > 1;
+        return signs.Count switch
+        {
+            0 => ReadingWord.Open,
+            1 when signs[0].Family == SignFamily.Fullness => ReadingWord.WellFed,
+            1 => ReadingWord.Open,
+            _ when ateAfterStrongSign => ReadingWord.Suspected,
+            2 => strong && firm ? ReadingWord.Likely : ReadingWord.Suspected,
+            _ => strong ? ReadingWord.Likely : ReadingWord.Suspected,
+        };
+    }
+
+    private sealed record Sighting(SignRule Rule, DateTimeOffset At, DateOnly Night, Guid? EntryId, string Extra)
+    {
+        public bool BeforeMeal(DateTimeOffset? meal) => meal is { } at && At < at;
+    }
+
+    private static List<Sighting> Sightings(Subject subject, Condition condition)
+    {
+        var rules = subject.Room.Rules;
+        var seen = subject
+            .Standing.Signs.Where(s => rules.Sign(s.SignId)?.Groups.Contains(subject.Group.Id) == true)
+            .Select(s => new Sighting(rules.Sign(s.SignId)!, s.At, subject.Night(s.At), s.EntryId, ""))
+            .ToList();
+        var refusals = subject.Standing.Untaken.Where(o => o.Offer.Outcome.IsRefusal()).ToList();
+        if (refusals.Count > 0 && rules.Sign(RefusesFood) is { } refuses)
+        {
+            var last = refusals[^1];
+            var extra = refusals.Count == 1 ? "" : $"{refusals.Count} times";
+            seen.Add(new Sighting(refuses, last.At, subject.Night(last.At), last.EntryId, extra));
+        }
+
+        if (condition.Word is ConditionWord.Plump or ConditionWord.VeryPlump && rules.Sign(Plump) is { } plump)
+        {
+            var at = subject.Standing.Measures.Last(m => m.Part == BodyPart.AbdomenWidth).At;
+            seen.Add(new Sighting(plump, at, subject.Night(at), null, $"{condition.Score:0.0} × carapace"));
+        }
+
+        return
+        [
+            .. seen.GroupBy(s => s.Rule.Id).Select(g => g.MaxBy(s => s.At)!).OrderBy(s => s.At).ThenBy(s => s.Rule.Id),
+        ];
+    }
+
+    /// <summary>Applies the family cap and what a later meal takes back.</summary>
+    private static List<Evidence> Count(List<Sighting> seen, DateTimeOffset? lastMeal)
+    {
+        static bool TakenBack(Sighting s, DateTimeOffset? meal) =>
+            s.Rule.Family is SignFamily.Appetite or SignFamily.Behaviour && s.BeforeMeal(meal);
+
+        var leaders = seen.Where(s => s.Rule.Strength != SignStrength.Opposite && !TakenBack(s, lastMeal))
+            .GroupBy(s => s.Rule.Family)
+            .ToDictionary(g => g.Key, g => g.MaxBy(s => s.Rule.LikelihoodRatio.Value)!.Rule.Id);
+        return
+        [
+            .. seen.Select(s =>
+            {
+                var takenBack = TakenBack(s, lastMeal);
+                var opposite = s.Rule.Strength == SignStrength.Opposite;
+                var leads = opposite || (!takenBack && leaders[s.Rule.Family] == s.Rule.Id);
+                var note =
+                    takenBack ? "ate since: taken back"
+                    : leads ? s.Extra
+                    : "counted with the other sign of its kind";
+                return new Evidence(
+                    s.Rule.Id,
+                    s.Rule.Label,
+                    s.Night,
+                    s.Rule.Family,
+                    s.Rule.Strength,
+                    leads ? s.Rule.LikelihoodRatio.Value : 1,
+                    note,
+                    s.EntryId
+                );
+            }),
+        ];
+    }
+
+    private static Evidence? CleanLook(Subject subject, List<Evidence> counted)
+    {
+        var room = subject.Room.Rules.Room;
+        if (subject.Standing.LastCleanLook is not { } at || subject.NightsSince(at) > room.ReadingLooksBackDays.Value)
+        {
+            return null;
+        }
+
+        var night = subject.Night(at);
+        // A look says nothing against a sign that came after it.
+        return counted.Any(e => e.Night > night && e.LikelihoodRatio > 1)
+            ? null
+            : new Evidence(
+                "clean-look",
+                "Looked, no further sign",
+                night,
+                SignFamily.Behaviour,
+                SignStrength.Weak,
+                room.LookWithoutSign.Value,
+                "",
+                null
+            );
+    }
+
+    private static string Summary(PremoltReading reading, List<Evidence> signs) =>
+        reading.Word switch
+        {
+            ReadingWord.Imminent => "The molt is here or hours away. Hands off.",
+            ReadingWord.Likely => $"{signs.Count} signs that stand apart, a strong one among them: likely premolt.",
+            ReadingWord.Suspected => "Two signs or more, but not enough to be sure: suspected.",
+            ReadingWord.WellFed => "Plump and nothing else only means well fed.",
+            _ when signs.Count == 1 => "One sign is no verdict. Look again.",
+            _ => "Nothing points to a molt.",
+        };
+
+    private static List<Reason> Why(PremoltReading reading, Subject subject)
+    {
+        var words = subject.Room.Wording;
+        var reasons = new List<Reason>();
+        foreach (var e in reading.Evidence)
+        {
+            var rule = subject.Room.Rules.Sign(e.SignId);
+            var strength = rule is null ? "against" : e.Strength.ToString().ToLowerInvariant();
+            var note = e.Note.Length > 0 ? $" ({e.Note})" : "";
+            var friend = subject.Profile.FalseFriends.GetValueOrDefault(e.SignId) ?? rule?.NotToBeTakenFor ?? "";
+            var text =
+                $"{e.Label}, {words.Date(e.Night)}{note}: {strength}, odds × {Wording.Plain(e.LikelihoodRatio)}.{(friend.Length > 0 ? " " + friend : "")}";
+            var ratio = rule?.LikelihoodRatio ?? subject.Room.Rules.Room.LookWithoutSign;
+            reasons.Add(ratio.Because(rule is null ? "Look" : "Sign", $"signs.{e.SignId}", text));
+        }
+
+        reasons.Add(
+            new Reason(
+                "Reading rule",
+                "One sign is no verdict; two or more that stand apart are. Plump only: fed. Plump and refusing: suspected. "
+                    + "With darkening: likely. Mat, or on its back: imminent.",
+                RuleName,
+                RuleTag.Practice,
+                "common practice, no published source",
+                []
+            )
+        );
+        return reasons;
+    }
+}

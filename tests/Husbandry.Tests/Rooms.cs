@@ -1,0 +1,110 @@
+using Husbandry.Journal;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+
+namespace Husbandry.Tests;
+
+/// <summary>A room on a fixed evening and a short way to write journals.</summary>
+internal sealed class Diary
+{
+    public static readonly RoomSettings Settings = new(
+        "Test room",
+        "Keeper",
+        "UTC",
+        NightClock.DefaultCutoverHour,
+        LengthUnit.Mm,
+        FirstMealSchool.Default,
+        CadenceSchool.Default
+    );
+
+    /// <summary>21:00 on 23 November 2026.</summary>
+    public static readonly DateTimeOffset Evening = new(2026, 11, 23, 21, 0, 0, TimeSpan.Zero);
+
+    private readonly List<JournalEntry> entries = [];
+
+    public Diary(
+        string species = "tliltocatl-albopilosus",
+        Sex sex = Sex.Female,
+        int cameNightsAgo = 400,
+        bool mature = false,
+        int? molts = null,
+        DateOnly? hatched = null
+    )
+    {
+        var group = RuleSet.Shipped.Profile(species)!.Group;
+        Add(
+            cameNightsAgo,
+            new Acquired(
+                new StockDetails(
+                    StockKind.Specimen,
+                    group,
+                    species,
+                    null,
+                    "Tansy",
+                    sex,
+                    DateOnly.FromDateTime(Evening.DateTime).AddDays(-cameNightsAgo),
+                    null,
+                    molts,
+                    mature,
+                    hatched,
+                    1
+                ),
+                new Place("A", 1, 3)
+            )
+        );
+    }
+
+    public Guid StockId { get; } = Guid.NewGuid();
+
+    public IReadOnlyList<JournalEntry> Entries => entries;
+
+    public static Room Room(RoomSettings? settings = null, DateTimeOffset? now = null) =>
+        Rounds.Room.At(RuleSet.Shipped, settings ?? Settings, now ?? Evening);
+
+    public Guid Add(double nightsAgo, Act act, double? notBefore = null, Guid? supersedes = null)
+    {
+        var to = Evening.AddDays(-nightsAgo);
+        var from = notBefore is { } n ? Evening.AddDays(-n) : to;
+        var id = Guid.NewGuid();
+        entries.Add(
+            new JournalEntry(
+                id,
+                StockId,
+                entries.Count + 1,
+                new Occurrence(from, to),
+                Evening,
+                "Keeper",
+                supersedes,
+                act
+            )
+        );
+        return id;
+    }
+
+    public Diary With(double nightsAgo, Act act)
+    {
+        Add(nightsAgo, act);
+        return this;
+    }
+
+    public Diary LegSpan(double mm, double nightsAgo = 30) =>
+        With(nightsAgo, new Measured(BodyPart.LegSpan, mm, false));
+
+    public Diary Ate(double nightsAgo, string feeder = "roach-nymph", string size = "small") =>
+        With(nightsAgo, new Offered(feeder, size, 1, Preparation.Live, OfferOutcome.Eaten, null));
+
+    public Diary Refused(double nightsAgo) =>
+        With(nightsAgo, new Offered("roach-nymph", "small", 1, Preparation.Live, OfferOutcome.BattedAway, null));
+
+    public Diary Sign(string id, double nightsAgo) => With(nightsAgo, new SignSeen(id));
+
+    public Diary Watered(double nightsAgo) => With(nightsAgo, new Watered(WaterKind.Dish));
+
+    public Standing Standing() => Journal.Standing.Fold(entries)!;
+
+    public Judgement Judge(RoomSettings? settings = null, DateTimeOffset? now = null) =>
+        Judgement.Of(Standing(), Room(settings, now));
+
+    public RoundLine Line() => RoundLine.Of(Judge());
+}

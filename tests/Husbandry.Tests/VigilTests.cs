@@ -1,0 +1,174 @@
+using CsCheck;
+using Husbandry.Rulebook;
+using Husbandry.Vigils;
+
+namespace Husbandry.Tests;
+
+/// <summary>Waits against outside values. Each test names its source.</summary>
+public class VigilTests
+{
+    [Fact]
+    public void Lognormal_from_three_quantiles_conditioned_on_the_wait()
+    {
+        // Source: mpmath 1.2.1, scipy 1.10.1, R 4.2.2 on p10/p50/p90 = 60/75/95 d after 70 d.
+        var wait = LogNormalWait.FromPrior(new WaitPrior(60, 75, 95));
+        Close(0.179287491, wait.Sigma);
+        var left = new RemainingWait(wait, 70);
+        Close([2.17343194, 11.3603826, 28.3934284], left);
+        Close(0.32034413, left.Within(7));
+        Close(0.916449027, left.Within(30));
+    }
+
+    [Fact]
+    public void Nothing_waited_gives_the_quantiles_of_the_whole()
+    {
+        // Source: numpy 1.24.2; 0.1 and 0.9 are not 60 and 95 since 75 is not √(60·95).
+        Close([59.60395607, 75, 94.37293044], new RemainingWait(LogNormalWait.FromPrior(new WaitPrior(60, 75, 95)), 0));
+    }
+
+    [Theory]
+    [InlineData(40, 8.3182332)]
+    [InlineData(60, 4.2358372)]
+    [InlineData(120, 3.2684204)]
+    public void The_far_tail_stays_finite_and_right(double elapsed, double median)
+    {
+        // Source: scipy 1.10.1 and R 4.2.2 on the lognormal with μ = ln 45, σ = 0.2; P(T > 120) is 4.7·10⁻⁷.
+        var left = new RemainingWait(new LogNormalWait(Math.Log(45), 0.2), elapsed);
+        Assert.InRange(left.Quantile(0.5), median * (1 - 1e-6), median * (1 + 1e-6));
+    }
+
+    [Fact]
+    public void Lognormal_probability_and_upper_quantile()
+    {
+        // Source: scipy 1.10.1 lognorm, μ = ln 45, σ = 0.2.
+        var wait = new RemainingWait(new LogNormalWait(Math.Log(45), 0.2), 0);
+        Close(0.2779590876, wait.Within(40));
+        Close(58.14691371, wait.Quantile(0.9));
+    }
+
+    [Fact]
+    public void Learning_from_intervals_gives_the_published_posterior_and_predictive()
+    {
+        // Source: Murphy (2007), Gelman et al. (2013) §3.3; scipy 1.10.1 with quadrature over the variance.
+        var learned = new LearnedWait(3.5, 2, 3, 0.12).Seen([3.4, 3.7, 3.6]);
+        Assert.Equal(3.54, learned.Mu, 1e-12);
+        Assert.Equal(5, learned.Kappa, 1e-12);
+        Assert.Equal(4.5, learned.Alpha, 1e-12);
+        Assert.Equal(0.146, learned.Beta, 1e-12);
+        var predictive = learned.Predictive();
+        Assert.Equal(9, predictive.Freedom, 1e-12);
+        Close(0.1973153145, predictive.Scale);
+        var left = new RemainingWait(predictive, 0);
+        Close(24.00587868, left.Quantile(0.05));
+        Close(34.46691919, left.Quantile(0.5));
+        Close(49.48656679, left.Quantile(0.95));
+    }
+
+    [Fact]
+    public void Learned_wait_conditioned_on_days_waited()
+    {
+        // Source: mpmath 1.2.1 (30 digits), R 4.2.2, scipy 1.10.1.
+        var wait = new LearnedWait(3.5, 2, 3, 0.12).Seen([3.4, 3.7, 3.6]).Predictive();
+        Close([0.635838585, 4.20055753, 14.8047355], new RemainingWait(wait, 45));
+    }
+
+    [Fact]
+    public void Learned_wait_from_days_gives_the_reference_chances()
+    {
+        // Source: Murphy (2007); mpmath 1.2.1, scipy 1.10.1: m₀ = ln 45, history 40, 52, 47 d, after 48 d.
+        var learned = new LearnedWait(Math.Log(45), 2, 3, 0.1).Seen([Math.Log(40), Math.Log(52), Math.Log(47)]);
+        Close(3.82071915, learned.Mu);
+        Close(0.117839791, learned.Beta);
+        var left = new RemainingWait(learned.Predictive(), 48);
+        Close([0.922842433, 5.53917054, 16.9018963], left);
+        Close(0.591043421, left.Within(7));
+        Close(0.981598376, left.Within(30));
+    }
+
+    [Fact]
+    public void Learning_nothing_leaves_the_prior_predictive()
+    {
+        // Source: Murphy (2007); scipy 1.10.1 with n = 0.
+        var wait = new LearnedWait(3.5, 2, 3, 0.12).Predictive();
+        Close(0.2449489743, wait.Scale);
+        var left = new RemainingWait(wait, 0);
+        Close(20.57383213, left.Quantile(0.05));
+        Close(53.30232848, left.Quantile(0.95));
+    }
+
+    [Fact]
+    public void Learning_in_steps_equals_learning_at_once()
+    {
+        // Source: conjugacy, Murphy (2007).
+        var prior = new LearnedWait(3.5, 2, 3, 0.12);
+        var (steps, once) = (prior.Seen([3.4]).Seen([3.7, 3.6]), prior.Seen([3.4, 3.7, 3.6]));
+        Assert.Equal(once.Mu, steps.Mu, 1e-12);
+        Assert.Equal(once.Beta, steps.Beta, 1e-12);
+    }
+
+    [Fact]
+    public void The_default_belief_keeps_the_priors_spread() =>
+        Assert.Equal(
+            LogNormalWait.FromPrior(new WaitPrior(60, 75, 95)).Sigma,
+            LearnedWait.FromPrior(new WaitPrior(60, 75, 95), 2, 3).Predictive().Scale,
+            1e-12
+        );
+
+    [Fact]
+    public void An_unseen_start_is_the_forward_recurrence_time()
+    {
+        // Source: Cox (1962), Renewal Theory: the mean forward recurrence time is E[T²]/(2·E[T]) (from memory).
+        const double Sigma = 0.3;
+        var wait = new UnknownStartWait(new LogNormalWait(Math.Log(100), Sigma));
+        var mean = Enumerable.Range(0, 4000).Sum(d => Math.Exp(wait.LogSurvival(d + 0.5)));
+        var expected = 100 * Math.Exp(1.5 * Sigma * Sigma) / 2;
+        Assert.InRange(mean, expected * 0.999, expected * 1.001);
+    }
+
+    [Fact]
+    public void What_is_left_is_always_ahead_and_in_order() =>
+        Gen.Select(Gen.Double[1, 500], Gen.Double[1.05, 3], Gen.Double[1.05, 3], Gen.Double[0, 3000])
+            .Sample(
+                (median, down, up, elapsed) =>
+                {
+                    var prior = new WaitPrior(median / down, median, median * up);
+                    foreach (
+                        var wait in new IWait[]
+                        {
+                            LogNormalWait.FromPrior(prior),
+                            LearnedWait.FromPrior(prior, 2, 3).Predictive(),
+                        }
+                    )
+                    {
+                        var left = new RemainingWait(wait, elapsed);
+                        var (a, b, c) = (left.Quantile(0.1), left.Quantile(0.5), left.Quantile(0.9));
+                        Assert.True(a > 0 && a < b && b < c && double.IsFinite(c), $"{a} {b} {c}");
+                        Assert.Equal(0.5, left.Within(b), 1e-6);
+                    }
+                }
+            );
+
+    [Fact]
+    public void Stronger_evidence_never_lowers_the_chance_nor_delays_the_molt() =>
+        Gen.Select(Gen.Double[0, 400], Gen.Double[1, 50], Gen.Double[1, 20])
+            .Sample(
+                (elapsed, odds, more) =>
+                {
+                    var left = new RemainingWait(LogNormalWait.FromPrior(new WaitPrior(60, 100, 170)), elapsed);
+                    var before = new WeighedWait(left, 35, 1.5, odds, 1);
+                    var after = before with { Odds = odds * more };
+                    return after.PremoltChance >= before.PremoltChance - 1e-12
+                        && after.Quantile(0.5) <= before.Quantile(0.5) + 1e-6;
+                }
+            );
+
+    private static void Close(double[] expected, RemainingWait left)
+    {
+        Close(expected[0], left.Quantile(0.1));
+        Close(expected[1], left.Quantile(0.5));
+        Close(expected[2], left.Quantile(0.9));
+    }
+
+    private static void Close(double expected, double actual) =>
+        Assert.InRange(actual, expected - (Math.Abs(expected) * 1e-7), expected + (Math.Abs(expected) * 1e-7));
+}
