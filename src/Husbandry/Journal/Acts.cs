@@ -77,7 +77,7 @@ public sealed record Offered(
     int Count,
     Preparation Preparation,
     OfferOutcome Outcome,
-    bool? LeftIn
+    bool? LeftIn = null
 ) : Act;
 
 /// <summary>Meaning of the outcomes.</summary>
@@ -121,7 +121,7 @@ public sealed record SignSeen(string SignId) : Act;
 /// <summary>The animal molted; when only found later, the entry's occurrence is the interval.</summary>
 /// <param name="Ultimate">The molt to adult.</param>
 /// <param name="Mismolt">Something went wrong: stuck or lost limbs, bent body.</param>
-public sealed record Molted(bool Ultimate, bool Mismolt) : Act;
+public sealed record Molted(bool Ultimate = false, bool Mismolt = false) : Act;
 
 /// <summary>Fangs were looked at after a molt.</summary>
 /// <param name="Hard">Whether they were black and hard.</param>
@@ -150,7 +150,7 @@ public enum BodyPart
 /// <param name="Part">What.</param>
 /// <param name="LengthMm">Millimetres.</param>
 /// <param name="FromExuvia">Taken from the shed skin: it tells the size before that molt.</param>
-public sealed record Measured(BodyPart Part, double LengthMm, bool FromExuvia) : Act;
+public sealed record Measured(BodyPart Part, double LengthMm, bool FromExuvia = false) : Act;
 
 /// <summary>The enclosure was moved to another place.</summary>
 public sealed record Moved(Place Place) : Act;
@@ -181,7 +181,7 @@ public enum DepartureKind
 /// <summary>The animal left the collection; its history stays.</summary>
 /// <param name="Departure">How.</param>
 /// <param name="Remark">Cause of death, or who took it; free text.</param>
-public sealed record Departed(DepartureKind Departure, string? Remark) : Act;
+public sealed record Departed(DepartureKind Departure, string? Remark = null) : Act;
 
 /// <summary>An earlier entry is taken back (undo). It stays in the journal, struck through.</summary>
 public sealed record Withdrawn(Guid EntryId) : Act;

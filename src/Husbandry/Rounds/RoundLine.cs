@@ -58,6 +58,7 @@ public enum LineState
 /// <param name="Do">What to do now, in plain words with numbers.</param>
 /// <param name="Detail">The most telling circumstances.</param>
 /// <param name="Offer">What to offer, when the act is to feed.</param>
+/// <param name="PreyIn">The offer whose prey is still in there, when the act is to take it out.</param>
 /// <param name="Seconds">Estimated time for the act.</param>
 /// <param name="NextDue">Instant from which it will need a hand, when it does not tonight.</param>
 /// <param name="Why">Why, for the drawer.</param>
@@ -74,6 +75,7 @@ public sealed record RoundLine(
     string Do,
     string Detail,
     MealOffer? Offer,
+    OfferEvent? PreyIn,
     double Seconds,
     DateTimeOffset? NextDue,
     Answer<RoundAct> Why
@@ -211,6 +213,7 @@ public sealed record RoundLine(
             @do,
             detail,
             offer,
+            act == RoundAct.RemoveLeftovers ? j.Subject.Standing.PreyIn : null,
             j.Subject.Room.Rules.Room.SecondsPerAct[timedAs].Value,
             null,
             why
@@ -271,7 +274,10 @@ public sealed record RoundLine(
         var s = j.Subject;
         var words = s.Room.Wording;
         var mist = s.Group.DrinksDrops.Value || j.Stage.Value == Stage.Sling;
-        var what = mist ? "Mist: drops to drink" : "Fill the water dish";
+        var what =
+            !mist ? "Fill the water dish"
+            : j.Hush[CareAct.Mist].Verdict == Verdict.Fine ? "Mist: drops to drink"
+            : $"Put drops on the wall, away from {s.Them}";
         var detail = Join(
             j.Water.Value.Last is { } last ? $"last {words.Day(last)}" : "no water on record yet",
             j.Meal.Value.Forbidden ? "water only, no food"

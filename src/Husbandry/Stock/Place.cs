@@ -1,4 +1,6 @@
 using System.Globalization;
+using System.Text.Json;
+using System.Text.Json.Serialization;
 using System.Text.RegularExpressions;
 
 namespace Husbandry.Stock;
@@ -7,6 +9,7 @@ namespace Husbandry.Stock;
 /// <param name="Rack">One or two capital letters.</param>
 /// <param name="Shelf">1–99, counted as the keeper counts them.</param>
 /// <param name="Slot">1–999 along the shelf.</param>
+[JsonConverter(typeof(PlaceJson))]
 public sealed partial record Place(string Rack, int Shelf, int Slot) : IComparable<Place>
 {
     /// <summary>What a place code must look like, for error messages.</summary>
@@ -56,4 +59,18 @@ public sealed partial record Place(string Rack, int Shelf, int Slot) : IComparab
 
     [GeneratedRegex(@"^\s*([A-Za-z]{1,2})(\d{1,2})\s*[·.\-/ ]\s*(\d{1,3})\s*$", RegexOptions.CultureInvariant)]
     private static partial Regex CodePattern();
+}
+
+/// <summary>Writes a place as its code.</summary>
+public sealed class PlaceJson : JsonConverter<Place>
+{
+    /// <inheritdoc/>
+    /// <exception cref="JsonException">The text is not a place.</exception>
+    public override Place Read(ref Utf8JsonReader reader, Type typeToConvert, JsonSerializerOptions options) =>
+        (reader.TokenType == JsonTokenType.String ? Place.Parse(reader.GetString()) : null)
+        ?? throw new JsonException($"Write {Place.Form}.");
+
+    /// <inheritdoc/>
+    public override void Write(Utf8JsonWriter writer, Place value, JsonSerializerOptions options) =>
+        writer.WriteStringValue(value.Code);
 }

@@ -1,0 +1,51 @@
+using Husbandry.Reasons;
+using Husbandry.Stock;
+
+namespace App.Calculators;
+
+/// <summary>A reason as the open calculators give it.</summary>
+public sealed record CalcReason(string Text, string Rule, RuleTag Tag, string Source)
+{
+    internal static IReadOnlyList<CalcReason> From(IEnumerable<Reason> reasons) =>
+        [.. reasons.Select(r => new CalcReason(r.Text, r.Rule, r.Tag, r.Source))];
+}
+
+/// <summary>Answer of an open calculator.</summary>
+public sealed record CalcAnswer<T>(T Result, IReadOnlyList<CalcReason> Reasons);
+
+/// <summary>The open calculators.</summary>
+public static class CalculatorEndpoints
+{
+    public static void MapCalculators(this WebApplication app)
+    {
+        var calc = app.MapGroup("/api/calc").WithTags("Calculators");
+        calc.MapPost("growth-fit", GrowthFitCalculator.Answer)
+            .WithName("calcGrowthFit")
+            .Produces<CalcAnswer<GrowthFitResult>>()
+            .ProducesValidationProblem();
+        calc.MapPost("vigil", VigilCalculator.Answer)
+            .WithName("calcVigil")
+            .Produces<CalcAnswer<VigilResult>>()
+            .ProducesValidationProblem();
+        calc.MapPost("prey", PreyCalculator.Answer)
+            .WithName("calcPrey")
+            .Produces<CalcAnswer<PreyResult>>()
+            .ProducesValidationProblem();
+    }
+
+    /// <summary>A problem when a number is not finite or outside a range.</summary>
+    internal static IEnumerable<Problem> Within(string field, double? value, double low, double high, string unit)
+    {
+        if (value is { } v && (!double.IsFinite(v) || v < low || v > high))
+        {
+            yield return new Problem(
+                field,
+                $"Must be {Wording.Plain(low)} to {Wording.Plain(high)} {unit}.".Replace(
+                    " .",
+                    ".",
+                    StringComparison.Ordinal
+                )
+            );
+        }
+    }
+}

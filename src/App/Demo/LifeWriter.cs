@@ -1,0 +1,158 @@
+using Husbandry.Journal;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+using Ledger;
+
+namespace App.Demo;
+
+/// <summary>Writes the invented life of one animal of the demo room, in nights before tonight.</summary>
+internal sealed class LifeWriter
+{
+    private const int HoldBeforeMolt = 16;
+    private const int WaitAfterMolt = 9;
+
+    private readonly Random random;
+    private readonly Room room;
+    private readonly int arrived;
+    private readonly List<int> molts = [];
+    private readonly double ratio;
+    private double carapaceMm;
+
+    public LifeWriter(
+        Room room,
+        Random random,
+        string place,
+        string name,
+        string species,
+        Sex sex,
+        int arrived,
+        int moltsBefore,
+        double carapaceMm,
+        int count = 1,
+        bool mature = false
+    )
+    {
+        (this.room, this.random, this.arrived, this.carapaceMm) = (room, random, arrived, carapaceMm);
+        var profile = room.Rules.Profile(species)!;
+        ratio = profile.GrowthRatio.Value;
+        StockId = NewId();
+        var details = new StockDetails(
+            count > 1 ? StockKind.Brood : StockKind.Specimen,
+            profile.Group,
+            species,
+            null,
+            name,
+            sex,
+            room.Tonight.AddDays(-arrived),
+            count > 1 ? "hatched in the net loft" : "traded at the quay",
+            moltsBefore,
+            mature,
+            null,
+            count
+        );
+        Add(room.Clock.StartOf(details.AcquiredOn), new Acquired(details, Place.Parse(place)!));
+    }
+
+    public Guid StockId { get; }
+
+    public List<(Guid StockId, NewEntry Entry)> Entries { get; } = [];
+
+    /// <summary>Molts on these nights ago, oldest first; each shed skin is measured.</summary>
+    public LifeWriter Molted(params int[] nightsAgo)
+    {
+        foreach (var ago in nightsAgo)
+        {
+            molts.Add(ago);
+            At(ago, new Molted(), minute: 0);
+            At(ago, new Measured(BodyPart.Carapace, Math.Round(carapaceMm, 1), true), minute: 30);
+            carapaceMm *= ratio * (1 + ((random.NextDouble() - 0.5) * 0.05));
+        }
+
+        return this;
+    }
+
+    /// <summary>A molt that the keeper never saw: it grew, and no entry says so.</summary>
+    public LifeWriter MoltedUnseen()
+    {
+        carapaceMm *= ratio;
+        return this;
+    }
+
+    /// <summary>The molt to adult.</summary>
+    public LifeWriter MaturedOn(int ago)
+    {
+        molts.Add(ago);
+        return At(ago, new Molted(Ultimate: true));
+    }
+
+    /// <summary>Regular meals and water from arrival to some nights ago, with the pauses that molts make.</summary>
+    public LifeWriter Lived(
+        string feeder,
+        string size,
+        int every,
+        int until,
+        int waterEvery,
+        int waterUntil,
+        int count = 1
+    )
+    {
+        for (var ago = arrived - 3; ago > until; ago -= every)
+        {
+            var night = Math.Max(until + 1, ago + random.Next(-1, 2));
+            if (molts.Any(m => night > m - WaitAfterMolt && night < m + HoldBeforeMolt))
+            {
+                if (molts.Any(m => night > m + (HoldBeforeMolt / 2) && night < m + HoldBeforeMolt))
+                {
+                    At(night, new Offered(feeder, size, count, Preparation.Live, OfferOutcome.BattedAway));
+                }
+
+                continue;
+            }
+
+            At(night, new Offered(feeder, size, count, Preparation.Live, OfferOutcome.Eaten));
+        }
+
+        At(until, new Offered(feeder, size, count, Preparation.Live, OfferOutcome.Eaten));
+        for (var ago = arrived - 1; ago > waterUntil; ago -= waterEvery)
+        {
+            Watered(ago);
+        }
+
+        return Watered(waterUntil);
+    }
+
+    public LifeWriter Fed(int ago, string feeder, string size, OfferOutcome outcome, bool? leftIn = null) =>
+        At(ago, new Offered(feeder, size, 1, Preparation.Live, outcome, leftIn));
+
+    public LifeWriter Sign(int ago, string sign) => At(ago, new SignSeen(sign));
+
+    public LifeWriter Measured(int ago, BodyPart part, double mm) => At(ago, new Measured(part, mm));
+
+    public LifeWriter Watered(int ago, WaterKind kind = WaterKind.Dish) => At(ago, new Watered(kind), minute: -15);
+
+    /// <summary>Writes an act on the evening some nights ago; tonight's acts lie shortly before now.</summary>
+    public LifeWriter At(int ago, Act act, int? minute = null)
+    {
+        var night = room.Tonight.AddDays(-ago);
+        var planned = room.Clock.EveningOf(night).AddMinutes(minute ?? random.Next(-50, 50));
+        var start = room.Clock.StartOf(room.Tonight);
+        var shortlyBefore = room.Now.AddMinutes(-random.Next(4, 12));
+        Add(
+            ago > 0 ? planned
+                : shortlyBefore < start ? start
+                : shortlyBefore,
+            act
+        );
+        return this;
+    }
+
+    private void Add(DateTimeOffset at, Act act) =>
+        Entries.Add((StockId, new NewEntry(NewId(), Occurrence.At(at), null, act)));
+
+    private Guid NewId()
+    {
+        Span<byte> bytes = stackalloc byte[16];
+        random.NextBytes(bytes);
+        return new Guid(bytes);
+    }
+}

@@ -1,0 +1,86 @@
+using System.Security.Cryptography;
+using Microsoft.Net.Http.Headers;
+
+namespace App.Hosting;
+
+/// <summary>Serves the built client and keeps the page to what ships with it.</summary>
+public static class ClientFiles
+{
+    private const string NonceMark = "__STYLE_NONCE__";
+    private const string NonceItem = "style-nonce";
+
+    public static void UseHostFiltering(this WebApplication app) =>
+        app.Use(
+            async (context, next) =>
+            {
+                // Only this machine's own names: a foreign page cannot rebind its name to us and read along.
+                if (context.Request.Host.Host is "127.0.0.1" or "localhost" or "[::1]")
+                {
+                    await next();
+                    return;
+                }
+
+                await Results
+                    .Problem(statusCode: StatusCodes.Status400BadRequest, title: "This name is not served here.")
+                    .ExecuteAsync(context);
+            }
+        );
+
+    public static void UseSecurityHeaders(this WebApplication app) =>
+        app.Use(
+            (context, next) =>
+            {
+                var nonce = Convert.ToBase64String(RandomNumberGenerator.GetBytes(16));
+                context.Items[NonceItem] = nonce;
+                var headers = context.Response.Headers;
+                headers.ContentSecurityPolicy =
+                    $"default-src 'self'; style-src 'self' 'nonce-{nonce}'; style-src-attr 'unsafe-inline'; img-src 'self' data:; "
+                    + "object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+                headers.XContentTypeOptions = "nosniff";
+                headers[HeaderNames.XFrameOptions] = "DENY";
+                headers["Referrer-Policy"] = "no-referrer";
+                return next();
+            }
+        );
+
+    public static void UseClientFiles(this WebApplication app) =>
+        app.UseStaticFiles(
+            new StaticFileOptions
+            {
+                OnPrepareResponse = file =>
+                {
+                    // Files under assets carry a hash in their name and never change.
+                    var forEver = file.Context.Request.Path.StartsWithSegments("/assets", StringComparison.Ordinal);
+                    file.Context.Response.Headers.CacheControl = forEver
+                        ? "public, max-age=31536000, immutable"
+                        : "no-cache";
+                },
+            }
+        );
+
+    public static void MapClient(this WebApplication app)
+    {
+        app.Map("/api/{**rest}", () => Problems.NotFound("address under /api")).ExcludeFromDescription();
+        app.MapFallback(
+                async (HttpContext context, LanternOptions options, CancellationToken cancel) =>
+                {
+                    var page = Path.Combine(options.ClientFolder, "index.html");
+                    if (!File.Exists(page))
+                    {
+                        return Results.Problem(
+                            statusCode: StatusCodes.Status503ServiceUnavailable,
+                            title: "The client is not built: run ./lantern demo or ./lantern start."
+                        );
+                    }
+
+                    context.Response.Headers.CacheControl = "no-store";
+                    var html = await File.ReadAllTextAsync(page, cancel);
+                    return Results.Content(
+                        html.Replace(NonceMark, (string)context.Items[NonceItem]!, StringComparison.Ordinal),
+                        "text/html; charset=utf-8"
+                    );
+                }
+            )
+            .ExcludeFromDescription();
+    }
+}

@@ -1,0 +1,85 @@
+using System.Globalization;
+using System.Net;
+using System.Net.Sockets;
+using System.Reflection;
+
+namespace App.Hosting;
+
+/// <summary>Where the application listens and keeps its data, from the environment.</summary>
+/// <param name="Port">Port on loopback.</param>
+/// <param name="DataFile">Path of the ledger.</param>
+/// <param name="ClientFolder">Folder of the built client.</param>
+/// <param name="Demo">Whether to lay out the demo room in an empty ledger.</param>
+/// <param name="Refusal">Why it cannot start, for the keeper to read.</param>
+public sealed record LanternOptions(int Port, string DataFile, string ClientFolder, bool Demo, string? Refusal)
+{
+    public const int RefusedExitCode = 2;
+
+    private const int DefaultPort = 5087;
+
+    public string Address => $"http://127.0.0.1:{Port}";
+
+    /// <summary>The build runs the program once to write the OpenAPI document; nothing may be opened then.</summary>
+    public static bool IsDocumentGeneration => Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
+
+    public static LanternOptions FromEnvironment(string[] args)
+    {
+        var portText = Environment.GetEnvironmentVariable("LANTERN_PORT");
+        var refusal = default(string);
+        if (!int.TryParse(portText ?? "", NumberStyles.None, CultureInfo.InvariantCulture, out var port))
+        {
+            refusal = portText is { Length: > 0 }
+                ? $"LANTERN_PORT is \"{portText}\": it must be a number from 1024 to 65535."
+                : null;
+            port = DefaultPort;
+        }
+        else if (port is < 1024 or > 65535)
+        {
+            refusal = $"LANTERN_PORT is {port}: it must be a number from 1024 to 65535.";
+        }
+
+        var folder = Environment.GetEnvironmentVariable("LANTERN_DATA") is { Length: > 0 } data
+            ? data
+            : Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.UserProfile), "hushed-lantern");
+        var isServer = Assembly.GetEntryAssembly() == typeof(LanternOptions).Assembly;
+        refusal ??=
+            isServer && IsBusy(port)
+                ? $"Port {port} is in use by another program. Close it, or choose another with LANTERN_PORT."
+                : null;
+        return new LanternOptions(
+            port,
+            Path.Combine(folder, "lantern.db"),
+            FindClient(),
+            args.Contains("--demo"),
+            refusal
+        );
+    }
+
+    private static bool IsBusy(int port)
+    {
+        using var listener = new TcpListener(IPAddress.Loopback, port);
+        try
+        {
+            listener.Start();
+            return false;
+        }
+        catch (SocketException)
+        {
+            return true;
+        }
+    }
+
+    private static string FindClient()
+    {
+        for (var folder = new DirectoryInfo(AppContext.BaseDirectory); folder is not null; folder = folder.Parent)
+        {
+            var built = Path.Combine(folder.FullName, "client", "dist");
+            if (Directory.Exists(built))
+            {
+                return built;
+            }
+        }
+
+        return AppContext.BaseDirectory;
+    }
+}

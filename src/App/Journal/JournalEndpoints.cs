@@ -1,0 +1,135 @@
+using System.Security.Cryptography;
+using System.Text;
+using App.Hosting;
+using App.Stock;
+using Husbandry.Journal;
+using Husbandry.Rounds;
+using Ledger;
+
+namespace App.Journal;
+
+/// <summary>An entry to log.</summary>
+/// <param name="Id">Made by the client; the same id is written once.</param>
+/// <param name="Act">What happened.</param>
+/// <param name="FoundOn">Night on which it happened or was found; tonight when left out.</param>
+/// <param name="LastSeenBefore">Night on which it had not happened yet, when it was found afterwards.</param>
+/// <param name="Corrects">The entry that this one corrects.</param>
+public sealed record LogRequest(
+    Guid Id,
+    Act Act,
+    DateOnly? FoundOn = null,
+    DateOnly? LastSeenBefore = null,
+    Guid? Corrects = null
+);
+
+/// <summary>Taking an entry back.</summary>
+public sealed record UndoRequest(Guid Id, Guid EntryId);
+
+/// <summary>Logging, correcting and taking back.</summary>
+public static class JournalEndpoints
+{
+    public static void MapJournal(this WebApplication app)
+    {
+        var journal = app.MapGroup("/api/stock/{id:guid}/journal").WithTags("Journal");
+        journal
+            .MapPost("", LogAsync)
+            .WithName("log")
+            .Produces<AnimalView>()
+            .ProducesValidationProblem()
+            .ProducesProblem(404)
+            .ProducesProblem(409);
+        journal
+            .MapPost("undo", UndoAsync)
+            .WithName("undo")
+            .Produces<AnimalView>()
+            .ProducesValidationProblem()
+            .ProducesProblem(404)
+            .ProducesProblem(409);
+    }
+
+    private static async Task<IResult> LogAsync(
+        Guid id,
+        LogRequest body,
+        RoomNow now,
+        JournalStore store,
+        CancellationToken cancel
+    )
+    {
+        if (body.Act is Acquired or DetailsChanged or Withdrawn)
+        {
+            return Problems.Of(
+                "act.kind",
+                "Cannot be logged here: animals are added and changed under /api/stock, entries taken back under undo."
+            );
+        }
+
+        var room = await now.ReadAsync(cancel);
+        if (JournalTimes.Check(body, room) is { } wrong)
+        {
+            return Problems.Of(wrong.Field, wrong.Message);
+        }
+
+        var entry = new NewEntry(body.Id, JournalTimes.When(body, room), body.Corrects, body.Act);
+        var result = await store.WriteAsync(id, [entry], null, room, cancel);
+        return await StockEndpoints.AnswerAsync(id, result, room, store, cancel);
+    }
+
+    private static async Task<IResult> UndoAsync(
+        Guid id,
+        UndoRequest body,
+        RoomNow now,
+        JournalStore store,
+        CancellationToken cancel
+    )
+    {
+        var room = await now.ReadAsync(cancel);
+        var entry = new NewEntry(body.Id, Occurrence.At(room.Now), null, new Withdrawn(body.EntryId));
+        var result = await store.WriteAsync(id, [entry], null, room, cancel);
+        return await StockEndpoints.AnswerAsync(id, result, room, store, cancel);
+    }
+}
+
+/// <summary>Makes occurrences of nights.</summary>
+public static class JournalTimes
+{
+    /// <summary>The evening of a night; now when that evening is still to come.</summary>
+    public static DateTimeOffset Evening(DateOnly night, Room room)
+    {
+        var evening = room.Clock.EveningOf(night);
+        return night >= room.Tonight || evening > room.Now ? room.Now : evening;
+    }
+
+    public static Husbandry.Reasons.Problem? Check(LogRequest body, Room room)
+    {
+        var earliest = room.Tonight.AddYears(-EntryCheck.LongestRecordYears);
+        if (body.FoundOn is { } found && (found > room.Tonight || found < earliest))
+        {
+            return new(
+                "foundOn",
+                $"Must be between {room.Wording.Date(earliest)} and tonight, {room.Wording.Date(room.Tonight)}."
+            );
+        }
+
+        return body.LastSeenBefore is { } before && (before > (body.FoundOn ?? room.Tonight) || before < earliest)
+            ? new(
+                "lastSeenBefore",
+                $"Must not lie after the night it was found, {room.Wording.Date(body.FoundOn ?? room.Tonight)}."
+            )
+            : null;
+    }
+
+    public static Occurrence When(LogRequest body, Room room)
+    {
+        var to = body.FoundOn is { } found && found < room.Tonight ? Evening(found, room) : room.Now;
+        return new Occurrence(body.LastSeenBefore is { } before ? Evening(before, room) : to, to);
+    }
+}
+
+/// <summary>Ids of entries that are written along with another, so that a retry makes the same ones.</summary>
+public static class DerivedId
+{
+    private const int GuidBytes = 16;
+
+    public static Guid Of(Guid id, string part) =>
+        new(SHA256.HashData([.. id.ToByteArray(), .. Encoding.UTF8.GetBytes(part)]).AsSpan(0, GuidBytes));
+}

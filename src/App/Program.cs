@@ -1,0 +1,79 @@
+using App.Calculators;
+using App.Hosting;
+using App.Journal;
+using App.Rounds;
+using App.Rulebook;
+using App.Stock;
+using Husbandry.Rulebook;
+using Ledger;
+using Serilog;
+using Serilog.Events;
+
+var options = LanternOptions.FromEnvironment(args);
+if (options.Refusal is { } refusal)
+{
+    await Console.Error.WriteLineAsync(refusal);
+    return LanternOptions.RefusedExitCode;
+}
+
+var builder = WebApplication.CreateBuilder(
+    new WebApplicationOptions
+    {
+        Args = args,
+        ContentRootPath = AppContext.BaseDirectory,
+        WebRootPath = options.ClientFolder,
+    }
+);
+builder.WebHost.UseUrls(options.Address);
+builder.Host.UseSerilog(
+    (_, log) =>
+        log
+            .MinimumLevel.Information()
+            .MinimumLevel.Override("Microsoft", LogEventLevel.Warning)
+            .WriteTo.Console(outputTemplate: "{Timestamp:HH:mm:ss} {Level:u3} {Message:lj}{NewLine}{Exception}")
+);
+builder.Services.AddSingleton(options);
+builder.Services.AddSingleton(TimeProvider.System);
+builder.Services.AddSingleton(RuleSet.Shipped);
+builder.Services.AddLedger(options.DataFile);
+builder.Services.AddLanternJson();
+builder.Services.AddLanternProblems();
+builder.Services.AddLanternOpenApi();
+builder.Services.AddScoped<RoomNow>();
+
+var app = builder.Build();
+app.UseExceptionHandler();
+app.UseStatusCodePages();
+app.UseHostFiltering();
+app.UseSecurityHeaders();
+app.UseClientFiles();
+app.MapOpenApi("/api/openapi.json");
+app.MapHealth();
+app.MapRound();
+app.MapStock();
+app.MapJournal();
+app.MapRulebook();
+app.MapSettings();
+app.MapCalculators();
+app.MapClient();
+
+if (!LanternOptions.IsDocumentGeneration)
+{
+    try
+    {
+        await app.PrepareLedgerAsync(options);
+    }
+    catch (LedgerFileException error)
+    {
+        await Console.Error.WriteLineAsync(error.Message);
+        return LanternOptions.RefusedExitCode;
+    }
+
+    app.Lifetime.ApplicationStarted.Register(() => Console.WriteLine($"Hushed Lantern is lit: {options.Address}"));
+}
+
+await app.RunAsync();
+return 0;
+
+/// <summary>Entry point, named for the test host.</summary>
+public partial class Program;

@@ -1,0 +1,92 @@
+using System.Reflection;
+using App.Hosting;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Ledger;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace App.Rounds;
+
+/// <summary>Whether the application is well.</summary>
+public sealed record Health(string Status, string Version);
+
+/// <summary>Settings of the room, and whether the application is well.</summary>
+public static class SettingsEndpoints
+{
+    private const int LongestRoomName = 80;
+    private const int LongestKeeperName = 60;
+    private const int LatestCutover = 12;
+
+    public static void MapSettings(this WebApplication app)
+    {
+        app.MapGet("/api/settings", ReadAsync).WithName("settings").WithTags("Settings");
+        app.MapPut("/api/settings", WriteAsync)
+            .WithName("changeSettings")
+            .WithTags("Settings")
+            .Produces<VersionedSettings>()
+            .ProducesValidationProblem()
+            .ProducesProblem(409);
+    }
+
+    public static void MapHealth(this WebApplication app)
+    {
+        var version = Assembly.GetExecutingAssembly().GetName().Version?.ToString(3) ?? "";
+        app.MapGet("/api/health", () => TypedResults.Ok(new Health("well", version)))
+            .WithName("health")
+            .WithTags("Health");
+    }
+
+    private static async Task<Ok<VersionedSettings>> ReadAsync(RoomStore store, CancellationToken cancel) =>
+        TypedResults.Ok(await store.ReadAsync(cancel));
+
+    private static async Task<IResult> WriteAsync(
+        VersionedSettings body,
+        RoomStore store,
+        JournalStore journal,
+        RuleSet rules,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
+    {
+        var problems = Check(body.Settings).ToList();
+        if (problems.Count > 0)
+        {
+            return Problems.Of(problems);
+        }
+
+        if (!await store.WriteAsync(body.Settings, body.Version, rules.Fingerprint, cancel))
+        {
+            return Problems.Conflict([
+                new Problem("version", "Somebody changed the settings in the meantime: reload and try again."),
+            ]);
+        }
+
+        // Due dates depend on schools and nights, so every standing is judged anew.
+        await journal.RebuildAsync(Room.At(rules, body.Settings, clock.GetUtcNow()), cancel);
+        return TypedResults.Ok(await store.ReadAsync(cancel));
+    }
+
+    private static IEnumerable<Problem> Check(RoomSettings s)
+    {
+        if (string.IsNullOrWhiteSpace(s.RoomName) || s.RoomName.Length > LongestRoomName)
+        {
+            yield return new Problem("settings.roomName", $"Write 1 to {LongestRoomName} characters.");
+        }
+
+        if (string.IsNullOrWhiteSpace(s.KeeperName) || s.KeeperName.Length > LongestKeeperName)
+        {
+            yield return new Problem("settings.keeperName", $"Write 1 to {LongestKeeperName} characters.");
+        }
+
+        if (!TimeZoneInfo.TryFindSystemTimeZoneById(s.ZoneId, out _))
+        {
+            yield return new Problem("settings.zoneId", "Unknown time zone: use a name like Europe/London or UTC.");
+        }
+
+        if (s.CutoverHour is < 0 or > LatestCutover)
+        {
+            yield return new Problem("settings.cutoverHour", $"Must be an hour from 0 to {LatestCutover}.");
+        }
+    }
+}

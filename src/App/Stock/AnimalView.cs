@@ -1,0 +1,156 @@
+using Husbandry.Feeding;
+using Husbandry.Growth;
+using Husbandry.Hush;
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+using Husbandry.Vigils;
+
+namespace App.Stock;
+
+/// <summary>A journal entry as shown.</summary>
+/// <param name="Night">Night to which it belongs.</param>
+/// <param name="NotBefore">"Last seen before", when it was found afterwards.</param>
+/// <param name="Text">The entry in words.</param>
+/// <param name="StruckBy">The entry that corrected it or took it back.</param>
+/// <param name="Corrects">The entry that it corrects.</param>
+/// <param name="CanBeCorrected">Whether it can be corrected or taken back here.</param>
+public sealed record JournalLine(
+    Guid Id,
+    DateOnly Night,
+    DateOnly? NotBefore,
+    DateTimeOffset At,
+    Act Act,
+    string Text,
+    DateTimeOffset WrittenAt,
+    string WrittenBy,
+    Guid? StruckBy,
+    Guid? Corrects,
+    bool CanBeCorrected
+);
+
+/// <summary>One animal in the stock list.</summary>
+public sealed record StockLine(
+    Guid StockId,
+    Place Place,
+    string Name,
+    string Species,
+    string Group,
+    Sex Sex,
+    StockKind Kind,
+    int Count,
+    Stage Stage,
+    string? Instar,
+    Phase Phase,
+    string PhaseWord,
+    int Shutters,
+    DateOnly? LastMolt,
+    DateOnly? LastMeal,
+    MoltForecast? Molt,
+    DepartureEvent? Departure
+);
+
+/// <summary>Everything on an animal's page.</summary>
+public sealed record AnimalView(
+    Guid StockId,
+    long Version,
+    StockDetails Details,
+    Place Place,
+    string Species,
+    string GroupOne,
+    string? Instar,
+    string It,
+    string Its,
+    string Them,
+    DepartureEvent? Departure,
+    DateOnly Tonight,
+    DateOnly? LastMolt,
+    string PhaseWord,
+    int Shutters,
+    Answer<Phase> Phase,
+    Answer<Stage> Stage,
+    Answer<BodySize?> Size,
+    Answer<Condition> Condition,
+    Answer<PremoltReading> Reading,
+    Answer<MoltForecast?> Molt,
+    Answer<FirstMeal?> FirstMeal,
+    Answer<PreyFit?> Prey,
+    Answer<MealPlan> Meal,
+    Answer<WaterPlan> Water,
+    Answer<Leftover?> Leftover,
+    Answer<GrowthRecord?> Growth,
+    IReadOnlyList<HushLine> Hush,
+    IReadOnlyList<Reason> HushReasons,
+    RoundLine Line,
+    Lifeline Lifeline,
+    IReadOnlyList<string> Cautions,
+    IReadOnlyList<JournalLine> Journal
+)
+{
+    public static AnimalView Of(Standing standing, IReadOnlyList<JournalEntry> journal, Room room)
+    {
+        var j = Judgement.Of(standing, room);
+        var s = j.Subject;
+        return new AnimalView(
+            standing.StockId,
+            standing.DetailsVersion,
+            standing.Details,
+            standing.Place,
+            s.SpeciesName,
+            s.Group.One,
+            s.InstarText,
+            s.It,
+            s.Its,
+            s.Them,
+            standing.Departure,
+            room.Tonight,
+            standing.LastMolt is { } molt ? s.Night(molt.When.Middle) : null,
+            Phases.Word(j.Phase.Value),
+            Phases.Shutters(j.Phase.Value),
+            j.Phase,
+            j.Stage,
+            j.Size,
+            j.Condition,
+            j.Reading,
+            j.Molt,
+            j.FirstMeal,
+            j.Prey,
+            j.Meal,
+            j.Water,
+            j.Leftover,
+            j.Growth,
+            j.Hush.Lines,
+            j.HushReasons,
+            RoundLine.Of(j),
+            Husbandry.Growth.Lifeline.Of(j, journal),
+            s.Profile.Cautions,
+            Lines(journal, room)
+        );
+    }
+
+    private static List<JournalLine> Lines(IReadOnlyList<JournalEntry> journal, Room room)
+    {
+        var struck = Chronicle.Struck(journal);
+        return
+        [
+            .. journal
+                .Where(e => e.Act is not Withdrawn)
+                .OrderByDescending(e => e.When.To)
+                .ThenByDescending(e => e.Sequence)
+                .Select(e => new JournalLine(
+                    e.Id,
+                    room.Clock.NightOf(e.When.To),
+                    e.When.From == e.When.To ? null : room.Clock.NightOf(e.When.From),
+                    e.When.To,
+                    e.Act,
+                    JournalText.Of(e.Act, room.Rules, room.Wording),
+                    e.WrittenAt,
+                    e.WrittenBy,
+                    struck.TryGetValue(e.Id, out var by) ? by : null,
+                    e.Supersedes,
+                    e.Act is not (Acquired or DetailsChanged) && !struck.ContainsKey(e.Id)
+                )),
+        ];
+    }
+}

@@ -1,0 +1,215 @@
+using App.Hosting;
+using App.Journal;
+using Husbandry.Hush;
+using Husbandry.Journal;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+using Ledger;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace App.Stock;
+
+/// <summary>A first measure taken when an animal is added.</summary>
+public sealed record FirstMeasure(BodyPart Part, double LengthMm);
+
+/// <summary>A new animal or brood.</summary>
+/// <param name="Id">Id of the animal, made by the client.</param>
+/// <param name="EntryId">Id of the journal entry, made by the client.</param>
+/// <param name="Measure">A first measure, if taken.</param>
+/// <param name="LastMoltOn">Night of its last molt, if known.</param>
+public sealed record NewStock(
+    Guid Id,
+    Guid EntryId,
+    StockDetails Details,
+    Place Place,
+    FirstMeasure? Measure = null,
+    DateOnly? LastMoltOn = null
+);
+
+/// <summary>Changed details.</summary>
+/// <param name="Version">Version that was on screen.</param>
+public sealed record StockChange(Guid EntryId, long Version, StockDetails Details, Place Place);
+
+/// <summary>The stock list, one animal, adding and changing.</summary>
+public static class StockEndpoints
+{
+    public static void MapStock(this WebApplication app)
+    {
+        var stock = app.MapGroup("/api/stock").WithTags("Stock");
+        stock.MapGet("", ListAsync).WithName("stockList");
+        stock.MapGet("{id:guid}", ReadAsync).WithName("animal").Produces<AnimalView>().ProducesProblem(404);
+        stock
+            .MapPost("", AddAsync)
+            .WithName("addStock")
+            .Produces<AnimalView>()
+            .ProducesValidationProblem()
+            .ProducesProblem(409);
+        stock
+            .MapPut("{id:guid}", ChangeAsync)
+            .WithName("changeStock")
+            .Produces<AnimalView>()
+            .ProducesValidationProblem()
+            .ProducesProblem(404)
+            .ProducesProblem(409);
+    }
+
+    /// <summary>The animal's page after a write, or the failure.</summary>
+    public static async Task<IResult> AnswerAsync(
+        Guid id,
+        WriteResult result,
+        Room room,
+        JournalStore store,
+        CancellationToken cancel
+    )
+    {
+        if (Problems.ForFailure(result) is { } failure)
+        {
+            return failure;
+        }
+
+        var standing = await store.StandingAsync(id, cancel);
+        return TypedResults.Ok(AnimalView.Of(standing!, await store.ReadAsync(id, cancel), room));
+    }
+
+    private static async Task<Ok<IReadOnlyList<StockLine>>> ListAsync(
+        RoomNow now,
+        JournalStore store,
+        CancellationToken cancel,
+        bool here = true
+    )
+    {
+        var room = await now.ReadAsync(cancel);
+        var standings = await store.StandingsAsync(here, cancel);
+        return TypedResults.Ok<IReadOnlyList<StockLine>>([.. standings.Select(s => Line(Judgement.Of(s, room)))]);
+    }
+
+    private static StockLine Line(Judgement j)
+    {
+        var s = j.Subject;
+        var standing = s.Standing;
+        return new StockLine(
+            standing.StockId,
+            standing.Place,
+            standing.Details.Nickname,
+            s.SpeciesName,
+            s.Group.One,
+            standing.Details.Sex,
+            standing.Details.Kind,
+            standing.Details.Count,
+            j.Stage.Value,
+            s.InstarText,
+            j.Phase.Value,
+            Phases.Word(j.Phase.Value),
+            Phases.Shutters(j.Phase.Value),
+            standing.LastMolt is { } molt ? s.Night(molt.When.Middle) : null,
+            j.Meal.Value.LastMeal,
+            j.Molt.Value,
+            standing.Departure
+        );
+    }
+
+    private static async Task<IResult> ReadAsync(Guid id, RoomNow now, JournalStore store, CancellationToken cancel)
+    {
+        var standing = await store.StandingAsync(id, cancel);
+        return standing is null
+            ? Problems.NotFound("animal")
+            : TypedResults.Ok(AnimalView.Of(standing, await store.ReadAsync(id, cancel), await now.ReadAsync(cancel)));
+    }
+
+    private static async Task<IResult> AddAsync(
+        NewStock body,
+        RoomNow now,
+        JournalStore store,
+        CancellationToken cancel
+    )
+    {
+        var room = await now.ReadAsync(cancel);
+        // Details first: the day it came must be a day that can be, before an instant is made of it.
+        var wrong = EntryCheck.CheckDetails(body.Details, room).ToList();
+        if (wrong.Count > 0)
+        {
+            return Problems.Of(wrong);
+        }
+
+        // It came at the start of that night, so that whatever happened on the same day lies after it.
+        var came = room.Clock.StartOf(body.Details.AcquiredOn);
+        var entries = new List<NewEntry>
+        {
+            new(body.EntryId, Occurrence.At(came), null, new Acquired(body.Details, body.Place)),
+        };
+        if (body.LastMoltOn is { } molted)
+        {
+            if (molted > room.Tonight)
+            {
+                return Problems.Of("lastMoltOn", $"Must not lie beyond tonight, {room.Wording.Date(room.Tonight)}.");
+            }
+
+            if (body.Details.HatchedOn is { } hatched && molted < hatched)
+            {
+                return Problems.Of("lastMoltOn", $"A molt cannot lie before it hatched, {room.Wording.Date(hatched)}.");
+            }
+
+            if (molted < body.Details.AcquiredOn)
+            {
+                return Problems.Of(
+                    "lastMoltOn",
+                    $"Only molts since it came, {room.Wording.Date(body.Details.AcquiredOn)}; earlier ones count as molts known at arrival."
+                );
+            }
+
+            entries.Add(
+                new NewEntry(
+                    DerivedId.Of(body.EntryId, "molt"),
+                    Occurrence.At(JournalTimes.Evening(molted, room)),
+                    null,
+                    new Molted()
+                )
+            );
+        }
+
+        if (body.Measure is { } measure)
+        {
+            entries.Add(
+                new NewEntry(
+                    DerivedId.Of(body.EntryId, "measure"),
+                    Occurrence.At(room.Now),
+                    null,
+                    new Measured(measure.Part, measure.LengthMm)
+                )
+            );
+        }
+
+        var result = await store.WriteAsync(body.Id, entries, null, room, cancel);
+        return await AnswerAsync(body.Id, result, room, store, cancel);
+    }
+
+    private static async Task<IResult> ChangeAsync(
+        Guid id,
+        StockChange body,
+        RoomNow now,
+        JournalStore store,
+        CancellationToken cancel
+    )
+    {
+        var room = await now.ReadAsync(cancel);
+        var standing = await store.StandingAsync(id, cancel);
+        if (standing is null)
+        {
+            return Problems.NotFound("animal");
+        }
+
+        var entries = new List<NewEntry>
+        {
+            new(body.EntryId, Occurrence.At(room.Now), null, new DetailsChanged(body.Details)),
+        };
+        if (body.Place != standing.Place)
+        {
+            entries.Add(
+                new NewEntry(DerivedId.Of(body.EntryId, "place"), Occurrence.At(room.Now), null, new Moved(body.Place))
+            );
+        }
+
+        var result = await store.WriteAsync(id, entries, body.Version, room, cancel);
+        return await AnswerAsync(id, result, room, store, cancel);
+    }
+}

@@ -1,0 +1,401 @@
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+using Microsoft.EntityFrameworkCore;
+
+namespace Ledger;
+
+/// <summary>An entry to be written.</summary>
+/// <param name="Id">Made by the client.</param>
+/// <param name="When">When it happened.</param>
+/// <param name="Supersedes">The entry that it corrects.</param>
+/// <param name="Act">What happened.</param>
+public sealed record NewEntry(Guid Id, Occurrence When, Guid? Supersedes, Act Act);
+
+/// <summary>What came of writing.</summary>
+public enum WriteOutcome
+{
+    /// <summary>Written now.</summary>
+    Written,
+
+    /// <summary>The same entries were written before: a retry or double tap.</summary>
+    WrittenBefore,
+
+    /// <summary>Nothing written: something is wrong with the input.</summary>
+    Refused,
+
+    /// <summary>Nothing written: somebody changed it in the meantime, or the id is taken by something else.</summary>
+    Conflict,
+
+    /// <summary>Nothing written: there is no such stock.</summary>
+    NotFound,
+}
+
+/// <summary>Outcome of writing, and what was wrong.</summary>
+public sealed record WriteResult(WriteOutcome Outcome, IReadOnlyList<Problem> Problems)
+{
+    internal static WriteResult Refuse(params IReadOnlyList<Problem> problems) => new(WriteOutcome.Refused, problems);
+
+    internal static WriteResult Clash(string field, string message) =>
+        new(WriteOutcome.Conflict, [new Problem(field, message)]);
+
+    internal static readonly WriteResult Written = new(WriteOutcome.Written, []);
+    internal static readonly WriteResult WrittenBefore = new(WriteOutcome.WrittenBefore, []);
+    internal static readonly WriteResult NotFound = new(WriteOutcome.NotFound, []);
+}
+
+/// <summary>Writes and reads the journal and keeps the standings in step with it, all or nothing.</summary>
+public sealed class JournalStore(LanternDb db)
+{
+    /// <summary>Writes entries of one animal in one transaction.</summary>
+    /// <param name="stockId">The animal; a new one when the first entry says that it came.</param>
+    /// <param name="entries">The entries, in order.</param>
+    /// <param name="expectedVersion">Version of the details that the writer saw, or none to accept any.</param>
+    /// <param name="room">Rules, settings and the present instant.</param>
+    /// <param name="cancel">Cancels; nothing is written then.</param>
+    public async Task<WriteResult> WriteAsync(
+        Guid stockId,
+        IReadOnlyList<NewEntry> entries,
+        long? expectedVersion,
+        Room room,
+        CancellationToken cancel
+    )
+    {
+        // An immediate transaction: two writers take turns instead of failing half-way.
+        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        if (await FindWrittenBeforeAsync(stockId, entries, cancel) is { } before)
+        {
+            return before;
+        }
+
+        var row = await db.Standings.FirstOrDefaultAsync(s => s.StockId == stockId, cancel);
+        var standing = row is null ? null : LedgerJson.Read<Standing>(row.State);
+        if (standing is null && entries[0].Act is not Acquired)
+        {
+            return WriteResult.NotFound;
+        }
+
+        if (expectedVersion is { } expected && standing is not null && standing.DetailsVersion != expected)
+        {
+            return WriteResult.Clash("version", "Somebody changed this animal in the meantime: reload and try again.");
+        }
+
+        foreach (var entry in entries)
+        {
+            var problems = await CheckAsync(stockId, entry, standing, room, cancel);
+            if (problems.Count > 0)
+            {
+                return WriteResult.Refuse(problems);
+            }
+
+            if (entry.Supersedes is { } former && await IsStruckAsync(stockId, former, cancel))
+            {
+                return WriteResult.Clash(
+                    "supersedes",
+                    "That entry was corrected or taken back in the meantime: reload and try again."
+                );
+            }
+
+            var written = await InsertAsync(stockId, entry, room, cancel);
+            standing =
+                standing is not null && standing.CanApply(written)
+                    ? standing.Apply(written)
+                    : Standing.Fold(await ReadAsync(stockId, cancel));
+            if (standing is null)
+            {
+                return WriteResult.Refuse(
+                    new Problem(
+                        "act.entryId",
+                        "The entry by which it came cannot be taken back; let it leave the collection instead."
+                    )
+                );
+            }
+        }
+
+        Store(row, standing!, room);
+        await db.SaveChangesAsync(cancel);
+        await transaction.CommitAsync(cancel);
+        return WriteResult.Written;
+    }
+
+    /// <summary>The raw journal of one animal, in order of writing.</summary>
+    public async Task<IReadOnlyList<JournalEntry>> ReadAsync(Guid stockId, CancellationToken cancel)
+    {
+        var rows = await db
+            .Entries.AsNoTracking()
+            .Where(e => e.StockId == stockId)
+            .OrderBy(e => e.Sequence)
+            .ToListAsync(cancel);
+        return [.. rows.Select(ToEntry)];
+    }
+
+    /// <summary>The raw journal of the whole room for happenings from an instant on, withdrawals and corrections included.</summary>
+    public async Task<IReadOnlyList<JournalEntry>> ReadSinceAsync(DateTimeOffset from, CancellationToken cancel)
+    {
+        var ticks = from.UtcTicks;
+        var rows = await db
+            .Entries.AsNoTracking()
+            .Where(e => e.ToTicks >= ticks)
+            .OrderBy(e => e.Sequence)
+            .ToListAsync(cancel);
+        return [.. rows.Select(ToEntry)];
+    }
+
+    /// <summary>The entry with an id, or none.</summary>
+    public async Task<JournalEntry?> FindAsync(Guid id, CancellationToken cancel)
+    {
+        var row = await db.Entries.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id, cancel);
+        return row is null ? null : ToEntry(row);
+    }
+
+    /// <summary>The standing of one animal, or none.</summary>
+    public async Task<Standing?> StandingAsync(Guid stockId, CancellationToken cancel)
+    {
+        var row = await db.Standings.AsNoTracking().FirstOrDefaultAsync(s => s.StockId == stockId, cancel);
+        return row is null ? null : LedgerJson.Read<Standing>(row.State);
+    }
+
+    /// <summary>All standings, in walking order.</summary>
+    /// <param name="here">Those still in the collection, or those that left.</param>
+    /// <param name="cancel">Cancels.</param>
+    public async Task<IReadOnlyList<Standing>> StandingsAsync(bool here, CancellationToken cancel)
+    {
+        var states = await db
+            .Standings.AsNoTracking()
+            .Where(s => s.Here == here)
+            .OrderBy(s => s.Rack.Length)
+            .ThenBy(s => s.Rack)
+            .ThenBy(s => s.Shelf)
+            .ThenBy(s => s.Slot)
+            .Select(s => s.State)
+            .ToListAsync(cancel);
+        return [.. states.Select(LedgerJson.Read<Standing>)];
+    }
+
+    /// <summary>Folds every journal anew and replaces all standings, in one transaction.</summary>
+    public async Task RebuildAsync(Room room, CancellationToken cancel)
+    {
+        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        await db.Standings.ExecuteDeleteAsync(cancel);
+        foreach (var stockId in await db.Entries.Select(e => e.StockId).Distinct().ToListAsync(cancel))
+        {
+            if (Standing.Fold(await ReadAsync(stockId, cancel)) is { } standing)
+            {
+                Store(null, standing, room);
+            }
+        }
+
+        await db.SaveChangesAsync(cancel);
+        await transaction.CommitAsync(cancel);
+    }
+
+    /// <summary>
+    /// Writes many entries of many animals at once, all or nothing, and folds their standings. Each animal's entries
+    /// are checked in the order in which they happened.
+    /// </summary>
+    /// <returns>What is wrong, each naming the animal; empty when everything was written.</returns>
+    public async Task<IReadOnlyList<Problem>> ImportAsync(
+        IReadOnlyList<(Guid StockId, NewEntry Entry)> entries,
+        Room room,
+        CancellationToken cancel
+    )
+    {
+        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        var sequence = await db.Entries.MaxAsync(e => (long?)e.Sequence, cancel) ?? 0;
+        var rows = entries
+            .OrderBy(e => e.Entry.When.To)
+            .Select(e => NewRow(e.StockId, e.Entry, room, ++sequence))
+            .ToList();
+        var problems = new List<Problem>();
+        foreach (var animal in rows.GroupBy(r => r.StockId))
+        {
+            Standing? standing = null;
+            foreach (var entry in animal.Select(ToEntry))
+            {
+                var wrong = EntryCheck.Check(entry.Act, entry.When, standing, room);
+                problems.AddRange(wrong.Select(p => p with { Field = $"{animal.Key} {p.Field}" }));
+                standing = standing is null ? Standing.Fold([entry]) : standing.Apply(entry);
+            }
+
+            if (standing is null)
+            {
+                problems.Add(new Problem($"{animal.Key}", "No entry says that it came."));
+            }
+            else if (problems.Count == 0)
+            {
+                Store(null, standing, room);
+            }
+        }
+
+        if (problems.Count > 0)
+        {
+            db.ChangeTracker.Clear();
+            return problems;
+        }
+
+        db.Entries.AddRange(rows);
+        await db.SaveChangesAsync(cancel);
+        await transaction.CommitAsync(cancel);
+        return [];
+    }
+
+    private async Task<WriteResult?> FindWrittenBeforeAsync(
+        Guid stockId,
+        IReadOnlyList<NewEntry> entries,
+        CancellationToken cancel
+    )
+    {
+        var found = 0;
+        foreach (var entry in entries)
+        {
+            var row = await db.Entries.AsNoTracking().FirstOrDefaultAsync(e => e.Id == entry.Id, cancel);
+            if (row is null)
+            {
+                continue;
+            }
+
+            if (row.StockId != stockId || row.Act != LedgerJson.Write(entry.Act))
+            {
+                return WriteResult.Clash("id", "This id was used for another entry; make a new one.");
+            }
+
+            found++;
+        }
+
+        return found == 0 ? null
+            : found == entries.Count ? WriteResult.WrittenBefore
+            : WriteResult.Clash("id", "Some of these ids were used before; make new ones.");
+    }
+
+    private async Task<IReadOnlyList<Problem>> CheckAsync(
+        Guid stockId,
+        NewEntry entry,
+        Standing? standing,
+        Room room,
+        CancellationToken cancel
+    )
+    {
+        var problems = new List<Problem>(EntryCheck.Check(entry.Act, entry.When, standing, room));
+        if (entry.Act is Acquired && standing is not null)
+        {
+            problems.Add(new Problem("act", "It is in the collection already."));
+        }
+
+        var target = entry.Act switch
+        {
+            Acquired a => a.Place,
+            Moved m => m.Place,
+            _ => null,
+        };
+        if (target is not null && await OccupantAsync(target, stockId, cancel) is { } occupant)
+        {
+            problems.Add(new Problem("place", $"{target.Code} is taken by {occupant}: choose another place."));
+        }
+
+        var former = entry.Act is Withdrawn w ? w.EntryId : entry.Supersedes;
+        if (former is { } id)
+        {
+            var row = await db
+                .Entries.AsNoTracking()
+                .FirstOrDefaultAsync(e => e.Id == id && e.StockId == stockId, cancel);
+            if (row is null)
+            {
+                problems.Add(
+                    new Problem(
+                        entry.Act is Withdrawn ? "act.entryId" : "supersedes",
+                        "No such entry in this animal's journal."
+                    )
+                );
+            }
+            else if (entry.Supersedes is not null && LedgerJson.Read<Act>(row.Act).GetType() != entry.Act.GetType())
+            {
+                problems.Add(
+                    new Problem(
+                        "act.kind",
+                        "A correction must be of the same kind; take the entry back and write a new one instead."
+                    )
+                );
+            }
+        }
+
+        return problems;
+    }
+
+    private async Task<string?> OccupantAsync(Place place, Guid except, CancellationToken cancel)
+    {
+        var state = await db
+            .Standings.AsNoTracking()
+            .Where(s =>
+                s.Here && s.Rack == place.Rack && s.Shelf == place.Shelf && s.Slot == place.Slot && s.StockId != except
+            )
+            .Select(s => s.State)
+            .FirstOrDefaultAsync(cancel);
+        return state is null ? null : LedgerJson.Read<Standing>(state).Details.Nickname;
+    }
+
+    private async Task<bool> IsStruckAsync(Guid stockId, Guid entryId, CancellationToken cancel) =>
+        Chronicle.Struck(await ReadAsync(stockId, cancel)).ContainsKey(entryId);
+
+    private async Task<JournalEntry> InsertAsync(Guid stockId, NewEntry entry, Room room, CancellationToken cancel)
+    {
+        var row = NewRow(stockId, entry, room, 0);
+        db.Entries.Add(row);
+        await db.SaveChangesAsync(cancel);
+        return ToEntry(row);
+    }
+
+    private static EntryRow NewRow(Guid stockId, NewEntry entry, Room room, long sequence) =>
+        new()
+        {
+            Sequence = sequence,
+            Id = entry.Id,
+            StockId = stockId,
+            FromTicks = entry.When.From.UtcTicks,
+            ToTicks = entry.When.To.UtcTicks,
+            WrittenTicks = room.Now.UtcTicks,
+            WrittenBy = room.Settings.KeeperName,
+            Supersedes = entry.Supersedes,
+            Act = LedgerJson.Write(entry.Act),
+        };
+
+    private void Store(StandingRow? row, Standing standing, Room room)
+    {
+        var line = RoundLine.Of(Judgement.Of(standing, room));
+        if (row is null)
+        {
+            row = new StandingRow
+            {
+                StockId = standing.StockId,
+                State = "",
+                Rack = "",
+            };
+            db.Standings.Add(row);
+        }
+
+        row.State = LedgerJson.Write(standing);
+        row.Here = standing.Departure is null;
+        row.Rack = standing.Place.Rack;
+        row.Shelf = standing.Place.Shelf;
+        row.Slot = standing.Place.Slot;
+        row.NextDueTicks = line.NextDue?.UtcTicks ?? long.MaxValue;
+        row.Hushed = line.Shutters >= Hushed;
+    }
+
+    private const int Hushed = 2;
+
+    private static JournalEntry ToEntry(EntryRow row) =>
+        new(
+            row.Id,
+            row.StockId,
+            row.Sequence,
+            new Occurrence(
+                new DateTimeOffset(row.FromTicks, TimeSpan.Zero),
+                new DateTimeOffset(row.ToTicks, TimeSpan.Zero)
+            ),
+            new DateTimeOffset(row.WrittenTicks, TimeSpan.Zero),
+            row.WrittenBy,
+            row.Supersedes,
+            LedgerJson.Read<Act>(row.Act)
+        );
+}

@@ -1,0 +1,86 @@
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+using Microsoft.EntityFrameworkCore;
+
+namespace Ledger;
+
+/// <summary>Settings with their version.</summary>
+public sealed record VersionedSettings(RoomSettings Settings, long Version);
+
+/// <summary>Reads and writes the settings of the room.</summary>
+public sealed class RoomStore(LanternDb db)
+{
+    private const int OnlyRoom = 1;
+
+    /// <summary>Settings of a room that has just been made, in the computer's own time zone.</summary>
+    public static RoomSettings Fresh { get; } =
+        new(
+            "My room",
+            "Keeper",
+            TimeZoneInfo.Local.Id,
+            NightClock.DefaultCutoverHour,
+            LengthUnit.Mm,
+            FirstMealSchool.Default,
+            CadenceSchool.Default
+        );
+
+    /// <summary>The settings.</summary>
+    public async Task<VersionedSettings> ReadAsync(CancellationToken cancel)
+    {
+        var row = await db.Rooms.AsNoTracking().SingleOrDefaultAsync(cancel);
+        return row is null
+            ? new VersionedSettings(Fresh, 0)
+            : new VersionedSettings(LedgerJson.Read<RoomSettings>(row.Settings), row.Version);
+    }
+
+    /// <summary>Writes the settings; standings are judged anew by the caller.</summary>
+    /// <returns>False when somebody changed them in the meantime.</returns>
+    public async Task<bool> WriteAsync(
+        RoomSettings settings,
+        long expectedVersion,
+        string fingerprint,
+        CancellationToken cancel
+    )
+    {
+        var row = await db.Rooms.SingleOrDefaultAsync(cancel);
+        if ((row?.Version ?? 0) != expectedVersion)
+        {
+            return false;
+        }
+
+        if (row is null)
+        {
+            row = new RoomRow
+            {
+                Id = OnlyRoom,
+                Settings = "",
+                RulesFingerprint = "",
+            };
+            db.Rooms.Add(row);
+        }
+
+        row.Settings = LedgerJson.Write(settings);
+        row.Version++;
+        row.RulesFingerprint = fingerprint;
+        await db.SaveChangesAsync(cancel);
+        return true;
+    }
+
+    /// <summary>Makes the settings of a fresh file, and notes with which rulebook its standings are judged.</summary>
+    /// <returns>True when the standings must be rebuilt because the rulebook is another one now.</returns>
+    public async Task<bool> AdoptRulesAsync(RuleSet rules, CancellationToken cancel)
+    {
+        var row = await db.Rooms.SingleOrDefaultAsync(cancel);
+        if (row is null)
+        {
+            await WriteAsync(Fresh, 0, rules.Fingerprint, cancel);
+            return false;
+        }
+
+        var isOther = row.RulesFingerprint != rules.Fingerprint;
+        row.RulesFingerprint = rules.Fingerprint;
+        await db.SaveChangesAsync(cancel);
+        return isOther;
+    }
+}
