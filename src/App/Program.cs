@@ -24,7 +24,11 @@ var builder = WebApplication.CreateBuilder(
         WebRootPath = options.ClientFolder,
     }
 );
-builder.WebHost.UseUrls(options.Address);
+if (LanternOptions.IsServer)
+{
+    builder.WebHost.UseUrls(options.Address);
+}
+
 builder.Host.UseSerilog(
     (_, log) =>
         log
@@ -35,7 +39,7 @@ builder.Host.UseSerilog(
 builder.Services.AddSingleton(options);
 builder.Services.AddSingleton(TimeProvider.System);
 builder.Services.AddSingleton(RuleSet.Shipped);
-builder.Services.AddLedger(options.DataFile);
+builder.Services.AddLedger();
 builder.Services.AddLanternJson();
 builder.Services.AddLanternProblems();
 builder.Services.AddLanternOpenApi();
@@ -61,7 +65,7 @@ if (!LanternOptions.IsDocumentGeneration)
 {
     try
     {
-        await app.PrepareLedgerAsync(options);
+        await app.PrepareLedgerAsync();
     }
     catch (LedgerFileException error)
     {

@@ -19,6 +19,9 @@ public sealed record LanternOptions(int Port, string DataFile, string ClientFold
 
     public string Address => $"http://127.0.0.1:{Port}";
 
+    /// <summary>Whether this process is the application itself, not a test host or a build step.</summary>
+    public static bool IsServer => Assembly.GetEntryAssembly() == typeof(LanternOptions).Assembly;
+
     /// <summary>The build runs the program once to write the OpenAPI document; nothing may be opened then.</summary>
     public static bool IsDocumentGeneration => Assembly.GetEntryAssembly()?.GetName().Name == "GetDocument.Insider";
 
@@ -41,9 +44,8 @@ public sealed record LanternOptions(int Port, string DataFile, string ClientFold
         var folder = Environment.GetEnvironmentVariable("LANTERN_DATA") is { Length: > 0 } data
             ? data
             : Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.UserProfile), "hushed-lantern");
-        var isServer = Assembly.GetEntryAssembly() == typeof(LanternOptions).Assembly;
         refusal ??=
-            isServer && IsBusy(port)
+            IsServer && IsBusy(port)
                 ? $"Port {port} is in use by another program. Close it, or choose another with LANTERN_PORT."
                 : null;
         return new LanternOptions(

@@ -8,16 +8,16 @@ namespace App.Hosting;
 /// <summary>Registers the ledger and prepares its file at start.</summary>
 public static class LedgerServices
 {
-    public static void AddLedger(this IServiceCollection services, string path)
+    public static void AddLedger(this IServiceCollection services)
     {
-        services.AddSingleton(new LedgerFile(path));
+        services.AddSingleton(provider => new LedgerFile(provider.GetRequiredService<LanternOptions>().DataFile));
         services.AddDbContext<LanternDb>((provider, db) => provider.GetRequiredService<LedgerFile>().Configure(db));
         services.AddScoped<JournalStore>();
         services.AddScoped<RoomStore>();
     }
 
     /// <summary>Brings the file up to date, judges standings anew after a change of rules, and lays out the demo if asked.</summary>
-    public static async Task PrepareLedgerAsync(this WebApplication app, LanternOptions options)
+    public static async Task PrepareLedgerAsync(this WebApplication app)
     {
         using var scope = app.Services.CreateScope();
         var services = scope.ServiceProvider;
@@ -39,7 +39,7 @@ public static class LedgerServices
             await services.GetRequiredService<JournalStore>().RebuildAsync(room, CancellationToken.None);
         }
 
-        if (options.Demo)
+        if (services.GetRequiredService<LanternOptions>().Demo)
         {
             await services.LayOutDemoAsync(clock.GetUtcNow());
         }

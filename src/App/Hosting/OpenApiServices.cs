@@ -1,3 +1,6 @@
+using System.Reflection;
+using App.Stock;
+using Husbandry.Reasons;
 using Husbandry.Stock;
 using Microsoft.OpenApi;
 
@@ -14,6 +17,14 @@ public static class OpenApiServices
                 {
                     document.Info = new OpenApiInfo { Title = "Hushed Lantern", Version = "1" };
                     document.Servers = [];
+                    foreach (
+                        var (name, schema) in document.Components?.Schemas ?? new Dictionary<string, IOpenApiSchema>()
+                    )
+                    {
+                        RequireKind(schema);
+                        DropNull(name, schema);
+                    }
+
                     return Task.CompletedTask;
                 }
             );
@@ -30,4 +41,43 @@ public static class OpenApiServices
                 }
             );
         });
+
+    /// <summary>The word that tells acts apart is always there, so that clients can switch on it.</summary>
+    private static void RequireKind(IOpenApiSchema schema)
+    {
+        if (
+            schema is OpenApiSchema concrete
+            && concrete.Properties?.TryGetValue("kind", out var kind) == true
+            && kind.Enum?.Count == 1
+        )
+        {
+            (concrete.Required ??= new HashSet<string>()).Add("kind");
+        }
+    }
+
+    /// <summary>
+    /// The generator takes every generic <c>T</c> for nullable. A rule always has a value, and an answer has one
+    /// wherever the animal's page declares it so.
+    /// </summary>
+    private static void DropNull(string name, IOpenApiSchema schema)
+    {
+        if (
+            (name.StartsWith("RuleOf", StringComparison.Ordinal) || CertainAnswers.Contains(name))
+            && schema.Properties?.TryGetValue("value", out var value) == true
+            && value.OneOf?.FirstOrDefault(s => s.Type != JsonSchemaType.Null) is { } certain
+        )
+        {
+            schema.Properties["value"] = certain;
+        }
+    }
+
+    private static readonly HashSet<string> CertainAnswers =
+    [
+        .. typeof(AnimalView)
+            .GetProperties()
+            .Where(p => p.PropertyType.IsGenericType && p.PropertyType.GetGenericTypeDefinition() == typeof(Answer<>))
+            .Select(p => new NullabilityInfoContext().Create(p).GenericTypeArguments[0])
+            .Where(argument => argument.ReadState == NullabilityState.NotNull)
+            .Select(argument => $"AnswerOf{argument.Type.Name}"),
+    ];
 }

@@ -69,7 +69,8 @@ public sealed record MoltForecast(
             last is not null && left.ShareAlreadyOver > room.LongerThanNormal.Value
         );
         var words = subject.Room.Wording;
-        var summary = $"Molts about {words.Date(forecast.P50)}, between {words.Date(forecast.P10)} and {words.Date(forecast.P90)}.";
+        var summary =
+            $"Molts about {words.Date(forecast.P50)}, between {words.Date(forecast.P10)} and {words.Date(forecast.P90)}.";
         return new Answer<MoltForecast?>(forecast, summary, Why(subject, stage, prior, own.Count, forecast, reading));
     }
 

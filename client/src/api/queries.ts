@@ -1,0 +1,110 @@
+import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { type Act, type AnimalView, api, Refusal, type Schemas, take } from './client';
+
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 10_000,
+      retry: (count, error) => error instanceof Refusal && error.status === 0 && count < 2,
+    },
+  },
+});
+
+export const useRound = () =>
+  useQuery({ queryKey: ['round'], queryFn: () => take(api.GET('/api/round')), refetchInterval: 60_000 });
+
+export const useNightline = () =>
+  useQuery({ queryKey: ['nightline'], queryFn: () => take(api.GET('/api/nightline')) });
+
+export const useStock = (here: boolean) =>
+  useQuery({
+    queryKey: ['stock', here],
+    queryFn: () => take(api.GET('/api/stock', { params: { query: { here } } })),
+  });
+
+export const useAnimal = (id: string) =>
+  useQuery({
+    queryKey: ['animal', id],
+    queryFn: () => take(api.GET('/api/stock/{id}', { params: { path: { id } } })),
+  });
+
+export const useRulebook = () =>
+  useQuery({
+    queryKey: ['rulebook'],
+    queryFn: () => take(api.GET('/api/rulebook')),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
+export const useSettings = () =>
+  useQuery({ queryKey: ['settings'], queryFn: () => take(api.GET('/api/settings')) });
+
+/** What to log: the same id is written once, however often it is sent. */
+export interface LogInput {
+  stockId: string;
+  id: string;
+  act: Act;
+  foundOn?: string | null;
+  lastSeenBefore?: string | null;
+  corrects?: string | null;
+}
+
+function useAfterWrite() {
+  const client = useQueryClient();
+  return async (animal: AnimalView) => {
+    client.setQueryData(['animal', animal.stockId], animal);
+    await Promise.all(
+      ['round', 'nightline', 'stock'].map((key) => client.invalidateQueries({ queryKey: [key] })),
+    );
+  };
+}
+
+export function useLog() {
+  const after = useAfterWrite();
+  return useMutation({
+    mutationFn: ({ stockId, ...body }: LogInput) =>
+      take(api.POST('/api/stock/{id}/journal', { params: { path: { id: stockId } }, body })),
+    onSuccess: after,
+  });
+}
+
+export function useUndo() {
+  const after = useAfterWrite();
+  return useMutation({
+    mutationFn: ({ stockId, entryId, id }: { stockId: string; entryId: string; id: string }) =>
+      take(
+        api.POST('/api/stock/{id}/journal/undo', {
+          params: { path: { id: stockId } },
+          body: { id, entryId },
+        }),
+      ),
+    onSuccess: after,
+  });
+}
+
+export function useAddStock() {
+  const after = useAfterWrite();
+  return useMutation({
+    mutationFn: (body: Schemas['NewStock']) => take(api.POST('/api/stock', { body })),
+    onSuccess: after,
+  });
+}
+
+export function useChangeStock() {
+  const after = useAfterWrite();
+  return useMutation({
+    mutationFn: ({ id, ...body }: Schemas['StockChange'] & { id: string }) =>
+      take(api.PUT('/api/stock/{id}', { params: { path: { id } }, body })),
+    onSuccess: after,
+  });
+}
+
+export function useChangeSettings() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Schemas['VersionedSettings']) => take(api.PUT('/api/settings', { body })),
+    onSuccess: async (settings) => {
+      client.setQueryData(['settings'], settings);
+      await client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'settings' });
+    },
+  });
+}

@@ -1,0 +1,136 @@
+import { type SubmitEvent, useState } from 'react';
+import { type Act, Refusal } from '../../api/client';
+import { useNightline, useSettings } from '../../api/queries';
+import { Dialog } from '../../ui/Dialog';
+import { Choice, Field, FormError } from '../../ui/Field';
+import { ActFields, type ActSubject, draftOf, type Draft, finish } from './ActFields';
+import type { ActOf, FormKind } from './acts';
+import { useDone } from './DoneContext';
+
+export interface ActDialogProps {
+  subject: ActSubject;
+  kind: FormKind;
+  /** An entry that is being corrected. */
+  corrects?: { id: string; act: ActOf<FormKind>; night: string; notBefore: string | null };
+  onClose: () => void;
+}
+
+const titles: Record<FormKind, string> = {
+  offered: 'Food offered',
+  signSeen: 'Sign seen',
+  molted: 'It molted',
+  measured: 'Measured',
+  moved: 'Moved',
+  counted: 'Counted',
+  noted: 'Note',
+  departed: 'Leaves the collection',
+};
+
+type Timing = 'tonight' | 'night' | 'between';
+
+/** The form of one entry, new or corrected. */
+export function ActDialog({ subject, kind, corrects, onClose }: ActDialogProps) {
+  const settings = useSettings();
+  const tonight = useNightline().data?.tonight;
+  const unit = settings.data?.settings.unit ?? 'mm';
+  const { log } = useDone();
+  const [draft, setDraft] = useState<Draft>(() => draftOf(kind, subject, unit, corrects?.act));
+  const [timing, setTiming] = useState<Timing>(
+    corrects === undefined ? 'tonight' : corrects.notBefore === null ? 'night' : 'between',
+  );
+  const [foundOn, setFoundOn] = useState(corrects?.night ?? tonight ?? '');
+  const [before, setBefore] = useState(corrects?.notBefore ?? '');
+  const [refusal, setRefusal] = useState<Refusal | null>(null);
+  const [busy, setBusy] = useState(false);
+  const error = (field: string) => refusal?.for(field);
+
+  const submit = async (event: SubmitEvent) => {
+    event.preventDefault();
+    const act: Act | Refusal = finish(draft, unit);
+    if (act instanceof Refusal) {
+      setRefusal(act);
+      return;
+    }
+    setBusy(true);
+    try {
+      await log(subject.stockId, subject.name, act, {
+        foundOn: timing === 'tonight' ? null : foundOn || null,
+        lastSeenBefore: timing === 'between' ? before || null : null,
+        corrects: corrects?.id ?? null,
+      });
+      onClose();
+    } catch (caught) {
+      setRefusal(caught instanceof Refusal ? caught : new Refusal('That could not be logged.', {}, 0));
+      setBusy(false);
+    }
+  };
+
+  const whenOptions: [Timing, string][] =
+    kind === 'molted'
+      ? [
+          ['tonight', 'Tonight, seen'],
+          ['night', 'On a night'],
+          ['between', 'Found later'],
+        ]
+      : [
+          ['tonight', 'Tonight'],
+          ['night', 'Another night'],
+        ];
+  return (
+    <Dialog
+      title={corrects === undefined ? titles[kind] : `Correct: ${titles[kind].toLowerCase()}`}
+      hint={
+        <>
+          <span className="code">{subject.code}</span> {subject.name}, <i>{subject.species}</i>
+        </>
+      }
+      onClose={onClose}
+      wide={kind === 'signSeen'}
+    >
+      <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
+        <ActFields draft={draft} setDraft={setDraft} subject={subject} unit={unit} error={error} />
+        <Choice label="When" options={whenOptions} value={timing} onChange={setTiming} />
+        {timing !== 'tonight' && (
+          <div className="grid grid-cols-2 gap-3">
+            {timing === 'between' && (
+              <Field label="Last seen before" error={error('lastSeenBefore') ?? error('from')}>
+                {(p) => (
+                  <input
+                    {...p}
+                    type="date"
+                    className="field"
+                    value={before}
+                    onChange={(e) => setBefore(e.target.value)}
+                  />
+                )}
+              </Field>
+            )}
+            <Field
+              label={timing === 'between' ? 'Found on' : 'Night'}
+              error={error('foundOn') ?? error('to')}
+            >
+              {(p) => (
+                <input
+                  {...p}
+                  type="date"
+                  className="field"
+                  value={foundOn}
+                  onChange={(e) => setFoundOn(e.target.value)}
+                />
+              )}
+            </Field>
+          </div>
+        )}
+        <FormError>{refusal?.all}</FormError>
+        <div className="flex justify-end gap-2">
+          <button type="button" className="act act-plain px-3" onClick={onClose}>
+            Cancel
+          </button>
+          <button type="submit" className="act act-first px-5" disabled={busy}>
+            {corrects === undefined ? 'Log it' : 'Log the correction'}
+          </button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

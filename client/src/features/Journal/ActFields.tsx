@@ -1,0 +1,321 @@
+import type { Dispatch, SetStateAction } from 'react';
+import { type Act, Refusal, type Schemas } from '../../api/client';
+import { useRulebook } from '../../api/queries';
+import { Choice, Field } from '../../ui/Field';
+import { fromMm, type LengthUnit, toMm } from '../../ui/lengths';
+import { type ActOf, bodyParts, departures, type FormKind, outcomes, preparations } from './acts';
+import { SignPicker } from './SignPicker';
+
+/** The animal an entry is about, as far as its form needs it. */
+export interface ActSubject {
+  stockId: string;
+  name: string;
+  code: string;
+  species: string;
+  group: string;
+  brood: boolean;
+  mature: boolean;
+  hasMolted: boolean;
+  count: number;
+  /** What the core would offer, to begin the form with. */
+  offer: Schemas['MealOffer'] | null;
+}
+
+/** What is in the form: the act itself, and numbers still as text. */
+export interface Draft {
+  act: ActOf<FormKind>;
+  number: string;
+}
+
+type ErrorOf = (field: string) => string | undefined;
+
+/** A form to begin with: a new act, or the one that is corrected. */
+export function draftOf(
+  kind: FormKind,
+  subject: ActSubject,
+  unit: LengthUnit,
+  former?: ActOf<FormKind>,
+): Draft {
+  const act = former ?? newAct(kind, subject);
+  switch (act.kind) {
+    case 'offered':
+    case 'counted':
+      return { act, number: String(act.count) };
+    case 'measured':
+      return { act, number: former === undefined ? '' : fromMm(act.lengthMm, unit) };
+    default:
+      return { act, number: '' };
+  }
+}
+
+function newAct(kind: FormKind, subject: ActSubject): ActOf<FormKind> {
+  switch (kind) {
+    case 'offered':
+      return {
+        kind,
+        feederId: subject.offer?.feederId ?? 'roach-nymph',
+        sizeClassId: subject.offer?.sizeClassId ?? 'small',
+        count: subject.offer?.count ?? subject.count,
+        preparation: subject.offer?.preparation ?? 'live',
+        outcome: 'eaten',
+        leftIn: null,
+      };
+    case 'signSeen':
+      return { kind, signId: '' };
+    case 'molted':
+      return { kind, ultimate: false, mismolt: false };
+    case 'measured':
+      return { kind, part: subject.hasMolted ? 'carapace' : 'legSpan', lengthMm: 0, fromExuvia: false };
+    case 'moved':
+      return { kind, place: subject.code };
+    case 'counted':
+      return { kind, count: subject.count };
+    case 'noted':
+      return { kind, text: '' };
+    case 'departed':
+      return { kind, departure: 'died', remark: null };
+  }
+}
+
+/** The act as it will be sent, or what is missing. */
+export function finish({ act, number }: Draft, unit: LengthUnit): Act | Refusal {
+  switch (act.kind) {
+    case 'offered':
+    case 'counted': {
+      const count = Number(number);
+      return Number.isInteger(count) && number.trim() !== ''
+        ? { ...act, count }
+        : new Refusal('', { count: ['Write a whole number.'] }, 400);
+    }
+    case 'measured': {
+      const lengthMm = toMm(number, unit);
+      return Number.isFinite(lengthMm)
+        ? { ...act, lengthMm }
+        : new Refusal('', { lengthMm: [`Write a number in ${unit}.`] }, 400);
+    }
+    case 'signSeen':
+      return act.signId === '' ? new Refusal('', { signId: ['Choose the sign you saw.'] }, 400) : act;
+    default:
+      return act;
+  }
+}
+
+interface FieldsProps {
+  draft: Draft;
+  setDraft: Dispatch<SetStateAction<Draft>>;
+  subject: ActSubject;
+  unit: LengthUnit;
+  error: ErrorOf;
+}
+
+/** The fields that belong to a kind of entry. */
+export function ActFields(props: FieldsProps) {
+  const { draft, setDraft, subject, unit, error } = props;
+  const { act } = draft;
+  const change = (next: ActOf<FormKind>) => setDraft((d) => ({ ...d, act: next }));
+  const number = (label: string, field: string, hint?: string) => (
+    <Field label={label} error={error(field)} hint={hint}>
+      {(p) => (
+        <input
+          {...p}
+          className="field"
+          inputMode="decimal"
+          value={draft.number}
+          onChange={(e) => setDraft((d) => ({ ...d, number: e.target.value }))}
+        />
+      )}
+    </Field>
+  );
+  switch (act.kind) {
+    case 'offered':
+      return <OfferFields {...props} act={act} change={change} number={number} />;
+    case 'signSeen':
+      return (
+        <SignPicker
+          group={subject.group}
+          value={act.signId}
+          onChange={(signId) => change({ ...act, signId })}
+          error={error('signId')}
+        />
+      );
+    case 'molted':
+      return (
+        <div className="grid gap-2">
+          {!subject.mature && (
+            <Check
+              label="This was the molt to adult"
+              value={act.ultimate}
+              onChange={(ultimate) => change({ ...act, ultimate })}
+            />
+          )}
+          <Check
+            label="Something went wrong: stuck or lost legs, bent body"
+            value={act.mismolt}
+            onChange={(mismolt) => change({ ...act, mismolt })}
+          />
+        </div>
+      );
+    case 'measured':
+      return (
+        <>
+          <Choice
+            label="What"
+            options={bodyParts}
+            value={act.part}
+            onChange={(part) => change({ ...act, part })}
+          />
+          {number(`Length in ${unit}`, 'lengthMm')}
+          {subject.hasMolted && (
+            <Check
+              label="Taken from the shed skin (tells the size before that molt)"
+              value={act.fromExuvia}
+              onChange={(fromExuvia) => change({ ...act, fromExuvia })}
+            />
+          )}
+        </>
+      );
+    case 'moved':
+      return (
+        <Field label="New place" hint="Rack, shelf and slot, like A1·03 or a1-3" error={error('place')}>
+          {(p) => (
+            <input
+              {...p}
+              className="field"
+              value={act.place}
+              onChange={(e) => change({ ...act, place: e.target.value })}
+            />
+          )}
+        </Field>
+      );
+    case 'counted':
+      return number('How many are there', 'count');
+    case 'noted':
+      return (
+        <Field label="Note" error={error('text')}>
+          {(p) => (
+            <textarea
+              {...p}
+              rows={4}
+              className="field"
+              value={act.text}
+              onChange={(e) => change({ ...act, text: e.target.value })}
+            />
+          )}
+        </Field>
+      );
+    case 'departed':
+      return (
+        <>
+          <Choice
+            label="How"
+            options={departures}
+            value={act.departure}
+            onChange={(departure) => change({ ...act, departure })}
+          />
+          <Field label={act.departure === 'died' ? 'Cause, if known' : 'To whom'} error={error('remark')}>
+            {(p) => (
+              <input
+                {...p}
+                className="field"
+                value={act.remark ?? ''}
+                onChange={(e) => change({ ...act, remark: e.target.value === '' ? null : e.target.value })}
+              />
+            )}
+          </Field>
+          <p className="text-13 text-muted">The whole history stays and can be read under Stock, “left”.</p>
+        </>
+      );
+  }
+}
+
+interface OfferProps extends FieldsProps {
+  act: ActOf<'offered'>;
+  change: (act: ActOf<'offered'>) => void;
+  number: (label: string, field: string) => React.ReactNode;
+}
+
+function OfferFields({ act, change, number, error }: OfferProps) {
+  const feeders = useRulebook().data?.feeders ?? [];
+  const classes = feeders.find((f) => f.id === act.feederId)?.classes ?? [];
+  const eaten = act.outcome === 'eaten' || act.outcome === 'takenLater';
+  const stays = act.leftIn ?? (act.outcome === 'notSeen' || act.outcome === 'killedAndLeft');
+  return (
+    <>
+      <div className="grid grid-cols-[1fr_1fr_72px] gap-3">
+        <Field label="Feeder" error={error('feederId')}>
+          {(p) => (
+            <select
+              {...p}
+              className="field"
+              value={act.feederId}
+              onChange={(e) => {
+                const feeder = feeders.find((f) => f.id === e.target.value);
+                change({ ...act, feederId: e.target.value, sizeClassId: feeder?.classes[0]?.id ?? '' });
+              }}
+            >
+              {feeders.map((feeder) => (
+                <option key={feeder.id} value={feeder.id}>
+                  {feeder.name}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <Field label="Size" error={error('sizeClassId')}>
+          {(p) => (
+            <select
+              {...p}
+              className="field"
+              value={act.sizeClassId}
+              onChange={(e) => change({ ...act, sizeClassId: e.target.value })}
+            >
+              {classes.map((size) => (
+                <option key={size.id} value={size.id}>
+                  {`${size.name} ${size.lengthMm.value.low}–${size.lengthMm.value.high} mm`.trim()}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        {number('How many', 'count')}
+      </div>
+      <Choice
+        label="Served"
+        options={preparations}
+        value={act.preparation}
+        onChange={(preparation) => change({ ...act, preparation })}
+      />
+      <Choice
+        label="What came of it"
+        options={outcomes}
+        value={act.outcome}
+        onChange={(outcome) => change({ ...act, outcome, leftIn: null })}
+      />
+      {!eaten && (
+        <Check label="It is still in there" value={stays} onChange={(leftIn) => change({ ...act, leftIn })} />
+      )}
+    </>
+  );
+}
+
+function Check({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: boolean;
+  onChange: (value: boolean) => void;
+}) {
+  return (
+    <label className="flex min-h-11 cursor-pointer items-center gap-3">
+      <input
+        type="checkbox"
+        className="size-5 accent-lampmark"
+        checked={value}
+        onChange={(e) => onChange(e.target.checked)}
+      />
+      {label}
+    </label>
+  );
+}

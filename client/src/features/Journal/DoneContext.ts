@@ -1,0 +1,34 @@
+import { createContext, use } from 'react';
+import type { Act } from '../../api/client';
+
+/** What was logged last, for the ten seconds in which one key takes it back. */
+export interface Done {
+  text: string;
+  stockId: string;
+  entryId: string;
+}
+
+export interface LogOptions {
+  foundOn?: string | null;
+  lastSeenBefore?: string | null;
+  corrects?: string | null;
+}
+
+export interface DoneControl {
+  /** Logs an act at once and offers to take it back. Resolves when it is written; throws what was refused. */
+  log: (stockId: string, name: string, act: Act, options?: LogOptions) => Promise<void>;
+  /** Logs from a button: a refusal is shown in the bar instead of thrown. */
+  quick: (stockId: string, name: string, act: Act) => void;
+  undo: () => void;
+  busy: boolean;
+}
+
+export const DoneContext = createContext<DoneControl | null>(null);
+
+export function useDone(): DoneControl {
+  const control = use(DoneContext);
+  if (control === null) {
+    throw new Error('The undo bar is not on this page.');
+  }
+  return control;
+}

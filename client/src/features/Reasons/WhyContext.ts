@@ -1,0 +1,28 @@
+import { createContext, use } from 'react';
+import type { Reason } from '../../api/client';
+
+/** A judgement to be explained. */
+export interface Why {
+  title: string;
+  about: string;
+  summary: string;
+  reasons: readonly Reason[];
+}
+
+export interface WhyControl {
+  why: Why | null;
+  show: (why: Why) => void;
+  toggle: (why: Why) => void;
+  hide: () => void;
+}
+
+export const WhyContext = createContext<WhyControl | null>(null);
+
+/** The drawer that answers why. */
+export function useWhy(): WhyControl {
+  const control = use(WhyContext);
+  if (control === null) {
+    throw new Error('The why drawer is not on this page.');
+  }
+  return control;
+}

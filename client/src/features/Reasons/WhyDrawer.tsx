@@ -1,0 +1,131 @@
+import { X } from 'lucide-react';
+import type { Reason, Schemas } from '../../api/client';
+import { useChangeSettings, useSettings } from '../../api/queries';
+import { Dialog } from '../../ui/Dialog';
+import { useIsWide } from '../../ui/useMedia';
+import { useWhy, type Why } from './WhyContext';
+
+/** The drawer on a wide screen, a sheet on a narrow one. */
+export function WhyDrawer() {
+  const { why, hide } = useWhy();
+  const wide = useIsWide();
+  if (why === null) {
+    return null;
+  }
+  if (!wide) {
+    return (
+      <Dialog title={why.title} hint={why.about} onClose={hide}>
+        <Steps why={why} />
+      </Dialog>
+    );
+  }
+  return (
+    <aside
+      aria-label="Why"
+      className="flex w-[348px] flex-none flex-col overflow-y-auto border-l border-line bg-panel px-5 pt-4 pb-3"
+    >
+      <header className="flex items-start justify-between gap-2">
+        <h2 className="text-22">{why.title}</h2>
+        <button
+          type="button"
+          onClick={hide}
+          aria-label="Close why"
+          className="-mt-1 -mr-2 grid size-8 flex-none place-items-center text-muted"
+        >
+          <X className="size-5" />
+        </button>
+      </header>
+      <p className="mt-1 text-13 text-muted">{why.about}</p>
+      <Steps why={why} />
+    </aside>
+  );
+}
+
+function Steps({ why }: { why: Why }) {
+  return (
+    <>
+      <p className="mt-2 mb-2 text-15">{why.summary}</p>
+      <ol>
+        {why.reasons.map((reason, k) => (
+          <li
+            key={`${reason.rule}${k}`}
+            className="grid grid-cols-[82px_minmax(0,1fr)] gap-x-2.5 border-t border-line py-2 text-13"
+          >
+            <b className="font-semibold">{reason.topic}</b>
+            <div>
+              <p>
+                {reason.text}{' '}
+                <span className="whitespace-nowrap text-12 text-muted">{tagWord[reason.tag]}</span>
+              </p>
+              <Schools reason={reason} />
+              {reason.tag !== 'practice' && reason.tag !== 'record' && (
+                <p className="mt-0.5 text-12 text-muted">{reason.source}</p>
+              )}
+            </div>
+          </li>
+        ))}
+      </ol>
+      {why.reasons.length === 0 && <p className="text-muted">There is nothing to judge by yet.</p>}
+    </>
+  );
+}
+
+const tagWord: Record<Schemas['RuleTag'], string> = {
+  practice: 'common practice',
+  published: 'published',
+  house: 'our pick',
+  memory: 'from memory',
+  record: 'your record',
+};
+
+type Settings = Schemas['RoomSettings'];
+
+/** Which setting a rule with schools belongs to, and how its schools are called there. */
+function settingOf(rule: string, school: string): Partial<Settings> | null {
+  if (rule.startsWith('group.firstMeal')) {
+    return { firstMeal: school as Settings['firstMeal'] };
+  }
+  return rule.startsWith('group.cadence') ? { cadence: school as Settings['cadence'] } : null;
+}
+
+function Schools({ reason }: { reason: Reason }) {
+  const settings = useSettings();
+  const change = useChangeSettings();
+  const { hide } = useWhy();
+  if (reason.schools.length === 0) {
+    return null;
+  }
+  const follow = (school: string) => {
+    const changed = settingOf(reason.rule, school);
+    if (changed !== null && settings.data !== undefined) {
+      change.mutate(
+        { ...settings.data, settings: { ...settings.data.settings, ...changed } },
+        { onSuccess: hide },
+      );
+    }
+  };
+  return (
+    <div
+      className="mt-1.5"
+      role="group"
+      aria-label={`Schools: ${reason.topic}. Choosing one changes it for the whole room.`}
+    >
+      <div className="inline-flex flex-wrap rounded-s border border-edge">
+        {reason.schools.map((school) => (
+          <button
+            key={school.name}
+            type="button"
+            aria-pressed={school.chosen}
+            disabled={change.isPending}
+            onClick={() => follow(school.name)}
+            className="border-edge px-2 py-1 text-left not-first:border-l aria-pressed:bg-ink aria-pressed:font-semibold aria-pressed:text-bg"
+          >
+            {school.name}
+            <span className="block text-12 font-normal">{school.text}</span>
+          </button>
+        ))}
+      </div>
+      <p className="mt-0.5 text-12 text-muted">Choosing one changes it for the whole room.</p>
+    </div>
+  );
+}

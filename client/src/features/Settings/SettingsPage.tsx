@@ -1,0 +1,154 @@
+import { type SubmitEvent, useState } from 'react';
+import { Refusal, type VersionedSettings } from '../../api/client';
+import { useChangeSettings, useSettings } from '../../api/queries';
+import { Choice, Field, FormError } from '../../ui/Field';
+import { Waiting } from '../../ui/Waiting';
+import { type Look, looks, readLook, setLook } from './look';
+
+/** What holds for the whole room. */
+export function SettingsPage() {
+  return (
+    <Waiting query={useSettings()} what="The room">
+      {(settings) => <SettingsForm key={settings.version} saved={settings} />}
+    </Waiting>
+  );
+}
+
+function SettingsForm({ saved }: { saved: VersionedSettings }) {
+  const change = useChangeSettings();
+  const [settings, setSettings] = useState(saved.settings);
+  const [look, choose] = useState<Look>(readLook);
+  const [hour, setHour] = useState(String(saved.settings.cutoverHour));
+  const refusal = change.error instanceof Refusal ? change.error : null;
+  const set = (changed: Partial<typeof settings>) => setSettings((s) => ({ ...s, ...changed }));
+  const submit = (event: SubmitEvent) => {
+    event.preventDefault();
+    change.mutate({
+      settings: { ...settings, cutoverHour: Math.trunc(Number(hour)) || 0 },
+      version: saved.version,
+    });
+  };
+  return (
+    <form
+      onSubmit={submit}
+      noValidate
+      className="mx-auto grid w-full max-w-[760px] gap-6 px-6 pt-4 pb-10 max-sm:px-4"
+    >
+      <h1 className="text-30 max-sm:text-[24px]">Room</h1>
+      <section className="grid gap-2">
+        <Choice
+          label="Look"
+          options={looks}
+          value={look}
+          onChange={(next) => {
+            setLook(next);
+            choose(next);
+          }}
+        />
+        <p className="text-13 text-muted">
+          Ember is deep red on black, for looking at night-active animals without white light. Kept on this
+          device.
+        </p>
+      </section>
+      <section className="grid gap-4 border-t border-line pt-4 sm:grid-cols-2">
+        <Field label="Name of the room" error={refusal?.for('roomName')}>
+          {(p) => (
+            <input
+              {...p}
+              className="field"
+              value={settings.roomName}
+              onChange={(e) => set({ roomName: e.target.value })}
+            />
+          )}
+        </Field>
+        <Field label="Name written beside entries" error={refusal?.for('keeperName')}>
+          {(p) => (
+            <input
+              {...p}
+              className="field"
+              value={settings.keeperName}
+              onChange={(e) => set({ keeperName: e.target.value })}
+            />
+          )}
+        </Field>
+        <Field label="Time zone" error={refusal?.for('zoneId')}>
+          {(p) => (
+            <input
+              {...p}
+              list="zones"
+              className="field"
+              value={settings.zoneId}
+              onChange={(e) => set({ zoneId: e.target.value })}
+            />
+          )}
+        </Field>
+        <datalist id="zones">
+          {Intl.supportedValuesOf('timeZone').map((zone) => (
+            <option key={zone} value={zone} />
+          ))}
+        </datalist>
+        <Field
+          label="A new night begins at (hour)"
+          hint="A round after midnight still belongs to the evening before"
+          error={refusal?.for('cutoverHour')}
+        >
+          {(p) => (
+            <input
+              {...p}
+              className="field"
+              inputMode="numeric"
+              value={hour}
+              onChange={(e) => setHour(e.target.value)}
+            />
+          )}
+        </Field>
+      </section>
+      <section className="grid gap-4 border-t border-line pt-4">
+        <Choice
+          label="Lengths in"
+          options={[
+            ['mm', 'mm'],
+            ['cm', 'cm'],
+            ['in', 'inches'],
+          ]}
+          value={settings.unit}
+          onChange={(unit) => set({ unit })}
+        />
+        <Choice
+          label="First meal after a molt"
+          options={[
+            ['quick', 'Quick school'],
+            ['default', 'Our default'],
+            ['cautious', 'Cautious school'],
+          ]}
+          value={settings.firstMeal}
+          onChange={(firstMeal) => set({ firstMeal })}
+        />
+        <Choice
+          label="Days between meals"
+          options={[
+            ['often', 'Feed often'],
+            ['default', 'Our default'],
+            ['lean', 'Feed lean'],
+          ]}
+          value={settings.cadence}
+          onChange={(cadence) => set({ cadence })}
+        />
+        <p className="max-w-[62ch] text-13 text-muted">
+          Keepers disagree on both. Rich feeding shortens the time between molts and the life, above all of
+          males; lean feeding is hard on slings, who have small reserves. Each “why” shows what the other
+          schools would say.
+        </p>
+      </section>
+      <FormError>{refusal?.all}</FormError>
+      <div className="flex items-center gap-3">
+        <button type="submit" className="act act-first px-5" disabled={change.isPending}>
+          Save
+        </button>
+        <span role="status" className="text-mosstext">
+          {change.isSuccess ? 'Saved.' : ''}
+        </span>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,91 @@
+import { useState } from 'react';
+import type { AnimalView } from '../../api/client';
+import { Dialog } from '../../ui/Dialog';
+import { useKeys } from '../../ui/useKeys';
+import { ActDialogFor } from '../Journal/ActDialogFor';
+import type { FormKind } from '../Journal/acts';
+import { useDone } from '../Journal/DoneContext';
+import { ElseMenu } from '../Journal/ElseMenu';
+
+interface AnimalActsProps {
+  animal: AnimalView;
+  leaving: boolean;
+  setLeaving: (leaving: boolean) => void;
+}
+
+/** The acts at the head of an animal's page. Feeding a hushed animal asks once. */
+export function AnimalActs({ animal, leaving, setLeaving }: AnimalActsProps) {
+  const { quick } = useDone();
+  const [form, setForm] = useState<FormKind | null>(null);
+  const [asking, setAsking] = useState(false);
+  const [more, setMore] = useState(false);
+  const name = animal.details.nickname;
+  const food = animal.hush.find((line) => line.act === 'feedDead');
+  const hushed = food?.verdict === 'never';
+  const feed = () => (hushed ? setAsking(true) : setForm('offered'));
+  const water = () => quick(animal.stockId, name, { kind: 'watered', water: 'dish' });
+  useKeys({
+    f: feed,
+    w: water,
+    s: () => setForm('signSeen'),
+    m: () => setForm('molted'),
+    e: () => setMore(true),
+  });
+  return (
+    <>
+      <button type="button" className="act" onClick={() => setForm('signSeen')}>
+        <kbd>S</kbd>Sign seen
+      </button>
+      <button type="button" className="act" onClick={water}>
+        <kbd>W</kbd>Water
+      </button>
+      <button type="button" className="act" onClick={() => setForm('molted')}>
+        <kbd>M</kbd>Molted
+      </button>
+      <ElseMenu
+        stockId={animal.stockId}
+        name={name}
+        brood={animal.details.kind === 'brood'}
+        open={more}
+        onOpenChange={setMore}
+        trigger={
+          <button type="button" className="act">
+            <kbd>E</kbd>Something else
+          </button>
+        }
+      />
+      <button type="button" className={`act ${hushed ? 'act-hushed' : 'act-first'}`} onClick={feed}>
+        <kbd>F</kbd>
+        {hushed ? 'Feed: hushed' : 'Feed'}
+      </button>
+      {form !== null && <ActDialogFor stockId={animal.stockId} kind={form} onClose={() => setForm(null)} />}
+      {leaving && <ActDialogFor stockId={animal.stockId} kind="departed" onClose={() => setLeaving(false)} />}
+      {asking && (
+        <Dialog title={`${name} is hushed`} hint={animal.meal.summary} onClose={() => setAsking(false)}>
+          <ul className="mb-4 grid gap-2">
+            {food?.contributors.map((c) => (
+              <li key={c.cause}>
+                {c.why.text} <span className="text-13 text-muted">Ends early by: {c.endsEarlyBy}.</span>
+              </li>
+            ))}
+          </ul>
+          <div className="flex flex-wrap justify-end gap-2">
+            <button
+              type="button"
+              className="act act-plain px-3"
+              onClick={() => {
+                setAsking(false);
+                setForm('offered');
+              }}
+            >
+              It was fed already: log it
+            </button>
+            <button type="button" className="act act-first px-5" onClick={() => setAsking(false)}>
+              Leave {animal.them} be
+            </button>
+          </div>
+        </Dialog>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,263 @@
+import { useState } from 'react';
+import { Link, useParams } from 'react-router';
+import type { AnimalView, Reason } from '../../api/client';
+import { useAnimal, useSettings } from '../../api/queries';
+import { dayDate, shortDate } from '../../ui/dates';
+import { fromMm, type LengthUnit } from '../../ui/lengths';
+import { Lantern } from '../../ui/Lantern';
+import { useKeys } from '../../ui/useKeys';
+import { Waiting } from '../../ui/Waiting';
+import { PreyGauge } from '../Feeding/PreyGauge';
+import { LifelineDrawing } from '../Growth/LifelineDrawing';
+import { SkinTable } from '../Growth/SkinTable';
+import { HushList } from '../Hush/HushList';
+import { JournalList } from '../Journal/JournalList';
+import { useWhy } from '../Reasons/WhyContext';
+import { EvidenceLadder } from '../Vigils/EvidenceLadder';
+import { MoltCloseUp } from '../Vigils/MoltCloseUp';
+import { AnimalActs } from './AnimalActs';
+import { stageWord } from './words';
+
+/** One animal: its life, what is awaited, what may be done. */
+export function AnimalPage() {
+  const { id = '' } = useParams();
+  const unit = useSettings().data?.settings.unit ?? 'mm';
+  return (
+    <Waiting query={useAnimal(id)} what="The animal">
+      {(animal) => <Animal key={animal.stockId} animal={animal} unit={unit} />}
+    </Waiting>
+  );
+}
+
+function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
+  const { toggle } = useWhy();
+  const about = `${animal.place} ${animal.details.nickname}, ${animal.species}`;
+  const why = (title: string, answer: { summary: string; reasons: readonly Reason[] }) => () =>
+    toggle({ title, about, summary: answer.summary, reasons: answer.reasons });
+  const whyPhase = why(`Why “${animal.phaseWord}”?`, animal.phase);
+  useKeys({ '?': whyPhase });
+  const fit = animal.prey.value;
+  const growth = animal.growth.value;
+  const fed = animal.hush.find((line) => line.act === 'feedDead')?.verdict !== 'never';
+  return (
+    <>
+      <Head animal={animal} />
+      <div className="grid grid-cols-[1.28fr_1fr] gap-x-9 border-t border-line px-6 pt-2 max-lg:grid-cols-1 max-sm:px-4">
+        <LifelineDrawing animal={animal} unit={unit} />
+        <MoltCloseUp animal={animal} unit={unit} />
+      </div>
+      <div className="grid flex-1 grid-cols-[1.1fr_1fr_0.86fr] border-t border-line px-6 pb-6 max-lg:grid-cols-1 max-sm:px-4 [&>*]:pt-3 lg:[&>*+*]:ml-5 lg:[&>*+*]:border-l lg:[&>*+*]:border-line lg:[&>*+*]:pl-5">
+        <section className="min-w-0" aria-labelledby="reading">
+          <SectionHead id="reading" title={heading(animal)} onWhy={whyPhase} />
+          <p className="mb-2 text-13 text-soft">{animal.phase.summary}</p>
+          <EvidenceLadder animal={animal} />
+          <Turns animal={animal} />
+          <SectionHead
+            id="water"
+            title={animal.water.summary}
+            onWhy={why('Why this water?', animal.water)}
+            small
+          />
+          <SectionHead
+            id="meal"
+            title={animal.meal.summary}
+            onWhy={why('Why this meal?', animal.meal)}
+            small
+          />
+          {animal.firstMeal.value !== null && !fed && (
+            <SectionHead
+              id="first"
+              title={animal.firstMeal.summary}
+              onWhy={why('Why this wait?', animal.firstMeal)}
+              small
+            />
+          )}
+          {animal.cautions.map((caution) => (
+            <p key={caution} className="mt-2 border-l-2 border-lampmark pl-2 text-13 text-soft">
+              {caution}
+            </p>
+          ))}
+        </section>
+        <section className="min-w-0" aria-labelledby="prey">
+          <SectionHead
+            id="prey"
+            title="Prey, to scale"
+            note={
+              fit === null
+                ? ''
+                : `≤ ${fromMm(fit.maxPreyMm, unit)} of a ${fromMm(fit.bodyMm, unit)} ${unit} body${animal.size.value?.isEstimate === true ? ', estimated' : ''}`
+            }
+            onWhy={why('Why this size of prey?', animal.prey)}
+          />
+          {!fed && <p className="text-13 text-hush">Now none. This is what {animal.it} may have later.</p>}
+          {fit === null ? (
+            <p className="text-muted">{animal.prey.summary}</p>
+          ) : (
+            <PreyGauge animal={animal} fit={fit} unit={unit} />
+          )}
+          <SectionHead
+            id="growth"
+            title="Growth"
+            note={growth === null ? '' : animal.growth.summary}
+            onWhy={why('Why this growth?', animal.growth)}
+            second
+          />
+          {growth === null ? (
+            <p className="text-13 text-muted">{animal.growth.summary}</p>
+          ) : (
+            <SkinTable animal={animal} growth={growth} unit={unit} />
+          )}
+        </section>
+        <section className="min-w-0" aria-labelledby="hush">
+          <SectionHead
+            id="hush"
+            title={`What ${animal.it} may have`}
+            onWhy={why('Why this hush?', { summary: animal.phase.summary, reasons: animal.hushReasons })}
+          />
+          <HushList lines={animal.hush} />
+          <h2 className="mt-4 mb-1 text-18">Journal</h2>
+          <JournalList animal={animal} />
+        </section>
+      </div>
+    </>
+  );
+}
+
+function heading(animal: AnimalView): string {
+  const molt = animal.molt.value;
+  const word = animal.phaseWord.charAt(0).toUpperCase() + animal.phaseWord.slice(1);
+  return molt === null || animal.phase.value === 'hardening' || animal.phase.value === 'fangsUnchecked'
+    ? word
+    : `${word}, premolt ${chance(molt.premoltChance)}`;
+}
+
+/** A chance in words; the ends are never 0 or 100. */
+function chance(p: number): string {
+  const n = Math.round(p * 100);
+  return n < 1 ? 'less than 1 in 100' : n > 99 ? 'over 99 in 100' : `${n} in 100`;
+}
+
+interface SectionHeadProps {
+  id: string;
+  title: string;
+  note?: string;
+  onWhy: () => void;
+  second?: boolean;
+  small?: boolean;
+}
+
+function SectionHead({ id, title, note = '', onWhy, second = false, small = false }: SectionHeadProps) {
+  return (
+    <h2
+      id={id}
+      className={`${small ? 'border-t border-line py-1.5 text-13' : 'mb-1 text-18'} ${second ? 'mt-4' : ''}`}
+    >
+      <span className={small ? 'font-text font-normal tracking-normal' : ''}>{title}</span>
+      {note !== '' && (
+        <span className="ml-2 font-text text-13 font-normal tracking-normal text-muted">{note}</span>
+      )}{' '}
+      <button
+        type="button"
+        onClick={onWhy}
+        aria-label={`Why: ${title}`}
+        className="ml-0.5 size-6 rounded-full border border-edge align-middle font-text text-12 font-semibold text-muted hover:text-ink"
+      >
+        ?
+      </button>
+    </h2>
+  );
+}
+
+function Head({ animal }: { animal: AnimalView }) {
+  const facts = [
+    animal.phaseWord,
+    [
+      animal.details.sex === 'unknown' ? 'sex unknown' : animal.details.sex,
+      stageWord[animal.stage.value],
+      animal.instar,
+    ]
+      .filter(Boolean)
+      .join(', '),
+    animal.lastMolt === null
+      ? 'no molt on record'
+      : `${animal.molt.value?.waitedNights ?? ''} nights since the molt of ${shortDate(animal.lastMolt)}`.trim(),
+    animal.meal.value.lastMeal === null
+      ? 'not fed here yet'
+      : `last fed ${dayDate(animal.meal.value.lastMeal)}`,
+  ];
+  const [leaving, setLeaving] = useState(false);
+  return (
+    <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-3 pb-2.5 max-sm:px-4">
+      <Lantern shutters={animal.shutters} lit={animal.line.state === 'due'} className="size-11" />
+      <div className="min-w-0 flex-1 basis-72">
+        <h1 className="text-30 leading-none max-sm:text-[24px]">
+          {animal.details.nickname}
+          {animal.details.kind === 'brood' && (
+            <span className="text-22 text-muted"> × {animal.details.count}</span>
+          )}
+          <i className="ml-2.5 font-text text-18 font-normal tracking-normal text-muted">{animal.species}</i>
+        </h1>
+        <p className="mt-1.5 flex flex-wrap text-muted">
+          <span className="code text-ink">{animal.place}</span>
+          {facts.map((fact, k) => (
+            <span
+              key={fact}
+              className={`before:mx-2 before:text-edge before:content-['|'] ${k === 0 ? 'font-semibold text-ink' : ''}`}
+            >
+              {fact}
+            </span>
+          ))}
+        </p>
+        {animal.departure !== null && (
+          <p className="mt-1 text-lamptext">
+            Left the collection {shortDate(animal.departure.at.slice(0, 10))}
+            {animal.departure.remark === null ? '' : `: ${animal.departure.remark}`}
+          </p>
+        )}
+      </div>
+      <div className="flex flex-wrap items-center gap-1.5">
+        {animal.departure === null && (
+          <AnimalActs animal={animal} leaving={leaving} setLeaving={setLeaving} />
+        )}
+        <Link to={`/stock/${animal.stockId}/edit`} className="linkish px-2 py-2 text-13">
+          Change
+        </Link>
+        {animal.departure === null && (
+          <button type="button" className="linkish px-2 py-2 text-13" onClick={() => setLeaving(true)}>
+            Left…
+          </button>
+        )}
+      </div>
+    </header>
+  );
+}
+
+/** What would change the reading, said beforehand. */
+function Turns({ animal }: { animal: AnimalView }) {
+  const { value } = animal.phase;
+  const turns: [string, string][] =
+    value === 'suspected' || value === 'likely'
+      ? [
+          [`If ${animal.it} takes food`, 'what appetite and behaviour said is taken back'],
+          ['Mat, or on its back', 'imminent: three shutters, close the lid softly'],
+          ['Upright, legs curled under', 'not a molt: water at once, then ask'],
+        ]
+      : value === 'imminent'
+        ? [
+            [
+              'Stuck for more than a day',
+              'keep it humid, hands off, ask an experienced keeper or an exotics vet',
+            ],
+          ]
+        : [];
+  return (
+    <dl className="mt-2 grid grid-cols-[minmax(0,10.5rem)_minmax(0,1fr)] gap-x-3 text-13">
+      {turns.map(([when, then]) => (
+        <div key={when} className="contents">
+          <dt className="border-t border-line py-1 font-semibold">{when}</dt>
+          <dd className="border-t border-line py-1">{then}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}

@@ -1,0 +1,198 @@
+import { scaleLinear } from 'd3-scale';
+import type { AnimalView } from '../../api/client';
+import { fromDays, shortDate, toDays } from '../../ui/dates';
+import { fromMm, type LengthUnit } from '../../ui/lengths';
+import { Measured } from '../../ui/Measured';
+import { useWhy } from '../Reasons/WhyContext';
+
+const height = 206;
+const mostAhead = 240;
+
+/** The weeks round tonight: meals, refusals, signs, and the band in which the next molt is expected. */
+export function MoltCloseUp({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
+  const { toggle } = useWhy();
+  const subject = animal.details.nickname;
+  return (
+    <figure className="min-w-0">
+      <figcaption>
+        <h2 className="text-18">
+          {animal.molt.summary}{' '}
+          <button
+            type="button"
+            aria-label={`Why this forecast for ${subject}`}
+            onClick={() =>
+              toggle({
+                title: 'Why this window?',
+                about: `${animal.place} ${subject}, ${animal.species}`,
+                summary: animal.molt.summary,
+                reasons: animal.molt.reasons,
+              })
+            }
+            className="relative ml-0.5 size-6 rounded-full border border-edge text-12 font-semibold text-muted hover:text-ink"
+          >
+            ?
+          </button>
+        </h2>
+        {animal.molt.value?.longerThanNormal === true && (
+          <p className="text-13 text-lamptext">
+            A longer wait than 39 in 40. Waiting is still right: leave {animal.them} be.
+          </p>
+        )}
+      </figcaption>
+      <Measured height={height}>{(width) => <CloseUp animal={animal} width={width} unit={unit} />}</Measured>
+    </figure>
+  );
+}
+
+function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; unit: LengthUnit }) {
+  const tonight = toDays(animal.tonight);
+  const molt = animal.molt.value;
+  const from = tonight - 49;
+  const to = Math.max(tonight + 28, Math.min(tonight + mostAhead, molt === null ? 0 : toDays(molt.p90) + 10));
+  const x = scaleLinear([from, to], [0, width]);
+  const within = (night: string) => toDays(night) >= from;
+  const line = 52;
+  const events = signsAndRefusals(animal).filter((e) => within(e.night));
+  const next = animal.growth.value?.fit?.next ?? null;
+  const band =
+    molt === null
+      ? null
+      : { x1: x(toDays(molt.p10)), half: x(toDays(molt.p50)), x2: Math.min(width, x(toDays(molt.p90))) };
+  const food = animal.hush.find((h) => h.act === 'feedDead');
+  const until = food?.verdict === 'never' ? food.until : null;
+  const weeks = Math.ceil((to - from) / Math.max(4, Math.floor(width / 84)) / 7);
+  const labels = Array.from(
+    { length: Math.ceil((to - from) / (weeks * 7)) + 1 },
+    (_, k) => tonight + (k - 6) * weeks * 7,
+  );
+  return (
+    <svg
+      width={width}
+      height={height}
+      role="img"
+      aria-label={`${animal.molt.summary} ${events.map((e) => `${e.text} ${shortDate(e.night)}`).join(', ')}`}
+      className="block overflow-hidden"
+    >
+      {band !== null && (
+        <>
+          <rect
+            x={band.x1}
+            y="24"
+            width={Math.max(2, band.x2 - band.x1)}
+            height="130"
+            fill="var(--hushpale)"
+          />
+          <path d={`M${band.x1} 24V154M${band.x2} 24V154`} stroke="var(--hush)" strokeOpacity="0.75" />
+          <path d={`M${band.half} 24V154`} stroke="var(--hush)" strokeWidth="2" />
+        </>
+      )}
+      <path d={`M0 ${line}H${x(tonight)}`} stroke="var(--ink)" strokeWidth="2.5" />
+      {band !== null && (
+        <path
+          d={`M${x(tonight)} ${line}H${band.half}V${line - 18}H${width}`}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="1.6"
+          strokeDasharray="3 3"
+        />
+      )}
+      {next !== null && band !== null && (
+        <text x={width} y={line - 24} textAnchor="end">
+          <tspan className="fill-muted">then about </tspan>
+          <tspan fontWeight="650">{fromMm(next.medianMm, unit)}</tspan>
+          <tspan className="fill-muted">{` (${fromMm(next.low90Mm, unit)}–${fromMm(next.high90Mm, unit)} ${unit})`}</tspan>
+        </text>
+      )}
+      {animal.lifeline.meals.filter(within).map((night, k) => (
+        <circle key={`${night}${k}`} cx={x(toDays(night))} cy={line + 11} r="3" fill="var(--muted)" />
+      ))}
+      {events.slice(-6).map((event, k) => {
+        const at = x(toDays(event.night));
+        const below = line + 30 + k * 15.5;
+        const before = at > 150;
+        return (
+          <g key={`${event.text}${event.night}`}>
+            {event.refused ? (
+              <circle cx={at} cy={line + 11} r="3.2" fill="var(--bg)" stroke="var(--ink)" strokeWidth="1.3" />
+            ) : (
+              <path d={`M${at - 4} ${line - 5}h8l-4 5Z`} fill="var(--hush)" />
+            )}
+            <path
+              d={`M${at} ${line + (event.refused ? 15 : 4)}V${below - 4}h${before ? -4 : 4}`}
+              fill="none"
+              stroke="var(--edge)"
+            />
+            <text x={before ? at - 7 : at + 7} y={below} textAnchor={before ? 'end' : 'start'}>
+              {event.text}, {shortDate(event.night)}
+            </text>
+          </g>
+        );
+      })}
+      <path d={`M${x(tonight)} 24V182`} stroke="var(--lampmark)" strokeWidth="2" />
+      {until !== null && (
+        <g>
+          <rect
+            x={x(tonight)}
+            y="159"
+            width={Math.max(2, x(toDays(until.from)) - x(tonight))}
+            height="12"
+            fill="var(--hush)"
+            fillOpacity="0.6"
+          />
+          <rect
+            x={x(toDays(until.from))}
+            y="159"
+            width={Math.max(2, Math.min(width, x(toDays(until.to))) - x(toDays(until.from)))}
+            height="12"
+            fill="var(--hushpale)"
+          />
+          <path
+            d={`M${Math.min(width, x(toDays(until.night)))} 157v16`}
+            stroke="var(--hush)"
+            strokeWidth="2"
+          />
+          <text x={x(tonight) - 6} y="169.5" textAnchor="end" className="fill-muted!">
+            no food
+          </text>
+        </g>
+      )}
+      <path d={`M0 178H${width}`} stroke="var(--edge)" />
+      {labels
+        .filter((day) => x(day) > 16 && x(day) < width - 16)
+        .map((day) => (
+          <g key={day}>
+            <path d={`M${x(day)} 178v4`} stroke="var(--edge)" />
+            <text
+              x={x(day)}
+              y="196"
+              textAnchor="middle"
+              fontWeight={day === tonight ? 650 : 400}
+              className={day === tonight ? 'fill-lamptext!' : 'fill-muted!'}
+            >
+              {day === tonight ? 'tonight' : shortDate(fromDays(day))}
+            </text>
+          </g>
+        ))}
+    </svg>
+  );
+}
+
+interface CloseUpEvent {
+  night: string;
+  text: string;
+  refused: boolean;
+}
+
+function signsAndRefusals(animal: AnimalView): CloseUpEvent[] {
+  const signs = animal.lifeline.signs.map((s): CloseUpEvent => ({
+    night: s.night,
+    text: s.label,
+    refused: false,
+  }));
+  const refusals = animal.lifeline.refusals.map((night): CloseUpEvent => ({
+    night,
+    text: 'not taken',
+    refused: true,
+  }));
+  return [...signs, ...refusals].sort((a, b) => a.night.localeCompare(b.night));
+}

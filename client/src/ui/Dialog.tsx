@@ -1,0 +1,37 @@
+import { X } from 'lucide-react';
+import { Dialog as Radix } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+interface DialogProps {
+  title: string;
+  hint?: ReactNode;
+  onClose: () => void;
+  children: ReactNode;
+  /** A wider dialog for long forms. */
+  wide?: boolean;
+}
+
+/** A dialog that is open as long as it is rendered. */
+export function Dialog({ title, hint, onClose, children, wide = false }: DialogProps) {
+  return (
+    <Radix.Root open onOpenChange={(open) => !open && onClose()}>
+      <Radix.Portal>
+        <Radix.Overlay className="fixed inset-0 z-40 bg-black/50" />
+        <Radix.Content
+          data-modal=""
+          {...(hint === undefined ? { 'aria-describedby': undefined } : {})}
+          className={`fixed z-50 overflow-y-auto border border-edge bg-bg p-5 max-sm:inset-x-0 max-sm:bottom-0 max-sm:max-h-[92dvh] sm:top-1/2 sm:left-1/2 sm:max-h-[90dvh] sm:-translate-1/2 sm:rounded-s ${wide ? 'sm:w-[640px]' : 'sm:w-[480px]'}`}
+        >
+          <header className="mb-3 flex items-start justify-between gap-3">
+            <Radix.Title className="text-22">{title}</Radix.Title>
+            <Radix.Close className="-m-2 grid size-11 place-items-center text-muted" aria-label="Close">
+              <X className="size-5" />
+            </Radix.Close>
+          </header>
+          {hint !== undefined && <Radix.Description className="mb-4 text-soft">{hint}</Radix.Description>}
+          {children}
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  );
+}

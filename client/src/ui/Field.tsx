@@ -1,0 +1,70 @@
+import { type ReactNode, useId } from 'react';
+
+interface FieldProps {
+  label: string;
+  hint?: string | undefined;
+  error?: string | undefined;
+  children: (props: { id: string; 'aria-describedby'?: string; 'aria-invalid'?: true }) => ReactNode;
+}
+
+/** A labelled control with its hint and what is wrong with it. */
+export function Field({ label, hint, error, children }: FieldProps) {
+  const id = useId();
+  const about = error !== undefined || hint !== undefined ? { 'aria-describedby': `${id}-about` } : {};
+  return (
+    <div className="min-w-0">
+      <label htmlFor={id} className="mb-1 block text-13 font-semibold">
+        {label}
+      </label>
+      {children({ id, ...about, ...(error === undefined ? {} : { 'aria-invalid': true }) })}
+      {(error ?? hint) !== undefined && (
+        <p id={`${id}-about`} className={`mt-1 text-13 ${error === undefined ? 'text-muted' : 'text-ember'}`}>
+          {error ?? hint}
+        </p>
+      )}
+    </div>
+  );
+}
+
+interface ChoiceProps<T extends string> {
+  label: string;
+  options: readonly (readonly [T, string])[];
+  value: T;
+  onChange: (value: T) => void;
+}
+
+/** A few choices side by side, one of them taken. */
+export function Choice<T extends string>({ label, options, value, onChange }: ChoiceProps<T>) {
+  const name = useId();
+  return (
+    <fieldset>
+      <legend className="mb-1 text-13 font-semibold">{label}</legend>
+      <div className="flex flex-wrap gap-2">
+        {options.map(([key, text]) => (
+          <label
+            key={key}
+            className="act cursor-pointer px-3 has-checked:border-ink has-checked:bg-ink has-checked:font-semibold has-checked:text-bg has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-lampmark"
+          >
+            <input
+              type="radio"
+              className="sr-only"
+              name={name}
+              checked={key === value}
+              onChange={() => onChange(key)}
+            />
+            {text}
+          </label>
+        ))}
+      </div>
+    </fieldset>
+  );
+}
+
+/** What was refused, at the foot of a form. */
+export function FormError({ children }: { children: string | undefined }) {
+  return children === undefined ? null : (
+    <p role="alert" className="text-ember">
+      {children}
+    </p>
+  );
+}

@@ -1,0 +1,34 @@
+import { useEffect, useEffectEvent } from 'react';
+
+export type KeyMap = Partial<Record<string, (event: KeyboardEvent) => void>>;
+
+/** Whether a key press belongs to something else: a field, an open dialog or menu, a browser shortcut. */
+function isTaken(event: KeyboardEvent): boolean {
+  if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) {
+    return true;
+  }
+  const target = event.target instanceof Element ? event.target : null;
+  return (
+    target?.closest('input, textarea, select, [contenteditable], [role=dialog][data-modal], [role=menu]') !==
+      null && target !== null
+  );
+}
+
+/** Single-letter keys while nothing else wants them. Names are those of `KeyboardEvent.key`. */
+export function useKeys(keys: KeyMap): void {
+  const pressed = useEffectEvent((event: KeyboardEvent) => {
+    if (isTaken(event)) {
+      return;
+    }
+    const act = keys[event.key];
+    if (act) {
+      event.preventDefault();
+      act(event);
+    }
+  });
+  useEffect(() => {
+    const listener = (event: KeyboardEvent) => pressed(event);
+    window.addEventListener('keydown', listener);
+    return () => window.removeEventListener('keydown', listener);
+  }, []);
+}

@@ -1,0 +1,91 @@
+using System.Reflection;
+using Hosting.Tests;
+
+namespace Browser.Tests;
+
+/// <summary>Makes the kept pictures of the main views from the demo room; run by <c>./lantern shots</c>, never in the suite.</summary>
+public class Shots
+{
+    private static readonly string Folder = Environment.GetEnvironmentVariable("LANTERN_SHOTS") ?? DocsFolder();
+
+    [Fact(Explicit = true)]
+    public void Make_all()
+    {
+        using var app = new LanternFactory(demo: true);
+        app.UseKestrel(0);
+        app.StartServer();
+        Directory.CreateDirectory(Folder);
+        using var keeper = new Keeper(app.ClientOptions.BaseAddress);
+        foreach (var look in new[] { "daylight", "lantern", "ember" })
+        {
+            Round(keeper, look);
+            Save(keeper, $"round-{look}");
+        }
+
+        Round(keeper, "daylight");
+        keeper.Keys("?");
+        keeper.See("aside[aria-label=Why]");
+        Save(keeper, "round-why");
+
+        Animal(keeper, "Bramble", "lantern");
+        Save(keeper, "animal-likely");
+        Animal(keeper, "Heron", "daylight");
+        Save(keeper, "animal-missed-molt");
+
+        keeper.Open("/stock");
+        keeper.SeeText("table", "Bramble");
+        Save(keeper, "stock");
+        keeper.Open("/stock/new");
+        keeper.SeeText("main", "First measure");
+        Save(keeper, "add-animal");
+        Animal(keeper, "Cockle", "lantern");
+        keeper.Keys("s");
+        keeper.SeeText("[role=dialog]", "The molt itself");
+        Save(keeper, "sign-seen");
+        keeper.Open("/room");
+        keeper.SeeText("main", "Time zone");
+        Save(keeper, "room");
+
+        keeper.Resize(390, 844);
+        Round(keeper, "lantern");
+        Save(keeper, "round-phone");
+        Animal(keeper, "Bramble", "daylight");
+        Save(keeper, "animal-phone");
+    }
+
+    private static void Round(Keeper keeper, string look)
+    {
+        keeper.Open("/");
+        keeper.Look(look);
+        keeper.Open("/");
+        keeper.SeeText("main", "Tonight’s round");
+        keeper.See("header svg text");
+    }
+
+    private static void Animal(Keeper keeper, string name, string look)
+    {
+        Round(keeper, look);
+        keeper.Open("/stock");
+        keeper.Press(name, "table");
+        keeper.SeeText("h1", name);
+        keeper.See("figure svg");
+    }
+
+    private static void Save(Keeper keeper, string name)
+    {
+        // Pictures are taken once fonts have come and the page has been laid out with them.
+        keeper.Wait(() => keeper.Run("return document.fonts.status") as string == "loaded", "fonts");
+        File.WriteAllBytes(Path.Combine(Folder, $"{name}.png"), keeper.Picture());
+    }
+
+    private static string DocsFolder()
+    {
+        var at = new FileInfo(Assembly.GetExecutingAssembly().Location).Directory;
+        while (at is not null && !File.Exists(Path.Combine(at.FullName, "HushedLantern.slnx")))
+        {
+            at = at.Parent;
+        }
+
+        return Path.Combine(at!.FullName, "docs", "screenshots");
+    }
+}

@@ -1,0 +1,57 @@
+using System.Reflection;
+using App.Hosting;
+using Microsoft.AspNetCore.Hosting;
+using Microsoft.AspNetCore.Mvc.Testing;
+using Microsoft.Extensions.DependencyInjection;
+using Microsoft.Extensions.DependencyInjection.Extensions;
+using Microsoft.Extensions.Time.Testing;
+
+namespace Hosting.Tests;
+
+/// <summary>The whole application on a ledger of its own, at a fixed evening.</summary>
+public sealed class LanternFactory : WebApplicationFactory<Program>
+{
+    /// <summary>20:30 UTC on Monday 23 November 2026.</summary>
+    public static readonly DateTimeOffset Evening = new(2026, 11, 23, 20, 30, 0, TimeSpan.Zero);
+
+    private readonly string folder = Directory.CreateTempSubdirectory("lantern-test-").FullName;
+    private readonly bool demo;
+    private bool disposed;
+
+    public LanternFactory(bool demo = false) => this.demo = demo;
+
+    public FakeTimeProvider Clock { get; } = new(Evening);
+
+    public string DataFile => Path.Combine(folder, "lantern.db");
+
+    protected override void ConfigureWebHost(IWebHostBuilder builder) =>
+        builder.ConfigureServices(services =>
+        {
+            services.Replace(ServiceDescriptor.Singleton<TimeProvider>(Clock));
+            services.Replace(ServiceDescriptor.Singleton(new LanternOptions(0, DataFile, ClientFolder(), demo, null)));
+        });
+
+    protected override void Dispose(bool disposing)
+    {
+        base.Dispose(disposing);
+        if (disposing && !disposed)
+        {
+            disposed = true;
+            Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+            Directory.Delete(folder, recursive: true);
+        }
+    }
+
+    private static string ClientFolder()
+    {
+        for (var at = new FileInfo(Assembly.GetExecutingAssembly().Location).Directory; at is not null; at = at.Parent)
+        {
+            if (File.Exists(Path.Combine(at.FullName, "HushedLantern.slnx")))
+            {
+                return Path.Combine(at.FullName, "client", "dist");
+            }
+        }
+
+        return ".";
+    }
+}
