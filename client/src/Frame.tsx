@@ -46,7 +46,7 @@ export function Frame() {
     why,
     show,
     hide,
-    toggle: (next: Why) => (why?.title === next.title && why.about === next.about ? hide() : show(next)),
+    toggle: (next: Why) => (why?.title === next.title && why.place === next.place ? hide() : show(next)),
   };
   return (
     <WhyContext value={control}>

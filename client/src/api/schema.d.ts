@@ -609,6 +609,8 @@ export interface components {
             signId: string;
             /** @description What was seen. */
             label: string;
+            /** @description The same in two or three words. */
+            brief: string;
             /**
              * Format: date
              * @description Night of the last sighting.
@@ -1632,6 +1634,8 @@ export interface components {
             id: string;
             /** @description What is seen, as a keeper says it. */
             label: string;
+            /** @description The same in two or three words, for drawings. */
+            brief: string;
             /** @description Groups in which it can be seen. */
             groups: string[];
             /** @description Signs of one family count once. */

@@ -19,6 +19,7 @@ export function Dialog({ title, hint, onClose, children, wide = false }: DialogP
         <Radix.Overlay className="fixed inset-0 z-40 bg-black/50" />
         <Radix.Content
           data-modal=""
+          onOpenAutoFocus={focusFirstField}
           {...(hint === undefined ? { 'aria-describedby': undefined } : {})}
           className={`fixed z-50 overflow-y-auto border border-edge bg-bg p-5 max-sm:inset-x-0 max-sm:bottom-0 max-sm:max-h-[92dvh] sm:top-1/2 sm:left-1/2 sm:max-h-[90dvh] sm:-translate-1/2 sm:rounded-s ${wide ? 'sm:w-[640px]' : 'sm:w-[480px]'}`}
         >
@@ -34,4 +35,16 @@ export function Dialog({ title, hint, onClose, children, wide = false }: DialogP
       </Radix.Portal>
     </Radix.Root>
   );
+}
+
+/** The first thing to fill in gets the focus rather than the button that closes; without one the dialog itself does. */
+function focusFirstField(event: Event): void {
+  const dialog = event.currentTarget;
+  if (dialog instanceof HTMLElement) {
+    event.preventDefault();
+    const field = dialog.querySelector<HTMLElement>(
+      'input:not([type=radio]), select, textarea, [data-autofocus]',
+    );
+    (field ?? dialog).focus();
+  }
 }

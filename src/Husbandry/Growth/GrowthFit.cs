@@ -61,8 +61,14 @@ public sealed record GrowthFit(
     /// <param name="points">At least two different instars, every length &gt; 0.</param>
     /// <param name="priorRatio">Usual ratio of the species, or none for plain least squares.</param>
     /// <param name="room">Rules for weights and for missed molts.</param>
+    /// <param name="nextInstar">Instar to forecast; the one after the last measured when left out.</param>
     /// <returns><see langword="null"/> when all instars are the same, so that no slope exists.</returns>
-    public static GrowthFit? Of(IReadOnlyList<GrowthPoint> points, double? priorRatio, RoomRules room)
+    public static GrowthFit? Of(
+        IReadOnlyList<GrowthPoint> points,
+        double? priorRatio,
+        RoomRules room,
+        int? nextInstar = null
+    )
     {
         var n = points.Count;
         if (points.Select(p => p.Instar).Distinct().Count() < 2)
@@ -84,7 +90,7 @@ public sealed record GrowthFit(
         NextSize? next = null;
         if (s is { } error)
         {
-            var instar = points.Max(p => p.Instar) + 1;
+            var instar = nextInstar ?? (points.Max(p => p.Instar) + 1);
             var centre = intercept + (slope * instar);
             var spread = 1 + (1.0 / n) + ((instar - meanX) * (instar - meanX) / (sxx + weight));
             var half = StudentT.InvCDF(0, 1, freedom, IntervalTail) * error * Math.Sqrt(spread);

@@ -55,7 +55,7 @@ public sealed record GrowthRecord(
         var points = latest.Select(m => new GrowthPoint(first + m.MoltsHere, m.LengthMm)).ToList();
         var room = subject.Room.Rules.Room;
         double? shrinkTo = points.Count < EnoughPoints ? prior.Value : null;
-        var fit = GrowthFit.Of(points, shrinkTo, room);
+        var fit = GrowthFit.Of(points, shrinkTo, room, first + subject.Standing.Molts.Count + 1);
         var steps = fit is null
             ? new Dictionary<int, GrowthStep>()
             : MissedMolts.Steps(points, prior.Value, room).ToDictionary(s => s.FromInstar);

@@ -44,7 +44,7 @@ public sealed record Lifeline(
             .Where(e => e.Act is SignSeen)
             .Select(e => (Night: Night(e), Rule: subject.Room.Rules.Sign(((SignSeen)e.Act).SignId)))
             .Where(s => s.Rule is not null)
-            .Select(s => new LifeSign(s.Night, s.Rule!.Label, s.Rule.Strength))
+            .Select(s => new LifeSign(s.Night, s.Rule!.Brief, s.Rule.Strength))
             .ToList();
         return new Lifeline(
             growth?.Part ?? BodyPart.Carapace,

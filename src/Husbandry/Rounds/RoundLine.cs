@@ -263,7 +263,9 @@ public sealed record RoundLine(
         [
             .. j.Meal.Reasons,
             .. j.Prey.Reasons.Take(1),
-            .. j.Molt.Value is null ? [] : new[] { Reason.FromRecord("Next molt", j.Molt.Summary, "vigil.molt") },
+            .. j.Molt.Value is null
+                ? []
+                : new[] { s.Profile.MoltInterval[j.Stage.Value].Because("Next molt", "vigil.molt", j.Molt.Summary) },
         ];
         var why = new Answer<RoundAct>(RoundAct.Feed, j.Meal.Summary, reasons);
         return Line(j, RoundAct.Feed, s.IsBrood ? "feedBrood" : "feed", what, detail, why, offer);

@@ -41,6 +41,7 @@ public enum SignFamily
 /// <summary>A sign a keeper can see.</summary>
 /// <param name="Id">Identifier.</param>
 /// <param name="Label">What is seen, as a keeper says it.</param>
+/// <param name="Brief">The same in two or three words, for drawings.</param>
 /// <param name="Groups">Groups in which it can be seen.</param>
 /// <param name="Family">Signs of one family count once.</param>
 /// <param name="Strength">How much it says.</param>
@@ -50,6 +51,7 @@ public enum SignFamily
 public sealed record SignRule(
     string Id,
     string Label,
+    string Brief,
     IReadOnlyList<string> Groups,
     SignFamily Family,
     SignStrength Strength,

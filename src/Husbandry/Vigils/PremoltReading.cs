@@ -29,6 +29,7 @@ public enum ReadingWord
 /// <summary>One piece of evidence.</summary>
 /// <param name="SignId">The sign, or <c>clean-look</c>.</param>
 /// <param name="Label">What was seen.</param>
+/// <param name="Brief">The same in two or three words.</param>
 /// <param name="Night">Night of the last sighting.</param>
 /// <param name="Family">Its family.</param>
 /// <param name="Strength">Its strength.</param>
@@ -38,6 +39,7 @@ public enum ReadingWord
 public sealed record Evidence(
     string SignId,
     string Label,
+    string Brief,
     DateOnly Night,
     SignFamily Family,
     SignStrength Strength,
@@ -150,7 +152,7 @@ public sealed record PremoltReading(
         if (refusals.Count > 0 && rules.Sign(RefusesFood) is { } refuses)
         {
             var last = refusals[^1];
-            var extra = refusals.Count == 1 ? "" : $"{refusals.Count} times";
+            var extra = refusals.Count == 1 ? "" : $"× {refusals.Count}";
             seen.Add(new Sighting(refuses, last.At, subject.Night(last.At), last.EntryId, extra));
         }
 
@@ -183,12 +185,13 @@ public sealed record PremoltReading(
                 var opposite = s.Rule.Strength == SignStrength.Opposite;
                 var leads = opposite || (!takenBack && leaders[s.Rule.Family] == s.Rule.Id);
                 var note =
-                    takenBack ? "ate since: taken back"
+                    takenBack ? "ate since"
                     : leads ? s.Extra
-                    : "counted with the other sign of its kind";
+                    : "counted once";
                 return new Evidence(
                     s.Rule.Id,
                     s.Rule.Label,
+                    s.Rule.Brief,
                     s.Night,
                     s.Rule.Family,
                     s.Rule.Strength,
@@ -215,6 +218,7 @@ public sealed record PremoltReading(
             : new Evidence(
                 "clean-look",
                 "Looked, no further sign",
+                "a look without more",
                 night,
                 SignFamily.Behaviour,
                 SignStrength.Weak,

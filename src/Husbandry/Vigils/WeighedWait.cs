@@ -67,7 +67,7 @@ public sealed record Rung(string Label, string Strength, double Chance)
             }
 
             var strength = e.LikelihoodRatio < 1 ? "against" : e.Strength.ToString().ToLowerInvariant();
-            var label = e.Note.Length > 0 ? $"{e.Label}, {e.Note}" : e.Label;
+            var label = e.Note.Length > 0 ? $"{e.Brief}, {e.Note}" : e.Brief;
             rungs.Add(new Rung(label, strength, (weighed with { Odds = odds, ImminentOdds = imminent }).PremoltChance));
         }
 

@@ -29,17 +29,15 @@ export function PreyGauge({ animal, fit, unit }: { animal: AnimalView; fit: Fit;
   );
 }
 
-/** The classes worth a look: those that fit or can be cut, nearest to the limit first, in order of size. */
+/** The classes worth a look, nearest to the limit: some that fit whole, some that must be cut, in order of size. */
 function nearest(fit: Fit): Option[] {
-  const order = { fits: 0, cut: 1, 'too-large': 2, 'too-small': 2 } as const;
-  return [...fit.options]
-    .sort(
-      (a, b) =>
-        order[a.verdict] - order[b.verdict] ||
-        Math.abs(a.maxMm - fit.maxPreyMm) - Math.abs(b.maxMm - fit.maxPreyMm),
-    )
-    .slice(0, 6)
-    .sort((a, b) => a.maxMm - b.maxMm);
+  const near = (verdict: Option['verdict'], most: number) =>
+    fit.options
+      .filter((o) => o.verdict === verdict)
+      .sort((a, b) => Math.abs(a.maxMm - fit.maxPreyMm) - Math.abs(b.maxMm - fit.maxPreyMm))
+      .slice(0, most);
+  const whole = near('fits', 4);
+  return [...whole, ...near('cut', 6 - whole.length)].sort((a, b) => a.maxMm - b.maxMm);
 }
 
 interface GaugeProps {
@@ -53,7 +51,7 @@ interface GaugeProps {
 
 function Gauge({ fit, options, width, height, unit, name }: GaugeProps) {
   const longest = Math.max(fit.bodyMm * 1.05, ...options.map((o) => o.maxMm));
-  const x = scaleLinear([0, longest * 1.02], [2, width * 0.62]);
+  const x = scaleLinear([0, longest * 1.02], [2, width * 0.5]);
   const axis = bodyHeight + 2;
   const limit = x(fit.maxPreyMm);
   const ticks = x.ticks(5);
@@ -101,7 +99,7 @@ function Gauge({ fit, options, width, height, unit, name }: GaugeProps) {
               stroke={fits ? 'var(--lampmark)' : 'var(--muted)'}
               strokeWidth="1.2"
             />
-            <text x={width * 0.66} y={y + 9}>
+            <text x={width * 0.5 + 26} y={y + 9}>
               {option.name}
               <tspan className="fill-muted"> {verdictText(option)}</tspan>
             </text>
@@ -117,7 +115,7 @@ function verdictText(option: Option): string {
     case 'fits':
       return option.count === 1 ? 'fits' : `× ${option.count}`;
     case 'cut':
-      return `cut in ${option.pieces}, dead`;
+      return `cut in ${option.pieces}`;
     case 'too-large':
       return 'too large';
     case 'too-small':
@@ -125,37 +123,40 @@ function verdictText(option: Option): string {
   }
 }
 
-/** A spider from the side, abdomen behind: two ellipses over the legs, as long as the body is. */
+/** A spider from the side, head to the right: abdomen and carapace together are as long as the body is. */
 function Body({ from, length }: { from: number; length: number }) {
-  const carapace = length * 0.45;
-  const abdomen = length - carapace;
-  const middle = 44;
-  const high = Math.min(26, abdomen * 0.4);
-  const neck = from + abdomen;
-  const legs = [-0.2, 0.1, 0.45, 0.8];
+  const carapace = length * 0.44;
+  const neck = from + length - carapace;
+  const abdomen = neck - from;
+  const ground = bodyHeight;
+  const high = Math.min(30, abdomen * 0.42);
+  const chest = ground - Math.min(18, carapace * 0.34);
+  // Root, knee and foot of each leg as shares of the carapace, from the hindmost to the foremost.
+  const legs: [number, number, number][] = [
+    [0.2, -0.35, -0.6],
+    [0.35, 0, -0.1],
+    [0.55, 0.75, 1.0],
+    [0.7, 1.15, 1.5],
+  ];
   return (
     <g>
-      {legs.map((at, k) => {
-        const root = neck + carapace * (0.25 + k * 0.14);
-        const knee = root + carapace * at;
-        const foot = root + carapace * at * 2.1;
-        return (
-          <path
-            key={at}
-            d={`M${root} ${middle}Q${knee} ${middle - high * 1.35} ${foot} ${bodyHeight}`}
-            fill="none"
-            stroke="var(--muted)"
-            strokeWidth="2.6"
-            strokeLinecap="round"
-          />
-        );
-      })}
-      <ellipse cx={from + abdomen / 2} cy={middle} rx={abdomen / 2} ry={high} fill="var(--ink)" />
+      {legs.map(([root, knee, foot]) => (
+        <path
+          key={root}
+          d={`M${neck + carapace * root} ${chest}L${neck + carapace * knee} ${chest - high * 0.95}L${neck + carapace * foot} ${ground}`}
+          fill="none"
+          stroke="var(--muted)"
+          strokeWidth={Math.max(1.2, Math.min(3, carapace * 0.05))}
+          strokeLinecap="round"
+          strokeLinejoin="round"
+        />
+      ))}
+      <ellipse cx={from + abdomen / 2} cy={ground - high - 5} rx={abdomen / 2} ry={high} fill="var(--ink)" />
       <ellipse
         cx={neck + carapace / 2}
-        cy={middle + high * 0.25}
+        cy={chest - 1}
         rx={carapace / 2}
-        ry={high * 0.6}
+        ry={Math.min(12, carapace * 0.24)}
         fill="var(--ink)"
       />
     </g>

@@ -71,7 +71,10 @@ function Life({ animal, steps, width, unit }: LifeProps) {
     return steps.find((s) => day >= toDays(s.from) && (s.to === null || day < toDays(s.to)));
   };
   const many = animal.lifeline.meals.length > 60;
-  const ticks = y.ticks(4).filter((t) => y(t) >= top && y(t) <= floor);
+  const ticks = y
+    .ticks(4)
+    .filter((t) => y(t) >= top && y(t) <= floor)
+    .filter((t, k, all) => all.slice(k + 1).every((higher) => y(t) - y(higher) > 15) || k === all.length - 1);
   const label = `From ${shortDate(animal.lifeline.steps[0]?.from ?? animal.tonight)}: ${steps
     .map((s) => `${s.instar === null ? '' : `i${s.instar} `}${fromMm(s.lengthMm, unit)} ${unit}`)
     .join(', ')}`;

@@ -33,37 +33,40 @@ const until = (line: Line): string => {
     : `until about ${shortDate(night)} (${shortDate(from)} – ${shortDate(to)})`;
 };
 
-/** What may be done tonight, act by act, the forbidden first. */
+interface Row {
+  verdict: Schemas['Verdict'];
+  until: string;
+  acts: string[];
+}
+
+/** What may be done tonight, the forbidden first; acts that end together stand together. */
 export function HushList({ lines }: { lines: Line[] }) {
-  const groups = (['never', 'avoid', 'fine'] as const)
-    .map((verdict) => ({ verdict, lines: lines.filter((line) => line.verdict === verdict) }))
-    .filter((group) => group.lines.length > 0);
+  const rows: Row[] = [];
+  for (const verdict of ['never', 'avoid', 'fine'] as const) {
+    for (const line of lines.filter((l) => l.verdict === verdict)) {
+      const same = rows.find((row) => row.verdict === verdict && row.until === until(line));
+      if (same === undefined) {
+        rows.push({ verdict, until: until(line), acts: [actWord[line.act]] });
+      } else {
+        same.acts.push(actWord[line.act]);
+      }
+    }
+  }
   return (
     <table className="w-full border-collapse text-13">
       <caption className="sr-only">What may be done, act by act</caption>
       <tbody>
-        {groups.map(({ verdict, lines: acts }) =>
-          verdict === 'fine' ? (
-            <tr key={verdict} className="border-t border-line align-top">
-              <th scope="row" className={`w-12 py-1 text-left font-semibold ${verdictClass.fine}`}>
-                fine
-              </th>
-              <td className="py-1">{acts.map((line) => actWord[line.act]).join(', ')}</td>
-            </tr>
-          ) : (
-            acts.map((line, k) => (
-              <tr key={line.act} className="border-t border-line align-top">
-                <th scope="row" className={`w-12 py-1 text-left font-semibold ${verdictClass[verdict]}`}>
-                  <span className={k > 0 ? 'sr-only' : ''}>{verdict}</span>
-                </th>
-                <td className="py-1">
-                  <b className="font-semibold">{actWord[line.act]}</b>{' '}
-                  <span className="text-muted">{until(line)}</span>
-                </td>
-              </tr>
-            ))
-          ),
-        )}
+        {rows.map((row) => (
+          <tr key={`${row.verdict}${row.until}`} className="border-t border-line align-top">
+            <th scope="row" className={`w-12 py-1 text-left font-semibold ${verdictClass[row.verdict]}`}>
+              {row.verdict}
+            </th>
+            <td className="py-1">
+              <b className="font-semibold">{row.acts.join(', ')}</b>{' '}
+              <span className="text-muted">{row.until}</span>
+            </td>
+          </tr>
+        ))}
       </tbody>
     </table>
   );

@@ -1,4 +1,4 @@
-import { type SubmitEvent, useState } from 'react';
+import { useState } from 'react';
 import { type Act, Refusal } from '../../api/client';
 import { useNightline, useSettings } from '../../api/queries';
 import { Dialog } from '../../ui/Dialog';
@@ -44,9 +44,8 @@ export function ActDialog({ subject, kind, corrects, onClose }: ActDialogProps) 
   const [busy, setBusy] = useState(false);
   const error = (field: string) => refusal?.for(field);
 
-  const submit = async (event: SubmitEvent) => {
-    event.preventDefault();
-    const act: Act | Refusal = finish(draft, unit);
+  const submit = async (complete: Draft) => {
+    const act: Act | Refusal = finish(complete, unit);
     if (act instanceof Refusal) {
       setRefusal(act);
       return;
@@ -76,6 +75,39 @@ export function ActDialog({ subject, kind, corrects, onClose }: ActDialogProps) 
           ['tonight', 'Tonight'],
           ['night', 'Another night'],
         ];
+  const when = (
+    <>
+      <Choice label="When" options={whenOptions} value={timing} onChange={setTiming} />
+      {timing !== 'tonight' && (
+        <div className="grid grid-cols-2 gap-3">
+          {timing === 'between' && (
+            <Field label="Last seen before" error={error('lastSeenBefore') ?? error('from')}>
+              {(p) => (
+                <input
+                  {...p}
+                  type="date"
+                  className="field"
+                  value={before}
+                  onChange={(e) => setBefore(e.target.value)}
+                />
+              )}
+            </Field>
+          )}
+          <Field label={timing === 'between' ? 'Found on' : 'Night'} error={error('foundOn') ?? error('to')}>
+            {(p) => (
+              <input
+                {...p}
+                type="date"
+                className="field"
+                value={foundOn}
+                onChange={(e) => setFoundOn(e.target.value)}
+              />
+            )}
+          </Field>
+        </div>
+      )}
+    </>
+  );
   return (
     <Dialog
       title={corrects === undefined ? titles[kind] : `Correct: ${titles[kind].toLowerCase()}`}
@@ -87,48 +119,35 @@ export function ActDialog({ subject, kind, corrects, onClose }: ActDialogProps) 
       onClose={onClose}
       wide={kind === 'signSeen'}
     >
-      <form onSubmit={(event) => void submit(event)} className="grid gap-4" noValidate>
-        <ActFields draft={draft} setDraft={setDraft} subject={subject} unit={unit} error={error} />
-        <Choice label="When" options={whenOptions} value={timing} onChange={setTiming} />
-        {timing !== 'tonight' && (
-          <div className="grid grid-cols-2 gap-3">
-            {timing === 'between' && (
-              <Field label="Last seen before" error={error('lastSeenBefore') ?? error('from')}>
-                {(p) => (
-                  <input
-                    {...p}
-                    type="date"
-                    className="field"
-                    value={before}
-                    onChange={(e) => setBefore(e.target.value)}
-                  />
-                )}
-              </Field>
-            )}
-            <Field
-              label={timing === 'between' ? 'Found on' : 'Night'}
-              error={error('foundOn') ?? error('to')}
-            >
-              {(p) => (
-                <input
-                  {...p}
-                  type="date"
-                  className="field"
-                  value={foundOn}
-                  onChange={(e) => setFoundOn(e.target.value)}
-                />
-              )}
-            </Field>
-          </div>
-        )}
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          void submit(draft);
+        }}
+        className="grid gap-4"
+        noValidate
+      >
+        {kind === 'signSeen' && when}
+        <ActFields
+          draft={draft}
+          setDraft={setDraft}
+          subject={subject}
+          unit={unit}
+          error={error}
+          busy={busy}
+          submit={(act) => void submit({ ...draft, act })}
+        />
+        {kind !== 'signSeen' && when}
         <FormError>{refusal?.all}</FormError>
         <div className="flex justify-end gap-2">
           <button type="button" className="act act-plain px-3" onClick={onClose}>
             Cancel
           </button>
-          <button type="submit" className="act act-first px-5" disabled={busy}>
-            {corrects === undefined ? 'Log it' : 'Log the correction'}
-          </button>
+          {kind !== 'signSeen' && (
+            <button type="submit" className="act act-first px-5" disabled={busy}>
+              {corrects === undefined ? 'Log it' : 'Log the correction'}
+            </button>
+          )}
         </div>
       </form>
     </Dialog>

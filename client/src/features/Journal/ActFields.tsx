@@ -93,8 +93,6 @@ export function finish({ act, number }: Draft, unit: LengthUnit): Act | Refusal 
         ? { ...act, lengthMm }
         : new Refusal('', { lengthMm: [`Write a number in ${unit}.`] }, 400);
     }
-    case 'signSeen':
-      return act.signId === '' ? new Refusal('', { signId: ['Choose the sign you saw.'] }, 400) : act;
     default:
       return act;
   }
@@ -106,11 +104,14 @@ interface FieldsProps {
   subject: ActSubject;
   unit: LengthUnit;
   error: ErrorOf;
+  busy: boolean;
+  /** Logs the act at once, for forms in which choosing is all there is to do. */
+  submit: (act: ActOf<FormKind>) => void;
 }
 
 /** The fields that belong to a kind of entry. */
 export function ActFields(props: FieldsProps) {
-  const { draft, setDraft, subject, unit, error } = props;
+  const { draft, setDraft, subject, unit, error, busy, submit } = props;
   const { act } = draft;
   const change = (next: ActOf<FormKind>) => setDraft((d) => ({ ...d, act: next }));
   const number = (label: string, field: string, hint?: string) => (
@@ -130,14 +131,7 @@ export function ActFields(props: FieldsProps) {
     case 'offered':
       return <OfferFields {...props} act={act} change={change} number={number} />;
     case 'signSeen':
-      return (
-        <SignPicker
-          group={subject.group}
-          value={act.signId}
-          onChange={(signId) => change({ ...act, signId })}
-          error={error('signId')}
-        />
-      );
+      return <SignPicker group={subject.group} busy={busy} onPick={(signId) => submit({ ...act, signId })} />;
     case 'molted':
       return (
         <div className="grid gap-2">

@@ -1,5 +1,6 @@
 import { DropdownMenu } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
+import { useNavigate } from 'react-router';
 import type { Act } from '../../api/client';
 import { ActDialogFor } from './ActDialogFor';
 import type { FormKind } from './acts';
@@ -35,6 +36,7 @@ const forms: readonly (readonly [string, string, FormKind])[] = [
 /** Everything else that can be logged at an enclosure. */
 export function ElseMenu({ stockId, name, brood = false, trigger, open, onOpenChange }: ElseMenuProps) {
   const { quick } = useDone();
+  const navigate = useNavigate();
   const [form, setForm] = useState<FormKind | null>(null);
   return (
     <>
@@ -61,6 +63,13 @@ export function ElseMenu({ stockId, name, brood = false, trigger, open, onOpenCh
                   {label}
                 </MenuItem>
               ))}
+            <DropdownMenu.Separator className="my-1 border-t border-line" />
+            <MenuItem letter="h" onSelect={() => void navigate(`/stock/${stockId}/edit`)}>
+              Change details…
+            </MenuItem>
+            <MenuItem letter="q" onSelect={() => setForm('departed')}>
+              Leaves the collection…
+            </MenuItem>
           </DropdownMenu.Content>
         </DropdownMenu.Portal>
       </DropdownMenu.Root>

@@ -24,7 +24,7 @@ export function JournalList({ animal }: { animal: AnimalView }) {
         {lines.map((line) => (
           <li
             key={line.id}
-            className="group grid grid-cols-[82px_minmax(0,1fr)_auto] items-start gap-x-2 border-t border-line py-1"
+            className="group relative grid grid-cols-[82px_minmax(0,1fr)] items-start gap-x-2 border-t border-line py-1"
           >
             <time
               dateTime={line.at}
@@ -42,7 +42,7 @@ export function JournalList({ animal }: { animal: AnimalView }) {
               {line.corrects !== null && <span className="text-muted"> (correction)</span>}
             </span>
             {line.canBeCorrected && (
-              <span className="flex gap-1 opacity-0 group-focus-within:opacity-100 group-hover:opacity-100 max-sm:opacity-100">
+              <span className="flex gap-1 bg-bg pl-2 sm:absolute sm:top-1 sm:right-0 sm:opacity-0 sm:group-focus-within:opacity-100 sm:group-hover:opacity-100 max-sm:col-start-2">
                 {hasForm(line.act) && (
                   <button type="button" className="linkish px-1" onClick={() => setCorrecting(line)}>
                     correct<span className="sr-only"> “{line.text}”</span>

@@ -1,6 +1,6 @@
+import { useEffect, useEffectEvent } from 'react';
 import { type Schemas } from '../../api/client';
 import { useRulebook } from '../../api/queries';
-import { FormError } from '../../ui/Field';
 import { strengthWord } from './acts';
 
 type Strength = Schemas['SignStrength'];
@@ -14,36 +14,47 @@ const order: readonly (readonly [Strength[], string])[] = [
 
 interface SignPickerProps {
   group: string;
-  value: string;
-  onChange: (signId: string) => void;
-  error: string | undefined;
+  busy: boolean;
+  onPick: (signId: string) => void;
 }
 
-/** The signs of a group, strongest first, each with what it must not be taken for. */
-export function SignPicker({ group, value, onChange, error }: SignPickerProps) {
-  const signs = (useRulebook().data?.signs ?? []).filter((sign) => sign.groups.includes(group));
+/** The signs of a group, strongest first, each with what it must not be taken for. One tap or letter logs it. */
+export function SignPicker({ group, busy, onPick }: SignPickerProps) {
+  const all = (useRulebook().data?.signs ?? []).filter((sign) => sign.groups.includes(group));
+  const sorted = order.flatMap(([strengths]) => all.filter((sign) => strengths.includes(sign.strength)));
+  const letterOf = (sign: Schemas['SignRule']) => String.fromCharCode(97 + sorted.indexOf(sign));
+  const pressed = useEffectEvent((event: KeyboardEvent) => {
+    const typing =
+      event.target instanceof Element && event.target.closest('input, select, textarea') !== null;
+    const sign = sorted.find((s) => letterOf(s) === event.key);
+    if (!typing && !busy && sign !== undefined && !event.ctrlKey && !event.metaKey && !event.altKey) {
+      event.preventDefault();
+      onPick(sign.id);
+    }
+  });
+  useEffect(() => {
+    const listener = (event: KeyboardEvent) => pressed(event);
+    window.addEventListener('keydown', listener);
+    return () => window.removeEventListener('keydown', listener);
+  }, []);
   return (
-    <fieldset className="grid gap-3">
-      <legend className="sr-only">Which sign</legend>
+    <div className="grid gap-3">
       {order.map(([strengths, title]) => (
         <section key={title}>
           <h3 className="mb-1 text-13 font-semibold text-muted">{title}</h3>
-          {signs
+          {sorted
             .filter((sign) => strengths.includes(sign.strength))
             .map((sign) => (
-              <label
+              <button
                 key={sign.id}
-                className="grid min-h-11 cursor-pointer grid-cols-[20px_minmax(0,1fr)_auto] items-start gap-x-3 border-t border-line py-2.5 has-checked:bg-raised"
+                type="button"
+                disabled={busy}
+                onClick={() => onPick(sign.id)}
+                className="grid min-h-11 w-full grid-cols-[24px_minmax(0,1fr)_auto] items-start gap-x-3 border-t border-line py-2.5 text-left hover:bg-raised max-sm:grid-cols-[minmax(0,1fr)_auto]"
               >
-                <input
-                  type="radio"
-                  name="sign"
-                  className="mt-0.5 size-5 accent-lampmark"
-                  checked={value === sign.id}
-                  onChange={() => onChange(sign.id)}
-                />
+                <kbd className="mt-0.5">{letterOf(sign).toUpperCase()}</kbd>
                 <span>
-                  {sign.label}
+                  <b className="font-semibold">{sign.label}</b>
                   {sign.note !== '' && <span className="block text-13 text-muted">{sign.note}</span>}
                   {sign.notToBeTakenFor !== '' && (
                     <span className="block text-13 text-soft">
@@ -52,11 +63,10 @@ export function SignPicker({ group, value, onChange, error }: SignPickerProps) {
                   )}
                 </span>
                 <span className="text-13 text-muted">{strengthWord[sign.strength]}</span>
-              </label>
+              </button>
             ))}
         </section>
       ))}
-      <FormError>{error}</FormError>
-    </fieldset>
+    </div>
   );
 }

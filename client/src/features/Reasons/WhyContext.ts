@@ -4,7 +4,9 @@ import type { Reason } from '../../api/client';
 /** A judgement to be explained. */
 export interface Why {
   title: string;
-  about: string;
+  place: string;
+  name: string;
+  species: string;
   summary: string;
   reasons: readonly Reason[];
 }

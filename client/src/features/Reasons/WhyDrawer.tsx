@@ -14,7 +14,7 @@ export function WhyDrawer() {
   }
   if (!wide) {
     return (
-      <Dialog title={why.title} hint={why.about} onClose={hide}>
+      <Dialog title={why.title} hint={<About why={why} />} onClose={hide}>
         <Steps why={why} />
       </Dialog>
     );
@@ -35,9 +35,19 @@ export function WhyDrawer() {
           <X className="size-5" />
         </button>
       </header>
-      <p className="mt-1 text-13 text-muted">{why.about}</p>
+      <p className="mt-1 text-13 text-muted">
+        <About why={why} />
+      </p>
       <Steps why={why} />
     </aside>
+  );
+}
+
+function About({ why }: { why: Why }) {
+  return (
+    <>
+      <span className="code">{why.place}</span> {why.name}, <i>{why.species}</i>
+    </>
   );
 }
 
@@ -110,7 +120,7 @@ function Schools({ reason }: { reason: Reason }) {
       role="group"
       aria-label={`Schools: ${reason.topic}. Choosing one changes it for the whole room.`}
     >
-      <div className="inline-flex flex-wrap rounded-s border border-edge">
+      <div className="grid rounded-s border border-edge">
         {reason.schools.map((school) => (
           <button
             key={school.name}
@@ -118,10 +128,10 @@ function Schools({ reason }: { reason: Reason }) {
             aria-pressed={school.chosen}
             disabled={change.isPending}
             onClick={() => follow(school.name)}
-            className="border-edge px-2 py-1 text-left not-first:border-l aria-pressed:bg-ink aria-pressed:font-semibold aria-pressed:text-bg"
+            className="flex min-h-7 items-center justify-between border-edge px-2 text-left not-first:border-t aria-pressed:bg-ink aria-pressed:font-semibold aria-pressed:text-bg max-sm:min-h-11"
           >
             {school.name}
-            <span className="block text-12 font-normal">{school.text}</span>
+            <span className="font-normal">{school.text}</span>
           </button>
         ))}
       </div>

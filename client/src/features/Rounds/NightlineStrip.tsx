@@ -9,14 +9,14 @@ import { placeBands } from './nightlineLayout';
 
 type NightlineData = Schemas['Nightline'];
 
-const laneHeight = 20;
-const bandHeight = 16;
+const laneHeight = 18;
+const bandHeight = 14;
 
 /** The strip of nights across the top of every page: what happened, what is awaited, what will be due. */
 export function NightlineStrip() {
   const { data } = useNightline();
   const phone = useIsPhone();
-  const lanes = phone ? 2 : 3;
+  const lanes = phone ? 2 : 4;
   const height = lanes * laneHeight + 26;
   return (
     <header className="border-b border-line px-4 pt-2 pb-1">
@@ -83,7 +83,7 @@ function Drawing({ data, width, lanes, height, phone }: DrawingProps) {
           (day) =>
             (day + 3) % 7 === 0 &&
             Math.abs(scale(day) - tonight) > 62 &&
-            scale(day) < width - 16 &&
+            scale(day) < width - (left > 0 ? 126 : 16) &&
             scale(day) > 16,
         )
         .map((day) => (
@@ -119,10 +119,10 @@ function Drawing({ data, width, lanes, height, phone }: DrawingProps) {
             onClick={() => open(mark.stockId)}
             onKeyDown={key(mark.stockId)}
           >
-            <circle cx={at} cy={k * laneHeight + 11} r="3" fill="var(--muted)" />
+            <circle cx={at} cy={k * laneHeight + 10} r="3" fill="var(--muted)" />
             <text
               x={before ? at - 8 : at + 8}
-              y={k * laneHeight + 15}
+              y={k * laneHeight + 14}
               textAnchor={before ? 'end' : 'start'}
               className="fill-muted!"
             >
@@ -154,9 +154,9 @@ function Drawing({ data, width, lanes, height, phone }: DrawingProps) {
             strokeOpacity="0.75"
           />
           {p.middle !== null && (
-            <path d={`M${p.middle} ${p.lane * laneHeight + 1.5}v19`} stroke="var(--hush)" strokeWidth="2" />
+            <path d={`M${p.middle} ${p.lane * laneHeight + 1.5}v17`} stroke="var(--hush)" strokeWidth="2" />
           )}
-          <text x={p.textX} y={p.lane * laneHeight + 15} textAnchor={p.textAnchor}>
+          <text x={p.textX} y={p.lane * laneHeight + 14} textAnchor={p.textAnchor}>
             <tspan fontWeight="620">{p.band.code}</tspan> {p.band.label}
           </text>
         </g>
@@ -166,8 +166,8 @@ function Drawing({ data, width, lanes, height, phone }: DrawingProps) {
         {phone ? 'tonight' : `tonight, ${shortDate(data.tonight)}`}
       </text>
       {left > 0 && (
-        <text x={width - 2} y={axis - 6} textAnchor="end" className="fill-muted!">
-          +{left} later
+        <text x={width} y={axis + 18} textAnchor="end" className="fill-muted!">
+          {left} more awaited
         </text>
       )}
     </svg>

@@ -5,7 +5,7 @@ import { useRound } from '../../api/queries';
 import { longDate } from '../../ui/dates';
 import { useKeys } from '../../ui/useKeys';
 import { Waiting } from '../../ui/Waiting';
-import { useWhy } from '../Reasons/WhyContext';
+import { useWhy, type Why } from '../Reasons/WhyContext';
 import { DoneRow, DueRow, PassByFold, RestingFold } from './RoundRows';
 import { byShelf } from './shelves';
 import { ShelfLine } from './ShelfLine';
@@ -106,12 +106,20 @@ function Round({ round }: { round: RoundView }) {
 }
 
 /** Why a line says what it says, for the drawer. */
-export const whyOf = (line: RoundLine) => ({
-  title: line.state === 'due' ? `Why: ${line.do}` : `Why pass ${line.name} by?`,
-  about: `${line.place} ${line.name}, ${line.species}`,
+export const whyOf = (line: RoundLine): Why => ({
+  title: line.state === 'due' ? `Why ${question(line.do)}?` : `Why pass ${line.name} by?`,
+  place: line.place,
+  name: line.name,
+  species: line.species,
   summary: line.why.summary,
   reasons: line.why.reasons,
 });
+
+/** "Offer 1 small cricket, ≤ 9 mm" asked back: "offer 1 small cricket". */
+function question(text: string): string {
+  const short = text.split(/[,:]/)[0] ?? text;
+  return short.charAt(0).toLowerCase() + short.slice(1);
+}
 
 function EmptyRoom() {
   const navigate = useNavigate();

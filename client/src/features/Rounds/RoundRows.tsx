@@ -49,14 +49,14 @@ export function DueRow({ line, selected, onSelect }: DueRowProps) {
           <Link to={`/stock/${line.stockId}`} className="code hover:underline max-sm:text-16">
             {line.place}
           </Link>
-          <small className="block text-13 text-muted max-sm:order-last max-sm:col-start-2 max-sm:col-end-5 max-sm:row-start-4">
+          <small className="block text-13 text-muted max-sm:col-start-4 max-sm:row-start-1 max-sm:text-right">
             {line.phaseWord}
           </small>
         </div>
-        <div className="min-w-0 leading-tight max-sm:flex max-sm:items-baseline max-sm:gap-2">
+        <div className="min-w-0 leading-tight max-sm:col-start-3 max-sm:row-start-1 max-sm:flex max-sm:items-baseline max-sm:gap-2">
           <Link
             to={`/stock/${line.stockId}`}
-            className={`block truncate font-display font-semibold hover:underline ${selected ? 'text-18' : 'text-15'}`}
+            className={`block truncate font-display font-semibold hover:underline max-sm:flex-none max-sm:text-16 ${selected ? 'text-18' : 'text-15'}`}
           >
             {line.name}
           </Link>
@@ -75,7 +75,7 @@ export function DueRow({ line, selected, onSelect }: DueRowProps) {
             type="button"
             onClick={onSelect}
             aria-label={`Go to ${line.place} ${line.name}`}
-            className="grid size-11 place-items-center text-muted"
+            className="grid h-9 w-11 place-items-center text-muted"
           >
             <kbd>{first.key.toUpperCase()}</kbd>
           </button>
@@ -123,7 +123,7 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
     e: () => setMenu('else'),
     l: later,
   });
-  const grown = phone ? 'h-[52px] flex-1 justify-center px-1 text-[16px]' : '';
+  const grown = phone ? 'h-[52px] flex-1 justify-center px-1 text-15' : '';
   return (
     <div
       role="group"

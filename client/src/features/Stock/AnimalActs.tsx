@@ -7,14 +7,8 @@ import type { FormKind } from '../Journal/acts';
 import { useDone } from '../Journal/DoneContext';
 import { ElseMenu } from '../Journal/ElseMenu';
 
-interface AnimalActsProps {
-  animal: AnimalView;
-  leaving: boolean;
-  setLeaving: (leaving: boolean) => void;
-}
-
 /** The acts at the head of an animal's page. Feeding a hushed animal asks once. */
-export function AnimalActs({ animal, leaving, setLeaving }: AnimalActsProps) {
+export function AnimalActs({ animal }: { animal: AnimalView }) {
   const { quick } = useDone();
   const [form, setForm] = useState<FormKind | null>(null);
   const [asking, setAsking] = useState(false);
@@ -59,7 +53,6 @@ export function AnimalActs({ animal, leaving, setLeaving }: AnimalActsProps) {
         {hushed ? 'Feed: hushed' : 'Feed'}
       </button>
       {form !== null && <ActDialogFor stockId={animal.stockId} kind={form} onClose={() => setForm(null)} />}
-      {leaving && <ActDialogFor stockId={animal.stockId} kind="departed" onClose={() => setLeaving(false)} />}
       {asking && (
         <Dialog title={`${name} is hushed`} hint={animal.meal.summary} onClose={() => setAsking(false)}>
           <ul className="mb-4 grid gap-2">

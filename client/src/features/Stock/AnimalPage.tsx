@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import type { AnimalView, Reason } from '../../api/client';
 import { useAnimal, useSettings } from '../../api/queries';
@@ -31,9 +30,15 @@ export function AnimalPage() {
 
 function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   const { toggle } = useWhy();
-  const about = `${animal.place} ${animal.details.nickname}, ${animal.species}`;
   const why = (title: string, answer: { summary: string; reasons: readonly Reason[] }) => () =>
-    toggle({ title, about, summary: answer.summary, reasons: answer.reasons });
+    toggle({
+      title,
+      place: animal.place,
+      name: animal.details.nickname,
+      species: animal.species,
+      summary: answer.summary,
+      reasons: answer.reasons,
+    });
   const whyPhase = why(`Why “${animal.phaseWord}”?`, animal.phase);
   useKeys({ '?': whyPhase });
   const fit = animal.prey.value;
@@ -85,7 +90,7 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
             note={
               fit === null
                 ? ''
-                : `≤ ${fromMm(fit.maxPreyMm, unit)} of a ${fromMm(fit.bodyMm, unit)} ${unit} body${animal.size.value?.isEstimate === true ? ', estimated' : ''}`
+                : `≤ ${fromMm(fit.maxPreyMm, unit)} ${unit}, body ${animal.size.value?.isEstimate === true ? '~' : ''}${fromMm(fit.bodyMm, unit)}`
             }
             onWhy={why('Why this size of prey?', animal.prey)}
           />
@@ -128,7 +133,7 @@ function heading(animal: AnimalView): string {
   const word = animal.phaseWord.charAt(0).toUpperCase() + animal.phaseWord.slice(1);
   return molt === null || animal.phase.value === 'hardening' || animal.phase.value === 'fangsUnchecked'
     ? word
-    : `${word}, premolt ${chance(molt.premoltChance)}`;
+    : `${word}${animal.phase.value === 'likely' ? ', ' : ': premolt '}${chance(molt.premoltChance)}`;
 }
 
 /** A chance in words; the ends are never 0 or 100. */
@@ -185,7 +190,6 @@ function Head({ animal }: { animal: AnimalView }) {
       ? 'not fed here yet'
       : `last fed ${dayDate(animal.meal.value.lastMeal)}`,
   ];
-  const [leaving, setLeaving] = useState(false);
   return (
     <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-3 pb-2.5 max-sm:px-4">
       <Lantern shutters={animal.shutters} lit={animal.line.state === 'due'} className="size-11" />
@@ -198,11 +202,13 @@ function Head({ animal }: { animal: AnimalView }) {
           <i className="ml-2.5 font-text text-18 font-normal tracking-normal text-muted">{animal.species}</i>
         </h1>
         <p className="mt-1.5 flex flex-wrap text-muted">
-          <span className="code text-ink">{animal.place}</span>
+          <span className="code text-ink after:mx-1.5 after:font-normal after:text-edge after:content-['|']">
+            {animal.place}
+          </span>
           {facts.map((fact, k) => (
             <span
               key={fact}
-              className={`before:mx-2 before:text-edge before:content-['|'] ${k === 0 ? 'font-semibold text-ink' : ''}`}
+              className={`not-last:after:mx-1.5 not-last:after:text-edge not-last:after:content-['|'] ${k === 0 ? 'font-semibold text-ink' : ''}`}
             >
               {fact}
             </span>
@@ -215,17 +221,13 @@ function Head({ animal }: { animal: AnimalView }) {
           </p>
         )}
       </div>
-      <div className="flex flex-wrap items-center gap-1.5">
-        {animal.departure === null && (
-          <AnimalActs animal={animal} leaving={leaving} setLeaving={setLeaving} />
-        )}
-        <Link to={`/stock/${animal.stockId}/edit`} className="linkish px-2 py-2 text-13">
-          Change
-        </Link>
-        {animal.departure === null && (
-          <button type="button" className="linkish px-2 py-2 text-13" onClick={() => setLeaving(true)}>
-            Left…
-          </button>
+      <div className="flex flex-wrap items-center gap-1.5 text-13">
+        {animal.departure === null ? (
+          <AnimalActs animal={animal} />
+        ) : (
+          <Link to={`/stock/${animal.stockId}/edit`} className="linkish px-2 py-2">
+            Change details
+          </Link>
         )}
       </div>
     </header>

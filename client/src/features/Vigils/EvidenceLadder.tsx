@@ -7,7 +7,7 @@ const logit = (p: number) => Math.log(p / (1 - p));
 const clamp = (p: number) => Math.min(0.995, Math.max(0.005, p));
 const ticks = [0.01, 0.1, 0.5, 0.9, 0.99];
 const rowHeight = 23;
-const labelWidth = 246;
+const labelWidth = 206;
 
 /** How each sign moved the chance that it is in premolt, one rung after the other. */
 export function EvidenceLadder({ animal }: { animal: AnimalView }) {
@@ -50,7 +50,7 @@ export function EvidenceLadder({ animal }: { animal: AnimalView }) {
               return (
                 <g key={`${rung.label}${k}`}>
                   <text x="0" y={y + 4}>
-                    {shorten(rung.label, left - 62)}
+                    {shorten(rung.label, left - 48)}
                     {night !== undefined && <tspan className="fill-muted"> {shortDate(night)}</tspan>}
                   </text>
                   <path

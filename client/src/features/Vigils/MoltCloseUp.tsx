@@ -23,7 +23,9 @@ export function MoltCloseUp({ animal, unit }: { animal: AnimalView; unit: Length
             onClick={() =>
               toggle({
                 title: 'Why this window?',
-                about: `${animal.place} ${subject}, ${animal.species}`,
+                place: animal.place,
+                name: subject,
+                species: animal.species,
                 summary: animal.molt.summary,
                 reasons: animal.molt.reasons,
               })
@@ -51,7 +53,7 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
   const to = Math.max(tonight + 28, Math.min(tonight + mostAhead, molt === null ? 0 : toDays(molt.p90) + 10));
   const x = scaleLinear([from, to], [0, width]);
   const within = (night: string) => toDays(night) >= from;
-  const line = 52;
+  const line = 56;
   const events = signsAndRefusals(animal).filter((e) => within(e.night));
   const next = animal.growth.value?.fit?.next ?? null;
   const band =
@@ -60,11 +62,11 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
       : { x1: x(toDays(molt.p10)), half: x(toDays(molt.p50)), x2: Math.min(width, x(toDays(molt.p90))) };
   const food = animal.hush.find((h) => h.act === 'feedDead');
   const until = food?.verdict === 'never' ? food.until : null;
-  const weeks = Math.ceil((to - from) / Math.max(4, Math.floor(width / 84)) / 7);
-  const labels = Array.from(
-    { length: Math.ceil((to - from) / (weeks * 7)) + 1 },
-    (_, k) => tonight + (k - 6) * weeks * 7,
-  );
+  const step = 7 * Math.ceil((to - from) / Math.max(3, Math.floor(width / 84)) / 7);
+  const labels = [];
+  for (let day = tonight - Math.floor((tonight - from) / step) * step; day <= to; day += step) {
+    labels.push(day);
+  }
   return (
     <svg
       width={width}
@@ -97,7 +99,7 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
         />
       )}
       {next !== null && band !== null && (
-        <text x={width} y={line - 24} textAnchor="end">
+        <text x={width} y={14} textAnchor="end">
           <tspan className="fill-muted">then about </tspan>
           <tspan fontWeight="650">{fromMm(next.medianMm, unit)}</tspan>
           <tspan className="fill-muted">{` (${fromMm(next.low90Mm, unit)}–${fromMm(next.high90Mm, unit)} ${unit})`}</tspan>
