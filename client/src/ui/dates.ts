@@ -6,7 +6,7 @@ export const toDays = (night: string): number => Date.parse(`${night}T00:00:00Z`
 
 export const fromDays = (days: number): string => new Date(days * dayMs).toISOString().slice(0, 10);
 
-const short = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
+const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
 const weekday = new Intl.DateTimeFormat('en-GB', { weekday: 'short', timeZone: 'UTC' });
 const long = new Intl.DateTimeFormat('en-GB', {
   weekday: 'long',
@@ -14,21 +14,20 @@ const long = new Intl.DateTimeFormat('en-GB', {
   month: 'long',
   timeZone: 'UTC',
 });
-const month = new Intl.DateTimeFormat('en-GB', { month: 'short', timeZone: 'UTC' });
 
 const asDate = (night: string) => new Date(`${night}T00:00:00Z`);
 
+/** "Nov", spelled as the server spells it. */
+export const monthName = (night: string): string => months[asDate(night).getUTCMonth()] ?? '';
+
 /** "23 Nov". */
-export const shortDate = (night: string): string => short.format(asDate(night));
+export const shortDate = (night: string): string => `${asDate(night).getUTCDate()} ${monthName(night)}`;
 
 /** "Mon 23 Nov". */
 export const dayDate = (night: string): string => `${weekday.format(asDate(night))} ${shortDate(night)}`;
 
 /** "Monday 23 November". */
 export const longDate = (night: string): string => long.format(asDate(night)).replace(',', '');
-
-/** "Nov". */
-export const monthName = (night: string): string => month.format(asDate(night));
 
 /** Local clock time of an instant, "21:14". */
 export const clockTime = (instant: string): string =>

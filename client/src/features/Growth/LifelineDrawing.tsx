@@ -75,6 +75,9 @@ function Life({ animal, steps, width, unit }: LifeProps) {
     .ticks(4)
     .filter((t) => y(t) >= top && y(t) <= floor)
     .filter((t, k, all) => all.slice(k + 1).every((higher) => y(t) - y(higher) > 15) || k === all.length - 1);
+  const hidden = (animal.growth.value?.skins ?? []).flatMap((skin) =>
+    skin.ratioToNext?.hidesAMolt === true ? [skin.ratioToNext.toInstar] : [],
+  );
   const label = `From ${shortDate(animal.lifeline.steps[0]?.from ?? animal.tonight)}: ${steps
     .map((s) => `${s.instar === null ? '' : `i${s.instar} `}${fromMm(s.lengthMm, unit)} ${unit}`)
     .join(', ')}`;
@@ -147,6 +150,11 @@ function Life({ animal, steps, width, unit }: LifeProps) {
                 </tspan>
               </text>
             )}
+            {hidden.includes(drawnInstar(animal, step, k)) && (
+              <text x={x1 + 6} y={y(step.lengthMm) + 26} className="fill-lamptext!" fontWeight="650">
+                two molts here?
+              </text>
+            )}
             {k > 0 && <path d={`M${x1} 160v10`} stroke="var(--edge)" />}
             {roomy && (
               <text x={(x1 + x2) / 2} y="170" textAnchor="middle" className="fill-muted!">
@@ -169,6 +177,10 @@ function Life({ animal, steps, width, unit }: LifeProps) {
     </svg>
   );
 }
+
+/** The number by which the growth record knows a step: its instar, or its place since arrival. */
+const drawnInstar = (animal: AnimalView, step: Drawn, k: number) =>
+  animal.growth.value?.instarsAreKnown === true && step.instar !== null ? step.instar : k + 1;
 
 /** First days of months that fit as labels, with the year at the first and each January. */
 function months(first: number, last: number, width: number): { day: number; text: string }[] {

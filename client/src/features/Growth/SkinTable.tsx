@@ -23,13 +23,13 @@ export function SkinTable({
       </caption>
       <thead>
         <tr className="text-left text-muted">
-          <th scope="col" className="py-1 font-normal">
+          <th scope="col" className="py-1 pr-3 font-normal">
             {growth.instarsAreKnown ? 'Instar' : 'Skin'}
           </th>
-          <th scope="col" className="py-1 font-normal">
+          <th scope="col" className="py-1 pr-3 font-normal">
             {partWord[growth.part]}, {unit}
           </th>
-          <th scope="col" className="py-1 font-normal">
+          <th scope="col" className="py-1 pr-3 font-normal">
             Grew
           </th>
         </tr>
@@ -40,13 +40,13 @@ export function SkinTable({
             <th scope="row" className="py-1 text-left font-normal text-muted">
               {growth.instarsAreKnown ? `i${skin.instar}` : `${skin.instar}.`}
             </th>
-            <td className="py-1">
+            <td className="py-1 pr-3">
               <b className="font-semibold">{fromMm(skin.lengthMm, unit)}</b>{' '}
               <span className="text-muted">
                 {skin.fromExuvia ? 'shed' : 'measured'} {shortDate(skin.measuredOn)}
               </span>
             </td>
-            <td className="py-1">{skin.ratioToNext !== null && <Ratio step={skin.ratioToNext} />}</td>
+            <td className="py-1 pr-3">{skin.ratioToNext !== null && <Ratio step={skin.ratioToNext} />}</td>
           </tr>
         ))}
         {next !== null && (
