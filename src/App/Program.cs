@@ -73,7 +73,10 @@ if (!LanternOptions.IsDocumentGeneration)
         return LanternOptions.RefusedExitCode;
     }
 
-    app.Lifetime.ApplicationStarted.Register(() => Console.WriteLine($"Hushed Lantern is lit: {options.Address}"));
+    if (LanternOptions.IsServer)
+    {
+        app.Lifetime.ApplicationStarted.Register(() => Console.WriteLine($"Hushed Lantern is lit: {options.Address}"));
+    }
 }
 
 await app.RunAsync();

@@ -1,0 +1,69 @@
+using Hosting.Tests;
+
+namespace App.Tests;
+
+/// <summary>The demo room has an animal in every state a keeper meets.</summary>
+public sealed class DemoRoomTests
+{
+    [Fact]
+    public async Task The_net_loft_has_fourteen_to_eighteen_enclosures_in_every_phase()
+    {
+        using var app = new LanternFactory(demo: true);
+        using var api = new Api(app);
+        var stock = (await api.GetAsync("/api/stock")).AsArray();
+        Assert.InRange(stock.Count, 14, 18);
+        var phases = stock.Select(s => s!["phaseWord"]!.GetValue<string>()).ToHashSet();
+        Assert.Superset(
+            new HashSet<string>
+            {
+                "open",
+                "well fed",
+                "suspected",
+                "likely premolt",
+                "molting",
+                "hardening",
+                "fangs unchecked",
+            },
+            phases
+        );
+        Assert.Contains(stock, s => s!["kind"]!.GetValue<string>() == "brood" && s["count"]!.GetValue<int>() == 46);
+        var round = await api.GetAsync("/api/round");
+        Assert.Equal("The net loft at Sallow Quay", round["roomName"]!.GetValue<string>());
+        var acts = round["lines"]!.AsArray().Select(l => l!["act"]!.GetValue<string>()).ToHashSet();
+        Assert.Superset(new HashSet<string> { "removeLeftovers", "checkFangs", "feed", "water", "none" }, acts);
+        Assert.NotEmpty(round["done"]!.AsArray());
+        var places = round["lines"]!.AsArray().Select(l => l!["place"]!.GetValue<string>()).ToList();
+        Assert.Equal(places.Order(StringComparer.Ordinal), places);
+    }
+
+    [Fact]
+    public async Task The_same_evening_lays_out_the_same_room()
+    {
+        static async Task<string> LayOut()
+        {
+            using var app = new LanternFactory(demo: true);
+            using var api = new Api(app);
+            return (await api.GetAsync("/api/round")).ToJsonString();
+        }
+
+        Assert.Equal(await LayOut(), await LayOut());
+    }
+
+    [Fact]
+    public async Task One_record_hides_a_molt_and_one_animal_is_thin()
+    {
+        using var app = new LanternFactory(demo: true);
+        using var api = new Api(app);
+        var stock = (await api.GetAsync("/api/stock")).AsArray();
+        async Task<System.Text.Json.Nodes.JsonNode> Animal(string name) =>
+            await api.GetAsync(
+                $"/api/stock/{stock.Single(s => s!["name"]!.GetValue<string>() == name)!["stockId"]!.GetValue<string>()}"
+            );
+        var heron = await Animal("Heron");
+        Assert.Contains(
+            heron["growth"]!["value"]!["skins"]!.AsArray(),
+            s => s!["ratioToNext"]?["hidesAMolt"]?.GetValue<bool>() == true
+        );
+        Assert.Equal("thin", (await Animal("Wisp"))["condition"]!["value"]!["word"]!.GetValue<string>());
+    }
+}

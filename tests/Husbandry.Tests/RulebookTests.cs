@@ -1,0 +1,139 @@
+using System.Reflection;
+using System.Reflection.Metadata;
+using System.Reflection.PortableExecutable;
+using Husbandry.Reasons;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+
+namespace Husbandry.Tests;
+
+public class RulebookTests
+{
+    [Fact]
+    public void The_shipped_rulebook_knows_both_groups_and_at_least_six_species()
+    {
+        var rules = RuleSet.Shipped;
+        Assert.Equal(["jumping-spider", "tarantula"], rules.Groups.Select(g => g.Id).Order());
+        Assert.True(rules.Species.Count >= 6);
+        Assert.All(rules.Groups, g => Assert.Contains(rules.Species, s => s.Group == g.Id));
+    }
+
+    [Theory]
+    [InlineData("groups.json", "\"growthRatio\": {", "\"growthRadio\": {", "growthRadio")]
+    [InlineData("groups.json", "\"tag\": \"practice\"", "\"tag\": \"hearsay\"", "groups.json")]
+    [InlineData("groups.json", "\"fruit-fly-large\"", "\"moon-cheese\"", "staples")]
+    [InlineData(
+        "signs.json",
+        "\"likelihoodRatio\": {\n      \"value\": 4.0",
+        "\"likelihoodRatio\": {\n      \"value\": 0.4",
+        "likelihoodRatio"
+    )]
+    [InlineData("species/hyllus-diardi.json", "\"p10\": 12", "\"p10\": 120", "moltInterval")]
+    [InlineData("species/hyllus-diardi.json", "\"group\": \"jumping-spider\"", "\"group\": \"snail\"", "group")]
+    [InlineData("hush.json", "\"cause\": \"likely\"", "\"cause\": \"suspected\"", "hush.json")]
+    public void A_broken_rulebook_is_refused_and_says_where(string document, string good, string bad, string named)
+    {
+        var documents = RuleSet.ShippedDocuments().ToList();
+        var at = documents.FindIndex(d => d.Name == document);
+        Assert.Contains(good, documents[at].Json, StringComparison.Ordinal);
+        documents[at] = documents[at] with { Json = documents[at].Json.Replace(good, bad, StringComparison.Ordinal) };
+        var reading = RuleSet.Read(documents);
+        Assert.Null(reading.Rules);
+        Assert.Contains(reading.Problems, p => (p.Field + p.Message).Contains(named, StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void A_missing_document_is_named() =>
+        Assert.Contains(
+            RuleSet.Read([.. RuleSet.ShippedDocuments().Where(d => d.Name != "signs.json")]).Problems,
+            p => p.Field == "signs.json"
+        );
+
+    [Fact]
+    public void Every_false_friend_belongs_to_a_sign_of_the_species_group() =>
+        Assert.All(
+            RuleSet.Shipped.Species.SelectMany(s => s.FalseFriends.Keys.Select(sign => (s.Group, sign))),
+            f => Assert.Contains(f.Group, RuleSet.Shipped.Sign(f.sign)!.Groups)
+        );
+
+    [Fact]
+    public void Another_species_gets_the_whole_span_of_its_group()
+    {
+        var details = new StockDetails(
+            StockKind.Specimen,
+            "tarantula",
+            null,
+            "Nova species",
+            "X",
+            Sex.Unknown,
+            default,
+            null,
+            null,
+            false,
+            null,
+            1
+        );
+        var profile = RuleSet.Shipped.ProfileFor(details);
+        var relatives = RuleSet.Shipped.Species.Where(s => s.Group == "tarantula").ToList();
+        foreach (var stage in Enum.GetValues<Stage>())
+        {
+            var span = profile.MoltInterval[stage].Value;
+            Assert.All(
+                relatives,
+                r =>
+                    Assert.True(
+                        span.P10 <= r.MoltInterval[stage].Value.P10 && span.P90 >= r.MoltInterval[stage].Value.P90
+                    )
+            );
+            Assert.Equal(RuleTag.House, profile.MoltInterval[stage].Tag);
+        }
+    }
+
+    [Fact]
+    public void The_core_touches_no_file_network_clock_database_or_web()
+    {
+        using var stream = File.OpenRead(typeof(RuleSet).Assembly.Location);
+        using var image = new PEReader(stream);
+        var metadata = image.GetMetadataReader();
+        var assemblies = metadata
+            .AssemblyReferences.Select(h => metadata.GetString(metadata.GetAssemblyReference(h).Name))
+            .ToList();
+        Assert.All(
+            assemblies,
+            a =>
+                Assert.True(
+                    a.StartsWith("System", StringComparison.Ordinal) || a is "netstandard" or "MathNet.Numerics",
+                    a
+                )
+        );
+        var types = metadata
+            .TypeReferences.Select(h => metadata.GetTypeReference(h))
+            .Select(t => $"{metadata.GetString(t.Namespace)}.{metadata.GetString(t.Name)}")
+            .ToList();
+        string[] forbidden =
+        [
+            "System.IO.File",
+            "System.IO.Directory",
+            "System.Net.",
+            "System.Diagnostics.Process",
+            "System.Console",
+            "System.Data.",
+        ];
+        Assert.DoesNotContain(types, t => forbidden.Any(f => t.StartsWith(f, StringComparison.Ordinal)));
+        var members = metadata.MemberReferences.Select(h => metadata.GetString(metadata.GetMemberReference(h).Name));
+        Assert.DoesNotContain(members, m => m is "get_Now" or "get_UtcNow" or "get_Today" or "GetEnvironmentVariable");
+    }
+
+    [Fact]
+    public void Every_public_type_of_the_core_is_documented()
+    {
+        var xml = File.ReadAllText(Path.ChangeExtension(typeof(RuleSet).Assembly.Location, ".xml"));
+        var types = typeof(RuleSet)
+            .Assembly.GetExportedTypes()
+            .Where(t => t.GetCustomAttribute<System.Runtime.CompilerServices.CompilerGeneratedAttribute>() is null);
+        Assert.All(
+            types,
+            t => Assert.Contains($"\"T:{t.FullName!.Replace('+', '.')}\"", xml, StringComparison.Ordinal)
+        );
+    }
+}
