@@ -16,6 +16,23 @@ if (options.Refusal is { } refusal)
     return LanternOptions.RefusedExitCode;
 }
 
+if (options.BackUpOnly)
+{
+    if (!File.Exists(options.DataFile))
+    {
+        await Console.Error.WriteLineAsync($"There is no data file at {options.DataFile} yet.");
+        return LanternOptions.RefusedExitCode;
+    }
+
+    var copy = await new LedgerFile(options.DataFile).CopyAsync(
+        DateTimeOffset.UtcNow,
+        "by-hand",
+        CancellationToken.None
+    );
+    Console.WriteLine($"Copied to {copy}");
+    return 0;
+}
+
 var builder = WebApplication.CreateBuilder(
     new WebApplicationOptions
     {

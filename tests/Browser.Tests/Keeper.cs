@@ -59,6 +59,8 @@ internal sealed class Keeper : IDisposable
 
     public object? Run(string script, params object[] arguments) => driver.ExecuteScript(script, arguments);
 
+    public string? RunAsync(string script) => driver.ExecuteAsyncScript(script) as string;
+
     /// <summary>Waits for an element that can be seen.</summary>
     public IWebElement See(string css) =>
         Wait(() => driver.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Displayed), css);
@@ -122,6 +124,9 @@ internal sealed class Keeper : IDisposable
     /// <summary>Chooses an option of the list with a label.</summary>
     public void Choose(string label, string option) =>
         Field(label).FindElements(By.TagName("option")).First(o => o.Text == option).Click();
+
+    /// <summary>Moves the pointer over an element.</summary>
+    public void Hover(string css) => new OpenQA.Selenium.Interactions.Actions(driver).MoveToElement(See(css)).Perform();
 
     /// <summary>Presses keys wherever the focus is.</summary>
     public void Keys(string keys) => driver.SwitchTo().ActiveElement().SendKeys(keys);

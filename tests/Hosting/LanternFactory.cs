@@ -28,7 +28,9 @@ public sealed class LanternFactory : WebApplicationFactory<Program>
         builder.ConfigureServices(services =>
         {
             services.Replace(ServiceDescriptor.Singleton<TimeProvider>(Clock));
-            services.Replace(ServiceDescriptor.Singleton(new LanternOptions(0, DataFile, ClientFolder(), demo, null)));
+            services.Replace(
+                ServiceDescriptor.Singleton(new LanternOptions(0, DataFile, ClientFolder(), demo, false, null))
+            );
         });
 
     protected override void Dispose(bool disposing)

@@ -1,3 +1,4 @@
+using System.Globalization;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Ledger;
@@ -8,10 +9,49 @@ namespace App.Demo;
 /// <summary>Lays out the demo room in an empty ledger.</summary>
 public static class DemoRoom
 {
+    private static readonly string[] DataFileParts = ["", "-wal", "-shm"];
+
+    private const string NoteName = "demo-night.txt";
+
     /// <summary>
-    /// Lays the demo out relative to tonight. A demo that was laid out on another night is set aside by the start
-    /// script before, so that what is found here is tonight's.
+    /// Sets a demo of another night aside among the backups, so that the demo never goes stale. A keeper's own room
+    /// is never touched.
     /// </summary>
+    /// <exception cref="LedgerFileException">The folder holds a room that is not a demo.</exception>
+    public static void SetFormerAside(LedgerFile file, DateTimeOffset now)
+    {
+        var folder = Path.GetDirectoryName(file.Path)!;
+        var note = Path.Combine(folder, NoteName);
+        var tonight = RoomStore.Fresh.Clock().NightOf(now).ToString("O", CultureInfo.InvariantCulture);
+        if (File.Exists(file.Path))
+        {
+            if (!File.Exists(note))
+            {
+                throw new LedgerFileException(
+                    $"{folder} holds a room of its own; the demo does not touch it. Choose another folder with LANTERN_DATA."
+                );
+            }
+
+            var laidOut = File.ReadAllText(note).Trim();
+            if (laidOut != tonight)
+            {
+                Directory.CreateDirectory(file.BackupFolder);
+                foreach (var part in DataFileParts.Where(part => File.Exists(file.Path + part)))
+                {
+                    File.Move(
+                        file.Path + part,
+                        Path.Combine(file.BackupFolder, $"demo-{laidOut}.db{part}"),
+                        overwrite: true
+                    );
+                }
+            }
+        }
+
+        Directory.CreateDirectory(folder);
+        File.WriteAllText(note, tonight);
+    }
+
+    /// <summary>Lays the demo out relative to tonight, unless it is laid out already.</summary>
     public static async Task LayOutDemoAsync(this IServiceProvider services, DateTimeOffset now)
     {
         if (await services.GetRequiredService<LanternDb>().Entries.AnyAsync())

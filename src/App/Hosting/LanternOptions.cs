@@ -10,8 +10,16 @@ namespace App.Hosting;
 /// <param name="DataFile">Path of the ledger.</param>
 /// <param name="ClientFolder">Folder of the built client.</param>
 /// <param name="Demo">Whether to lay out the demo room in an empty ledger.</param>
+/// <param name="BackUpOnly">Whether to copy the data file aside and end.</param>
 /// <param name="Refusal">Why it cannot start, for the keeper to read.</param>
-public sealed record LanternOptions(int Port, string DataFile, string ClientFolder, bool Demo, string? Refusal)
+public sealed record LanternOptions(
+    int Port,
+    string DataFile,
+    string ClientFolder,
+    bool Demo,
+    bool BackUpOnly,
+    string? Refusal
+)
 {
     public const int RefusedExitCode = 2;
 
@@ -44,8 +52,9 @@ public sealed record LanternOptions(int Port, string DataFile, string ClientFold
         var folder = Environment.GetEnvironmentVariable("LANTERN_DATA") is { Length: > 0 } data
             ? data
             : Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.UserProfile), "hushed-lantern");
+        var backUpOnly = args.Contains("--backup");
         refusal ??=
-            IsServer && IsBusy(port)
+            IsServer && !backUpOnly && IsBusy(port)
                 ? $"Port {port} is in use by another program. Close it, or choose another with LANTERN_PORT."
                 : null;
         return new LanternOptions(
@@ -53,6 +62,7 @@ public sealed record LanternOptions(int Port, string DataFile, string ClientFold
             Path.Combine(folder, "lantern.db"),
             FindClient(),
             args.Contains("--demo"),
+            backUpOnly,
             refusal
         );
     }

@@ -24,6 +24,12 @@ public static class LedgerServices
         var clock = services.GetRequiredService<TimeProvider>();
         var file = services.GetRequiredService<LedgerFile>();
         var db = services.GetRequiredService<LanternDb>();
+        var demo = services.GetRequiredService<LanternOptions>().Demo;
+        if (demo)
+        {
+            DemoRoom.SetFormerAside(file, clock.GetUtcNow());
+        }
+
         var copy = await file.BringUpToDateAsync(db, clock.GetUtcNow(), CancellationToken.None);
         if (copy is not null)
         {
@@ -39,7 +45,7 @@ public static class LedgerServices
             await services.GetRequiredService<JournalStore>().RebuildAsync(room, CancellationToken.None);
         }
 
-        if (services.GetRequiredService<LanternOptions>().Demo)
+        if (demo)
         {
             await services.LayOutDemoAsync(clock.GetUtcNow());
         }

@@ -42,7 +42,7 @@ export function JournalList({ animal }: { animal: AnimalView }) {
               {line.corrects !== null && <span className="text-muted"> (correction)</span>}
             </span>
             {line.canBeCorrected && (
-              <span className="flex gap-1 bg-bg pl-2 sm:absolute sm:top-1 sm:right-0 sm:opacity-0 sm:group-focus-within:opacity-100 sm:group-hover:opacity-100 max-sm:col-start-2">
+              <span className="flex gap-1 bg-bg pl-2 sm:absolute sm:top-1 sm:right-0 sm:opacity-0 sm:group-focus-within:opacity-100 sm:group-hover:opacity-100 pointer-coarse:opacity-100 max-sm:col-start-2">
                 {hasForm(line.act) && (
                   <button type="button" className="linkish px-1" onClick={() => setCorrecting(line)}>
                     correct<span className="sr-only"> “{line.text}”</span>
