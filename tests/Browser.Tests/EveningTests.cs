@@ -118,8 +118,8 @@ public sealed class EveningTests : IDisposable
         keeper.Type("Length in mm", "200");
         keeper.Press("Add it");
         keeper.SeeText("ol", "leg span 200 mm");
-        keeper.Hover("ol li");
-        keeper.Press("correct", "ol li");
+        keeper.Press("mend", "ol li");
+        keeper.Press("Correct…", "[role=menu]");
         keeper.SeeText("[role=dialog]", "Correct: measured");
         keeper.Type("Length in mm", "20");
         keeper.Press("Log the correction", "[role=dialog]");

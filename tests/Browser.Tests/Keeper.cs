@@ -125,9 +125,6 @@ internal sealed class Keeper : IDisposable
     public void Choose(string label, string option) =>
         Field(label).FindElements(By.TagName("option")).First(o => o.Text == option).Click();
 
-    /// <summary>Moves the pointer over an element.</summary>
-    public void Hover(string css) => new OpenQA.Selenium.Interactions.Actions(driver).MoveToElement(See(css)).Perform();
-
     /// <summary>Presses keys wherever the focus is.</summary>
     public void Keys(string keys) => driver.SwitchTo().ActiveElement().SendKeys(keys);
 

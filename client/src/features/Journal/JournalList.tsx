@@ -1,9 +1,11 @@
+import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import type { AnimalView } from '../../api/client';
 import { Refusal } from '../../api/client';
 import { useUndo } from '../../api/queries';
 import { clockTime, dayDate, shortDate } from '../../ui/dates';
 import { FormError } from '../../ui/Field';
+import { MenuItem, menuClass, pickByLetter } from '../../ui/Menu';
 import { ActDialogFor } from './ActDialogFor';
 import { hasForm } from './acts';
 
@@ -24,7 +26,7 @@ export function JournalList({ animal }: { animal: AnimalView }) {
         {lines.map((line) => (
           <li
             key={line.id}
-            className="group relative grid grid-cols-[82px_minmax(0,1fr)] items-start gap-x-2 border-t border-line py-1"
+            className="grid grid-cols-[82px_minmax(0,1fr)_auto] items-start gap-x-2 border-t border-line py-1"
           >
             <time
               dateTime={line.at}
@@ -42,23 +44,13 @@ export function JournalList({ animal }: { animal: AnimalView }) {
               {line.corrects !== null && <span className="text-muted"> (correction)</span>}
             </span>
             {line.canBeCorrected && (
-              <span className="flex gap-1 bg-bg pl-2 sm:absolute sm:top-1 sm:right-0 sm:opacity-0 sm:group-focus-within:opacity-100 sm:group-hover:opacity-100 pointer-coarse:opacity-100 max-sm:col-start-2">
-                {hasForm(line.act) && (
-                  <button type="button" className="linkish px-1" onClick={() => setCorrecting(line)}>
-                    correct<span className="sr-only"> “{line.text}”</span>
-                  </button>
-                )}
-                <button
-                  type="button"
-                  className="linkish px-1"
-                  disabled={undo.isPending}
-                  onClick={() =>
-                    undo.mutate({ stockId: animal.stockId, entryId: line.id, id: crypto.randomUUID() })
-                  }
-                >
-                  take back<span className="sr-only"> “{line.text}”</span>
-                </button>
-              </span>
+              <MendMenu
+                line={line}
+                onCorrect={() => setCorrecting(line)}
+                onTakeBack={() =>
+                  undo.mutate({ stockId: animal.stockId, entryId: line.id, id: crypto.randomUUID() })
+                }
+              />
             )}
           </li>
         ))}
@@ -78,5 +70,41 @@ export function JournalList({ animal }: { animal: AnimalView }) {
         />
       )}
     </>
+  );
+}
+
+interface MendMenuProps {
+  line: Line;
+  onCorrect: () => void;
+  onTakeBack: () => void;
+}
+
+/** The two ways to mend an entry, behind one small button. */
+function MendMenu({ line, onCorrect, onTakeBack }: MendMenuProps) {
+  return (
+    <DropdownMenu.Root modal={false}>
+      <DropdownMenu.Trigger asChild>
+        <button type="button" className="linkish min-h-6 px-1 text-12 text-muted max-sm:min-h-11">
+          mend<span className="sr-only"> “{line.text}”</span>
+        </button>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="end"
+          collisionPadding={12}
+          className={menuClass}
+          onKeyDown={pickByLetter}
+        >
+          {hasForm(line.act) && (
+            <MenuItem letter="c" onSelect={onCorrect}>
+              Correct…
+            </MenuItem>
+          )}
+          <MenuItem letter="t" onSelect={onTakeBack}>
+            Take back
+          </MenuItem>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
   );
 }
