@@ -9,9 +9,14 @@ describe('lengths', () => {
     ['1', 'in', 25.4],
     ['4,5', 'cm', 45],
     [' 60 ', 'mm', 60],
+    ['6 cm', 'mm', 60],
+    ['2in', 'mm', 50.8],
+    ['2"', 'cm', 50.8],
   ] as const)('reads %s %s as %d mm', (text, unit, mm) => expect(toMm(text, unit)).toBe(mm));
 
-  it.each(['', 'wide', '1 2'])('does not read “%s”', (text) => expect(toMm(text, 'mm')).toBeNaN());
+  it.each(['', 'wide', '1 2', '5 ft', '-3'])('does not read “%s”', (text) =>
+    expect(toMm(text, 'mm')).toBeNaN(),
+  );
 
   it('shows what was typed again', () => {
     for (const [text, unit] of [

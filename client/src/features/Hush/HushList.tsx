@@ -62,7 +62,7 @@ export function HushList({ lines }: { lines: Line[] }) {
               {row.verdict}
             </th>
             <td className="py-1">
-              <b className="font-semibold">{row.acts.join(', ')}</b>{' '}
+              <span className={row.verdict === 'fine' ? '' : 'font-semibold'}>{row.acts.join(', ')}</span>{' '}
               <span className="text-muted">{row.until}</span>
             </td>
           </tr>

@@ -158,7 +158,7 @@ export function ActFields(props: FieldsProps) {
             value={act.part}
             onChange={(part) => change({ ...act, part })}
           />
-          {number(`Length in ${unit}`, 'lengthMm')}
+          {number(`Length in ${unit}`, 'lengthMm', 'Or with a unit: 6 cm, 2.4 in')}
           {subject.hasMolted && (
             <Check
               label="Taken from the shed skin (tells the size before that molt)"

@@ -89,7 +89,7 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
     event.preventDefault();
     const complete: StockDetails = {
       ...details,
-      moltsAtArrival: molts.trim() === '' ? null : Number(molts),
+      moltsAtArrival: readMolts(molts, group),
       count: details.kind === 'specimen' ? 1 : Number(count),
     };
     const wrong = unreadable(complete, length, unit);
@@ -275,7 +275,7 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
         <div className="grid gap-4 sm:grid-cols-3">
           <Field
             label="Molts behind it when it came"
-            hint={instarHint(molts, group) ?? 'Leave empty if not known'}
+            hint={instarHint(molts, group) ?? 'Molts, or the instar like i6; empty if not known'}
             error={error('moltsAtArrival')}
           >
             {(p) => (
@@ -305,7 +305,7 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
             <div className="grid gap-4 sm:grid-cols-3">
               <Field
                 label={`Length in ${unit}`}
-                hint="Prey is sized by it; can be added later"
+                hint="Or with a unit: 6 cm, 2.4 in. Prey is sized by it"
                 error={error('lengthMm')}
               >
                 {(p) => (
@@ -368,18 +368,32 @@ const fresh = (rules: RulebookView, tonight: string): StockDetails => ({
 
 const textOf = (value: number | null) => (value === null ? '' : String(value));
 
-function instarHint(molts: string, group: RulebookView['groups'][number] | undefined): string | undefined {
-  const number = Number(molts);
-  return molts.trim() === '' || !Number.isInteger(number) || group === undefined
+type Group = RulebookView['groups'][number] | undefined;
+
+/** Molts as typed: a number of molts, or an instar such as `i6`. Nothing when empty; not a number when unreadable. */
+function readMolts(text: string, group: Group): number | null {
+  const mark = group?.instarMark.toLowerCase() ?? 'i';
+  const typed = text.trim().toLowerCase();
+  if (typed === '') {
+    return null;
+  }
+  return typed.startsWith(mark)
+    ? Number(typed.slice(mark.length)) - (group?.instarAtHatching ?? 1)
+    : Number(typed);
+}
+
+function instarHint(text: string, group: Group): string | undefined {
+  const molts = readMolts(text, group);
+  return molts === null || !Number.isInteger(molts) || group === undefined
     ? undefined
-    : `${number} molts: ${group.instarMark}${number + group.instarAtHatching}`;
+    : `${molts} molts: ${group.instarMark}${molts + group.instarAtHatching}`;
 }
 
 /** What cannot be sent because it is no number at all; ranges are the server's to judge. */
 function unreadable(details: StockDetails, length: string, unit: LengthUnit): Refusal | null {
   const errors: Record<string, string[]> = {};
   if (details.moltsAtArrival !== null && !Number.isInteger(details.moltsAtArrival)) {
-    errors['moltsAtArrival'] = ['Write a whole number, or leave it empty.'];
+    errors['moltsAtArrival'] = ['Write a whole number or an instar like i6, or leave it empty.'];
   }
   if (!Number.isInteger(details.count)) {
     errors['count'] = ['Write a whole number.'];

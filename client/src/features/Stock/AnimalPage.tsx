@@ -57,6 +57,14 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
           <p className="mb-2 text-13 text-soft">{animal.phase.summary}</p>
           <EvidenceLadder animal={animal} />
           <Turns animal={animal} />
+          {animal.leftover.value !== null && (
+            <SectionHead
+              id="leftover"
+              title={animal.leftover.summary}
+              onWhy={why('Why take it out?', animal.leftover)}
+              small
+            />
+          )}
           <SectionHead
             id="water"
             title={animal.water.summary}
@@ -77,6 +85,18 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
               small
             />
           )}
+          <SectionHead
+            id="stage"
+            title={animal.stage.summary}
+            onWhy={why('Why this stage?', animal.stage)}
+            small
+          />
+          <SectionHead
+            id="condition"
+            title={animal.condition.summary}
+            onWhy={why('Why this condition?', animal.condition)}
+            small
+          />
           {animal.cautions.map((caution) => (
             <p key={caution} className="mt-2 border-l-2 border-lampmark pl-2 text-13 text-soft">
               {caution}
@@ -192,14 +212,20 @@ function Head({ animal }: { animal: AnimalView }) {
   ];
   return (
     <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-3 pb-2.5 max-sm:px-4">
-      <Lantern shutters={animal.shutters} lit={animal.line.state === 'due'} className="size-11" />
-      <div className="min-w-0 flex-1 basis-72">
+      <Lantern
+        shutters={animal.shutters}
+        lit={animal.line.state === 'due'}
+        className="size-11 max-sm:self-start"
+      />
+      <div className="min-w-0 flex-1 basis-60">
         <h1 className="text-30 leading-none max-sm:text-[24px]">
           {animal.details.nickname}
           {animal.details.kind === 'brood' && (
             <span className="text-22 text-muted"> × {animal.details.count}</span>
           )}
-          <i className="ml-2.5 font-text text-18 font-normal tracking-normal text-muted">{animal.species}</i>
+          <i className="ml-2.5 font-text text-18 font-normal tracking-normal text-muted max-sm:ml-0 max-sm:mt-1 max-sm:block max-sm:text-15">
+            {animal.species}
+          </i>
         </h1>
         <p className="mt-1.5 flex flex-wrap text-muted">
           <span className="code text-ink after:mx-1.5 after:font-normal after:text-edge after:content-['|']">

@@ -111,7 +111,8 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
       {events.slice(-6).map((event, k) => {
         const at = x(toDays(event.night));
         const below = line + 30 + k * 15.5;
-        const before = at > 150;
+        // The label ends at its leader, or as near to it as the edge of the drawing allows.
+        const end = Math.max(at - 7, (event.text.length + 9) * 6.2);
         return (
           <g key={`${event.text}${event.night}`}>
             {event.refused ? (
@@ -120,11 +121,11 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
               <path d={`M${at - 4} ${line - 5}h8l-4 5Z`} fill="var(--hush)" />
             )}
             <path
-              d={`M${at} ${line + (event.refused ? 15 : 4)}V${below - 4}h${before ? -4 : 4}`}
+              d={`M${at} ${line + (event.refused ? 15 : 4)}V${below - 4}h-4`}
               fill="none"
               stroke="var(--edge)"
             />
-            <text x={before ? at - 7 : at + 7} y={below} textAnchor={before ? 'end' : 'start'}>
+            <text x={end} y={below} textAnchor="end">
               {event.text}, {shortDate(event.night)}
             </text>
           </g>
