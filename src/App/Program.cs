@@ -6,6 +6,7 @@ using App.Rulebook;
 using App.Stock;
 using Husbandry.Rulebook;
 using Ledger;
+using Microsoft.AspNetCore.Connections;
 using Serilog;
 using Serilog.Events;
 
@@ -96,8 +97,17 @@ if (!LanternOptions.IsDocumentGeneration)
     }
 }
 
-await app.RunAsync();
-return 0;
+try
+{
+    await app.RunAsync();
+    return 0;
+}
+catch (IOException error) when (error.InnerException is AddressInUseException)
+{
+    // Another program took the port between the check and now.
+    await Console.Error.WriteLineAsync(LanternOptions.BusyPort(options.Port));
+    return LanternOptions.RefusedExitCode;
+}
 
 /// <summary>Entry point, named for the test host.</summary>
 public partial class Program;

@@ -53,10 +53,7 @@ public sealed record LanternOptions(
             ? data
             : Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.UserProfile), "hushed-lantern");
         var backUpOnly = args.Contains("--backup");
-        refusal ??=
-            IsServer && !backUpOnly && IsBusy(port)
-                ? $"Port {port} is in use by another program. Close it, or choose another with LANTERN_PORT."
-                : null;
+        refusal ??= IsServer && !backUpOnly && IsBusy(port) ? BusyPort(port) : null;
         return new LanternOptions(
             port,
             Path.Combine(folder, "lantern.db"),
@@ -66,6 +63,10 @@ public sealed record LanternOptions(
             refusal
         );
     }
+
+    /// <summary>What a keeper is told when the port is taken.</summary>
+    public static string BusyPort(int port) =>
+        $"Port {port} is in use by another program. Close it, or choose another with LANTERN_PORT.";
 
     private static bool IsBusy(int port)
     {
