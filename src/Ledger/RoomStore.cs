@@ -18,7 +18,7 @@ public sealed class RoomStore(LanternDb db)
         new(
             "My room",
             "Keeper",
-            TimeZoneInfo.Local.Id,
+            TimeZoneInfo.TryFindSystemTimeZoneById(TimeZoneInfo.Local.Id, out _) ? TimeZoneInfo.Local.Id : "UTC",
             NightClock.DefaultCutoverHour,
             LengthUnit.Mm,
             FirstMealSchool.Default,

@@ -139,6 +139,28 @@ public sealed class EveningTests : IDisposable
     }
 
     [Fact]
+    public async Task Details_cannot_be_changed_against_the_molts_on_record()
+    {
+        var id = await api.AddAsync();
+        await api.LogAsync(id, Api.Act("molted"), foundOn: "2026-05-01");
+        var version = (await api.GetAsync($"/api/stock/{id}"))["version"]!.GetValue<long>();
+        var details = Api.Details();
+        details["acquiredOn"] = "2026-06-01";
+        var change = new JsonObject
+        {
+            ["entryId"] = Guid.NewGuid().ToString(),
+            ["version"] = version,
+            ["details"] = details,
+            ["place"] = "A1·03",
+        };
+        Api.Refused(
+            await api.SendAsync(HttpMethod.Put, $"/api/stock/{id}", change.ToJsonString()),
+            "details.acquiredOn",
+            "first molt"
+        );
+    }
+
+    [Fact]
     public async Task A_leftover_comes_first_next_evening_and_the_wick_goes_out_when_it_is_out()
     {
         var id = await api.AddAsync();

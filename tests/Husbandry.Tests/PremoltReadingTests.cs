@@ -92,7 +92,21 @@ public class PremoltReadingTests
     {
         var diary = Juvenile().Sign("plump", 5).Refused(4).Sign("dark-under-hair", 3);
         Assert.Equal(Phase.Likely, diary.Judge().Phase.Value);
-        Assert.Equal(Phase.Suspected, diary.Ate(1).Judge().Phase.Value);
+        Assert.Equal(Phase.Suspected, diary.Sign("dull", 2).Ate(1).Judge().Phase.Value);
+        Assert.Equal(Phase.Likely, diary.Sign("dark-line", 0.5).Sign("sluggish", 0.4).Judge().Phase.Value);
+    }
+
+    [Fact]
+    public void Signs_that_led_to_nothing_lapse()
+    {
+        // A juvenile's premolt is taken as 35 days: signs of 71 days ago are too old, those of 69 are not.
+        Diary Waited(double ago) =>
+            new Diary().LegSpan(60).With(200, new Molted()).Sign("sluggish", ago).Sign("dark-under-hair", ago);
+        Assert.Equal(Phase.Likely, Waited(69).Judge().Phase.Value);
+        var lapsed = Waited(71).Judge();
+        Assert.Equal(Phase.Open, lapsed.Phase.Value);
+        Assert.All(lapsed.Reading.Value.Evidence, e => Assert.Equal("too long ago", e.Note));
+        Assert.Equal(Phase.Open, Juvenile().Sign("on-its-back", 7).Judge().Phase.Value);
     }
 
     [Fact]

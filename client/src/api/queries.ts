@@ -3,7 +3,10 @@ import { type Act, type AnimalView, api, Refusal, type Schemas, take } from './c
 
 export const queryClient = new QueryClient({
   defaultOptions: {
+    // The server is on this machine: being off the network is no reason to wait.
+    mutations: { networkMode: 'always' },
     queries: {
+      networkMode: 'always',
       staleTime: 10_000,
       retry: (count, error) => error instanceof Refusal && error.status === 0 && count < 2,
     },

@@ -38,7 +38,7 @@ public static class EntryCheck
             act switch
             {
                 Acquired a => CheckDetails(a.Details, room).Concat(CheckPlace(a.Place)),
-                DetailsChanged d => CheckDetails(d.Details, room),
+                DetailsChanged d => CheckDetails(d.Details, room).Concat(CheckAgainstMolts(d.Details, standing, room)),
                 Moved m => CheckPlace(m.Place),
                 Offered o => CheckOffer(o, room.Rules),
                 SignSeen s => CheckSign(s, standing, room.Rules),
@@ -127,6 +127,31 @@ public static class EntryCheck
         if (d.Kind == StockKind.Brood && d.Count is < 2 or > MostAnimals)
         {
             yield return new Problem("details.count", $"A brood has 2 to {MostAnimals} animals.");
+        }
+    }
+
+    private static IEnumerable<Problem> CheckAgainstMolts(StockDetails d, Standing? standing, Room room)
+    {
+        if (standing is null || standing.Molts.Count == 0)
+        {
+            yield break;
+        }
+
+        var first = room.Clock.NightOf(standing.Molts[0].When.To);
+        if (d.AcquiredOn > first)
+        {
+            yield return new Problem(
+                "details.acquiredOn",
+                $"Must not be after its first molt here, {room.Wording.Date(first)}."
+            );
+        }
+
+        if (d.HatchedOn > first)
+        {
+            yield return new Problem(
+                "details.hatchedOn",
+                $"Must not be after its first molt here, {room.Wording.Date(first)}."
+            );
         }
     }
 

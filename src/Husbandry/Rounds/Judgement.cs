@@ -47,7 +47,7 @@ public sealed record Judgement(
         var size = BodySize.Of(subject);
         var stage = StageReading.Of(subject, size.Value);
         var condition = Feeding.Condition.Of(subject);
-        var reading = PremoltReading.Of(subject, condition.Value);
+        var reading = PremoltReading.Of(subject, stage.Value, condition.Value);
         var firstMeal = Feeding.FirstMeal.Of(subject, stage.Value, size.Value);
         var phase = Phases.Of(subject, reading, firstMeal);
         var molt = MoltForecast.Of(subject, stage.Value, reading.Value);

@@ -267,7 +267,14 @@ public sealed record RoundLine(
                 ? []
                 : new[] { s.Profile.MoltInterval[j.Stage.Value].Because("Next molt", "vigil.molt", j.Molt.Summary) },
         ];
-        var why = new Answer<RoundAct>(RoundAct.Feed, j.Meal.Summary, reasons);
+        var since = j.Meal.Value.LastMeal is { } meal
+            ? $"{Wording.Nights(s.Room.Tonight.DayNumber - meal.DayNumber)} since the last meal"
+            : "No meal on record yet";
+        var fed =
+            j.Condition.Value.Word == ConditionWord.Unknown
+                ? ""
+                : $", {Feeding.Condition.Text(j.Condition.Value.Word)} condition";
+        var why = new Answer<RoundAct>(RoundAct.Feed, $"{since}{fed}. {j.Reading.Summary}", reasons);
         return Line(j, RoundAct.Feed, s.IsBrood ? "feedBrood" : "feed", what, detail, why, offer);
     }
 

@@ -89,6 +89,8 @@ public sealed record HushRules(HushCause Cause, IReadOnlyDictionary<CareAct, Ver
 /// <param name="VarietyShareLimit">No feeder above this share of the last meals.</param>
 /// <param name="MealsRemembered">How many last meals are looked at.</param>
 /// <param name="ReadingLooksBackDays">A look without a sign counts for this long.</param>
+/// <param name="SignsLapse">After this many lengths of premolt a sign counts no more.</param>
+/// <param name="ImminentSignsLapse">After this many usual waits an imminent sign counts no more.</param>
 /// <param name="LookWithoutSign">Likelihood ratio of a look that shows no sign.</param>
 /// <param name="ShrinkageSteps">Weight of the species' growth ratio, in molt steps.</param>
 /// <param name="MissedMoltChance">Prior chance that a step hides one more molt than recorded.</param>
@@ -105,6 +107,8 @@ public sealed record RoomRules(
     Rule<double> VarietyShareLimit,
     Rule<int> MealsRemembered,
     Rule<double> ReadingLooksBackDays,
+    Rule<double> SignsLapse,
+    Rule<double> ImminentSignsLapse,
     Rule<double> LookWithoutSign,
     Rule<double> ShrinkageSteps,
     Rule<double> MissedMoltChance,

@@ -77,16 +77,21 @@ public sealed record PremoltReading(
     /// one sign. A meal taken after a sign takes back what behaviour and appetite said.
     /// </summary>
     /// <remarks>Source: common practice, no published source.</remarks>
-    public static Answer<PremoltReading> Of(Subject subject, Condition condition)
+    public static Answer<PremoltReading> Of(Subject subject, Stage stage, Condition condition)
     {
         var seen = Sightings(subject, condition);
         var lastMeal = subject.Standing.Meals.Count == 0 ? (DateTimeOffset?)null : subject.Standing.Meals[^1].At;
-        var counted = Count(seen, lastMeal);
+        var counted = Count(seen, s => s.WhyNot(subject, stage, lastMeal));
         var cleanLook = CleanLook(subject, counted);
         var evidence = cleanLook is null ? counted : [.. counted, cleanLook];
         var signsFor = counted.Where(e => e.LikelihoodRatio > 1 && e.Strength != SignStrength.Imminent).ToList();
-        var imminent = counted.Where(e => e.Strength == SignStrength.Imminent).ToList();
-        var ate = seen.Any(s => s.BeforeMeal(lastMeal) && s.Rule.Strength == SignStrength.Strong);
+        var imminent = counted.Where(e => e.Strength == SignStrength.Imminent && e.LikelihoodRatio > 1).ToList();
+        // A meal after the last strong sign brings the word down to suspected, though the sign itself stays.
+        var strong = seen.Where(s =>
+                s.Rule.Strength == SignStrength.Strong && s.WhyNot(subject, stage, lastMeal) is null
+            )
+            .ToList();
+        var ate = strong.Count > 0 && strong.All(s => s.BeforeMeal(lastMeal));
         var word = imminent.Count > 0 ? ReadingWord.Imminent : WordOf(signsFor, ate);
         var opposite = counted.LastOrDefault(e =>
             e.Strength == SignStrength.Opposite && subject.Room.Tonight.DayNumber - e.Night.DayNumber <= 1
@@ -139,6 +144,21 @@ public sealed record PremoltReading(
     private sealed record Sighting(SignRule Rule, DateTimeOffset At, DateOnly Night, Guid? EntryId, string Extra)
     {
         public bool BeforeMeal(DateTimeOffset? meal) => meal is { } at && At < at;
+
+        /// <summary>Why this sighting says nothing of tonight; none when it does.</summary>
+        public string? WhyNot(Subject subject, Stage stage, DateTimeOffset? lastMeal)
+        {
+            var room = subject.Room.Rules.Room;
+            var limit = Rule.Strength switch
+            {
+                SignStrength.Imminent => subject.Group.ImminentDays.Value * room.ImminentSignsLapse.Value,
+                SignStrength.Opposite => room.ReadingLooksBackDays.Value,
+                _ => subject.Group.PremoltDays[stage].Value * room.SignsLapse.Value,
+            };
+            return subject.Room.Tonight.DayNumber - Night.DayNumber > limit ? "too long ago"
+                : Rule.Family is SignFamily.Appetite or SignFamily.Behaviour && BeforeMeal(lastMeal) ? "ate since"
+                : null;
+        }
     }
 
     private static List<Sighting> Sightings(Subject subject, Condition condition)
@@ -168,26 +188,19 @@ public sealed record PremoltReading(
         ];
     }
 
-    /// <summary>Applies the family cap and what a later meal takes back.</summary>
-    private static List<Evidence> Count(List<Sighting> seen, DateTimeOffset? lastMeal)
+    /// <summary>Applies the family cap, leaving out what says nothing of tonight.</summary>
+    private static List<Evidence> Count(List<Sighting> seen, Func<Sighting, string?> whyNot)
     {
-        static bool TakenBack(Sighting s, DateTimeOffset? meal) =>
-            s.Rule.Family is SignFamily.Appetite or SignFamily.Behaviour && s.BeforeMeal(meal);
-
-        var leaders = seen.Where(s => s.Rule.Strength != SignStrength.Opposite && !TakenBack(s, lastMeal))
+        var leaders = seen.Where(s => s.Rule.Strength != SignStrength.Opposite && whyNot(s) is null)
             .GroupBy(s => s.Rule.Family)
             .ToDictionary(g => g.Key, g => g.MaxBy(s => s.Rule.LikelihoodRatio.Value)!.Rule.Id);
         return
         [
             .. seen.Select(s =>
             {
-                var takenBack = TakenBack(s, lastMeal);
-                var opposite = s.Rule.Strength == SignStrength.Opposite;
-                var leads = opposite || (!takenBack && leaders[s.Rule.Family] == s.Rule.Id);
-                var note =
-                    takenBack ? "ate since"
-                    : leads ? s.Extra
-                    : "counted once";
+                var silent = whyNot(s);
+                var leads =
+                    silent is null && (s.Rule.Strength == SignStrength.Opposite || leaders[s.Rule.Family] == s.Rule.Id);
                 return new Evidence(
                     s.Rule.Id,
                     s.Rule.Label,
@@ -196,7 +209,7 @@ public sealed record PremoltReading(
                     s.Rule.Family,
                     s.Rule.Strength,
                     leads ? s.Rule.LikelihoodRatio.Value : 1,
-                    note,
+                    silent ?? (leads ? s.Extra : "counted once"),
                     s.EntryId
                 );
             }),
