@@ -45,8 +45,8 @@ public sealed record WriteResult(WriteOutcome Outcome, IReadOnlyList<Problem> Pr
     internal static readonly WriteResult NotFound = new(WriteOutcome.NotFound, []);
 }
 
-/// <summary>Writes and reads the journal and keeps the standings in step with it, all or nothing.</summary>
-public sealed class JournalStore(LanternDb db)
+/// <summary>Writes the journal and keeps the standings in step with it, all or nothing.</summary>
+public sealed class JournalStore(LanternDb db, JournalReader reader)
 {
     /// <summary>Writes entries of one animal in one transaction.</summary>
     /// <param name="stockId">The animal; a new one when the first entry says that it came.</param>
@@ -101,7 +101,7 @@ public sealed class JournalStore(LanternDb db)
             standing =
                 standing is not null && standing.CanApply(written)
                     ? standing.Apply(written)
-                    : Standing.Fold(await ReadAsync(stockId, cancel));
+                    : Standing.Fold(await reader.ReadAsync(stockId, cancel));
             if (standing is null)
             {
                 return WriteResult.Refuse(
@@ -113,64 +113,10 @@ public sealed class JournalStore(LanternDb db)
             }
         }
 
-        Store(row, standing!, room);
+        db.Store(row, standing!, room);
         await db.SaveChangesAsync(cancel);
         await transaction.CommitAsync(cancel);
         return WriteResult.Written;
-    }
-
-    /// <summary>The raw journal of one animal, in order of writing.</summary>
-    public async Task<IReadOnlyList<JournalEntry>> ReadAsync(Guid stockId, CancellationToken cancel)
-    {
-        var rows = await db
-            .Entries.AsNoTracking()
-            .Where(e => e.StockId == stockId)
-            .OrderBy(e => e.Sequence)
-            .ToListAsync(cancel);
-        return [.. rows.Select(ToEntry)];
-    }
-
-    /// <summary>The raw journal of the whole room for happenings from an instant on, withdrawals and corrections included.</summary>
-    public async Task<IReadOnlyList<JournalEntry>> ReadSinceAsync(DateTimeOffset from, CancellationToken cancel)
-    {
-        var ticks = from.UtcTicks;
-        var rows = await db
-            .Entries.AsNoTracking()
-            .Where(e => e.ToTicks >= ticks)
-            .OrderBy(e => e.Sequence)
-            .ToListAsync(cancel);
-        return [.. rows.Select(ToEntry)];
-    }
-
-    /// <summary>The entry with an id, or none.</summary>
-    public async Task<JournalEntry?> FindAsync(Guid id, CancellationToken cancel)
-    {
-        var row = await db.Entries.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id, cancel);
-        return row is null ? null : ToEntry(row);
-    }
-
-    /// <summary>The standing of one animal, or none.</summary>
-    public async Task<Standing?> StandingAsync(Guid stockId, CancellationToken cancel)
-    {
-        var row = await db.Standings.AsNoTracking().FirstOrDefaultAsync(s => s.StockId == stockId, cancel);
-        return row is null ? null : LedgerJson.Read<Standing>(row.State);
-    }
-
-    /// <summary>All standings, in walking order.</summary>
-    /// <param name="here">Those still in the collection, or those that left.</param>
-    /// <param name="cancel">Cancels.</param>
-    public async Task<IReadOnlyList<Standing>> StandingsAsync(bool here, CancellationToken cancel)
-    {
-        var states = await db
-            .Standings.AsNoTracking()
-            .Where(s => s.Here == here)
-            .OrderBy(s => s.Rack.Length)
-            .ThenBy(s => s.Rack)
-            .ThenBy(s => s.Shelf)
-            .ThenBy(s => s.Slot)
-            .Select(s => s.State)
-            .ToListAsync(cancel);
-        return [.. states.Select(LedgerJson.Read<Standing>)];
     }
 
     /// <summary>Folds every journal anew and replaces all standings, in one transaction.</summary>
@@ -180,64 +126,14 @@ public sealed class JournalStore(LanternDb db)
         await db.Standings.ExecuteDeleteAsync(cancel);
         foreach (var stockId in await db.Entries.Select(e => e.StockId).Distinct().ToListAsync(cancel))
         {
-            if (Standing.Fold(await ReadAsync(stockId, cancel)) is { } standing)
+            if (Standing.Fold(await reader.ReadAsync(stockId, cancel)) is { } standing)
             {
-                Store(null, standing, room);
+                db.Store(null, standing, room);
             }
         }
 
         await db.SaveChangesAsync(cancel);
         await transaction.CommitAsync(cancel);
-    }
-
-    /// <summary>
-    /// Writes many entries of many animals at once, all or nothing, and folds their standings. Each animal's entries
-    /// are checked in the order in which they happened.
-    /// </summary>
-    /// <returns>What is wrong, each naming the animal; empty when everything was written.</returns>
-    public async Task<IReadOnlyList<Problem>> ImportAsync(
-        IReadOnlyList<(Guid StockId, NewEntry Entry)> entries,
-        Room room,
-        CancellationToken cancel
-    )
-    {
-        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
-        var sequence = await db.Entries.MaxAsync(e => (long?)e.Sequence, cancel) ?? 0;
-        var rows = entries
-            .OrderBy(e => e.Entry.When.To)
-            .Select(e => NewRow(e.StockId, e.Entry, room, ++sequence))
-            .ToList();
-        var problems = new List<Problem>();
-        foreach (var animal in rows.GroupBy(r => r.StockId))
-        {
-            Standing? standing = null;
-            foreach (var entry in animal.Select(ToEntry))
-            {
-                var wrong = EntryCheck.Check(entry.Act, entry.When, standing, room);
-                problems.AddRange(wrong.Select(p => p with { Field = $"{animal.Key} {p.Field}" }));
-                standing = standing is null ? Standing.Fold([entry]) : standing.Apply(entry);
-            }
-
-            if (standing is null)
-            {
-                problems.Add(new Problem($"{animal.Key}", "No entry says that it came."));
-            }
-            else if (problems.Count == 0)
-            {
-                Store(null, standing, room);
-            }
-        }
-
-        if (problems.Count > 0)
-        {
-            db.ChangeTracker.Clear();
-            return problems;
-        }
-
-        db.Entries.AddRange(rows);
-        await db.SaveChangesAsync(cancel);
-        await transaction.CommitAsync(cancel);
-        return [];
     }
 
     private async Task<WriteResult?> FindWrittenBeforeAsync(
@@ -335,67 +231,13 @@ public sealed class JournalStore(LanternDb db)
     }
 
     private async Task<bool> IsStruckAsync(Guid stockId, Guid entryId, CancellationToken cancel) =>
-        Chronicle.Struck(await ReadAsync(stockId, cancel)).ContainsKey(entryId);
+        Chronicle.Struck(await reader.ReadAsync(stockId, cancel)).ContainsKey(entryId);
 
     private async Task<JournalEntry> InsertAsync(Guid stockId, NewEntry entry, Room room, CancellationToken cancel)
     {
-        var row = NewRow(stockId, entry, room, 0);
+        var row = Rows.Of(stockId, entry, room, 0);
         db.Entries.Add(row);
         await db.SaveChangesAsync(cancel);
-        return ToEntry(row);
+        return Rows.ToEntry(row);
     }
-
-    private static EntryRow NewRow(Guid stockId, NewEntry entry, Room room, long sequence) =>
-        new()
-        {
-            Sequence = sequence,
-            Id = entry.Id,
-            StockId = stockId,
-            FromTicks = entry.When.From.UtcTicks,
-            ToTicks = entry.When.To.UtcTicks,
-            WrittenTicks = room.Now.UtcTicks,
-            WrittenBy = room.Settings.KeeperName,
-            Supersedes = entry.Supersedes,
-            Act = LedgerJson.Write(entry.Act),
-        };
-
-    private void Store(StandingRow? row, Standing standing, Room room)
-    {
-        var line = RoundLine.Of(Judgement.Of(standing, room));
-        if (row is null)
-        {
-            row = new StandingRow
-            {
-                StockId = standing.StockId,
-                State = "",
-                Rack = "",
-            };
-            db.Standings.Add(row);
-        }
-
-        row.State = LedgerJson.Write(standing);
-        row.Here = standing.Departure is null;
-        row.Rack = standing.Place.Rack;
-        row.Shelf = standing.Place.Shelf;
-        row.Slot = standing.Place.Slot;
-        row.NextDueTicks = line.NextDue?.UtcTicks ?? long.MaxValue;
-        row.Hushed = line.Shutters >= Hushed;
-    }
-
-    private const int Hushed = 2;
-
-    private static JournalEntry ToEntry(EntryRow row) =>
-        new(
-            row.Id,
-            row.StockId,
-            row.Sequence,
-            new Occurrence(
-                new DateTimeOffset(row.FromTicks, TimeSpan.Zero),
-                new DateTimeOffset(row.ToTicks, TimeSpan.Zero)
-            ),
-            new DateTimeOffset(row.WrittenTicks, TimeSpan.Zero),
-            row.WrittenBy,
-            row.Supersedes,
-            LedgerJson.Read<Act>(row.Act)
-        );
 }

@@ -81,7 +81,7 @@ public sealed class LedgerTests : IAsyncLifetime
         NewEntry[] entries = [Came("A1·01"), Entry(0, new Measured(BodyPart.LegSpan, 4000))];
         await using (var db = Open())
         {
-            var result = await new JournalStore(db).WriteAsync(id, entries, null, Room, Cancel);
+            var result = await new JournalStore(db, new JournalReader(db)).WriteAsync(id, entries, null, Room, Cancel);
             Assert.Equal(WriteOutcome.Refused, result.Outcome);
             Assert.Equal("act.lengthMm", Assert.Single(result.Problems).Field);
         }
@@ -105,8 +105,8 @@ public sealed class LedgerTests : IAsyncLifetime
     {
         var id = await AddAsync("A1·01");
         await using var db = Open();
-        var store = new JournalStore(db);
-        var version = (await store.StandingAsync(id, Cancel))!.DetailsVersion;
+        var store = new JournalStore(db, new JournalReader(db));
+        var version = (await new JournalReader(db).StandingAsync(id, Cancel))!.DetailsVersion;
         var change = Entry(0, new DetailsChanged(Details() with { Nickname = "New name" }));
         Assert.Equal(WriteOutcome.Written, (await store.WriteAsync(id, [change], version, Room, Cancel)).Outcome);
         var late = Entry(0, new DetailsChanged(Details() with { Nickname = "Late name" }));
@@ -126,7 +126,7 @@ public sealed class LedgerTests : IAsyncLifetime
         var again = Entry(1, new Measured(BodyPart.LegSpan, 56)) with { Supersedes = wrong.Id };
         Assert.Equal(WriteOutcome.Conflict, (await WriteAsync(id, again)).Outcome);
         await using var db = Open();
-        Assert.Equal([55], (await new JournalStore(db).StandingAsync(id, Cancel))!.Measures.Select(m => m.LengthMm));
+        Assert.Equal([55], (await new JournalReader(db).StandingAsync(id, Cancel))!.Measures.Select(m => m.LengthMm));
     }
 
     [Fact]
@@ -163,7 +163,7 @@ public sealed class LedgerTests : IAsyncLifetime
         var before = await SnapshotAsync();
         await using (var db = Open())
         {
-            await new JournalStore(db).RebuildAsync(Room, Cancel);
+            await new JournalStore(db, new JournalReader(db)).RebuildAsync(Room, Cancel);
         }
 
         Assert.Equal(before, await SnapshotAsync());
@@ -225,7 +225,7 @@ public sealed class LedgerTests : IAsyncLifetime
     {
         var (good, bad) = (Guid.NewGuid(), Guid.NewGuid());
         await using var db = Open();
-        var problems = await new JournalStore(db).ImportAsync(
+        var problems = await new JournalImport(db).ImportAsync(
             [(good, Came("A1·01")), (bad, Came("A1·02")), (bad, Entry(1, new SignSeen("wings-fall-off")))],
             Room,
             Cancel
@@ -252,7 +252,7 @@ public sealed class LedgerTests : IAsyncLifetime
     private async Task<WriteResult> WriteAsync(Guid stockId, NewEntry entry)
     {
         await using var db = Open();
-        return await new JournalStore(db).WriteAsync(stockId, [entry], null, Room, Cancel);
+        return await new JournalStore(db, new JournalReader(db)).WriteAsync(stockId, [entry], null, Room, Cancel);
     }
 
     private async Task<List<string>> SnapshotAsync()

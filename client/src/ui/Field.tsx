@@ -26,6 +26,35 @@ export function Field({ label, hint, error, children }: FieldProps) {
   );
 }
 
+interface TextFieldProps {
+  label: string;
+  value: string;
+  onChange: (value: string) => void;
+  hint?: string | undefined;
+  error?: string | undefined;
+  type?: 'text' | 'date';
+  max?: string;
+  inputMode?: 'numeric' | 'decimal';
+}
+
+/** A labelled line of text, number or date. */
+export function TextField({ label, value, onChange, hint, error, type = 'text', ...rest }: TextFieldProps) {
+  return (
+    <Field label={label} hint={hint} error={error}>
+      {(p) => (
+        <input
+          {...p}
+          {...rest}
+          type={type}
+          className="field"
+          value={value}
+          onChange={(e) => onChange(e.target.value)}
+        />
+      )}
+    </Field>
+  );
+}
+
 interface ChoiceProps<T extends string> {
   label: string;
   options: readonly (readonly [T, string])[];
@@ -66,5 +95,28 @@ export function FormError({ children }: { children: string | undefined }) {
     <p role="alert" className="text-ember">
       {children}
     </p>
+  );
+}
+
+/** One thing that is so or not. */
+export function Check({
+  label,
+  value,
+  onChange,
+}: {
+  label: string;
+  value: boolean;
+  onChange: (value: boolean) => void;
+}) {
+  return (
+    <label className="flex min-h-11 cursor-pointer items-center gap-3">
+      <input
+        type="checkbox"
+        className="size-5 accent-lampmark"
+        checked={value}
+        onChange={(e) => onChange(e.target.checked)}
+      />
+      {label}
+    </label>
   );
 }

@@ -66,7 +66,7 @@ public static class DemoRoom
         await rooms.WriteAsync(settings, former.Version, rules.Fingerprint, CancellationToken.None);
         var room = Room.At(rules, settings, now);
         var problems = await services
-            .GetRequiredService<JournalStore>()
+            .GetRequiredService<JournalImport>()
             .ImportAsync(NetLoft.Write(room), room, CancellationToken.None);
         if (problems.Count > 0)
         {

@@ -12,7 +12,9 @@ public static class LedgerServices
     {
         services.AddSingleton(provider => new LedgerFile(provider.GetRequiredService<LanternOptions>().DataFile));
         services.AddDbContext<LanternDb>((provider, db) => provider.GetRequiredService<LedgerFile>().Configure(db));
+        services.AddScoped<JournalReader>();
         services.AddScoped<JournalStore>();
+        services.AddScoped<JournalImport>();
         services.AddScoped<RoomStore>();
     }
 

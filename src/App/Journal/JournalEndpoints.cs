@@ -52,6 +52,7 @@ public static class JournalEndpoints
         LogRequest body,
         RoomNow now,
         JournalStore store,
+        JournalReader reader,
         CancellationToken cancel
     )
     {
@@ -71,7 +72,7 @@ public static class JournalEndpoints
 
         var entry = new NewEntry(body.Id, JournalTimes.When(body, room), body.Corrects, body.Act);
         var result = await store.WriteAsync(id, [entry], null, room, cancel);
-        return await StockEndpoints.AnswerAsync(id, result, room, store, cancel);
+        return await StockEndpoints.AnswerAsync(id, result, room, reader, cancel);
     }
 
     private static async Task<IResult> UndoAsync(
@@ -79,13 +80,14 @@ public static class JournalEndpoints
         UndoRequest body,
         RoomNow now,
         JournalStore store,
+        JournalReader reader,
         CancellationToken cancel
     )
     {
         var room = await now.ReadAsync(cancel);
         var entry = new NewEntry(body.Id, Occurrence.At(room.Now), null, new Withdrawn(body.EntryId));
         var result = await store.WriteAsync(id, [entry], null, room, cancel);
-        return await StockEndpoints.AnswerAsync(id, result, room, store, cancel);
+        return await StockEndpoints.AnswerAsync(id, result, room, reader, cancel);
     }
 }
 

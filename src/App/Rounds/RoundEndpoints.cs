@@ -41,7 +41,7 @@ public static class RoundEndpoints
     private static async Task<Ok<RoundView>> ReadAsync(
         RoomNow now,
         LanternDb db,
-        JournalStore journal,
+        JournalReader journal,
         CancellationToken cancel
     )
     {
@@ -92,7 +92,7 @@ public static class RoundEndpoints
         List<StandingRow> rows,
         HashSet<Guid> stillOpen,
         HashSet<Guid> hushed,
-        JournalStore journal,
+        JournalReader journal,
         CancellationToken cancel
     )
     {
@@ -124,7 +124,11 @@ public static class RoundEndpoints
         act is Offered or LeftoversRemoved or Watered or FangsChecked or Molted or PutOff
         || (!isHushed && act is (Looked or SignSeen));
 
-    private static async Task<Ok<Nightline>> NightlineAsync(RoomNow now, JournalStore journal, CancellationToken cancel)
+    private static async Task<Ok<Nightline>> NightlineAsync(
+        RoomNow now,
+        JournalReader journal,
+        CancellationToken cancel
+    )
     {
         var room = await now.ReadAsync(cancel);
         var standings = await journal.StandingsAsync(here: true, cancel);

@@ -58,7 +58,7 @@ public static class StockEndpoints
         Guid id,
         WriteResult result,
         Room room,
-        JournalStore store,
+        JournalReader reader,
         CancellationToken cancel
     )
     {
@@ -67,19 +67,19 @@ public static class StockEndpoints
             return failure;
         }
 
-        var standing = await store.StandingAsync(id, cancel);
-        return TypedResults.Ok(AnimalView.Of(standing!, await store.ReadAsync(id, cancel), room));
+        var standing = await reader.StandingAsync(id, cancel);
+        return TypedResults.Ok(AnimalView.Of(standing!, await reader.ReadAsync(id, cancel), room));
     }
 
     private static async Task<Ok<IReadOnlyList<StockLine>>> ListAsync(
         RoomNow now,
-        JournalStore store,
+        JournalReader reader,
         CancellationToken cancel,
         bool here = true
     )
     {
         var room = await now.ReadAsync(cancel);
-        var standings = await store.StandingsAsync(here, cancel);
+        var standings = await reader.StandingsAsync(here, cancel);
         return TypedResults.Ok<IReadOnlyList<StockLine>>([.. standings.Select(s => Line(Judgement.Of(s, room)))]);
     }
 
@@ -108,18 +108,19 @@ public static class StockEndpoints
         );
     }
 
-    private static async Task<IResult> ReadAsync(Guid id, RoomNow now, JournalStore store, CancellationToken cancel)
+    private static async Task<IResult> ReadAsync(Guid id, RoomNow now, JournalReader reader, CancellationToken cancel)
     {
-        var standing = await store.StandingAsync(id, cancel);
+        var standing = await reader.StandingAsync(id, cancel);
         return standing is null
             ? Problems.NotFound("animal")
-            : TypedResults.Ok(AnimalView.Of(standing, await store.ReadAsync(id, cancel), await now.ReadAsync(cancel)));
+            : TypedResults.Ok(AnimalView.Of(standing, await reader.ReadAsync(id, cancel), await now.ReadAsync(cancel)));
     }
 
     private static async Task<IResult> AddAsync(
         NewStock body,
         RoomNow now,
         JournalStore store,
+        JournalReader reader,
         CancellationToken cancel
     )
     {
@@ -180,7 +181,7 @@ public static class StockEndpoints
         }
 
         var result = await store.WriteAsync(body.Id, entries, null, room, cancel);
-        return await AnswerAsync(body.Id, result, room, store, cancel);
+        return await AnswerAsync(body.Id, result, room, reader, cancel);
     }
 
     private static async Task<IResult> ChangeAsync(
@@ -188,11 +189,12 @@ public static class StockEndpoints
         StockChange body,
         RoomNow now,
         JournalStore store,
+        JournalReader reader,
         CancellationToken cancel
     )
     {
         var room = await now.ReadAsync(cancel);
-        var standing = await store.StandingAsync(id, cancel);
+        var standing = await reader.StandingAsync(id, cancel);
         if (standing is null)
         {
             return Problems.NotFound("animal");
@@ -210,6 +212,6 @@ public static class StockEndpoints
         }
 
         var result = await store.WriteAsync(id, entries, body.Version, room, cancel);
-        return await AnswerAsync(id, result, room, store, cancel);
+        return await AnswerAsync(id, result, room, reader, cancel);
     }
 }

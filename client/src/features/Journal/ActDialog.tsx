@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { type Act, Refusal } from '../../api/client';
 import { useNightline, useSettings } from '../../api/queries';
 import { Dialog } from '../../ui/Dialog';
-import { Choice, Field, FormError } from '../../ui/Field';
+import { Choice, FormError, TextField } from '../../ui/Field';
 import { ActFields, type ActSubject, draftOf, type Draft, finish } from './ActFields';
 import type { ActOf, FormKind } from './acts';
 import { useDone } from './DoneContext';
@@ -81,29 +81,23 @@ export function ActDialog({ subject, kind, corrects, onClose }: ActDialogProps) 
       {timing !== 'tonight' && (
         <div className="grid grid-cols-2 gap-3">
           {timing === 'between' && (
-            <Field label="Last seen before" error={error('lastSeenBefore') ?? error('from')}>
-              {(p) => (
-                <input
-                  {...p}
-                  type="date"
-                  className="field"
-                  value={before}
-                  onChange={(e) => setBefore(e.target.value)}
-                />
-              )}
-            </Field>
+            <TextField
+              label="Last seen before"
+              error={error('lastSeenBefore') ?? error('from')}
+              type="date"
+
+              value={before}
+              onChange={setBefore}
+            />
           )}
-          <Field label={timing === 'between' ? 'Found on' : 'Night'} error={error('foundOn') ?? error('to')}>
-            {(p) => (
-              <input
-                {...p}
-                type="date"
-                className="field"
-                value={foundOn}
-                onChange={(e) => setFoundOn(e.target.value)}
-              />
-            )}
-          </Field>
+          <TextField
+            label={timing === 'between' ? 'Found on' : 'Night'}
+            error={error('foundOn') ?? error('to')}
+            type="date"
+
+            value={foundOn}
+            onChange={setFoundOn}
+          />
         </div>
       )}
     </>

@@ -1,9 +1,9 @@
 import type { Dispatch, SetStateAction } from 'react';
 import { type Act, Refusal, type Schemas } from '../../api/client';
-import { useRulebook } from '../../api/queries';
-import { Choice, Field } from '../../ui/Field';
+import { Check, Choice, Field, TextField } from '../../ui/Field';
 import { fromMm, type LengthUnit, toMm } from '../../ui/lengths';
-import { type ActOf, bodyParts, departures, type FormKind, outcomes, preparations } from './acts';
+import { type ActOf, bodyParts, departures, type FormKind } from './acts';
+import { OfferFields } from './OfferFields';
 import { SignPicker } from './SignPicker';
 
 /** The animal an entry is about, as far as its form needs it. */
@@ -115,21 +115,19 @@ export function ActFields(props: FieldsProps) {
   const { act } = draft;
   const change = (next: ActOf<FormKind>) => setDraft((d) => ({ ...d, act: next }));
   const number = (label: string, field: string, hint?: string) => (
-    <Field label={label} error={error(field)} hint={hint}>
-      {(p) => (
-        <input
-          {...p}
-          className="field"
-          inputMode="decimal"
-          value={draft.number}
-          onChange={(e) => setDraft((d) => ({ ...d, number: e.target.value }))}
-        />
-      )}
-    </Field>
+    <TextField
+      label={label}
+      error={error(field)}
+      hint={hint}
+
+      inputMode="decimal"
+      value={draft.number}
+      onChange={(value) => setDraft((d) => ({ ...d, number: value }))}
+    />
   );
   switch (act.kind) {
     case 'offered':
-      return <OfferFields {...props} act={act} change={change} number={number} />;
+      return <OfferFields act={act} change={change} number={number} error={error} />;
     case 'signSeen':
       return <SignPicker group={subject.group} busy={busy} onPick={(signId) => submit({ ...act, signId })} />;
     case 'molted':
@@ -170,16 +168,14 @@ export function ActFields(props: FieldsProps) {
       );
     case 'moved':
       return (
-        <Field label="New place" hint="Rack, shelf and slot, like A1·03 or a1-3" error={error('place')}>
-          {(p) => (
-            <input
-              {...p}
-              className="field"
-              value={act.place}
-              onChange={(e) => change({ ...act, place: e.target.value })}
-            />
-          )}
-        </Field>
+        <TextField
+          label="New place"
+          hint="Rack, shelf and slot, like A1·03 or a1-3"
+          error={error('place')}
+
+          value={act.place}
+          onChange={(value) => change({ ...act, place: value })}
+        />
       );
     case 'counted':
       return number('How many are there', 'count');
@@ -206,110 +202,15 @@ export function ActFields(props: FieldsProps) {
             value={act.departure}
             onChange={(departure) => change({ ...act, departure })}
           />
-          <Field label={act.departure === 'died' ? 'Cause, if known' : 'To whom'} error={error('remark')}>
-            {(p) => (
-              <input
-                {...p}
-                className="field"
-                value={act.remark ?? ''}
-                onChange={(e) => change({ ...act, remark: e.target.value === '' ? null : e.target.value })}
-              />
-            )}
-          </Field>
+          <TextField
+            label={act.departure === 'died' ? 'Cause, if known' : 'To whom'}
+            error={error('remark')}
+
+            value={act.remark ?? ''}
+            onChange={(value) => change({ ...act, remark: value === '' ? null : value })}
+          />
           <p className="text-13 text-muted">The whole history stays and can be read under Stock, “left”.</p>
         </>
       );
   }
-}
-
-interface OfferProps extends FieldsProps {
-  act: ActOf<'offered'>;
-  change: (act: ActOf<'offered'>) => void;
-  number: (label: string, field: string) => React.ReactNode;
-}
-
-function OfferFields({ act, change, number, error }: OfferProps) {
-  const feeders = useRulebook().data?.feeders ?? [];
-  const classes = feeders.find((f) => f.id === act.feederId)?.classes ?? [];
-  const eaten = act.outcome === 'eaten' || act.outcome === 'takenLater';
-  const stays = act.leftIn ?? (act.outcome === 'notSeen' || act.outcome === 'killedAndLeft');
-  return (
-    <>
-      <div className="grid grid-cols-[1fr_1fr_72px] gap-3">
-        <Field label="Feeder" error={error('feederId')}>
-          {(p) => (
-            <select
-              {...p}
-              className="field"
-              value={act.feederId}
-              onChange={(e) => {
-                const feeder = feeders.find((f) => f.id === e.target.value);
-                change({ ...act, feederId: e.target.value, sizeClassId: feeder?.classes[0]?.id ?? '' });
-              }}
-            >
-              {feeders.map((feeder) => (
-                <option key={feeder.id} value={feeder.id}>
-                  {feeder.name}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
-        <Field label="Size" error={error('sizeClassId')}>
-          {(p) => (
-            <select
-              {...p}
-              className="field"
-              value={act.sizeClassId}
-              onChange={(e) => change({ ...act, sizeClassId: e.target.value })}
-            >
-              {classes.map((size) => (
-                <option key={size.id} value={size.id}>
-                  {`${size.name} ${size.lengthMm.value.low}–${size.lengthMm.value.high} mm`.trim()}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
-        {number('How many', 'count')}
-      </div>
-      <Choice
-        label="Served"
-        options={preparations}
-        value={act.preparation}
-        onChange={(preparation) => change({ ...act, preparation })}
-      />
-      <Choice
-        label="What came of it"
-        options={outcomes}
-        value={act.outcome}
-        onChange={(outcome) => change({ ...act, outcome, leftIn: null })}
-      />
-      {!eaten && (
-        <Check label="It is still in there" value={stays} onChange={(leftIn) => change({ ...act, leftIn })} />
-      )}
-    </>
-  );
-}
-
-function Check({
-  label,
-  value,
-  onChange,
-}: {
-  label: string;
-  value: boolean;
-  onChange: (value: boolean) => void;
-}) {
-  return (
-    <label className="flex min-h-11 cursor-pointer items-center gap-3">
-      <input
-        type="checkbox"
-        className="size-5 accent-lampmark"
-        checked={value}
-        onChange={(e) => onChange(e.target.checked)}
-      />
-      {label}
-    </label>
-  );
 }

@@ -1,7 +1,7 @@
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type VersionedSettings } from '../../api/client';
 import { useChangeSettings, useSettings } from '../../api/queries';
-import { Choice, Field, FormError } from '../../ui/Field';
+import { Choice, Field, FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
 import { type Look, looks, readLook, setLook } from './look';
 
@@ -51,26 +51,20 @@ function SettingsForm({ saved }: { saved: VersionedSettings }) {
         </p>
       </section>
       <section className="grid gap-4 border-t border-line pt-4 sm:grid-cols-2">
-        <Field label="Name of the room" error={refusal?.for('roomName')}>
-          {(p) => (
-            <input
-              {...p}
-              className="field"
-              value={settings.roomName}
-              onChange={(e) => set({ roomName: e.target.value })}
-            />
-          )}
-        </Field>
-        <Field label="Name written beside entries" error={refusal?.for('keeperName')}>
-          {(p) => (
-            <input
-              {...p}
-              className="field"
-              value={settings.keeperName}
-              onChange={(e) => set({ keeperName: e.target.value })}
-            />
-          )}
-        </Field>
+        <TextField
+          label="Name of the room"
+          error={refusal?.for('roomName')}
+
+          value={settings.roomName}
+          onChange={(value) => set({ roomName: value })}
+        />
+        <TextField
+          label="Name written beside entries"
+          error={refusal?.for('keeperName')}
+
+          value={settings.keeperName}
+          onChange={(value) => set({ keeperName: value })}
+        />
         <Field label="Time zone" error={refusal?.for('zoneId')}>
           {(p) => (
             <input
@@ -87,21 +81,15 @@ function SettingsForm({ saved }: { saved: VersionedSettings }) {
             <option key={zone} value={zone} />
           ))}
         </datalist>
-        <Field
+        <TextField
           label="A new night begins at (hour)"
           hint="A round after midnight still belongs to the evening before"
           error={refusal?.for('cutoverHour')}
-        >
-          {(p) => (
-            <input
-              {...p}
-              className="field"
-              inputMode="numeric"
-              value={hour}
-              onChange={(e) => setHour(e.target.value)}
-            />
-          )}
-        </Field>
+
+          inputMode="numeric"
+          value={hour}
+          onChange={setHour}
+        />
       </section>
       <section className="grid gap-4 border-t border-line pt-4">
         <Choice

@@ -15,9 +15,10 @@ import {
   useRulebook,
   useSettings,
 } from '../../api/queries';
-import { Choice, Field, FormError } from '../../ui/Field';
+import { Choice, Field, FormError, TextField } from '../../ui/Field';
 import { type LengthUnit, toMm } from '../../ui/lengths';
 import { Waiting } from '../../ui/Waiting';
+import { fresh, instarHint, readMolts, textOf, unreadable } from './animalDraft';
 import { bodyParts } from '../Journal/acts';
 
 const other = 'other';
@@ -184,46 +185,39 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
             )}
           </Field>
           {details.speciesId === null && (
-            <Field label="Its scientific name" error={error('otherSpecies')}>
-              {(p) => (
-                <input
-                  {...p}
-                  className="field"
-                  value={details.otherSpecies ?? ''}
-                  onChange={(e) => set({ otherSpecies: e.target.value })}
-                />
-              )}
-            </Field>
+            <TextField
+              label="Its scientific name"
+              error={error('otherSpecies')}
+
+              value={details.otherSpecies ?? ''}
+              onChange={(value) => set({ otherSpecies: value })}
+            />
           )}
         </div>
         <div className="grid gap-4 sm:grid-cols-3">
-          <Field label="Name" error={error('nickname')}>
-            {(p) => (
-              <input
-                {...p}
-                className="field"
-                value={details.nickname}
-                onChange={(e) => set({ nickname: e.target.value })}
-              />
-            )}
-          </Field>
-          <Field label="Place" hint="Rack, shelf, slot: A1·03 or a1-3" error={error('place')}>
-            {(p) => (
-              <input {...p} className="field" value={place} onChange={(e) => setPlace(e.target.value)} />
-            )}
-          </Field>
+          <TextField
+            label="Name"
+            error={error('nickname')}
+
+            value={details.nickname}
+            onChange={(value) => set({ nickname: value })}
+          />
+          <TextField
+            label="Place"
+            hint="Rack, shelf, slot: A1·03 or a1-3"
+            error={error('place')}
+            value={place}
+            onChange={setPlace}
+          />
           {details.kind === 'brood' && (
-            <Field label="How many" error={error('count')}>
-              {(p) => (
-                <input
-                  {...p}
-                  className="field"
-                  inputMode="numeric"
-                  value={count}
-                  onChange={(e) => setCount(e.target.value)}
-                />
-              )}
-            </Field>
+            <TextField
+              label="How many"
+              error={error('count')}
+
+              inputMode="numeric"
+              value={count}
+              onChange={setCount}
+            />
           )}
         </div>
         <Choice
@@ -237,57 +231,42 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
           onChange={(sex) => set({ sex })}
         />
         <div className="grid gap-4 sm:grid-cols-3">
-          <Field label="Came on" error={error('acquiredOn')}>
-            {(p) => (
-              <input
-                {...p}
-                type="date"
-                max={tonight}
-                className="field"
-                value={details.acquiredOn}
-                onChange={(e) => set({ acquiredOn: e.target.value })}
-              />
-            )}
-          </Field>
-          <Field label="Came from" error={error('acquiredFrom')}>
-            {(p) => (
-              <input
-                {...p}
-                className="field"
-                value={details.acquiredFrom ?? ''}
-                onChange={(e) => set({ acquiredFrom: e.target.value === '' ? null : e.target.value })}
-              />
-            )}
-          </Field>
-          <Field label="Hatched on, if known" error={error('hatchedOn')}>
-            {(p) => (
-              <input
-                {...p}
-                type="date"
-                max={tonight}
-                className="field"
-                value={details.hatchedOn ?? ''}
-                onChange={(e) => set({ hatchedOn: e.target.value === '' ? null : e.target.value })}
-              />
-            )}
-          </Field>
+          <TextField
+            label="Came on"
+            error={error('acquiredOn')}
+            type="date"
+            max={tonight}
+
+            value={details.acquiredOn}
+            onChange={(value) => set({ acquiredOn: value })}
+          />
+          <TextField
+            label="Came from"
+            error={error('acquiredFrom')}
+
+            value={details.acquiredFrom ?? ''}
+            onChange={(value) => set({ acquiredFrom: value === '' ? null : value })}
+          />
+          <TextField
+            label="Hatched on, if known"
+            error={error('hatchedOn')}
+            type="date"
+            max={tonight}
+
+            value={details.hatchedOn ?? ''}
+            onChange={(value) => set({ hatchedOn: value === '' ? null : value })}
+          />
         </div>
         <div className="grid gap-4 sm:grid-cols-3">
-          <Field
+          <TextField
             label="Molts behind it when it came"
             hint={instarHint(molts, group) ?? 'Molts, or the instar like i6; empty if not known'}
             error={error('moltsAtArrival')}
-          >
-            {(p) => (
-              <input
-                {...p}
-                className="field"
-                inputMode="numeric"
-                value={molts}
-                onChange={(e) => setMolts(e.target.value)}
-              />
-            )}
-          </Field>
+
+            inputMode="numeric"
+            value={molts}
+            onChange={setMolts}
+          />
           <Choice
             label="Came as an adult"
             options={[
@@ -303,37 +282,26 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
             <h2 className="text-18">First measure</h2>
             <Choice label="What" options={measurable} value={part} onChange={setPart} />
             <div className="grid gap-4 sm:grid-cols-3">
-              <Field
+              <TextField
                 label={`Length in ${unit}`}
                 hint="Or with a unit: 6 cm, 2.4 in. Prey is sized by it"
                 error={error('lengthMm')}
-              >
-                {(p) => (
-                  <input
-                    {...p}
-                    className="field"
-                    inputMode="decimal"
-                    value={length}
-                    onChange={(e) => setLength(e.target.value)}
-                  />
-                )}
-              </Field>
-              <Field
+
+                inputMode="decimal"
+                value={length}
+                onChange={setLength}
+              />
+              <TextField
                 label="Last molt since it came"
                 hint="Leave empty if none was seen"
                 error={error('lastMoltOn')}
-              >
-                {(p) => (
-                  <input
-                    {...p}
-                    type="date"
-                    max={tonight}
-                    className="field"
-                    value={lastMolt}
-                    onChange={(e) => setLastMolt(e.target.value)}
-                  />
-                )}
-              </Field>
+
+                type="date"
+                max={tonight}
+
+                value={lastMolt}
+                onChange={setLastMolt}
+              />
             </div>
           </section>
         )}
@@ -349,57 +317,4 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
       </div>
     </form>
   );
-}
-
-const fresh = (rules: RulebookView, tonight: string): StockDetails => ({
-  kind: 'specimen',
-  group: rules.groups[0]?.id ?? '',
-  speciesId: rules.species.find((s) => s.group === rules.groups[0]?.id)?.id ?? null,
-  otherSpecies: null,
-  nickname: '',
-  sex: 'unknown',
-  acquiredOn: tonight,
-  acquiredFrom: null,
-  moltsAtArrival: null,
-  matureAtArrival: false,
-  hatchedOn: null,
-  count: 1,
-});
-
-const textOf = (value: number | null) => (value === null ? '' : String(value));
-
-type Group = RulebookView['groups'][number] | undefined;
-
-/** Molts as typed: a number of molts, or an instar such as `i6`. Nothing when empty; not a number when unreadable. */
-function readMolts(text: string, group: Group): number | null {
-  const mark = group?.instarMark.toLowerCase() ?? 'i';
-  const typed = text.trim().toLowerCase();
-  if (typed === '') {
-    return null;
-  }
-  return typed.startsWith(mark)
-    ? Number(typed.slice(mark.length)) - (group?.instarAtHatching ?? 1)
-    : Number(typed);
-}
-
-function instarHint(text: string, group: Group): string | undefined {
-  const molts = readMolts(text, group);
-  return molts === null || !Number.isInteger(molts) || group === undefined
-    ? undefined
-    : `${molts} molts: ${group.instarMark}${molts + group.instarAtHatching}`;
-}
-
-/** What cannot be sent because it is no number at all; ranges are the server's to judge. */
-function unreadable(details: StockDetails, length: string, unit: LengthUnit): Refusal | null {
-  const errors: Record<string, string[]> = {};
-  if (details.moltsAtArrival !== null && !Number.isInteger(details.moltsAtArrival)) {
-    errors['moltsAtArrival'] = ['Write a whole number or an instar like i6, or leave it empty.'];
-  }
-  if (!Number.isInteger(details.count)) {
-    errors['count'] = ['Write a whole number.'];
-  }
-  if (length.trim() !== '' && !Number.isFinite(toMm(length, unit))) {
-    errors['lengthMm'] = [`Write a number in ${unit}.`];
-  }
-  return Object.keys(errors).length === 0 ? null : new Refusal('', errors, 400);
 }

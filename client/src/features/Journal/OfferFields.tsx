@@ -1,0 +1,76 @@
+import type { ReactNode } from 'react';
+import { useRulebook } from '../../api/queries';
+import { Check, Choice, Field } from '../../ui/Field';
+import { type ActOf, outcomes, preparations } from './acts';
+
+interface OfferProps {
+  act: ActOf<'offered'>;
+  change: (act: ActOf<'offered'>) => void;
+  number: (label: string, field: string) => ReactNode;
+  error: (field: string) => string | undefined;
+}
+
+/** What was offered, how it was served and what came of it. */
+export function OfferFields({ act, change, number, error }: OfferProps) {
+  const feeders = useRulebook().data?.feeders ?? [];
+  const classes = feeders.find((f) => f.id === act.feederId)?.classes ?? [];
+  const eaten = act.outcome === 'eaten' || act.outcome === 'takenLater';
+  const stays = act.leftIn ?? (act.outcome === 'notSeen' || act.outcome === 'killedAndLeft');
+  return (
+    <>
+      <div className="grid grid-cols-[1fr_1fr_72px] gap-3">
+        <Field label="Feeder" error={error('feederId')}>
+          {(p) => (
+            <select
+              {...p}
+              className="field"
+              value={act.feederId}
+              onChange={(e) => {
+                const feeder = feeders.find((f) => f.id === e.target.value);
+                change({ ...act, feederId: e.target.value, sizeClassId: feeder?.classes[0]?.id ?? '' });
+              }}
+            >
+              {feeders.map((feeder) => (
+                <option key={feeder.id} value={feeder.id}>
+                  {feeder.name}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <Field label="Size" error={error('sizeClassId')}>
+          {(p) => (
+            <select
+              {...p}
+              className="field"
+              value={act.sizeClassId}
+              onChange={(e) => change({ ...act, sizeClassId: e.target.value })}
+            >
+              {classes.map((size) => (
+                <option key={size.id} value={size.id}>
+                  {`${size.name} ${size.lengthMm.value.low}–${size.lengthMm.value.high} mm`.trim()}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        {number('How many', 'count')}
+      </div>
+      <Choice
+        label="Served"
+        options={preparations}
+        value={act.preparation}
+        onChange={(preparation) => change({ ...act, preparation })}
+      />
+      <Choice
+        label="What came of it"
+        options={outcomes}
+        value={act.outcome}
+        onChange={(outcome) => change({ ...act, outcome, leftIn: null })}
+      />
+      {!eaten && (
+        <Check label="It is still in there" value={stays} onChange={(leftIn) => change({ ...act, leftIn })} />
+      )}
+    </>
+  );
+}

@@ -1,0 +1,65 @@
+using Husbandry.Journal;
+using Husbandry.Rounds;
+
+namespace Ledger;
+
+/// <summary>Turns core records into rows and back.</summary>
+internal static class Rows
+{
+    // From two closed shutters on an animal is hushed and named as "pass by".
+    private const int HushedShutters = 2;
+
+    /// <summary>An entry as a row; sequence 0 lets the file give the next one.</summary>
+    public static EntryRow Of(Guid stockId, NewEntry entry, Room room, long sequence) =>
+        new()
+        {
+            Sequence = sequence,
+            Id = entry.Id,
+            StockId = stockId,
+            FromTicks = entry.When.From.UtcTicks,
+            ToTicks = entry.When.To.UtcTicks,
+            WrittenTicks = room.Now.UtcTicks,
+            WrittenBy = room.Settings.KeeperName,
+            Supersedes = entry.Supersedes,
+            Act = LedgerJson.Write(entry.Act),
+        };
+
+    /// <summary>A row as an entry.</summary>
+    public static JournalEntry ToEntry(EntryRow row) =>
+        new(
+            row.Id,
+            row.StockId,
+            row.Sequence,
+            new Occurrence(Instant(row.FromTicks), Instant(row.ToTicks)),
+            Instant(row.WrittenTicks),
+            row.WrittenBy,
+            row.Supersedes,
+            LedgerJson.Read<Act>(row.Act)
+        );
+
+    /// <summary>Keeps a standing with its next due instant; a new row when there is none yet. Saved by the caller.</summary>
+    public static void Store(this LanternDb db, StandingRow? row, Standing standing, Room room)
+    {
+        var line = RoundLine.Of(Judgement.Of(standing, room));
+        if (row is null)
+        {
+            row = new StandingRow
+            {
+                StockId = standing.StockId,
+                State = "",
+                Rack = "",
+            };
+            db.Standings.Add(row);
+        }
+
+        row.State = LedgerJson.Write(standing);
+        row.Here = standing.Departure is null;
+        row.Rack = standing.Place.Rack;
+        row.Shelf = standing.Place.Shelf;
+        row.Slot = standing.Place.Slot;
+        row.NextDueTicks = line.NextDue?.UtcTicks ?? long.MaxValue;
+        row.Hushed = line.Shutters >= HushedShutters;
+    }
+
+    private static DateTimeOffset Instant(long ticks) => new(ticks, TimeSpan.Zero);
+}
