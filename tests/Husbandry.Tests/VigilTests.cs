@@ -114,6 +114,60 @@ public class VigilTests
             1e-12
         );
 
+    // Intervals between molts of 38, 45, 41, 52 and 47 days under the reference prior p(μ,σ²) ∝ 1/σ²: Student t with
+    // n − 1 degrees of freedom, location ȳ, scale s√(1 + 1/n). Source: Gelman et al. (2013), BDA3 §3.2.
+    private static LogStudentWait FiveIntervals => new(3.791842407, 0.1213972248 * Math.Sqrt(1.2), 4);
+
+    [Fact]
+    public void Predictive_quantiles_of_five_intervals()
+    {
+        // Source: scipy 1.10.1, R 4.2.2.
+        var left = new RemainingWait(FiveIntervals, 0);
+        Close(36.15989056, left.Quantile(0.1));
+        Close(44.33801375, left.Quantile(0.5));
+        Close(54.36574704, left.Quantile(0.9));
+        Close(64.1398063, left.Quantile(0.975));
+    }
+
+    [Fact]
+    public void Five_intervals_after_fifty_days()
+    {
+        // Source: mpmath 1.2.1 (30 digits), R 4.2.2, scipy 1.10.1.
+        var left = new RemainingWait(FiveIntervals, 50);
+        Close([0.618891665, 4.10795727, 15.6887151], left);
+        Close(0.683880194, left.Within(7));
+        Close(0.878135501, left.Within(14));
+    }
+
+    [Theory]
+    [InlineData(1, 12.7062047)]
+    [InlineData(2, 4.3026527)]
+    [InlineData(4, 2.7764451)]
+    [InlineData(10, 2.2281389)]
+    [InlineData(30, 2.0422725)]
+    public void Student_quantiles_are_those_of_the_table(double freedom, double quantile)
+    {
+        // Source: standard t table, 0.975 (12.706, 4.303, 2.776, 2.228, 2.042); scipy 1.10.1, R 4.2.2 qt.
+        var wait = new LogStudentWait(0, 1, freedom);
+        Assert.Equal(quantile, Math.Log(new RemainingWait(wait, 0).Quantile(0.975)), 1e-6);
+    }
+
+    [Fact]
+    public void Tails_join_smoothly_where_the_formula_changes()
+    {
+        // Both sides of the change at six: survival falls steadily and the steps agree.
+        foreach (var wait in new IWait[] { new LogNormalWait(0, 1), new LogStudentWait(0, 1, 7) })
+        {
+            var (a, b, c) = (
+                wait.LogSurvival(Math.Exp(5.999)),
+                wait.LogSurvival(Math.Exp(6)),
+                wait.LogSurvival(Math.Exp(6.001))
+            );
+            Assert.True(a > b && b > c);
+            Assert.Equal(a - b, b - c, 1e-4);
+        }
+    }
+
     [Fact]
     public void An_unseen_start_is_the_forward_recurrence_time()
     {
