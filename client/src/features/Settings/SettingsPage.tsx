@@ -7,15 +7,21 @@ import { type Look, looks, readLook, setLook } from './look';
 
 /** What holds for the whole room. */
 export function SettingsPage() {
+  // Kept here, above the form that begins anew with what was saved, so that "Saved." stays to be read.
+  const change = useChangeSettings();
   return (
     <Waiting query={useSettings()} what="The room">
-      {(settings) => <SettingsForm key={settings.version} saved={settings} />}
+      {(settings) => <SettingsForm key={settings.version} saved={settings} change={change} />}
     </Waiting>
   );
 }
 
-function SettingsForm({ saved }: { saved: VersionedSettings }) {
-  const change = useChangeSettings();
+interface SettingsFormProps {
+  saved: VersionedSettings;
+  change: ReturnType<typeof useChangeSettings>;
+}
+
+function SettingsForm({ saved, change }: SettingsFormProps) {
   const [settings, setSettings] = useState(saved.settings);
   const [look, choose] = useState<Look>(readLook);
   const [hour, setHour] = useState(String(saved.settings.cutoverHour));
