@@ -174,6 +174,40 @@ public sealed class EveningTests : IDisposable
     }
 
     [Fact]
+    public async Task Prey_that_was_taken_after_all_is_one_offer_and_one_meal()
+    {
+        var id = await api.AddAsync();
+        await api.LogAsync(id, Api.Offer("notSeen", "cricket"));
+        app.Clock.Advance(TimeSpan.FromHours(22));
+        var prey = (await api.GetAsync("/api/round"))["lines"]![0]!["preyIn"]!;
+        var animal = await api.LogAsync(
+            id,
+            Api.Offer("takenLater", "cricket"),
+            corrects: prey["entryId"]!.GetValue<string>()
+        );
+        Assert.Null(animal["leftover"]!["value"]);
+        Assert.Equal("2026-11-24", animal["meal"]!["value"]!["lastMeal"]!.GetValue<string>());
+        Assert.Single(animal["lifeline"]!["meals"]!.AsArray());
+        Assert.Empty(animal["lifeline"]!["refusals"]!.AsArray());
+    }
+
+    [Fact]
+    public async Task A_correction_without_a_date_keeps_the_former_one()
+    {
+        var id = await api.AddAsync();
+        var logged = await api.LogAsync(id, Api.Act("molted"), foundOn: "2026-11-10");
+        string Molt(System.Text.Json.Nodes.JsonNode a, string field) =>
+            a["journal"]!
+                .AsArray()
+                .First(l => l!["act"]!["kind"]!.GetValue<string>() == "molted" && l["struckBy"] is null)![
+                field
+            ]!.GetValue<string>();
+        var corrected = await api.LogAsync(id, Api.Act("molted", ("mismolt", true)), corrects: Molt(logged, "id"));
+        Assert.Equal("2026-11-10", Molt(corrected, "night"));
+        Assert.Equal("molted, a mismolt", Molt(corrected, "text"));
+    }
+
+    [Fact]
     public async Task Schools_set_for_the_room_change_what_is_due()
     {
         var id = await api.AddAsync();

@@ -82,6 +82,20 @@ public sealed class DemoRoundTests : IDisposable
     }
 
     [Fact]
+    public void Prey_found_taken_after_all_corrects_the_offer()
+    {
+        keeper.Open("/");
+        keeper.SeeText("article[aria-current=true]", "Tansy");
+        keeper.Keys("j");
+        keeper.SeeText("article[aria-current=true]", "Cockle");
+        keeper.Keys("t");
+        keeper.SeeText("[role=status]", "Cockle: took later 1 small cricket");
+        keeper.Open("/stock");
+        keeper.Press("Cockle", "table");
+        keeper.SeeText("ol .line-through", "not seen to take 1 small cricket");
+    }
+
+    [Fact]
     public void Find_opens_an_animal_by_its_code()
     {
         keeper.Open("/");

@@ -52,6 +52,23 @@ public class RoundLineTests
     }
 
     [Fact]
+    public void A_call_for_help_is_answered_by_water()
+    {
+        var diary = new Diary().LegSpan(60).Ate(1).Sign("curled-under", 0.2);
+        Assert.Equal(RoundAct.Help, diary.Line().Act);
+        Assert.NotEqual(RoundAct.Help, diary.Watered(0.1).Line().Act);
+        Assert.Equal(RoundAct.Help, diary.Sign("curled-under", 0.05).Line().Act);
+    }
+
+    [Fact]
+    public void Whether_it_has_molted_can_wait_until_tomorrow()
+    {
+        var diary = Fed().Sign("mat", 2).With(0.05, new PutOff(Diary.Room().Tonight.AddDays(1)));
+        Assert.NotEqual(RoundAct.LookForMolt, diary.Line().Act);
+        Assert.Equal(RoundAct.LookForMolt, RoundLine.Of(diary.Judge(now: Diary.Evening.AddDays(1))).Act);
+    }
+
+    [Fact]
     public void A_hushed_animal_is_passed_by_with_reason_and_until_when()
     {
         var line = Fed().Refused(1.5).Sign("dark-under-hair", 1).Line();

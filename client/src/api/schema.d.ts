@@ -1036,7 +1036,7 @@ export interface components {
             lastSeenBefore?: null | string;
             /**
              * Format: uuid
-             * @description The entry that this one corrects.
+             * @description The entry that this one corrects; without dates it keeps that one's.
              */
             corrects?: null | string;
         };

@@ -13,7 +13,7 @@ namespace App.Journal;
 /// <param name="Act">What happened.</param>
 /// <param name="FoundOn">Night on which it happened or was found; tonight when left out.</param>
 /// <param name="LastSeenBefore">Night on which it had not happened yet, when it was found afterwards.</param>
-/// <param name="Corrects">The entry that this one corrects.</param>
+/// <param name="Corrects">The entry that this one corrects; without dates it keeps that one's.</param>
 public sealed record LogRequest(
     Guid Id,
     Act Act,
@@ -70,7 +70,10 @@ public static class JournalEndpoints
             return Problems.Of(wrong.Field, wrong.Message);
         }
 
-        var entry = new NewEntry(body.Id, JournalTimes.When(body, room), body.Corrects, body.Act);
+        var former = body.Corrects is { } corrected
+            ? (await reader.ReadAsync(id, cancel)).FirstOrDefault(e => e.Id == corrected)
+            : null;
+        var entry = new NewEntry(body.Id, JournalTimes.When(body, former, room), body.Corrects, body.Act);
         var result = await store.WriteAsync(id, [entry], null, room, cancel);
         return await StockEndpoints.AnswerAsync(id, result, room, reader, cancel);
     }
@@ -120,8 +123,22 @@ public static class JournalTimes
             : null;
     }
 
-    public static Occurrence When(LogRequest body, Room room)
+    /// <summary>
+    /// When an entry happened. A correction that says nothing of dates keeps those of what it corrects; food that is
+    /// found to be taken after all was taken at some time between the offer and now.
+    /// </summary>
+    public static Occurrence When(LogRequest body, JournalEntry? former, Room room)
     {
+        if (former is not null && body.FoundOn is null && body.LastSeenBefore is null)
+        {
+            return body.Act is Offered { Outcome: OfferOutcome.TakenLater }
+                ? former.When with
+                {
+                    To = room.Now,
+                }
+                : former.When;
+        }
+
         var to = body.FoundOn is { } found && found < room.Tonight ? Evening(found, room) : room.Now;
         return new Occurrence(body.LastSeenBefore is { } before ? Evening(before, room) : to, to);
     }

@@ -90,7 +90,7 @@ public sealed record RoundLine(
         void Add(DateTimeOffset at, Func<RoundLine> line) => candidates.Add((at, line));
         DateTimeOffset StartOf(DateOnly night) => s.Room.Clock.StartOf(night);
 
-        if (j.Reading.Value.NeedsHelp is { } help)
+        if (j.Reading.Value.NeedsHelp is { } help && !WateredSinceCall(s))
         {
             Add(
                 StartOf(tonight),
@@ -188,6 +188,12 @@ public sealed record RoundLine(
         var next = candidates.Count == 0 ? (DateTimeOffset?)null : candidates.Min(c => c.At);
         return Resting(j, putOff is { } later && (next is null || next < later) ? later : next);
     }
+
+    /// <summary>Whether water was given after the last sign that called for it.</summary>
+    private static bool WateredSinceCall(Subject s) =>
+        s.Standing.LastWater is { } watered
+        && s.Standing.Signs.Where(sign => s.Room.Rules.Sign(sign.SignId)?.Strength == SignStrength.Opposite)
+            .All(sign => sign.At < watered);
 
     private static Answer<RoundAct> As<T>(RoundAct act, Answer<T> why) => new(act, why.Summary, why.Reasons);
 

@@ -53,7 +53,8 @@ export function ActDialog({ subject, kind, corrects, onClose }: ActDialogProps) 
     setBusy(true);
     try {
       await log(subject.stockId, subject.name, act, {
-        foundOn: timing === 'tonight' ? null : foundOn || null,
+        // A correction without a date keeps the former one, so that tonight must be said.
+        foundOn: timing !== 'tonight' ? foundOn || null : corrects === undefined ? null : (tonight ?? null),
         lastSeenBefore: timing === 'between' ? before || null : null,
         corrects: corrects?.id ?? null,
       });

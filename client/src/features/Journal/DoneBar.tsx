@@ -61,9 +61,9 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
 
   const control = {
     log,
-    quick: (stockId: string, name: string, act: Act) => {
+    quick: (stockId: string, name: string, act: Act, options?: LogOptions) => {
       if (!write.isPending) {
-        log(stockId, name, act).catch(refused);
+        log(stockId, name, act, options).catch(refused);
       }
     },
     undo,

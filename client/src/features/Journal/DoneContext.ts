@@ -18,7 +18,7 @@ export interface DoneControl {
   /** Logs an act at once and offers to take it back. Resolves when it is written; throws what was refused. */
   log: (stockId: string, name: string, act: Act, options?: LogOptions) => Promise<void>;
   /** Logs from a button: a refusal is shown in the bar instead of thrown. */
-  quick: (stockId: string, name: string, act: Act) => void;
+  quick: (stockId: string, name: string, act: Act, options?: LogOptions) => void;
   undo: () => void;
   busy: boolean;
 }

@@ -106,14 +106,15 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
   const later = () =>
     tonight !== undefined &&
     quick(line.stockId, line.name, { kind: 'putOff', untilNight: fromDays(toDays(tonight) + 1) });
+  // The offer itself is corrected, so that one cricket is not two on the record.
   const ateIt = () =>
     line.preyIn !== null &&
-    quick(line.stockId, line.name, {
-      ...line.preyIn.offer,
-      kind: 'offered',
-      outcome: 'takenLater',
-      leftIn: null,
-    });
+    quick(
+      line.stockId,
+      line.name,
+      { ...line.preyIn.offer, kind: 'offered', outcome: 'takenLater', leftIn: null },
+      { corrects: line.preyIn.entryId },
+    );
   useKeys({
     ...Object.fromEntries(primary.map((p) => [p.key, () => quick(line.stockId, line.name, p.act)])),
     ...(refused.length > 0 && line.act === 'feed' ? { r: () => setMenu('refused') } : {}),
@@ -197,9 +198,10 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
           </button>
         }
       />
-      {!phone && (
-        <button type="button" className="act act-plain" onClick={later}>
-          <kbd>L</kbd>Later
+      {(!phone || line.act === 'lookForMolt') && (
+        <button type="button" className={`act ${phone ? grown : 'act-plain'}`} onClick={later}>
+          <kbd>L</kbd>
+          {line.act === 'lookForMolt' ? 'Not yet' : 'Later'}
         </button>
       )}
       <button

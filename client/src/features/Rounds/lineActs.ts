@@ -44,11 +44,11 @@ export function primaryActs(line: RoundLine): LineAct[] {
         { key: 'b', label: 'Black: may eat', short: 'Black', act: { kind: 'fangsChecked', hard: true } },
         { key: 'n', label: 'Not yet', short: 'Not yet', act: { kind: 'fangsChecked', hard: false } },
       ];
-    case 'lookForMolt':
-      return [{ key: 'n', label: 'Not yet', short: 'Not yet', act: { kind: 'looked' } }];
     case 'water':
     case 'help':
       return [water];
+    // Whether it has molted is answered by a form, or put off: neither is one act.
+    case 'lookForMolt':
     case 'none':
       return [];
   }

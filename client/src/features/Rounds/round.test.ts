@@ -65,7 +65,7 @@ describe('acts of a line', () => {
   it.each([
     ['removeLeftovers', ['x']],
     ['checkFangs', ['b', 'n']],
-    ['lookForMolt', ['n']],
+    ['lookForMolt', []],
     ['help', ['w']],
     ['none', []],
   ] as const)('of %s have the keys %s', (act, keys) =>
