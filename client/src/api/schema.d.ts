@@ -1490,6 +1490,7 @@ export interface components {
             detail: string;
             offer: null | components["schemas"]["MealOffer"];
             preyIn: null | components["schemas"]["OfferEvent"];
+            molt: null | components["schemas"]["MoltForecast"];
             /**
              * Format: double
              * @description Estimated time for the act.

@@ -59,6 +59,7 @@ public enum LineState
 /// <param name="Detail">The most telling circumstances.</param>
 /// <param name="Offer">What to offer, when the act is to feed.</param>
 /// <param name="PreyIn">The offer whose prey is still in there, when the act is to take it out.</param>
+/// <param name="Molt">When the next molt is to be expected, for the drawing beside the reasons.</param>
 /// <param name="Seconds">Estimated time for the act.</param>
 /// <param name="NextDue">Instant from which it will need a hand, when it does not tonight.</param>
 /// <param name="Why">Why, for the drawer.</param>
@@ -76,6 +77,7 @@ public sealed record RoundLine(
     string Detail,
     MealOffer? Offer,
     OfferEvent? PreyIn,
+    Vigils.MoltForecast? Molt,
     double Seconds,
     DateTimeOffset? NextDue,
     Answer<RoundAct> Why
@@ -220,6 +222,7 @@ public sealed record RoundLine(
             detail,
             offer,
             act == RoundAct.RemoveLeftovers ? j.Subject.Standing.PreyIn : null,
+            j.Molt.Value,
             j.Subject.Room.Rules.Room.SecondsPerAct[timedAs].Value,
             null,
             why

@@ -80,7 +80,7 @@ function Gauge({ fit, options, width, height, unit, name }: GaugeProps) {
       <text x={limit} y={axis + 18} textAnchor="middle" fontWeight="650">
         {fromMm(fit.maxPreyMm, unit)}
       </text>
-      <text x={x(longest * 1.02) + 8} y={axis + 4} className="fill-muted!">
+      <text x={x(longest * 1.02) + 6} y={axis + 18} className="fill-muted!">
         {unit}
       </text>
       <path d={`M${limit} ${axis + 22}V${height}`} stroke="var(--ink)" strokeDasharray="2 3" />
@@ -99,7 +99,7 @@ function Gauge({ fit, options, width, height, unit, name }: GaugeProps) {
               stroke={fits ? 'var(--lampmark)' : 'var(--muted)'}
               strokeWidth="1.2"
             />
-            <text x={width * 0.5 + 26} y={y + 9}>
+            <text x={width * 0.5 + 16} y={y + 9}>
               {option.name}
               <tspan className="fill-muted"> {verdictText(option)}</tspan>
             </text>

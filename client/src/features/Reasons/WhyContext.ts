@@ -1,5 +1,5 @@
 import { createContext, use } from 'react';
-import type { Reason } from '../../api/client';
+import type { Reason, Schemas } from '../../api/client';
 
 /** A judgement to be explained. */
 export interface Why {
@@ -9,6 +9,8 @@ export interface Why {
   species: string;
   summary: string;
   reasons: readonly Reason[];
+  /** The next molt, drawn beside the reason that speaks of it. */
+  molt?: Schemas['MoltForecast'] | null;
 }
 
 export interface WhyControl {

@@ -1,8 +1,9 @@
 import { X } from 'lucide-react';
 import type { Reason, Schemas } from '../../api/client';
-import { useChangeSettings, useSettings } from '../../api/queries';
+import { useChangeSettings, useNightline, useSettings } from '../../api/queries';
 import { Dialog } from '../../ui/Dialog';
 import { useIsWide } from '../../ui/useMedia';
+import { MoltBand } from '../Vigils/MoltBand';
 import { useWhy, type Why } from './WhyContext';
 
 /** The drawer on a wide screen, a sheet on a narrow one. */
@@ -52,6 +53,7 @@ function About({ why }: { why: Why }) {
 }
 
 function Steps({ why }: { why: Why }) {
+  const tonight = useNightline().data?.tonight;
   return (
     <>
       <p className="mt-2 mb-2 text-15">{why.summary}</p>
@@ -67,6 +69,9 @@ function Steps({ why }: { why: Why }) {
                 {reason.text}{' '}
                 <span className="whitespace-nowrap text-12 text-muted">{tagWord[reason.tag]}</span>
               </p>
+              {reason.rule === 'vigil.molt' && why.molt != null && tonight !== undefined && (
+                <MoltBand forecast={why.molt} tonight={tonight} />
+              )}
               <Schools reason={reason} />
               {reason.tag !== 'practice' && reason.tag !== 'record' && (
                 <p className="mt-0.5 text-12 text-muted">{reason.source}</p>

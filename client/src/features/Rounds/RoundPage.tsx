@@ -113,6 +113,7 @@ export const whyOf = (line: RoundLine): Why => ({
   species: line.species,
   summary: line.why.summary,
   reasons: line.why.reasons,
+  molt: line.molt,
 });
 
 /** "Offer 1 small cricket, ≤ 9 mm" asked back: "offer 1 small cricket". */

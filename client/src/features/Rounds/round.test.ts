@@ -26,6 +26,7 @@ const line = (changed: Partial<RoundLine>): RoundLine => ({
   detail: '',
   offer,
   preyIn: null,
+  molt: null,
   seconds: 60,
   nextDue: null,
   why: { value: 'feed', summary: '', reasons: [] },
