@@ -36,6 +36,21 @@ public sealed class DemoRoomTests
         Assert.Equal(places.Order(StringComparer.Ordinal), places);
     }
 
+    [Theory]
+    [InlineData("2027-02-28T05:55:00Z")]
+    [InlineData("2027-03-28T06:01:00Z")]
+    [InlineData("2028-02-29T12:00:00Z")]
+    [InlineData("2026-12-31T23:59:59Z")]
+    public async Task The_room_is_as_fresh_on_any_night_at_any_hour(string instant)
+    {
+        using var app = new LanternFactory(demo: true, DateTimeOffset.Parse(instant, null));
+        using var api = new Api(app);
+        var round = await api.GetAsync("/api/round");
+        var acts = round["lines"]!.AsArray().Select(l => l!["act"]!.GetValue<string>()).ToHashSet();
+        Assert.Superset(new HashSet<string> { "removeLeftovers", "checkFangs", "feed", "water", "none" }, acts);
+        Assert.NotEmpty(round["done"]!.AsArray());
+    }
+
     [Fact]
     public async Task The_same_evening_lays_out_the_same_room()
     {

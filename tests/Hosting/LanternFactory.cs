@@ -18,9 +18,13 @@ public sealed class LanternFactory : WebApplicationFactory<Program>
     private readonly bool demo;
     private bool disposed;
 
-    public LanternFactory(bool demo = false) => this.demo = demo;
+    public LanternFactory(bool demo = false, DateTimeOffset? now = null)
+    {
+        this.demo = demo;
+        Clock = new FakeTimeProvider(now ?? Evening);
+    }
 
-    public FakeTimeProvider Clock { get; } = new(Evening);
+    public FakeTimeProvider Clock { get; }
 
     public string DataFile => Path.Combine(folder, "lantern.db");
 
