@@ -43,6 +43,7 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   useKeys({ '?': whyPhase });
   const fit = animal.prey.value;
   const growth = animal.growth.value;
+  const mayBeWatered = animal.hush.find((line) => line.act === 'water')?.verdict === 'fine';
   const fed = animal.hush.find((line) => line.act === 'feedDead')?.verdict !== 'never';
   return (
     <>
@@ -65,19 +66,21 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
               small
             />
           )}
-          <SectionHead
-            id="water"
-            title={animal.water.summary}
-            onWhy={why('Why this water?', animal.water)}
-            small
-          />
+          {mayBeWatered && (
+            <SectionHead
+              id="water"
+              title={animal.water.summary}
+              onWhy={why('Why this water?', animal.water)}
+              small
+            />
+          )}
           <SectionHead
             id="meal"
             title={animal.meal.summary}
             onWhy={why('Why this meal?', animal.meal)}
             small
           />
-          {animal.firstMeal.value !== null && !fed && (
+          {animal.firstMeal.value !== null && softAfterMolt(animal) && (
             <SectionHead
               id="first"
               title={animal.firstMeal.summary}
@@ -148,10 +151,14 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   );
 }
 
+/** Whether the first meal after a molt is still to come. */
+const softAfterMolt = (animal: AnimalView) =>
+  animal.phase.value === 'hardening' || animal.phase.value === 'fangsUnchecked';
+
 function heading(animal: AnimalView): string {
   const molt = animal.molt.value;
   const word = animal.phaseWord.charAt(0).toUpperCase() + animal.phaseWord.slice(1);
-  return molt === null || animal.phase.value === 'hardening' || animal.phase.value === 'fangsUnchecked'
+  return molt === null || animal.phase.value === 'imminent' || softAfterMolt(animal)
     ? word
     : `${word}${animal.phase.value === 'likely' ? ', ' : ': premolt '}${chance(molt.premoltChance)}`;
 }
