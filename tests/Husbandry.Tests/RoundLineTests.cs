@@ -61,6 +61,13 @@ public class RoundLineTests
     }
 
     [Fact]
+    public void A_call_for_help_stands_tonight_and_tomorrow()
+    {
+        Assert.Equal(RoundAct.Help, new Diary().LegSpan(60).Ate(3).Sign("curled-under", 1).Line().Act);
+        Assert.NotEqual(RoundAct.Help, new Diary().LegSpan(60).Ate(3).Sign("curled-under", 2).Line().Act);
+    }
+
+    [Fact]
     public void Whether_it_has_molted_can_wait_until_tomorrow()
     {
         var diary = Fed().Sign("mat", 2).With(0.05, new PutOff(Diary.Room().Tonight.AddDays(1)));

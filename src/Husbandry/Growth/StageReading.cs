@@ -110,9 +110,9 @@ public static class StageReading
             );
         }
 
-        // Half of the way in molts is a good end of the sling stage where no size is known: sizes double every three.
+        var share = subject.Room.Rules.Room.SlingShareOfMolts.Value;
         var stage =
-            molts * 2 < toAdult.Value.Low ? Stage.Sling
+            molts < toAdult.Value.Low * share ? Stage.Sling
             : molts < toAdult.Value.Low - 1 ? Stage.Juvenile
             : molts < toAdult.Value.High ? Stage.SubAdult
             : Stage.Adult;

@@ -85,6 +85,8 @@ public sealed record HushRules(HushCause Cause, IReadOnlyDictionary<CareAct, Ver
 /// <param name="SecondsPerAct">Time for one enclosure by act, for the estimate.</param>
 /// <param name="UsualGrowthRatio">Growth ratio where nothing is known of the species.</param>
 /// <param name="ConditionLastsDays">How long a condition score says something of today.</param>
+/// <param name="SlingShareOfMolts">End of the sling stage as a share of the molts to adult, where no size is known.</param>
+/// <param name="HelpCallNights">For how many nights after it a sign that needs help still calls for it.</param>
 /// <param name="SettleDays">Nights before a new arrival is first fed.</param>
 /// <param name="VarietyShareLimit">No feeder above this share of the last meals.</param>
 /// <param name="MealsRemembered">How many last meals are looked at.</param>
@@ -103,6 +105,8 @@ public sealed record RoomRules(
     IReadOnlyDictionary<string, Rule<double>> SecondsPerAct,
     Rule<double> UsualGrowthRatio,
     Rule<double> ConditionLastsDays,
+    Rule<double> SlingShareOfMolts,
+    Rule<int> HelpCallNights,
     Rule<double> SettleDays,
     Rule<double> VarietyShareLimit,
     Rule<int> MealsRemembered,

@@ -94,7 +94,8 @@ public sealed record PremoltReading(
         var ate = strong.Count > 0 && strong.All(s => s.BeforeMeal(lastMeal));
         var word = imminent.Count > 0 ? ReadingWord.Imminent : WordOf(signsFor, ate);
         var opposite = counted.LastOrDefault(e =>
-            e.Strength == SignStrength.Opposite && subject.Room.Tonight.DayNumber - e.Night.DayNumber <= 1
+            e.Strength == SignStrength.Opposite
+            && subject.Room.Tonight.DayNumber - e.Night.DayNumber <= subject.Room.Rules.Room.HelpCallNights.Value
         );
         var reading = new PremoltReading(
             word,

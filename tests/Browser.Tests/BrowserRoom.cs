@@ -1,0 +1,45 @@
+using Hosting.Tests;
+
+namespace Browser.Tests;
+
+/// <summary>A running application with a keeper in front of it; each test has its own.</summary>
+public abstract class BrowserRoom : IDisposable
+{
+    private readonly LanternFactory app;
+    private bool appIsGone;
+
+    protected BrowserRoom(bool demo)
+    {
+        app = new LanternFactory(demo);
+        app.UseKestrel(0);
+        app.StartServer();
+        Keeper = new Keeper(app.ClientOptions.BaseAddress);
+    }
+
+    private protected Keeper Keeper { get; }
+
+    public void Dispose()
+    {
+        Keeper.Dispose();
+        StopServer();
+        GC.SuppressFinalize(this);
+    }
+
+    /// <summary>Takes the server away while the page stays open.</summary>
+    protected void StopServer()
+    {
+        if (!appIsGone)
+        {
+            appIsGone = true;
+            app.Dispose();
+        }
+    }
+
+    /// <summary>Opens an animal's page from the stock list.</summary>
+    protected void OpenAnimal(string name)
+    {
+        Keeper.Open("/stock");
+        Keeper.Press(name, "table");
+        Keeper.SeeText("h1", name);
+    }
+}
