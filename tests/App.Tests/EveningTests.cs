@@ -81,7 +81,7 @@ public sealed class EveningTests : IDisposable
         var wrong = await api.LogAsync(id, Api.Act("measured", ("part", "legSpan"), ("lengthMm", 200)));
         var entry = wrong["journal"]![0]!["id"]!.GetValue<string>();
         var right = await api.LogAsync(id, Api.Act("measured", ("part", "legSpan"), ("lengthMm", 50)), corrects: entry);
-        Assert.Equal(50, right["size"]!["value"]!["legSpanMm"]!.GetValue<double>());
+        Assert.Equal(50, right["size"]!["value"]!["sizeMm"]!.GetValue<double>());
         var former = right["journal"]!.AsArray().Single(l => l!["id"]!.GetValue<string>() == entry)!;
         Assert.NotNull(former["struckBy"]);
     }

@@ -291,7 +291,7 @@ public class FeedingTests
         var size = BodySize
             .Of(Subject.Of(new Diary().LegSpan(50, 20).With(5, new Molted()).Standing(), Diary.Room()))
             .Value!;
-        Assert.Equal(65, size.LegSpanMm, 1e-9);
+        Assert.Equal(65, size.SizeMm, 1e-9);
         Assert.True(size.IsEstimate);
     }
 

@@ -42,7 +42,7 @@ public class JournalTests
     public void A_molt_logged_late_is_folded_where_it_happened()
     {
         var diary = new Diary().Sign("plump", 20).Sign("dull", 3).With(10, new Molted());
-        Assert.Equal(["dull"], diary.Standing().Signs.Select(s => s.SignId));
+        Assert.Equal(["dull"], diary.Standing().SignsNow.Select(s => s.SignId));
     }
 
     [Fact]

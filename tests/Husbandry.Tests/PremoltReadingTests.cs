@@ -75,7 +75,8 @@ public class PremoltReadingTests
         var one = Juvenile().Sign("plump", 2).Judge().Reading.Value;
         var two = Juvenile().Sign("plump", 2).Sign("shiny", 1).Judge().Reading.Value;
         Assert.Equal(ReadingWord.WellFed, two.Word);
-        Assert.Equal(one.OddsFactor, two.OddsFactor, 1e-12);
+        double Odds(PremoltReading r) => r.Evidence.Aggregate(1.0, (odds, e) => odds * e.LikelihoodRatio);
+        Assert.Equal(Odds(one), Odds(two), 1e-12);
     }
 
     [Fact]
@@ -175,7 +176,8 @@ public class PremoltReadingTests
     {
         var molt = Juvenile().Sign("plump", 3).Refused(2).Sign("dark-under-hair", 1).Judge().Molt.Value!;
         Assert.Equal(molt.PremoltChance, molt.Ladder[^1].Chance, 1e-12);
-        Assert.Equal(4, molt.Ladder.Count);
+        // Nights waited, the last meal, and three signs.
+        Assert.Equal(5, molt.Ladder.Count);
     }
 
     [Fact]
@@ -192,7 +194,8 @@ public class PremoltReadingTests
         var j = new Diary(cameNightsAgo: 1200).LegSpan(60, 1100).With(1000, new Molted()).Judge();
         Assert.True(j.Molt.Value!.LongerThanNormal);
         var why = Assert.Single(j.Molt.Reasons, r => r.Topic == "Long wait");
-        Assert.Contains("leave her be", why.Text, StringComparison.Ordinal);
+        Assert.Contains("leave the animal be", why.Text, StringComparison.Ordinal);
+        Assert.DoesNotContain(" dig ", why.Text, StringComparison.OrdinalIgnoreCase);
     }
 
     [Fact]

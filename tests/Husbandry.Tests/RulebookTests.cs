@@ -10,12 +10,41 @@ namespace Husbandry.Tests;
 public class RulebookTests
 {
     [Fact]
-    public void The_shipped_rulebook_knows_both_groups_and_at_least_six_species()
+    public void The_shipped_rulebook_knows_nine_groups_with_at_least_four_species_each()
     {
         var rules = RuleSet.Shipped;
-        Assert.Equal(["jumping-spider", "tarantula"], rules.Groups.Select(g => g.Id).Order());
-        Assert.True(rules.Species.Count >= 6);
-        Assert.All(rules.Groups, g => Assert.Contains(rules.Species, s => s.Group == g.Id));
+        Assert.Equal(
+            ["ant", "beetle", "hermit-crab", "isopod", "jumping-spider", "mantis", "moth", "scorpion", "tarantula"],
+            rules.Groups.Select(g => g.Id).Order()
+        );
+        Assert.True(rules.Species.Count >= 40);
+        Assert.All(rules.Groups, g => Assert.True(rules.Species.Count(s => s.Group == g.Id) >= 4, g.Id));
+    }
+
+    [Fact]
+    public void No_rule_says_to_dig_an_animal_up() =>
+        // Common practice, no published source: a wait longer than normal never means "dig it up".
+        Assert.All(
+            RuleSet.Shipped.Groups,
+            g =>
+                Assert.DoesNotMatch(
+                    "(?<!not )(?<!never )(?<!to )\\bdig (it|her|him) (up|out)",
+                    g.LongWait.Value.ToLowerInvariant()
+                )
+        );
+
+    [Fact]
+    public void Crabs_stay_down_longer_the_larger_they_are()
+    {
+        // Common practice, no published source: small at least two weeks, medium four to six, large six to nine.
+        var waits = RuleSet.Shipped.Group("hermit-crab")!.Underground;
+        Assert.Equal(
+            waits.OrderBy(w => w.SizeMm).Select(w => w.Wait.Value.P50),
+            waits.Select(w => w.Wait.Value.P50).Order()
+        );
+        Assert.InRange(waits[0].Wait.Value.P50, 14, 28);
+        Assert.InRange(waits[1].Wait.Value.P50, 28, 42);
+        Assert.InRange(waits[2].Wait.Value.P50, 42, 63);
     }
 
     [Theory]
@@ -75,7 +104,7 @@ public class RulebookTests
         );
         var profile = RuleSet.Shipped.ProfileFor(details);
         var relatives = RuleSet.Shipped.Species.Where(s => s.Group == "tarantula").ToList();
-        foreach (var stage in Enum.GetValues<Stage>())
+        foreach (var stage in RuleSet.Shipped.Group("tarantula")!.StageWords.Keys)
         {
             var span = profile.MoltInterval[stage].Value;
             Assert.All(

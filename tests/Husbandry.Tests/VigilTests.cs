@@ -204,13 +204,14 @@ public class VigilTests
 
     [Fact]
     public void Stronger_evidence_never_lowers_the_chance_nor_delays_the_molt() =>
-        Gen.Select(Gen.Double[0, 400], Gen.Double[1, 50], Gen.Double[1, 20])
+        Gen.Select(Gen.Double[0, 400], Gen.Double[1, 50], Gen.Double[1, 20], Gen.Double[0, 90])
             .Sample(
-                (elapsed, odds, more) =>
+                (elapsed, odds, more, ago) =>
                 {
                     var left = new RemainingWait(LogNormalWait.FromPrior(new WaitPrior(60, 100, 170)), elapsed);
-                    var before = new WeighedWait(left, 35, 1.5, odds, 1);
-                    var after = before with { Odds = odds * more };
+                    var one = new Witness(ago / 2, 35, odds);
+                    var before = new WeighedWait(left, 35, 1.5, [one]);
+                    var after = before.With([one, new Witness(ago, 35, more)]);
                     return after.PremoltChance >= before.PremoltChance - 1e-12
                         && after.Quantile(0.5) <= before.Quantile(0.5) + 1e-6;
                 }

@@ -31,6 +31,26 @@ public static class CalculatorEndpoints
             .WithName("calcPrey")
             .Produces<CalcAnswer<PreyResult>>()
             .ProducesValidationProblem();
+        calc.MapPost("degree-days", ClimateCalculators.DegreeDaysOf)
+            .WithName("calcDegreeDays")
+            .Produces<CalcAnswer<DegreeDaysResult>>()
+            .ProducesValidationProblem();
+        calc.MapPost("air", ClimateCalculators.AirOf)
+            .WithName("calcAir")
+            .Produces<CalcAnswer<AirResult>>()
+            .ProducesValidationProblem();
+        calc.MapPost("hygrometer", ClimateCalculators.HygrometerOf)
+            .WithName("calcHygrometer")
+            .Produces<CalcAnswer<HygrometerResult>>()
+            .ProducesValidationProblem();
+        calc.MapPost("mass", BodyCalculators.MassOf)
+            .WithName("calcMass")
+            .Produces<CalcAnswer<MassResult>>()
+            .ProducesValidationProblem();
+        calc.MapPost("container", BodyCalculators.ContainerOf)
+            .WithName("calcContainer")
+            .Produces<CalcAnswer<ContainerResult>>()
+            .ProducesValidationProblem();
     }
 
     /// <summary>A problem when a number is not finite or outside a range.</summary>

@@ -45,7 +45,13 @@ internal static class PreyCalculator
             return Problems.Of("group", $"Unknown group. Known: {string.Join(", ", rules.Groups.Select(g => g.Id))}.");
         }
 
-        var limit = group.LegSpanLimitMm.Value;
+        if (group.Prey is null)
+        {
+            var hunters = rules.Groups.Where(g => g.Prey is not null).Select(g => g.Id);
+            return Problems.Of("group", $"{group.Name} take no prey. Groups that do: {string.Join(", ", hunters)}.");
+        }
+
+        var limit = group.SizeLimitMm.Value;
         var problems = CalculatorEndpoints
             .Within("bodyLengthMm", body.BodyLengthMm, limit.Low / 10, limit.High, "mm")
             .Concat(CalculatorEndpoints.Within("legSpanMm", body.LegSpanMm, limit.Low, limit.High, "mm"))
@@ -58,14 +64,14 @@ internal static class PreyCalculator
 
         var fit = PreyFit.Of(group, body.BodyLengthMm, rules.Feeders);
         var reasons = CalcReason.From(PreyFit.Why(group, fit, new Wording(LengthUnit.Mm, default))).ToList();
-        var legSpan = body.LegSpanMm ?? (body.BodyLengthMm / group.BodyPerLegSpan.Value);
+        var legSpan = body.LegSpanMm ?? (body.BodyLengthMm / group.BodyPerSize.Value);
         var stage = body.Stage ?? StageReading.ForGroup(group, legSpan);
         reasons.Add(
             new CalcReason(
-                $"Counts as {StageReading.Word(stage)}{(stage == Husbandry.Stock.Stage.Adult ? "; adults may be given less than the limit" : "")}.",
-                "group.slingUntilLegSpanMm",
-                group.SlingUntilLegSpanMm.Tag,
-                group.SlingUntilLegSpanMm.Source
+                $"Counts as {group.StageWord(stage)}{(stage == Husbandry.Stock.Stage.Adult ? "; adults may be given less than the limit" : "")}.",
+                "group.slingUntilMm",
+                group.SlingUntilMm.Tag,
+                group.SlingUntilMm.Source
             )
         );
         if (body.AbdomenRatio is { } ratio)

@@ -1,10 +1,32 @@
+using Husbandry.Growth;
+using Husbandry.Journal;
 using Husbandry.Rulebook;
+using Husbandry.Stock;
+using Husbandry.Vigils;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace App.Rulebook;
 
 /// <summary>A group as forms and menus need it.</summary>
-public sealed record GroupView(string Id, string Name, string One, string InstarMark, int InstarAtHatching);
+/// <param name="SizePart">The part that is called its size.</param>
+/// <param name="Parts">Parts worth measuring, the size first.</param>
+/// <param name="TakesPrey">Whether prey is sized for it.</param>
+/// <param name="Waits">Waits other than for a molt that can begin.</param>
+/// <param name="Colonial">Whether it is kept as a colony.</param>
+public sealed record GroupView(
+    string Id,
+    string Name,
+    string One,
+    string InstarMark,
+    int InstarAtHatching,
+    IReadOnlyDictionary<Stage, string> StageWords,
+    BodyPart SizePart,
+    IReadOnlyList<BodyPart> Parts,
+    bool TakesPrey,
+    bool FangCheck,
+    IReadOnlyList<VigilKind> Waits,
+    bool Colonial
+);
 
 /// <summary>The rulebook as the client needs it: what can be chosen, and what it means.</summary>
 public sealed record RulebookView(
@@ -20,13 +42,22 @@ public static class RulebookEndpoints
     public static void MapRulebook(this WebApplication app) =>
         app.MapGet("/api/rulebook", Read).WithName("rulebook").WithTags("Rulebook");
 
-    private static Ok<RulebookView> Read(RuleSet rules) =>
-        TypedResults.Ok(
-            new RulebookView(
-                [.. rules.Groups.Select(g => new GroupView(g.Id, g.Name, g.One, g.InstarMark, g.InstarAtHatching))],
-                rules.Species,
-                rules.Feeders,
-                rules.Signs
-            )
+    private static GroupView Of(GroupRules g) =>
+        new(
+            g.Id,
+            g.Name,
+            g.One,
+            g.InstarMark,
+            g.InstarAtHatching,
+            g.StageWords,
+            g.SizePart,
+            [.. BodySize.PartsOf(g).OrderBy(p => p == g.SizePart ? 0 : 1)],
+            g.Prey is not null,
+            g.FangCheck.Value,
+            [.. Enum.GetValues<VigilKind>().Where(v => v != VigilKind.Molt && VigilForecast.CanBegin(g, v))],
+            g.Diet is Diet.Litter or Diet.SugarAndProtein
         );
+
+    private static Ok<RulebookView> Read(RuleSet rules) =>
+        TypedResults.Ok(new RulebookView([.. rules.Groups.Select(Of)], rules.Species, rules.Feeders, rules.Signs));
 }

@@ -47,7 +47,7 @@ public sealed record StockLine(
     int Shutters,
     DateOnly? LastMolt,
     DateOnly? LastMeal,
-    MoltForecast? Molt,
+    VigilForecast? Molt,
     DepartureEvent? Departure
 );
 
@@ -73,7 +73,7 @@ public sealed record AnimalView(
     Answer<BodySize?> Size,
     Answer<Condition> Condition,
     Answer<PremoltReading> Reading,
-    Answer<MoltForecast?> Molt,
+    Answer<VigilForecast?> Molt,
     Answer<FirstMeal?> FirstMeal,
     Answer<PreyFit?> Prey,
     Answer<MealPlan> Meal,
@@ -124,7 +124,7 @@ public sealed record AnimalView(
             j.HushReasons,
             RoundLine.Of(j),
             Husbandry.Growth.Lifeline.Of(j, journal),
-            s.Profile.Cautions,
+            [.. s.Profile.Cautions.Select(c => c.Value)],
             Lines(journal, room)
         );
     }

@@ -14,11 +14,9 @@ namespace Husbandry.Feeding;
 /// <param name="FangsSeenHard">Whether they have been seen black since the molt.</param>
 public sealed record FirstMeal(DateOnly From, DateOnly Night, DateOnly To, bool FangsMustBeSeen, bool FangsSeenHard)
 {
-    /// <summary>The rule for an animal of a stage and leg span.</summary>
-    public static FirstMealRule RuleFor(GroupRules group, Stage stage, double? legSpanMm) =>
-        group
-            .FirstMeal.Where(r => r.Stage == stage && (legSpanMm ?? 0) >= r.AboveLegSpanMm)
-            .MaxBy(r => r.AboveLegSpanMm)!;
+    /// <summary>The rule for an animal of a stage and size.</summary>
+    public static FirstMealRule RuleFor(GroupRules group, Stage stage, double? sizeMm) =>
+        group.FirstMeal.Where(r => r.Stage == stage && (sizeMm ?? 0) >= r.AboveSizeMm).MaxBy(r => r.AboveSizeMm)!;
 
     /// <summary>Days to wait by the school the room follows.</summary>
     public static double Days(FirstMealRule rule, FirstMealSchool school) =>
@@ -37,7 +35,7 @@ public sealed record FirstMeal(DateOnly From, DateOnly Night, DateOnly To, bool 
             return new Answer<FirstMeal?>(null, "No molt on record.", []);
         }
 
-        var rule = RuleFor(subject.Group, stage, size?.LegSpanMm);
+        var rule = RuleFor(subject.Group, stage, size?.SizeMm);
         var latest = subject.Night(molt.When.To);
         DateOnly After(double days) => latest.AddDays((int)Math.Ceiling(days));
         var first = new FirstMeal(

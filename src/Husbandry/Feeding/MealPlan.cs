@@ -69,7 +69,10 @@ public sealed record MealPlan(DateOnly? Due, bool Forbidden, DateOnly? LastMeal,
         reasons.Add(cadenceReason);
         reasons.AddRange(conditionReasons);
         var due = DueNight(subject, stage.Value, lastMeal, every, firstMeal, reasons);
-        var offer = prey is null ? null : Choose(subject, prey, hush);
+        var offer =
+            subject.Group.Diet != Diet.Prey ? Serve(subject)
+            : prey is null ? null
+            : Choose(subject, prey, hush);
         var plan = new MealPlan(forbidden ? null : due, forbidden, lastMeal, every, offer);
         var summary =
             forbidden ? Until(hush[CareAct.FeedLive].Until, words)
@@ -221,6 +224,22 @@ public sealed record MealPlan(DateOnly? Due, bool Forbidden, DateOnly? LastMeal,
             preparation,
             JournalText.Food(offer, subject.Room.Rules),
             option.Serving
+        );
+    }
+
+    /// <summary>Food that needs no sizing: the group's first staple, as it is.</summary>
+    private static MealOffer? Serve(Subject subject)
+    {
+        var feeder = subject.Room.Rules.Feeder(subject.Group.Staples[0])!;
+        var size = feeder.Classes[0];
+        var offer = new Offered(feeder.Id, size.Id, 1, Preparation.Fresh, OfferOutcome.NotSeen, null);
+        return new MealOffer(
+            feeder.Id,
+            size.Id,
+            1,
+            Preparation.Fresh,
+            JournalText.Food(offer, subject.Room.Rules),
+            feeder.Serving
         );
     }
 

@@ -65,34 +65,42 @@ public sealed record PreyFit(double MaxPreyMm, double NeverAboveMm, double BodyM
     /// whole; longer prey is cut into ⌈length ÷ allowed⌉ pieces; small prey is counted up to the mass of one meal.
     /// </summary>
     /// <remarks>Source: common practice, no published source (two thirds, never longer than the body).</remarks>
-    /// <param name="group">Rules of the predator's group.</param>
+    /// <param name="group">Rules of the predator's group, which must take prey.</param>
     /// <param name="bodyMm">Carapace and abdomen, legs not counted, mm, &gt; 0.</param>
     /// <param name="feeders">Feeders to judge.</param>
     public static PreyFit Of(GroupRules group, double bodyMm, IReadOnlyList<FeederRules> feeders)
     {
-        var limit = bodyMm * group.Prey.ShareOfBody.Value;
-        var mealMg = InsectMass.FromLengthMm(bodyMm * group.Prey.MealShareOfBody.Value);
-        var options = feeders.SelectMany(f => f.Classes.Select(c => Judge(f, c, limit, mealMg, group.Prey))).ToList();
-        return new PreyFit(limit, bodyMm * group.Prey.NeverAboveShare.Value, bodyMm, options);
+        var rules = RulesOf(group);
+        var limit = bodyMm * rules.ShareOfBody.Value;
+        var mealMg = InsectMass.FromLengthMm(bodyMm * rules.MealShareOfBody.Value);
+        var options = feeders
+            .SelectMany(f =>
+                f.Classes.Where(c => c.LengthMm is not null).Select(c => Judge(f, c, limit, mealMg, rules))
+            )
+            .ToList();
+        return new PreyFit(limit, bodyMm * rules.NeverAboveShare.Value, bodyMm, options);
     }
 
     /// <summary>Why the limit is what it is.</summary>
-    public static IReadOnlyList<Reason> Why(GroupRules group, PreyFit fit, Stock.Wording words) =>
+    public static IReadOnlyList<Reason> Why(GroupRules group, PreyFit fit, Stock.Wording words)
+    {
+        var rules = RulesOf(group);
+        return
         [
-            group.Prey.ShareOfBody.Because(
+            rules.ShareOfBody.Because(
                 "Size",
                 "group.prey.shareOfBody",
-                $"{Share(group.Prey.ShareOfBody.Value)} of a {words.Length(fit.BodyMm)} body is {words.Length(fit.MaxPreyMm)}; legs do not count. Too large is the dangerous side."
+                $"{Share(rules.ShareOfBody.Value)} of a {words.Length(fit.BodyMm)} body is {words.Length(fit.MaxPreyMm)}; legs do not count. Too large is the dangerous side."
             ),
-            group.Prey.NeverAboveShare.Because(
+            rules.NeverAboveShare.Because(
                 "Never above",
                 "group.prey.neverAboveShare",
                 $"Never longer than the body, {words.Length(fit.NeverAboveMm)}, even cut up where it can fight back."
             ),
-            group.Prey.MealShareOfBody.Because(
+            rules.MealShareOfBody.Because(
                 "A meal",
                 "group.prey.mealShareOfBody",
-                $"A meal weighs as much as one insect of {words.Length(fit.BodyMm * group.Prey.MealShareOfBody.Value)}."
+                $"A meal weighs as much as one insect of {words.Length(fit.BodyMm * rules.MealShareOfBody.Value)}."
             ),
             new Reason(
                 "Weight",
@@ -103,13 +111,17 @@ public sealed record PreyFit(double MaxPreyMm, double NeverAboveMm, double BodyM
                 []
             ),
         ];
+    }
+
+    private static PreyRules RulesOf(GroupRules group) =>
+        group.Prey ?? throw new ArgumentException($"{group.Name} take no prey.", nameof(group));
 
     private static string Share(double share) =>
         Math.Abs(share - (2.0 / 3)) < RulerMm ? "Two thirds" : $"{share * 100:0} %";
 
     private static PreyOption Judge(FeederRules feeder, FeederClass size, double limit, double mealMg, PreyRules rules)
     {
-        var (min, max) = (size.LengthMm.Value.Low, size.LengthMm.Value.High);
+        var (min, max) = (size.LengthMm!.Value.Low, size.LengthMm.Value.High);
         var oneMg = InsectMass.FromLengthMm(size.LengthMm.Value.Middle);
         var wanted = Math.Max(1, (int)Math.Round(mealMg / oneMg));
         var pieces = (int)Math.Ceiling((max / limit) - RulerMm);

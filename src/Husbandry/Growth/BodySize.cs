@@ -1,32 +1,30 @@
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 
 namespace Husbandry.Growth;
 
 /// <summary>How large an animal is now, as far as its measures tell.</summary>
-/// <param name="LegSpanMm">Diagonal leg span.</param>
-/// <param name="BodyMm">Carapace and abdomen.</param>
-/// <param name="CarapaceMm">Carapace length.</param>
+/// <param name="SizeMm">What the hobby calls its size: leg span of a spider, body length of a mantis, claw of a crab.</param>
+/// <param name="BodyMm">Body length.</param>
+/// <param name="HardPartMm">The hard part by which growth is followed.</param>
 /// <param name="IsEstimate">Whether any of it was converted or carried over a molt.</param>
-public sealed record BodySize(double LegSpanMm, double BodyMm, double CarapaceMm, bool IsEstimate)
+public sealed record BodySize(double SizeMm, double BodyMm, double HardPartMm, bool IsEstimate)
 {
-    private static readonly BodyPart[] Parts = [BodyPart.Body, BodyPart.LegSpan, BodyPart.Carapace];
-
     /// <summary>
     /// The size now: measured since the last molt; else converted from another part by the animal's own proportions
     /// or its group's; else carried over the molts since by the growth ratio. Every step says so.
     /// </summary>
     public static Answer<BodySize?> Of(Subject subject)
     {
-        var measures = subject.Standing.Measures.Where(m => Parts.Contains(m.Part)).ToList();
+        var parts = PartsOf(subject.Group);
+        var measures = subject.Standing.Measures.Where(m => parts.Contains(m.Part)).ToList();
         if (measures.Count == 0)
         {
-            return new Answer<BodySize?>(
-                null,
-                "Never measured.",
-                [Reason.FromRecord("Size", "No measure yet: measure the leg span or the body once.", "record.measure")]
-            );
+            var text =
+                $"No measure yet: measure the {Name(subject.Group.SizePart).ToLowerInvariant()} or the body once.";
+            return new Answer<BodySize?>(null, "Never measured.", [Reason.FromRecord("Size", text, "record.measure")]);
         }
 
         var reasons = new List<Reason>();
@@ -56,16 +54,17 @@ public sealed record BodySize(double LegSpanMm, double BodyMm, double CarapaceMm
                 subject.Profile.GrowthRatio.Because(
                     "Since then",
                     "species.growthRatio",
-                    $"{carried} molt{(carried == 1 ? "" : "s")} since: × {factor:0.00}, an estimate until {subject.It} {(subject.IsBrood ? "are" : "is")} measured."
+                    $"{carried} molt{(carried == 1 ? "" : "s")} since: × {factor:0.00}, an estimate until {subject.It} {(subject.IsMany ? "are" : "is")} measured."
                 )
             );
         }
 
-        var values = Parts.ToDictionary(p => p, p => Resolve(p, known, subject, reasons) * factor);
+        double Now(BodyPart part) => Resolve(part, known, subject, reasons) * factor;
+        var body = Now(BodyPart.Body);
         var size = new BodySize(
-            values[BodyPart.LegSpan],
-            values[BodyPart.Body],
-            values[BodyPart.Carapace],
+            subject.Group.SizePart == BodyPart.Body ? body : Now(subject.Group.SizePart),
+            body,
+            Now(subject.Group.HardPart),
             carried > 0 || !known.ContainsKey(BodyPart.Body)
         );
         return new Answer<BodySize?>(size, $"Body about {subject.Room.Wording.Length(size.BodyMm)}.", reasons);
@@ -79,8 +78,40 @@ public sealed record BodySize(double LegSpanMm, double BodyMm, double CarapaceMm
             BodyPart.Body => "Body length",
             BodyPart.Carapace => "Carapace",
             BodyPart.CarapaceWidth => "Carapace width",
+            BodyPart.HeadCapsule => "Head capsule",
+            BodyPart.Claw => "Large claw",
             _ => "Abdomen width",
         };
+
+    /// <summary>The parts whose lengths say how large an animal of a group is.</summary>
+    public static IReadOnlyList<BodyPart> PartsOf(GroupRules group) =>
+        [.. new[] { BodyPart.Body, group.SizePart, group.HardPart }.Distinct()];
+
+    /// <summary>
+    /// Size with so many molts behind it here, carried from the nearest measured skin by the species' growth ratio and
+    /// the group's proportions; none when it was never measured.
+    /// </summary>
+    public static double? SizeAt(Subject subject, int moltsHere)
+    {
+        MeasureEvent? nearest = null;
+        foreach (var m in subject.Standing.Measures)
+        {
+            if (
+                (m.Part == BodyPart.Body || m.Part == subject.Group.SizePart || m.Part == subject.Group.HardPart)
+                && (nearest is null || Math.Abs(m.MoltsHere - moltsHere) <= Math.Abs(nearest.MoltsHere - moltsHere))
+            )
+            {
+                nearest = m;
+            }
+        }
+
+        return nearest is null
+            ? null
+            : nearest.LengthMm
+                * PerBody(subject.Group.SizePart, subject.Group)
+                / PerBody(nearest.Part, subject.Group)
+                * Math.Pow(subject.Profile.GrowthRatio.Value, moltsHere - nearest.MoltsHere);
+    }
 
     private static double Resolve(
         BodyPart part,
@@ -94,7 +125,7 @@ public sealed record BodySize(double LegSpanMm, double BodyMm, double CarapaceMm
             return direct.LengthMm;
         }
 
-        var from = Parts.First(known.ContainsKey);
+        var from = PartsOf(subject.Group).First(known.ContainsKey);
         var (share, own) = Proportion(part, from, subject);
         var mm = known[from].LengthMm * share;
         if (part == BodyPart.Body)
@@ -104,7 +135,7 @@ public sealed record BodySize(double LegSpanMm, double BodyMm, double CarapaceMm
             reasons.Add(
                 own
                     ? Reason.FromRecord("Converted", text + " By its own measures.", "record.proportion")
-                    : subject.Group.BodyPerLegSpan.Because("Converted", "group.bodyPerLegSpan", text)
+                    : subject.Group.BodyPerSize.Because("Converted", "group.bodyPerSize", text)
             );
         }
 
@@ -120,14 +151,13 @@ public sealed record BodySize(double LegSpanMm, double BodyMm, double CarapaceMm
             .Where(p => p.To is not null && p.From is not null)
             .Select(p => p.To!.LengthMm / p.From!.LengthMm)
             .ToList();
-        return pairs.Count > 0 ? (pairs.Average(), true) : (PerLegSpan(to, subject) / PerLegSpan(from, subject), false);
+        return pairs.Count > 0
+            ? (pairs.Average(), true)
+            : (PerBody(to, subject.Group) / PerBody(from, subject.Group), false);
     }
 
-    private static double PerLegSpan(BodyPart part, Subject subject) =>
-        part switch
-        {
-            BodyPart.Body => subject.Group.BodyPerLegSpan.Value,
-            BodyPart.Carapace => subject.Group.BodyPerLegSpan.Value * subject.Group.CarapacePerBody.Value,
-            _ => 1,
-        };
+    private static double PerBody(BodyPart part, GroupRules group) =>
+        part == BodyPart.Body ? 1
+        : part == group.SizePart ? 1 / group.BodyPerSize.Value
+        : group.HardPartPerBody.Value;
 }

@@ -28,13 +28,13 @@ public sealed record GrowthRecord(
 {
     private const int EnoughPoints = 3;
 
-    private static readonly BodyPart[] Preferred = [BodyPart.Carapace, BodyPart.LegSpan, BodyPart.Body];
-
     /// <summary>Reads the growth of an animal from its measures.</summary>
     public static Answer<GrowthRecord?> Of(Subject subject)
     {
         var measures = subject.Standing.Measures;
-        var part = Preferred.MaxBy(p => measures.Where(m => m.Part == p).Select(m => m.MoltsHere).Distinct().Count());
+        // The hard part first, then the size, then the body: where there are as many measures of each.
+        BodyPart[] preferred = [subject.Group.HardPart, subject.Group.SizePart, BodyPart.Body];
+        var part = preferred.MaxBy(p => measures.Where(m => m.Part == p).Select(m => m.MoltsHere).Distinct().Count());
         var first = subject.Standing.Details.MoltsAtArrival is { } before ? before + subject.Group.InstarAtHatching : 1;
         var latest = measures
             .Where(m => m.Part == part)
@@ -47,7 +47,13 @@ public sealed record GrowthRecord(
             return new Answer<GrowthRecord?>(
                 null,
                 "Nothing measured yet.",
-                [Reason.FromRecord("Growth", "Measure the carapace of each shed skin to see growth.", "record.measure")]
+                [
+                    Reason.FromRecord(
+                        "Growth",
+                        $"Measure the {BodySize.Name(subject.Group.HardPart).ToLowerInvariant()} of each shed skin to see growth.",
+                        "record.measure"
+                    ),
+                ]
             );
         }
 

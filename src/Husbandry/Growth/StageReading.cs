@@ -1,130 +1,157 @@
 using Husbandry.Reasons;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Growth;
 
 /// <summary>Decides the stage of life; every stage-keyed rule asks here.</summary>
 /// <remarks>
-/// Source: common practice, no published source: the species' own end of the sling stage, its adult size and the
-/// keeper's record of the ultimate molt, not one length for all.
+/// Source: common practice, no published source: the species' own end of the youngest stage, its adult size or number
+/// of molts, and the keeper's record of the ultimate molt, not one length for all.
 /// </remarks>
 public static class StageReading
 {
     /// <summary>The stage of an animal, with reasons.</summary>
     public static Answer<Stage> Of(Subject subject, BodySize? size)
     {
-        if (subject.Standing.IsMatureByRecord)
+        var standing = subject.Standing;
+        if (standing.Waiting is { Vigil: VigilKind.Emergence })
         {
-            return Say(
-                Stage.Adult,
-                Reason.FromRecord(
-                    "Stage",
-                    subject.Standing.Details.MatureAtArrival ? "Came as an adult." : "The molt to adult is on record.",
-                    "record.ultimateMolt"
-                )
-            );
+            return Say(subject, Stage.Pupa, Reason.FromRecord("Stage", "It has pupated.", "record.pupated"));
         }
 
-        return size is not null ? BySize(subject, size.LegSpanMm) : ByMolts(subject);
+        if (standing.IsMatureByRecord)
+        {
+            var text = standing.Details.MatureAtArrival ? "Came as an adult." : "The molt to adult is on record.";
+            return Say(subject, Stage.Adult, Reason.FromRecord("Stage", text, "record.ultimateMolt"));
+        }
+
+        if (standing.Details.Kind == StockKind.Colony)
+        {
+            const string Text = "A colony goes by the rules for adults.";
+            return Say(subject, Stage.Adult, Reason.FromRecord("Stage", Text, "record.colony"));
+        }
+
+        var stage = Decide(subject, size?.SizeMm, standing.MoltsInLife);
+        var byMolts = size is null || (subject.Group.StageBy == StageBasis.Molts && standing.MoltsInLife is not null);
+        return Say(subject, stage, byMolts ? MoltsReason(subject) : SizeReason(subject, stage, size!.SizeMm));
     }
 
-    /// <summary>The stage from leg span alone, for a group without a species.</summary>
-    public static Stage ForGroup(Rulebook.GroupRules group, double legSpanMm) =>
-        legSpanMm < group.SlingUntilLegSpanMm.Value ? Stage.Sling : Stage.Juvenile;
+    /// <summary>The stage of a growing animal by size or by the molts behind it, whichever the group goes by.</summary>
+    /// <param name="subject">The animal.</param>
+    /// <param name="sizeMm">Its size then, if known.</param>
+    /// <param name="molts">Molts behind it then, if known.</param>
+    public static Stage Decide(Subject subject, double? sizeMm, int? molts)
+    {
+        var byMolts = subject.Group.StageBy == StageBasis.Molts && molts is not null;
+        return sizeMm is { } size && !byMolts ? BySize(subject, size)
+            : molts is { } m ? ByMolts(subject, m)
+            : Stage.Juvenile;
+    }
 
-    /// <summary>The stage in words.</summary>
+    /// <summary>The stage from size alone, for a group without a species.</summary>
+    public static Stage ForGroup(GroupRules group, double sizeMm) =>
+        sizeMm < group.SlingUntilMm.Value ? Stage.Sling : Stage.Juvenile;
+
+    /// <summary>The stage in words that hold for every group.</summary>
     public static string Word(Stage stage) =>
         stage switch
         {
             Stage.Sling => "sling",
             Stage.Juvenile => "juvenile",
             Stage.SubAdult => "sub-adult",
+            Stage.Pupa => "pupa",
             _ => "adult",
         };
 
-    private static Answer<Stage> BySize(Subject subject, double legSpanMm)
+    /// <summary>Name of a stage within rule names, e.g. <c>subAdult</c>.</summary>
+    public static string Key(Stage stage) => stage == Stage.SubAdult ? "subAdult" : Word(stage);
+
+    private static Stage BySize(Subject subject, double sizeMm)
     {
         var profile = subject.Profile;
-        var words = subject.Room.Wording;
-        var sling = profile.SlingUntilLegSpanMm;
-        if (legSpanMm < sling.Value)
-        {
-            return Say(
-                Stage.Sling,
-                sling.Because(
-                    "Stage",
-                    "species.slingUntilLegSpanMm",
-                    $"Leg span {words.Length(legSpanMm)}: a sling until {words.Length(sling.Value)}."
-                )
-            );
-        }
-
         var sex = subject.Standing.Details.Sex;
-        var adult = profile.AdultLegSpan(sex);
-        var smallest = adult.Value.Low;
-        // A male is adult by his ultimate molt, whatever his size; he is at most sub-adult until it is on record.
-        if (legSpanMm >= smallest && sex != Sex.Male)
-        {
-            return Say(
-                Stage.Adult,
-                adult.Because(
-                    "Stage",
-                    "species.adultLegSpanMm",
-                    $"Leg span {words.Length(legSpanMm)}: adults have {words.Lengths(adult.Value.Low, adult.Value.High)}."
-                )
-            );
-        }
-
-        var from = smallest * profile.SubAdultFromShare.Value;
-        return legSpanMm >= from
-            ? Say(
-                Stage.SubAdult,
-                profile.SubAdultFromShare.Because(
-                    "Stage",
-                    "species.subAdultFromShare",
-                    $"Leg span {words.Length(legSpanMm)}: sub-adult from {words.Length(from)}, one molt below the smallest adult."
-                )
-            )
-            : Say(
-                Stage.Juvenile,
-                sling.Because(
-                    "Stage",
-                    "species.slingUntilLegSpanMm",
-                    $"Leg span {words.Length(legSpanMm)}: past {words.Length(sling.Value)}, below the sub-adult's {words.Length(from)}."
-                )
-            );
+        var smallest = profile.AdultSizeOf(sex).Value.Low;
+        return sizeMm < profile.SlingUntilMm.Value ? Stage.Sling
+            : sizeMm >= smallest && IsAdultBySize(subject, sex) ? Stage.Adult
+            : sizeMm >= smallest * profile.SubAdultFromShare.Value ? Stage.SubAdult
+            : Stage.Juvenile;
     }
 
-    private static Answer<Stage> ByMolts(Subject subject)
+    private static Reason SizeReason(Subject subject, Stage stage, double sizeMm)
     {
-        var toAdult =
-            subject.Standing.Details.Sex == Sex.Male
-                ? subject.Profile.MoltsToAdult.Male
-                : subject.Profile.MoltsToAdult.Female;
-        if (subject.Standing.MoltsInLife is not { } molts)
+        var (profile, group, words) = (subject.Profile, subject.Group, subject.Room.Wording);
+        var adult = profile.AdultSizeOf(subject.Standing.Details.Sex);
+        var from = adult.Value.Low * profile.SubAdultFromShare.Value;
+        var has = $"{BodySize.Name(group.SizePart)} {words.Length(sizeMm)}";
+        return stage switch
         {
-            return Say(
-                Stage.Juvenile,
-                Reason.FromRecord("Stage", "Neither size nor instar is known: treated as a juvenile.", "record.measure")
-            );
-        }
+            Stage.Sling => profile.SlingUntilMm.Because(
+                "Stage",
+                "species.slingUntilMm",
+                $"{has}: a {group.StageWord(stage)} until {words.Length(profile.SlingUntilMm.Value)}."
+            ),
+            Stage.Adult => adult.Because(
+                "Stage",
+                "species.adultSizeMm",
+                $"{has}: adults have {words.Lengths(adult.Value.Low, adult.Value.High)}."
+            ),
+            Stage.SubAdult => profile.SubAdultFromShare.Because(
+                "Stage",
+                "species.subAdultFromShare",
+                $"{has}: {group.StageWord(stage)} from {words.Length(from)}, one molt below the smallest adult."
+            ),
+            _ => profile.SlingUntilMm.Because(
+                "Stage",
+                "species.slingUntilMm",
+                $"{has}: past {words.Length(profile.SlingUntilMm.Value)}, below the {group.StageWord(Stage.SubAdult)}'s {words.Length(from)}."
+            ),
+        };
+    }
 
+    /// <summary>
+    /// Whether size alone makes an adult: where adults go on molting. Elsewhere, and in male spiders, the ultimate molt
+    /// must be on record, and until then it is at most sub-adult.
+    /// </summary>
+    private static bool IsAdultBySize(Subject subject, Sex sex) =>
+        subject.Group.AdultsMolt.Value switch
+        {
+            AdultMolting.Both => true,
+            AdultMolting.FemalesOnly => sex != Sex.Male,
+            _ => subject.Group.StageBy == StageBasis.Size && sex != Sex.Male,
+        };
+
+    private static Stage ByMolts(Subject subject, int molts)
+    {
+        var toAdult = MoltsToAdult(subject).Value;
         var share = subject.Room.Rules.Room.SlingShareOfMolts.Value;
-        var stage =
-            molts < toAdult.Value.Low * share ? Stage.Sling
-            : molts < toAdult.Value.Low - 1 ? Stage.Juvenile
-            : molts < toAdult.Value.High ? Stage.SubAdult
-            : Stage.Adult;
-        return Say(
-            stage,
-            toAdult.Because(
+        // Where the ultimate molt is plain to see, an animal without it on record is at most sub-adult.
+        var last = subject.Group.StageBy == StageBasis.Molts ? Stage.SubAdult : Stage.Adult;
+        return molts < toAdult.Low * share ? Stage.Sling
+            : molts < toAdult.Low - 1 ? Stage.Juvenile
+            : molts < toAdult.High ? Stage.SubAdult
+            : last;
+    }
+
+    private static Reason MoltsReason(Subject subject)
+    {
+        var toAdult = MoltsToAdult(subject);
+        return subject.Standing.MoltsInLife is { } molts
+            ? toAdult.Because(
                 "Stage",
                 "species.moltsToAdult",
                 $"{molts} molts behind {subject.Them}; adult after {toAdult.Value.Low:0}–{toAdult.Value.High:0}."
             )
-        );
+            : Reason.FromRecord("Stage", "Neither size nor instar is known: treated as half grown.", "record.measure");
     }
 
-    private static Answer<Stage> Say(Stage stage, Reason reason) => new(stage, $"Counts as {Word(stage)}.", [reason]);
+    private static Rule<Rulebook.Range> MoltsToAdult(Subject subject) =>
+        subject.Standing.Details.Sex == Sex.Male
+            ? subject.Profile.MoltsToAdult.Male
+            : subject.Profile.MoltsToAdult.Female;
+
+    private static Answer<Stage> Say(Subject subject, Stage stage, Reason reason) =>
+        new(stage, $"Counts as {subject.Group.StageWord(stage)}.", [reason]);
 }

@@ -47,7 +47,8 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
         Phase phase,
         PremoltReading reading,
         Condition condition,
-        MoltForecast? molt,
+        VigilForecast? molt,
+        VigilForecast? wait,
         FirstMeal? firstMeal,
         double firstMealDays
     )
@@ -93,6 +94,24 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
             causes.Add((HushCause.FangsUnchecked, firstMeal?.Night, null, "the fangs seen black"));
         }
 
+        if (wait is not null && CauseOf(phase) is { } waiting)
+        {
+            var began = subject.Night(subject.Standing.Waiting!.Began.From);
+            var end = new HushEnd(wait.P10, wait.P50, wait.P90);
+            causes.Add((waiting, began, end, VigilWords.EndsEarlyBy(wait.Vigil)));
+            if (phase == Phase.Pupa && subject.Standing.Chill is { To: null } chill)
+            {
+                causes.Add((HushCause.Chilled, subject.Night(chill.From), null, "the weeks of cold being over"));
+            }
+        }
+
+        if (Surfaced(subject) is { } up)
+        {
+            var rest = subject.Room.Rules.Room.SurfacedNights.Value;
+            var free = up.AddDays((int)rest);
+            causes.Add((HushCause.Surfaced, up, new HushEnd(free, free, free), "nothing: the nights decide"));
+        }
+
         if (condition.Word == ConditionWord.VeryPlump)
         {
             causes.Add((HushCause.VeryPlump, null, null, "a smaller abdomen at the next measure"));
@@ -103,6 +122,26 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
 
     /// <summary>The line of one act.</summary>
     public HushLine this[CareAct act] => Lines.First(l => l.Act == act);
+
+    private static HushCause? CauseOf(Phase phase) =>
+        phase switch
+        {
+            Phase.Buried => HushCause.Buried,
+            Phase.Pupa => HushCause.Pupa,
+            Phase.Founding => HushCause.Founding,
+            _ => null,
+        };
+
+    /// <summary>Night on which a crab came up after a molt, while it is still to be left in peace.</summary>
+    private static DateOnly? Surfaced(Subject subject)
+    {
+        var last = subject.Standing.Vigils.LastOrDefault(v =>
+            v is { Vigil: VigilKind.Surfacing, AsHoped: true, Ended: not null }
+        );
+        return last is not null && subject.NightsSince(last.Ended!.To) < subject.Room.Rules.Room.SurfacedNights.Value
+            ? subject.Night(last.Ended.To)
+            : null;
+    }
 
     private static HushTable Compose(
         List<(HushCause Cause, DateOnly? Since, HushEnd? Until, string EndsEarlyBy)> causes,

@@ -1,4 +1,5 @@
 using Husbandry.Feeding;
+using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Vigils;
@@ -28,6 +29,15 @@ public enum Phase
 
     /// <summary>The days are over; the fangs have not been seen black.</summary>
     FangsUnchecked,
+
+    /// <summary>Buried, and to be left so.</summary>
+    Buried,
+
+    /// <summary>A pupa.</summary>
+    Pupa,
+
+    /// <summary>A queen founding her colony.</summary>
+    Founding,
 }
 
 /// <summary>Finds the phase and its words.</summary>
@@ -36,6 +46,11 @@ public static class Phases
     /// <summary>The phase: hardening goes before what signs say.</summary>
     public static Answer<Phase> Of(Subject subject, Answer<PremoltReading> reading, Answer<FirstMeal?> firstMeal)
     {
+        if (subject.Standing.Waiting is { } waiting)
+        {
+            return Waiting(subject, waiting);
+        }
+
         if (firstMeal.Value is { } first)
         {
             if (subject.Room.Tonight < first.Night)
@@ -64,6 +79,24 @@ public static class Phases
         return new Answer<Phase>(phase, reading.Summary, reading.Reasons);
     }
 
+    private static Answer<Phase> Waiting(Subject subject, VigilEvent waiting)
+    {
+        var (phase, text) = waiting.Vigil switch
+        {
+            VigilKind.Surfacing => (Phase.Buried, $"Buried: leave {subject.Them} be, however long it takes."),
+            VigilKind.Emergence => (Phase.Pupa, "A pupa: leave it be, neither dry nor wet."),
+            _ => (Phase.Founding, "Founding: dark, still, and no looks but rare ones."),
+        };
+        var words = subject.Room.Wording;
+        var began =
+            $"{VigilWords.Began(waiting.Vigil)} {words.Dates(subject.Night(waiting.Began.From), subject.Night(waiting.Began.To))}";
+        return new Answer<Phase>(
+            phase,
+            text,
+            [Reason.FromRecord("Since", $"{char.ToUpperInvariant(began[0])}{began[1..]}.", "record.began")]
+        );
+    }
+
     /// <summary>The word beside the lantern.</summary>
     public static string Word(Phase phase) =>
         phase switch
@@ -74,6 +107,9 @@ public static class Phases
             Phase.Likely => "likely premolt",
             Phase.Imminent => "molting",
             Phase.Hardening => "hardening",
+            Phase.Buried => "buried",
+            Phase.Pupa => "pupa",
+            Phase.Founding => "founding",
             _ => "fangs unchecked",
         };
 

@@ -1,5 +1,6 @@
 using System.Text.Json.Serialization;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Journal;
 
@@ -20,6 +21,12 @@ namespace Husbandry.Journal;
 [JsonDerivedType(typeof(Noted), "noted")]
 [JsonDerivedType(typeof(PutOff), "putOff")]
 [JsonDerivedType(typeof(Departed), "departed")]
+[JsonDerivedType(typeof(Began), "began")]
+[JsonDerivedType(typeof(Ended), "ended")]
+[JsonDerivedType(typeof(Chilled), "chilled")]
+[JsonDerivedType(typeof(LimbNoted), "limbNoted")]
+[JsonDerivedType(typeof(SexSeen), "sexSeen")]
+[JsonDerivedType(typeof(Pictured), "pictured")]
 [JsonDerivedType(typeof(Withdrawn), "withdrawn")]
 public abstract record Act;
 
@@ -40,6 +47,9 @@ public enum Preparation
 
     /// <summary>Pre-killed and cut into pieces.</summary>
     Cut,
+
+    /// <summary>Food that is no animal, put in as it is.</summary>
+    Fresh,
 }
 
 /// <summary>What came of an offer; more than yes or no.</summary>
@@ -144,6 +154,12 @@ public enum BodyPart
 
     /// <summary>Abdomen width, for the condition score.</summary>
     AbdomenWidth,
+
+    /// <summary>Width of a larva's head capsule.</summary>
+    HeadCapsule,
+
+    /// <summary>Width of a hermit crab's large claw.</summary>
+    Claw,
 }
 
 /// <summary>A measure was taken.</summary>
@@ -151,6 +167,68 @@ public enum BodyPart
 /// <param name="LengthMm">Millimetres.</param>
 /// <param name="FromExuvia">Taken from the shed skin: it tells the size before that molt.</param>
 public sealed record Measured(BodyPart Part, double LengthMm, bool FromExuvia = false) : Act;
+
+/// <summary>A wait other than the one for a molt began: it buried itself, pupated, was set up to found a colony.</summary>
+public sealed record Began(VigilKind Vigil) : Act;
+
+/// <summary>How a wait ended.</summary>
+public enum VigilEnd
+{
+    /// <summary>As hoped: it came up, emerged, the first workers are there.</summary>
+    AsHoped,
+
+    /// <summary>Otherwise: it had only hidden, the pupa failed, the queen gave up.</summary>
+    Otherwise,
+}
+
+/// <summary>Such a wait ended.</summary>
+public sealed record Ended(VigilKind Vigil, VigilEnd End) : Act;
+
+/// <summary>A pupa was put into its winter cold, or taken out of it.</summary>
+public sealed record Chilled(bool IntoCold) : Act;
+
+/// <summary>How a limb was found.</summary>
+public enum LimbState
+{
+    /// <summary>Missing.</summary>
+    Lost,
+
+    /// <summary>Grown again, smaller or thinner than its fellow.</summary>
+    Small,
+
+    /// <summary>Full size again.</summary>
+    Full,
+}
+
+/// <summary>A lost limb, or how far it has grown again.</summary>
+/// <param name="Limb">Which, in the keeper's words, e.g. "leg 3 left"; 1–40 characters.</param>
+/// <param name="State">How it was found.</param>
+public sealed record LimbNoted(string Limb, LimbState State) : Act;
+
+/// <summary>By what the sex was told.</summary>
+public enum SexEvidence
+{
+    /// <summary>Spermatheca found in the shed skin, or none found.</summary>
+    ShedSkin,
+
+    /// <summary>Seen from below, by the furrow.</summary>
+    Furrow,
+
+    /// <summary>Palps, hooks or other adult marks.</summary>
+    AdultMarks,
+
+    /// <summary>Size, segments or colour of the living animal.</summary>
+    Looks,
+}
+
+/// <summary>The sex was told from something; the details follow it.</summary>
+public sealed record SexSeen(Sex Sex, SexEvidence By) : Act;
+
+/// <summary>A picture was kept on the record.</summary>
+/// <param name="PictureId">The stored picture.</param>
+/// <param name="Caption">What it shows; may be empty.</param>
+/// <param name="OfExuvia">Whether it shows the shed skin of the last molt.</param>
+public sealed record Pictured(Guid PictureId, string Caption, bool OfExuvia = false) : Act;
 
 /// <summary>The enclosure was moved to another place.</summary>
 public sealed record Moved(Place Place) : Act;

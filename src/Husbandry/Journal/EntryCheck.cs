@@ -3,6 +3,7 @@ using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Journal;
 
@@ -18,6 +19,9 @@ public static class EntryCheck
     /// <summary>Most animals in a brood, and most animals or pieces in one offer.</summary>
     public const int MostAnimals = 2000;
 
+    /// <summary>Most animals in a colony.</summary>
+    public const int MostInColony = 100_000;
+
     /// <summary>Most molts an animal can have behind it on arrival.</summary>
     public const int MostMolts = 30;
 
@@ -25,6 +29,8 @@ public static class EntryCheck
     public const int LongestRecordYears = 60;
 
     private const int LongestPutOffNights = 60;
+    private const int LongestLimb = 40;
+    private const int LongestCaption = 200;
 
     /// <summary>All problems of an entry; none when it may be written.</summary>
     /// <param name="act">What happened.</param>
@@ -48,6 +54,11 @@ public static class EntryCheck
                 Departed d => CheckText("act.remark", d.Remark, required: false),
                 PutOff p => CheckPutOff(p, room),
                 Molted m => CheckMolt(m, standing),
+                Began b => CheckBegan(b, standing, room),
+                Ended e => CheckEnded(e, standing),
+                Chilled => CheckChilled(standing),
+                LimbNoted l => CheckText("act.limb", l.Limb, required: true, LongestLimb),
+                Pictured p => CheckText("act.caption", p.Caption, required: false, LongestCaption),
                 _ => [],
             }
         );
@@ -122,6 +133,11 @@ public static class EntryCheck
         if (d.Kind == StockKind.Specimen && d.Count != 1)
         {
             yield return new Problem("details.count", "A specimen is one animal: 1.");
+        }
+
+        if (d.Kind == StockKind.Colony && d.Count is < 1 or > MostInColony)
+        {
+            yield return new Problem("details.count", $"A colony has 1 to {MostInColony} animals, as far as counted.");
         }
 
         if (d.Kind == StockKind.Brood && d.Count is < 2 or > MostAnimals)
@@ -238,16 +254,17 @@ public static class EntryCheck
             yield break;
         }
 
-        var limit = group.LegSpanLimitMm.Value;
-        // No part is longer than the leg span; the shortest part of the smallest animal is a tenth of it.
-        var low = m.Part == BodyPart.LegSpan ? limit.Low : limit.Low / 10;
-        if (!double.IsFinite(m.LengthMm) || m.LengthMm < low || m.LengthMm > limit.High)
+        var limit = group.SizeLimitMm.Value;
+        // The shortest part of the smallest animal is a tenth of its size; a body may be longer than a claw.
+        var low = m.Part == group.SizePart ? limit.Low : limit.Low / 10;
+        var high = m.Part == group.SizePart ? limit.High : limit.High * Math.Max(1, group.BodyPerSize.Value);
+        if (!double.IsFinite(m.LengthMm) || m.LengthMm < low || m.LengthMm > high)
         {
             yield return new Problem(
                 "act.lengthMm",
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"{Growth.BodySize.Name(m.Part)} of a {group.One} must be {low:0.##} to {limit.High:0.##} mm."
+                    $"{Growth.BodySize.Name(m.Part)} of a {group.One} must be {low:0.##} to {high:0.##} mm."
                 )
             );
         }
@@ -281,6 +298,44 @@ public static class EntryCheck
                 "act.untilNight",
                 $"Must be after tonight and at most {LongestPutOffNights} nights ahead."
             );
+        }
+    }
+
+    private static IEnumerable<Problem> CheckBegan(Began b, Standing? standing, Room room)
+    {
+        if (b.Vigil == VigilKind.Molt)
+        {
+            yield return new Problem("act.vigil", "The wait for a molt begins with the molt before it: log that.");
+        }
+        else if (standing?.Waiting is { } waiting)
+        {
+            yield return new Problem(
+                "act.vigil",
+                $"It {VigilWords.Began(waiting.Vigil)} already; log how that ended first."
+            );
+        }
+        else if (standing is not null && !VigilForecast.CanBegin(room.Rules.Group(standing.Details.Group)!, b.Vigil))
+        {
+            yield return new Problem(
+                "act.vigil",
+                $"This does not happen to a {room.Rules.Group(standing.Details.Group)!.One}."
+            );
+        }
+    }
+
+    private static IEnumerable<Problem> CheckEnded(Ended e, Standing? standing)
+    {
+        if (standing is not null && standing.Waiting?.Vigil != e.Vigil)
+        {
+            yield return new Problem("act.vigil", $"Nothing says that it {VigilWords.Began(e.Vigil)}: log that first.");
+        }
+    }
+
+    private static IEnumerable<Problem> CheckChilled(Standing? standing)
+    {
+        if (standing is not null && standing.Waiting?.Vigil != VigilKind.Emergence)
+        {
+            yield return new Problem("act.kind", "Only a pupa is put into the winter cold.");
         }
     }
 

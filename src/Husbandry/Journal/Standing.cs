@@ -1,35 +1,8 @@
 using System.Text.Json.Serialization;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Journal;
-
-/// <summary>A molt on record.</summary>
-public sealed record MoltEvent(Guid EntryId, Occurrence When, bool Ultimate, bool Mismolt);
-
-/// <summary>A measure on record.</summary>
-/// <param name="EntryId">Its entry.</param>
-/// <param name="At">When it was taken.</param>
-/// <param name="Part">What.</param>
-/// <param name="LengthMm">Millimetres.</param>
-/// <param name="FromExuvia">Taken from the shed skin.</param>
-/// <param name="MoltsHere">Molts on record behind the skin that was measured; −1 for the skin of arrival's first molt when shed.</param>
-public sealed record MeasureEvent(
-    Guid EntryId,
-    DateTimeOffset At,
-    BodyPart Part,
-    double LengthMm,
-    bool FromExuvia,
-    int MoltsHere
-);
-
-/// <summary>An offer on record.</summary>
-public sealed record OfferEvent(Guid EntryId, DateTimeOffset At, Offered Offer);
-
-/// <summary>A sign on record.</summary>
-public sealed record SignEvent(Guid EntryId, DateTimeOffset At, string SignId);
-
-/// <summary>A departure on record.</summary>
-public sealed record DepartureEvent(DateTimeOffset At, DepartureKind Kind, string? Remark);
 
 /// <summary>
 /// The present state of one animal or brood: a fold over its journal, compact enough to be stored beside it and
@@ -46,8 +19,14 @@ public sealed record DepartureEvent(DateTimeOffset At, DepartureKind Kind, strin
 /// <param name="Meals">The last meals taken, newest last.</param>
 /// <param name="Untaken">Offers not taken since the last meal and the last molt, newest last.</param>
 /// <param name="PreyIn">The offer whose prey is still in the enclosure, if any.</param>
-/// <param name="Signs">Signs seen since the last molt.</param>
-/// <param name="LastCleanLook">Last look without a sign since the last molt.</param>
+/// <param name="Signs">Signs seen in its whole life here, in order.</param>
+/// <param name="CleanLooks">Looks without a sign in its whole life here, in order.</param>
+/// <param name="Appetite">What came of the last offers, in order.</param>
+/// <param name="Vigils">Waits other than for a molt, in order; the last may be under way.</param>
+/// <param name="Chill">Winter cold of the pupa, if any.</param>
+/// <param name="Limbs">Limbs that were lost and how far they have grown again.</param>
+/// <param name="SexTold">By what the sex was told, latest first told last.</param>
+/// <param name="Pictures">Pictures on record.</param>
 /// <param name="FangsSeen">Last fang check since the last molt: when, and whether hard.</param>
 /// <param name="LastWater">When water was last given.</param>
 /// <param name="PutOffUntil">Night until which the work was put off.</param>
@@ -65,7 +44,13 @@ public sealed record Standing(
     IReadOnlyList<OfferEvent> Untaken,
     OfferEvent? PreyIn,
     IReadOnlyList<SignEvent> Signs,
-    DateTimeOffset? LastCleanLook,
+    IReadOnlyList<DateTimeOffset> CleanLooks,
+    IReadOnlyList<AppetiteEvent> Appetite,
+    IReadOnlyList<VigilEvent> Vigils,
+    ChillEvent? Chill,
+    IReadOnlyList<LimbEvent> Limbs,
+    IReadOnlyList<SexEvent> SexTold,
+    IReadOnlyList<PictureEvent> Pictures,
     FangCheckEvent? FangsSeen,
     DateTimeOffset? LastWater,
     DateOnly? PutOffUntil,
@@ -75,9 +60,25 @@ public sealed record Standing(
     /// <summary>How many of the last meals are remembered; variety and appetite look no further back.</summary>
     public const int MealsKept = 10;
 
+    /// <summary>How many of the last offers count towards the appetite; enough for years of an adult.</summary>
+    public const int OffersKept = 150;
+
     /// <summary>The last molt on record.</summary>
     [JsonIgnore]
     public MoltEvent? LastMolt => Molts.Count == 0 ? null : Molts[^1];
+
+    /// <summary>The wait under way other than the one for a molt, if any.</summary>
+    [JsonIgnore]
+    public VigilEvent? Waiting => Vigils.Count > 0 && Vigils[^1].Ended is null ? Vigils[^1] : null;
+
+    /// <summary>Signs seen since the last molt.</summary>
+    [JsonIgnore]
+    public IEnumerable<SignEvent> SignsNow => LastMolt is { } molt ? Signs.Where(s => s.At > molt.When.To) : Signs;
+
+    /// <summary>Last look without a sign since the last molt.</summary>
+    [JsonIgnore]
+    public DateTimeOffset? LastCleanLook =>
+        CleanLooks.Count > 0 && (LastMolt is null || CleanLooks[^1] > LastMolt.When.To) ? CleanLooks[^1] : null;
 
     /// <summary>Whether it is adult by record: it came so, or its ultimate molt was seen.</summary>
     [JsonIgnore]
@@ -118,7 +119,7 @@ public sealed record Standing(
             Offered o => AfterOffer(new OfferEvent(entry.Id, at, o)),
             LeftoversRemoved => this with { PreyIn = null },
             Watered => this with { LastWater = at },
-            Looked => this with { LastCleanLook = at },
+            Looked => this with { CleanLooks = [.. CleanLooks, at] },
             SignSeen s => this with { Signs = [.. Signs, new SignEvent(entry.Id, at, s.SignId)] },
             Molted m => AfterMolt(new MoltEvent(entry.Id, entry.When, m.Ultimate, m.Mismolt)),
             FangsChecked f => this with { FangsSeen = new FangCheckEvent(at, f.Hard) },
@@ -134,6 +135,34 @@ public sealed record Standing(
                         m.LengthMm,
                         m.FromExuvia,
                         Molts.Count - (m.FromExuvia ? 1 : 0)
+                    ),
+                ],
+            },
+            Began b => AfterBegin(b, entry),
+            Ended e => AfterEnd(e, entry),
+            Chilled c => this with
+            {
+                Chill = c.IntoCold ? new ChillEvent(at, null) : new ChillEvent(Chill?.From ?? at, at),
+            },
+            LimbNoted l => this with { Limbs = AfterLimb(l, at) },
+            SexSeen x => this with
+            {
+                SexTold = [.. SexTold, new SexEvent(at, x.Sex, x.By)],
+                Details = Details with { Sex = x.Sex },
+                DetailsVersion = entry.Sequence,
+            },
+            Pictured p => this with
+            {
+                Pictures =
+                [
+                    .. Pictures,
+                    new PictureEvent(
+                        entry.Id,
+                        p.PictureId,
+                        at,
+                        p.Caption,
+                        p.OfExuvia,
+                        Molts.Count - (p.OfExuvia ? 1 : 0)
                     ),
                 ],
             },
@@ -163,7 +192,13 @@ public sealed record Standing(
                 [],
                 null,
                 [],
+                [],
+                [],
+                [],
                 null,
+                [],
+                [],
+                [],
                 null,
                 null,
                 null,
@@ -175,27 +210,72 @@ public sealed record Standing(
         offer.Offer.Outcome.IsMeal()
             ? this with
             {
+                Appetite = WithAppetite(offer.At, true),
                 Meals = [.. Meals.Append(offer).TakeLast(MealsKept)],
                 Untaken = [],
                 PreyIn = null,
             }
             : this with
             {
+                Appetite = offer.Offer.Outcome.IsRefusal() ? WithAppetite(offer.At, false) : Appetite,
                 Untaken = [.. Untaken.Append(offer).TakeLast(MealsKept)],
                 PreyIn = offer.Offer.LeavesPreyIn() ? offer : PreyIn,
             };
+
+    private List<AppetiteEvent> WithAppetite(DateTimeOffset at, bool taken) =>
+        [.. Appetite.Append(new AppetiteEvent(at, taken)).TakeLast(OffersKept)];
+
+    private Standing AfterBegin(Began began, JournalEntry entry)
+    {
+        // Pupating is a molt: the larva's skin comes off.
+        var before =
+            began.Vigil == VigilKind.Emergence ? AfterMolt(new MoltEvent(entry.Id, entry.When, false, false)) : this;
+        return before with { Vigils = [.. Vigils, new VigilEvent(began.Vigil, entry.When, null, false)] };
+    }
+
+    private Standing AfterEnd(Ended end, JournalEntry entry)
+    {
+        var open =
+            Vigils.Count > 0 && Vigils[^1] is { Ended: null } last && last.Vigil == end.Vigil ? Vigils[^1] : null;
+        if (open is null)
+        {
+            return this;
+        }
+
+        var asHoped = end.End == VigilEnd.AsHoped;
+        var over = open with { Ended = entry.When, AsHoped = asHoped };
+        // A crab that comes up as hoped molted at some time underground; what leaves the pupa is adult.
+        var molt = end.Vigil switch
+        {
+            VigilKind.Surfacing when asHoped => new MoltEvent(
+                entry.Id,
+                new Occurrence(open.Began.From, entry.When.To),
+                false,
+                false
+            ),
+            VigilKind.Emergence when asHoped => new MoltEvent(entry.Id, entry.When, true, false),
+            _ => null,
+        };
+        return (molt is null ? this : AfterMolt(molt)) with { Vigils = [.. Vigils.SkipLast(1), over] };
+    }
+
+    private List<LimbEvent> AfterLimb(LimbNoted noted, DateTimeOffset at)
+    {
+        var former = Limbs.FirstOrDefault(l => l.Limb == noted.Limb);
+        var lostAt = noted.State == LimbState.Lost ? Molts.Count : former?.LostAtMolts ?? Molts.Count;
+        return
+        [
+            .. Limbs.Where(l => l.Limb != noted.Limb),
+            new LimbEvent(noted.Limb, noted.State, at, Molts.Count, lostAt),
+        ];
+    }
 
     private Standing AfterMolt(MoltEvent molt) =>
         this with
         {
             Molts = [.. Molts, molt],
             Untaken = [],
-            Signs = [],
-            LastCleanLook = null,
             FangsSeen = null,
             PutOffUntil = null,
         };
 }
-
-/// <summary>A fang check on record.</summary>
-public sealed record FangCheckEvent(DateTimeOffset At, bool Hard);

@@ -3,6 +3,7 @@ using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
 
@@ -30,6 +31,13 @@ public static class JournalText
             Counted c => $"counted: {c.Count.ToString(CultureInfo.InvariantCulture)}",
             Noted n => n.Text,
             PutOff p => $"put off until {words.Day(p.UntilNight)}",
+            Began b => VigilWords.Began(b.Vigil),
+            Ended e => VigilWords.Ended(e.Vigil, e.End == VigilEnd.AsHoped),
+            Chilled { IntoCold: true } => "put into the cold",
+            Chilled => "taken out of the cold",
+            LimbNoted l => $"{l.Limb}: {LimbWord(l.State)}",
+            SexSeen s => $"told as {SexWord(s.Sex)} {Evidence(s.By)}",
+            Pictured p => p.Caption.Length > 0 ? $"picture: {p.Caption}" : "picture",
             Departed d => Left(d),
             Withdrawn => "an entry taken back",
             _ => act.GetType().Name,
@@ -50,9 +58,36 @@ public static class JournalText
         {
             Preparation.Cut => $"{count} piece{(offer.Count == 1 ? "" : "s")} of cut {named}",
             Preparation.PreKilled => $"{count} pre-killed {named}",
+            Preparation.Fresh => offer.Count == 1 ? named : $"{count} {named}",
             _ => $"{count} {named}",
         };
     }
+
+    /// <summary>How a limb was found, in words.</summary>
+    public static string LimbWord(LimbState state) =>
+        state switch
+        {
+            LimbState.Lost => "lost",
+            LimbState.Small => "grown again, still small",
+            _ => "full size again",
+        };
+
+    private static string SexWord(Sex sex) =>
+        sex switch
+        {
+            Sex.Female => "female",
+            Sex.Male => "male",
+            _ => "not certain",
+        };
+
+    private static string Evidence(SexEvidence by) =>
+        by switch
+        {
+            SexEvidence.ShedSkin => "from the shed skin",
+            SexEvidence.Furrow => "by the furrow",
+            SexEvidence.AdultMarks => "by its adult marks",
+            _ => "by its looks",
+        };
 
     private static string OutcomeWords(OfferOutcome outcome) =>
         outcome switch

@@ -16,6 +16,7 @@ namespace Husbandry.Rounds;
 /// <param name="Reading">What the signs add up to.</param>
 /// <param name="Phase">Where it stands between two molts.</param>
 /// <param name="Molt">When the next molt is to be expected.</param>
+/// <param name="Wait">Another wait that is under way: buried, pupa, founding.</param>
 /// <param name="FirstMeal">When it may eat again after the last molt.</param>
 /// <param name="Hush">What may be done, act by act.</param>
 /// <param name="Prey">Largest prey and every feeder class; none while its size is unknown.</param>
@@ -30,7 +31,8 @@ public sealed record Judgement(
     Answer<Condition> Condition,
     Answer<PremoltReading> Reading,
     Answer<Phase> Phase,
-    Answer<MoltForecast?> Molt,
+    Answer<VigilForecast?> Molt,
+    Answer<VigilForecast?> Wait,
     Answer<FirstMeal?> FirstMeal,
     HushTable Hush,
     Answer<PreyFit?> Prey,
@@ -50,14 +52,16 @@ public sealed record Judgement(
         var reading = PremoltReading.Of(subject, stage.Value, condition.Value);
         var firstMeal = Feeding.FirstMeal.Of(subject, stage.Value, size.Value);
         var phase = Phases.Of(subject, reading, firstMeal);
-        var molt = MoltForecast.Of(subject, stage.Value, reading.Value);
-        var firstMealRule = Feeding.FirstMeal.RuleFor(subject.Group, stage.Value, size.Value?.LegSpanMm);
+        var molt = VigilForecast.OfMolt(subject, stage.Value, reading.Value);
+        var wait = VigilForecast.OfOther(subject);
+        var firstMealRule = Feeding.FirstMeal.RuleFor(subject.Group, stage.Value, size.Value?.SizeMm);
         var hush = HushTable.Of(
             subject,
             phase.Value,
             reading.Value,
             condition.Value,
             molt.Value,
+            wait.Value,
             firstMeal.Value,
             Feeding.FirstMeal.Days(firstMealRule, room.Settings.FirstMeal)
         );
@@ -70,6 +74,7 @@ public sealed record Judgement(
             reading,
             phase,
             molt,
+            wait,
             firstMeal,
             hush,
             prey,
@@ -85,6 +90,11 @@ public sealed record Judgement(
 
     private static Answer<PreyFit?> PreyOf(Subject subject, Answer<BodySize?> size)
     {
+        if (subject.Group.Prey is null)
+        {
+            return new Answer<PreyFit?>(null, "Takes no prey: nothing has to be sized.", []);
+        }
+
         if (size.Value is not { } known)
         {
             return new Answer<PreyFit?>(null, "Size unknown: measure first, then prey can be sized.", size.Reasons);

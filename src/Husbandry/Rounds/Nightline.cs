@@ -1,4 +1,5 @@
 using Husbandry.Hush;
+using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
 
@@ -10,6 +11,9 @@ public enum BandKind
 
     /// <summary>The first meal after a molt.</summary>
     FirstMeal,
+
+    /// <summary>A buried crab, a pupa, a founding queen.</summary>
+    Wait,
 }
 
 /// <summary>Something awaited, as a band of nights.</summary>
@@ -103,6 +107,10 @@ public sealed record Nightline(
         if (j.Phase.Value == Phase.Hardening && j.FirstMeal.Value is { } first)
         {
             yield return Band(BandKind.FirstMeal, "first meal", first.From, first.Night, first.To);
+        }
+        else if (j.Wait.Value is { } wait)
+        {
+            yield return Band(BandKind.Wait, VigilWords.Ends(wait.Vigil), wait.P10, wait.P50, wait.P90);
         }
         else if (j.Molt.Value is { } molt)
         {

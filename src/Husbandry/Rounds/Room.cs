@@ -1,5 +1,7 @@
+using Husbandry.Climate;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
 
@@ -62,6 +64,12 @@ public sealed record Room(RuleSet Rules, RoomSettings Settings, NightClock Clock
     /// <summary>A room at an instant.</summary>
     public static Room At(RuleSet rules, RoomSettings settings, DateTimeOffset now) =>
         new(rules, settings, settings.Clock(), now);
+
+    /// <summary>What the room has taught so far.</summary>
+    public Lessons Lessons { get; init; } = Lessons.None;
+
+    /// <summary>Temperatures read in the room.</summary>
+    public RoomClimate Climate { get; init; } = RoomClimate.Unread;
 
     /// <summary>Tonight.</summary>
     public DateOnly Tonight { get; } = Clock.NightOf(Now);

@@ -4,6 +4,7 @@ using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
 
@@ -77,7 +78,7 @@ public sealed record RoundLine(
     string Detail,
     MealOffer? Offer,
     OfferEvent? PreyIn,
-    Vigils.MoltForecast? Molt,
+    VigilForecast? Molt,
     double Seconds,
     DateTimeOffset? NextDue,
     Answer<RoundAct> Why
@@ -194,7 +195,7 @@ public sealed record RoundLine(
     /// <summary>Whether water was given after the last sign that called for it.</summary>
     private static bool WateredSinceCall(Subject s) =>
         s.Standing.LastWater is { } watered
-        && s.Standing.Signs.Where(sign => s.Room.Rules.Sign(sign.SignId)?.Strength == SignStrength.Opposite)
+        && s.Standing.SignsNow.Where(sign => s.Room.Rules.Sign(sign.SignId)?.Strength == SignStrength.Opposite)
             .All(sign => sign.At < watered);
 
     private static Answer<RoundAct> As<T>(RoundAct act, Answer<T> why) => new(act, why.Summary, why.Reasons);
@@ -222,7 +223,7 @@ public sealed record RoundLine(
             detail,
             offer,
             act == RoundAct.RemoveLeftovers ? j.Subject.Standing.PreyIn : null,
-            j.Molt.Value,
+            j.Molt.Value ?? j.Wait.Value,
             j.Subject.Room.Rules.Room.SecondsPerAct[timedAs].Value,
             null,
             why
@@ -257,11 +258,14 @@ public sealed record RoundLine(
         var words = s.Room.Wording;
         var offer = j.Meal.Value.Offer;
         var limit = j.Prey.Value is { } prey ? $", ≤ {words.Length(prey.MaxPreyMm)}" : "";
-        var what = offer is null ? $"Measure {s.Them}, then feed: size unknown" : $"Offer {offer.What}{limit}";
+        var what =
+            offer is null ? $"Measure {s.Them}, then feed: size unknown"
+            : s.Group.Diet == Diet.Prey ? $"Offer {offer.What}{limit}"
+            : $"Put in {offer.What}";
         var suspected = j.Phase.Value == Phase.Suspected;
         var detail = Join(
             suspected ? "suspected: pre-killed only, and look for darkening" : "",
-            s.IsBrood ? "one card for all: note the refusals" : "",
+            s.IsBrood && s.Group.Diet == Diet.Prey ? "one card for all: note the refusals" : "",
             j.Meal.Value.LastMeal is { } last ? $"last fed {words.Ago(last)}, {words.Day(last)}" : "not fed here yet",
             j.Condition.Value.Word is ConditionWord.Thin ? "thin: check the water too" : "",
             suspected || offer?.Preparation != Preparation.Live
@@ -309,13 +313,15 @@ public sealed record RoundLine(
     {
         var s = j.Subject;
         var words = s.Room.Wording;
-        var hushed = j.Phase.Value is Phase.Likely or Phase.Imminent or Phase.Hardening or Phase.FangsUnchecked;
+        var hushed = j.Phase.Value >= Phase.Likely;
         var text =
             s.Standing.PutOffUntil is { } until && until > s.Room.Tonight ? $"put off until {words.Day(until)}"
             : j.Phase.Value == Phase.Imminent ? $"{Label(j).ToLowerInvariant()}: leave the lid shut"
             : j.Phase.Value == Phase.Hardening
                 ? $"hardening, no food until {words.Date(j.FirstMeal.Value!.Night)}{(s.Group.FangCheck.Value ? ", then look at the fangs" : "")}"
             : j.Phase.Value == Phase.FangsUnchecked ? "fangs not black yet: look again tomorrow"
+            : j.Wait.Value is { } wait
+                ? $"{Phases.Word(j.Phase.Value)}: {VigilWords.Ends(wait.Vigil)} about {words.Date(wait.P50)} ({words.Dates(wait.P10, wait.P90)})"
             : hushed ? $"{Phases.Word(j.Phase.Value)}: {j.Meal.Summary.TrimEnd('.').ToLowerFirst()}"
             : j.Meal.Value.Due is { } meal ? $"next meal {words.Day(meal)}"
             : j.Meal.Summary.TrimEnd('.').ToLowerFirst();

@@ -1,3 +1,4 @@
+using Husbandry.Climate;
 using Husbandry.Journal;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -24,26 +25,32 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
     /// <summary>Scientific name as shown.</summary>
     public string SpeciesName => Standing.Details.OtherSpecies ?? Profile.ScientificName;
 
+    /// <summary>How fast waits go by where it stands.</summary>
+    public Pace Pace => Room.Climate.PaceFor(Standing.Place, Profile.Warmth.Value, Room.Now);
+
     /// <summary>Whether it is a brood rather than one animal.</summary>
     public bool IsBrood => Standing.Details.Kind == StockKind.Brood;
 
+    /// <summary>Whether it is spoken of as many: a brood or a colony.</summary>
+    public bool IsMany => Standing.Details.Kind != StockKind.Specimen;
+
     /// <summary>"she", "he", "it" or "they", for sentences.</summary>
     public string It =>
-        IsBrood ? "they"
+        IsMany ? "they"
         : Standing.Details.Sex == Sex.Female ? "she"
         : Standing.Details.Sex == Sex.Male ? "he"
         : "it";
 
     /// <summary>"her", "him", "it" or "them".</summary>
     public string Them =>
-        IsBrood ? "them"
+        IsMany ? "them"
         : Standing.Details.Sex == Sex.Female ? "her"
         : Standing.Details.Sex == Sex.Male ? "him"
         : "it";
 
     /// <summary>"her", "his", "its" or "their".</summary>
     public string Its =>
-        IsBrood ? "their"
+        IsMany ? "their"
         : Standing.Details.Sex == Sex.Female ? "her"
         : Standing.Details.Sex == Sex.Male ? "his"
         : "its";

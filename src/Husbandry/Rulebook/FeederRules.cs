@@ -1,6 +1,6 @@
 namespace Husbandry.Rulebook;
 
-/// <summary>A kind of prey.</summary>
+/// <summary>A kind of food.</summary>
 /// <param name="Id">Identifier.</param>
 /// <param name="Name">Name, singular.</param>
 /// <param name="Plural">Name, plural.</param>
@@ -21,5 +21,5 @@ public sealed record FeederRules(
 /// <summary>A size class of a feeder.</summary>
 /// <param name="Id">Identifier within the feeder.</param>
 /// <param name="Name">Adjective before the feeder's name, e.g. "small"; empty when there is only one class.</param>
-/// <param name="LengthMm">Body length.</param>
-public sealed record FeederClass(string Id, string Name, Rule<Range> LengthMm);
+/// <param name="LengthMm">Body length; none for food that is not an animal, such as leaves.</param>
+public sealed record FeederClass(string Id, string Name, Rule<Range>? LengthMm);

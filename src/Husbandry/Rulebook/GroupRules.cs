@@ -1,3 +1,4 @@
+using Husbandry.Journal;
 using Husbandry.Stock;
 
 namespace Husbandry.Rulebook;
@@ -8,7 +9,13 @@ namespace Husbandry.Rulebook;
 /// <param name="One">One animal of it.</param>
 /// <param name="InstarMark">Letter before the instar number.</param>
 /// <param name="InstarAtHatching">Number of the instar of an animal with no molt behind it.</param>
-/// <param name="Prey">Prey size and meal size.</param>
+/// <param name="StageWords">What a keeper calls each stage; a stage without a word does not occur in the group.</param>
+/// <param name="SizePart">The part that the hobby calls the animal's size.</param>
+/// <param name="HardPart">The hard part by which growth is followed.</param>
+/// <param name="StageBy">What decides the stage: size, or the number of molts.</param>
+/// <param name="MoltsFollowed">Whether molts of single animals are followed at all.</param>
+/// <param name="Diet">What it lives on.</param>
+/// <param name="Prey">Prey size and meal size; none for groups that take no prey.</param>
 /// <param name="Cadence">Days between meals by stage.</param>
 /// <param name="MatureMaleCadence">Factor on the adult cadence for mature males, who eat little.</param>
 /// <param name="Retry">Days until food is offered again after a refusal, by stage.</param>
@@ -22,21 +29,31 @@ namespace Husbandry.Rulebook;
 /// <param name="ImminentDays">How long before the molt an imminent sign shows.</param>
 /// <param name="WaterEveryDays">Days between fillings of the dish, or mistings, by moisture school.</param>
 /// <param name="SlingWaterEveryDays">Days between drops for slings.</param>
-/// <param name="SlingUntilLegSpanMm">End of the sling stage where the species has no rule of its own.</param>
-/// <param name="BodyPerLegSpan">Body length as a share of leg span, until the animal has measures of its own.</param>
-/// <param name="CarapacePerBody">Carapace length as a share of body length, likewise.</param>
+/// <param name="SlingUntilMm">Size at which the youngest stage ends, where the species has no rule of its own.</param>
+/// <param name="BodyPerSize">Body length per size, until the animal has measures of its own.</param>
+/// <param name="HardPartPerBody">Hard part per body length, likewise.</param>
 /// <param name="GrowthRatio">Usual ratio of hard parts from one molt to the next.</param>
-/// <param name="LegSpanLimitMm">What counts as an absurd leg span on entry.</param>
+/// <param name="SizeLimitMm">What counts as an absurd size on entry.</param>
 /// <param name="AdultsMolt">Which adults molt again.</param>
 /// <param name="DrinksDrops">Whether it drinks drops at every stage, so that it is misted rather than given a dish.</param>
 /// <param name="Staples">Feeders offered first, in order.</param>
+/// <param name="Mass">Live mass from body length.</param>
+/// <param name="Containers">Least enclosure by habit; the first is the group's usual one.</param>
+/// <param name="LongWait">What a wait longer than normal can mean for this animal; never "dig it up".</param>
+/// <param name="Underground">Nights a buried animal stays down, by size; empty where none buries itself to molt.</param>
 public sealed record GroupRules(
     string Id,
     string Name,
     string One,
     string InstarMark,
     int InstarAtHatching,
-    PreyRules Prey,
+    IReadOnlyDictionary<Stage, string> StageWords,
+    BodyPart SizePart,
+    BodyPart HardPart,
+    StageBasis StageBy,
+    Rule<bool> MoltsFollowed,
+    Diet Diet,
+    PreyRules? Prey,
     IReadOnlyDictionary<Stage, CadenceRule> Cadence,
     Rule<double> MatureMaleCadence,
     IReadOnlyDictionary<Stage, Rule<double>> Retry,
@@ -50,15 +67,90 @@ public sealed record GroupRules(
     Rule<double> ImminentDays,
     IReadOnlyDictionary<Moisture, Rule<double>> WaterEveryDays,
     Rule<double> SlingWaterEveryDays,
-    Rule<double> SlingUntilLegSpanMm,
-    Rule<double> BodyPerLegSpan,
-    Rule<double> CarapacePerBody,
+    Rule<double> SlingUntilMm,
+    Rule<double> BodyPerSize,
+    Rule<double> HardPartPerBody,
     Rule<double> GrowthRatio,
-    Rule<Range> LegSpanLimitMm,
+    Rule<Range> SizeLimitMm,
     Rule<AdultMolting> AdultsMolt,
     Rule<bool> DrinksDrops,
-    IReadOnlyList<string> Staples
+    IReadOnlyList<string> Staples,
+    Rule<LengthMass> Mass,
+    IReadOnlyDictionary<Habit, ContainerRules> Containers,
+    Rule<string> LongWait,
+    IReadOnlyList<SizedWait> Underground
+)
+{
+    /// <summary>What a keeper of this group calls a stage.</summary>
+    public string StageWord(Stage stage) => StageWords.GetValueOrDefault(stage) ?? "adult";
+
+    /// <summary>Rules for an enclosure of a habit; the group's usual one where the habit has none of its own.</summary>
+    public ContainerRules Container(Habit? habit) =>
+        habit is { } h && Containers.TryGetValue(h, out var rules) ? rules : Containers.Values.First();
+}
+
+/// <summary>What decides the stage of life.</summary>
+public enum StageBasis
+{
+    /// <summary>Size against the species' sizes.</summary>
+    Size,
+
+    /// <summary>Molts behind it against the species' number of molts.</summary>
+    Molts,
+}
+
+/// <summary>What a group lives on.</summary>
+public enum Diet
+{
+    /// <summary>Prey that it overpowers.</summary>
+    Prey,
+
+    /// <summary>Leaves of its food plant.</summary>
+    Leaves,
+
+    /// <summary>Leaf litter, wood and some of everything.</summary>
+    Litter,
+
+    /// <summary>Plant and animal food of many kinds.</summary>
+    Mixed,
+
+    /// <summary>Sugar water at all times, and protein for the brood.</summary>
+    SugarAndProtein,
+}
+
+/// <summary>Mass from length: W(mg) = a · L(mm)^b.</summary>
+public sealed record LengthMass(double Coefficient, double Exponent);
+
+/// <summary>Which length an enclosure is sized by.</summary>
+public enum ContainerBasis
+{
+    /// <summary>Body length.</summary>
+    Body,
+
+    /// <summary>Leg span.</summary>
+    LegSpan,
+}
+
+/// <summary>Least enclosure as multiples of a length of the animal.</summary>
+/// <param name="By">Which length.</param>
+/// <param name="Height">Least free height.</param>
+/// <param name="MostHeight">Greatest free height, where a fall kills.</param>
+/// <param name="Width">Longer side of the floor.</param>
+/// <param name="Depth">Shorter side of the floor.</param>
+/// <param name="Substrate">Depth of substrate.</param>
+/// <param name="SubstrateLeastMm">Depth of substrate that is never gone below.</param>
+public sealed record ContainerRules(
+    ContainerBasis By,
+    Rule<double> Height,
+    Rule<double>? MostHeight,
+    Rule<double> Width,
+    Rule<double>? Depth,
+    Rule<double>? Substrate,
+    Rule<double>? SubstrateLeastMm
 );
+
+/// <summary>A wait at a size of the animal.</summary>
+public sealed record SizedWait(double SizeMm, Rule<WaitPrior> Wait);
 
 /// <summary>How large prey may be and how much makes a meal.</summary>
 /// <param name="ShareOfBody">Longest prey as a share of the predator's body length.</param>
@@ -79,13 +171,13 @@ public sealed record CadenceRule(Rule<double> Often, Rule<double> Lean, Rule<dou
 
 /// <summary>Days from a molt to the first meal: both schools and our default.</summary>
 /// <param name="Stage">Stage after the molt.</param>
-/// <param name="AboveLegSpanMm">Holds above this leg span only; the largest limit that is passed wins.</param>
+/// <param name="AboveSizeMm">Holds above this leg span only; the largest limit that is passed wins.</param>
 /// <param name="Quick">The quick school.</param>
 /// <param name="Cautious">The cautious school.</param>
 /// <param name="Default">Ours.</param>
 public sealed record FirstMealRule(
     Stage Stage,
-    double AboveLegSpanMm,
+    double AboveSizeMm,
     Rule<Range> Quick,
     Rule<Range> Cautious,
     Rule<double> Default
@@ -113,6 +205,9 @@ public enum AdultMolting
 
     /// <summary>No adult does.</summary>
     Neither,
+
+    /// <summary>All adults do, all their lives.</summary>
+    Both,
 }
 
 /// <summary>How damp the floor is kept.</summary>

@@ -73,6 +73,21 @@ public enum HushCause
 
     /// <summary>Very plump: food is held.</summary>
     VeryPlump,
+
+    /// <summary>A crab that has buried itself.</summary>
+    Buried,
+
+    /// <summary>A crab that has come up again after a molt.</summary>
+    Surfaced,
+
+    /// <summary>A pupa.</summary>
+    Pupa,
+
+    /// <summary>A pupa in its winter cold.</summary>
+    Chilled,
+
+    /// <summary>A queen founding her colony.</summary>
+    Founding,
 }
 
 /// <summary>What one cause forbids.</summary>
@@ -86,6 +101,7 @@ public sealed record HushRules(HushCause Cause, IReadOnlyDictionary<CareAct, Ver
 /// <param name="UsualGrowthRatio">Growth ratio where nothing is known of the species.</param>
 /// <param name="ConditionLastsDays">How long a condition score says something of today.</param>
 /// <param name="SlingShareOfMolts">End of the sling stage as a share of the molts to adult, where no size is known.</param>
+/// <param name="SurfacedNights">For how many nights a crab is left in peace after it came up.</param>
 /// <param name="HelpCallNights">For how many nights after it a sign that needs help still calls for it.</param>
 /// <param name="SettleDays">Nights before a new arrival is first fed.</param>
 /// <param name="VarietyShareLimit">No feeder above this share of the last meals.</param>
@@ -98,6 +114,16 @@ public sealed record HushRules(HushCause Cause, IReadOnlyDictionary<CareAct, Ver
 /// <param name="MissedMoltChance">Prior chance that a step hides one more molt than recorded.</param>
 /// <param name="StepNoiseFloor">Least spread of ln(ratio) around its mean.</param>
 /// <param name="StepRatioPriorSd">Spread of the usual ln(ratio) around the group's.</param>
+/// <param name="RoomShare">Share of a prior's variance that is how far this room's animals lie from the rulebook.</param>
+/// <param name="BetweenAnimalsShare">Share of it that is how much animals of a species differ in one room.</param>
+/// <param name="BetweenPriorAnimals">Weight of that share, in animals.</param>
+/// <param name="SlopePriorSd">How much ln(wait) may lengthen per molt beyond the rulebook's own.</param>
+/// <param name="SignPriorSpans">Weight of the rulebook's likelihood ratio of a sign, in premolts.</param>
+/// <param name="SignShown">Share of premolts in which a sign of a strength is seen, before anything was counted.</param>
+/// <param name="RefusedInPremolt">Share of offers turned down in premolt.</param>
+/// <param name="AppetitePrior">Share of offers taken outside premolt, before anything was counted.</param>
+/// <param name="AppetitePriorOffers">Weight of that share, in offers.</param>
+/// <param name="RefusalsCap">Greatest odds that refusals together may give.</param>
 /// <param name="LearningKappa">Weight of a prior median, in intervals.</param>
 /// <param name="LearningAlpha">Shape of the prior on the spread.</param>
 /// <param name="LongerThanNormal">Quantile beyond which a wait is longer than normal.</param>
@@ -106,6 +132,7 @@ public sealed record RoomRules(
     Rule<double> UsualGrowthRatio,
     Rule<double> ConditionLastsDays,
     Rule<double> SlingShareOfMolts,
+    Rule<double> SurfacedNights,
     Rule<int> HelpCallNights,
     Rule<double> SettleDays,
     Rule<double> VarietyShareLimit,
@@ -118,6 +145,16 @@ public sealed record RoomRules(
     Rule<double> MissedMoltChance,
     Rule<double> StepNoiseFloor,
     Rule<double> StepRatioPriorSd,
+    Rule<double> RoomShare,
+    Rule<double> BetweenAnimalsShare,
+    Rule<double> BetweenPriorAnimals,
+    Rule<double> SlopePriorSd,
+    Rule<double> SignPriorSpans,
+    IReadOnlyDictionary<SignStrength, Rule<double>> SignShown,
+    Rule<double> RefusedInPremolt,
+    Rule<double> AppetitePrior,
+    Rule<double> AppetitePriorOffers,
+    Rule<double> RefusalsCap,
     Rule<double> LearningKappa,
     Rule<double> LearningAlpha,
     Rule<double> LongerThanNormal

@@ -13,24 +13,30 @@ internal static class OtherSpecies
             "",
             name,
             group.Id,
-            Habit.Terrestrial,
+            relatives[0].Habit,
             new Rule<Moisture>(Moisture.Damp, "moisture school", RuleTag.House, Why),
             new AdultSize(
-                Span(relatives, s => s.AdultLegSpanMm.Female, "mm"),
-                Span(relatives, s => s.AdultLegSpanMm.Male, "mm")
+                Span(relatives, s => s.AdultSizeMm.Female, "mm"),
+                Span(relatives, s => s.AdultSizeMm.Male, "mm")
             ),
-            group.SlingUntilLegSpanMm,
+            group.SlingUntilMm,
             relatives[0].SubAdultFromShare,
             new MoltsToAdult(
                 Span(relatives, s => s.MoltsToAdult.Female, "molts"),
                 Span(relatives, s => s.MoltsToAdult.Male, "molts")
             ),
             group.GrowthRatio,
-            Enum.GetValues<Stage>().ToDictionary(stage => stage, stage => Interval(relatives, stage)),
+            group.StageWords.Keys.ToDictionary(stage => stage, stage => Interval(relatives, stage)),
+            null,
+            relatives[0].Warmth,
+            null,
+            null,
             relatives[0].KeepingDifficulty,
             relatives[0].BreedingDifficulty,
             [],
-            new Dictionary<string, string>()
+            new Rule<string>("", "place", RuleTag.House, Why),
+            new Rule<string>("Look up what holds where you live.", "note", RuleTag.House, Why),
+            new Dictionary<string, Rule<string>>()
         );
 
     private static Rule<Range> Span(

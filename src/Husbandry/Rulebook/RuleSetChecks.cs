@@ -6,8 +6,6 @@ namespace Husbandry.Rulebook;
 /// <summary>What a rulebook must satisfy beyond its form: references that exist, ranges that make sense.</summary>
 internal static class RuleSetChecks
 {
-    private static readonly Stage[] Stages = Enum.GetValues<Stage>();
-
     public static IEnumerable<Problem> Check(RuleSet rules) =>
         rules
             .Groups.SelectMany(g => CheckGroup(g, rules))
@@ -25,13 +23,13 @@ internal static class RuleSetChecks
         var at = $"groups.json {group.Id}";
         var checks = new List<Problem?>
         {
-            Within($"{at}.prey.shareOfBody", group.Prey.ShareOfBody, 0.1, 1),
-            Within($"{at}.prey.neverAboveShare", group.Prey.NeverAboveShare, group.Prey.ShareOfBody.Value, 2),
-            Within($"{at}.prey.mealShareOfBody", group.Prey.MealShareOfBody, 0.05, 1),
+            (group.Diet == Diet.Prey) == (group.Prey is not null)
+                ? null
+                : new Problem($"{at}.prey", "Groups that live on prey have rules for it, and no others."),
             Within($"{at}.deadPreyHours", group.DeadPreyHours, 1, 96),
             Within($"{at}.imminentDays", group.ImminentDays, 0.5, 30),
-            Within($"{at}.bodyPerLegSpan", group.BodyPerLegSpan, 0.1, 1),
-            Within($"{at}.carapacePerBody", group.CarapacePerBody, 0.1, 1),
+            Within($"{at}.bodyPerSize", group.BodyPerSize, 0.1, 10),
+            Within($"{at}.hardPartPerBody", group.HardPartPerBody, 0.02, 1),
             Within($"{at}.growthRatio", group.GrowthRatio, 1.01, 2.5),
             Within($"{at}.condition.plumpAbove", group.Condition.PlumpAbove, group.Condition.ThinBelow.Value, 5),
             Within(
@@ -40,16 +38,23 @@ internal static class RuleSetChecks
                 group.Condition.PlumpAbove.Value,
                 9
             ),
-            Ordered($"{at}.legSpanLimitMm", group.LegSpanLimitMm),
+            Ordered($"{at}.sizeLimitMm", group.SizeLimitMm),
         };
-        foreach (var stage in Stages)
+        if (group.Prey is { } prey)
+        {
+            checks.Add(Within($"{at}.prey.shareOfBody", prey.ShareOfBody, 0.1, 1));
+            checks.Add(Within($"{at}.prey.neverAboveShare", prey.NeverAboveShare, prey.ShareOfBody.Value, 2));
+            checks.Add(Within($"{at}.prey.mealShareOfBody", prey.MealShareOfBody, 0.05, 1));
+        }
+
+        foreach (var stage in group.StageWords.Keys)
         {
             checks.Add(Has(at + ".cadence", stage, group.Cadence));
             checks.Add(Has(at + ".retry", stage, group.Retry));
             checks.Add(Has(at + ".livePreyHours", stage, group.LivePreyHours));
             checks.Add(Has(at + ".premoltDays", stage, group.PremoltDays));
             checks.Add(
-                group.FirstMeal.Any(r => r.Stage == stage && r.AboveLegSpanMm == 0)
+                group.FirstMeal.Any(r => r.Stage == stage && r.AboveSizeMm == 0)
                     ? null
                     : new Problem($"{at}.firstMeal", $"Stage {stage} has no rule from 0 mm up.")
             );
@@ -77,22 +82,30 @@ internal static class RuleSetChecks
         var checks = new List<Problem?>
         {
             rules.Group(species.Group) is null ? new Problem($"{at}.group", $"No group {species.Group}.") : null,
-            Ordered($"{at}.adultLegSpanMm.female", species.AdultLegSpanMm.Female),
-            Ordered($"{at}.adultLegSpanMm.male", species.AdultLegSpanMm.Male),
+            Ordered($"{at}.adultSizeMm.female", species.AdultSizeMm.Female),
+            Ordered($"{at}.adultSizeMm.male", species.AdultSizeMm.Male),
             Ordered($"{at}.moltsToAdult.female", species.MoltsToAdult.Female),
             Ordered($"{at}.moltsToAdult.male", species.MoltsToAdult.Male),
-            Within($"{at}.slingUntilLegSpanMm", species.SlingUntilLegSpanMm, 1, species.AdultLegSpanMm.Male.Value.Low),
+            Within($"{at}.slingUntilMm", species.SlingUntilMm, 0.1, species.AdultSizeMm.Male.Value.Low),
+            species.Warmth.Value is { ReferenceC: >= 10 and <= 40 } warmth
+            && (warmth.ThresholdC ?? warmth.ReferenceC - 1) < warmth.ReferenceC
+            && warmth is not { Q10: null, ThresholdC: null }
+            && (warmth.Q10 ?? 2) is >= 1 and <= 5
+                ? null
+                : new Problem(
+                    $"{at}.warmth",
+                    "Reference 10 to 40 °C; a Q10 of 1 to 5 or a threshold below the reference."
+                ),
             Within($"{at}.subAdultFromShare", species.SubAdultFromShare, 0.3, 1),
             Within($"{at}.growthRatio", species.GrowthRatio, 1.01, 2.5),
         };
-        checks.AddRange(Stages.Select(s => Has(at + ".moltInterval", s, species.MoltInterval)));
         checks.AddRange(
-            species.MoltInterval.Select(m =>
-                m.Value.Value is { } q && q.P10 > 0 && q.P10 < q.P50 && q.P50 < q.P90
-                    ? null
-                    : new Problem($"{at}.moltInterval.{m.Key}", "Must rise: 0 < p10 < p50 < p90, in days.")
+            (rules.Group(species.Group)?.StageWords.Keys ?? []).Select(s =>
+                Has(at + ".moltInterval", s, species.MoltInterval)
             )
         );
+        checks.AddRange(species.MoltInterval.Select(m => Rising($"{at}.moltInterval.{m.Key}", m.Value.Value)));
+        checks.AddRange((species.Waits ?? Nothing).Select(w => Rising($"{at}.waits.{w.Key}", w.Value.Value)));
         checks.AddRange(
             new[] { species.KeepingDifficulty, species.BreedingDifficulty }.Select(d =>
                 d.Value is >= 1 and <= 5 ? null : new Problem($"{at}.difficulty", "Must be 1 to 5.")
@@ -108,7 +121,8 @@ internal static class RuleSetChecks
 
     private static IEnumerable<Problem> CheckFeeder(FeederRules feeder) =>
         feeder
-            .Classes.Select(c => Ordered($"feeders.json {feeder.Id}.{c.Id}.lengthMm", c.LengthMm))
+            .Classes.Where(c => c.LengthMm is not null)
+            .Select(c => Ordered($"feeders.json {feeder.Id}.{c.Id}.lengthMm", c.LengthMm!))
             .OfType<Problem>()
             .Concat(Repeated($"feeders.json {feeder.Id}", feeder.Classes.Select(c => c.Id)));
 
@@ -131,6 +145,16 @@ internal static class RuleSetChecks
         Enum.GetValues<HushCause>()
             .Where(cause => rules.Hush.Count(h => h.Cause == cause) != 1)
             .Select(cause => new Problem("hush.json", $"Cause {cause} must be given exactly once."));
+
+    private static readonly IReadOnlyDictionary<Vigils.VigilKind, Rule<WaitPrior>> Nothing =
+        new Dictionary<Vigils.VigilKind, Rule<WaitPrior>>();
+
+    private static Problem? Rising(string field, WaitPrior q) =>
+        q.P10 > 0 && q.P10 < q.P50 && q.P50 < q.P90 && q.P90 < LongestWaitDays
+            ? null
+            : new Problem(field, "Must rise: 0 < p10 < p50 < p90, in days, below 10000.");
+
+    private const double LongestWaitDays = 10_000;
 
     private static Problem? Within(string field, Rule<double> rule, double low, double high) =>
         rule.Value >= low && rule.Value <= high

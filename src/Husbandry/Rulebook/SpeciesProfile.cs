@@ -21,15 +21,21 @@ public enum Habit
 /// <param name="Group">Its group.</param>
 /// <param name="Habit">Where it lives.</param>
 /// <param name="Moisture">Default moisture school.</param>
-/// <param name="AdultLegSpanMm">Leg span of adults by sex; unknown sex takes the female's.</param>
-/// <param name="SlingUntilLegSpanMm">End of the sling stage.</param>
-/// <param name="SubAdultFromShare">Share of the smallest adult leg span from which an animal counts as sub-adult.</param>
+/// <param name="AdultSizeMm">Size of adults by sex, in the part that the group goes by; unknown sex takes the female's.</param>
+/// <param name="SlingUntilMm">Size at which the youngest stage ends.</param>
+/// <param name="SubAdultFromShare">Share of the smallest adult size from which an animal counts as sub-adult.</param>
 /// <param name="MoltsToAdult">Number of molts from hatching to adult by sex.</param>
 /// <param name="GrowthRatio">Ratio of hard parts from one molt to the next.</param>
-/// <param name="MoltInterval">Nights from one molt to the next by stage; adult means adult female.</param>
+/// <param name="MoltInterval">Nights from one molt to the next by stage at the reference temperature; adult means adult female.</param>
+/// <param name="PremoltDays">Length of premolt by stage where it is not the group's.</param>
+/// <param name="Warmth">How temperature changes the pace.</param>
+/// <param name="Waits">Other waits of the species, such as pupa to adult.</param>
+/// <param name="Diapause">The winter rest that its pupae need; none where they need none.</param>
 /// <param name="KeepingDifficulty">1 (easy) to 5, and what makes it so.</param>
 /// <param name="BreedingDifficulty">1 (easy) to 5, and what makes it so.</param>
 /// <param name="Cautions">What to mind with this species, each a sentence.</param>
+/// <param name="Origin">Where it comes from.</param>
+/// <param name="LawNote">What to check in law before keeping or trading it; may be empty.</param>
 /// <param name="FalseFriends">Looks like a sign and is none in this species, by sign.</param>
 public sealed record SpeciesProfile(
     string Id,
@@ -37,23 +43,39 @@ public sealed record SpeciesProfile(
     string Group,
     Habit Habit,
     Rule<Moisture> Moisture,
-    AdultSize AdultLegSpanMm,
-    Rule<double> SlingUntilLegSpanMm,
+    AdultSize AdultSizeMm,
+    Rule<double> SlingUntilMm,
     Rule<double> SubAdultFromShare,
     MoltsToAdult MoltsToAdult,
     Rule<double> GrowthRatio,
     IReadOnlyDictionary<Stage, Rule<WaitPrior>> MoltInterval,
+    IReadOnlyDictionary<Stage, Rule<double>>? PremoltDays,
+    Rule<Warmth> Warmth,
+    IReadOnlyDictionary<Vigils.VigilKind, Rule<WaitPrior>>? Waits,
+    Rule<Diapause>? Diapause,
     Rule<int> KeepingDifficulty,
     Rule<int> BreedingDifficulty,
-    IReadOnlyList<string> Cautions,
-    IReadOnlyDictionary<string, string> FalseFriends
+    IReadOnlyList<Rule<string>> Cautions,
+    Rule<string> Origin,
+    Rule<string> LawNote,
+    IReadOnlyDictionary<string, Rule<string>> FalseFriends
 )
 {
-    /// <summary>Leg span of adults of a sex; unknown sex is taken as female, the larger.</summary>
-    public Rule<Range> AdultLegSpan(Sex sex) => sex == Sex.Male ? AdultLegSpanMm.Male : AdultLegSpanMm.Female;
+    /// <summary>Size of adults of a sex; unknown sex is taken as female, the larger.</summary>
+    public Rule<Range> AdultSizeOf(Sex sex) => sex == Sex.Male ? AdultSizeMm.Male : AdultSizeMm.Female;
 }
 
-/// <summary>Adult leg span by sex, mm.</summary>
+/// <summary>How temperature changes the pace of waits.</summary>
+/// <param name="ReferenceC">Temperature at which the waits of the profile hold, °C.</param>
+/// <param name="Q10">Factor on the pace per 10 °C, where no threshold is known.</param>
+/// <param name="ThresholdC">Below this temperature development stands still; then degree-days are counted, not Q10.</param>
+public sealed record Warmth(double ReferenceC, double? Q10, double? ThresholdC);
+
+/// <summary>An obligate winter rest of pupae.</summary>
+/// <param name="ChillWeeks">Weeks of cold that it needs.</param>
+public sealed record Diapause(double ChillWeeks);
+
+/// <summary>Adult size by sex, mm.</summary>
 public sealed record AdultSize(Rule<Range> Female, Rule<Range> Male);
 
 /// <summary>Number of molts to adult by sex.</summary>

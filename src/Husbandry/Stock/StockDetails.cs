@@ -8,6 +8,9 @@ public enum StockKind
 
     /// <summary>A counted cohort kept and fed as one, such as a tray of slings.</summary>
     Brood,
+
+    /// <summary>Ants or isopods living as one.</summary>
+    Colony,
 }
 
 /// <summary>Sex as far as the keeper knows it.</summary>
@@ -26,10 +29,10 @@ public enum Sex
 /// <summary>Stage of life that stage-keyed rules use. Decided by one function: <c>StageReading</c>.</summary>
 public enum Stage
 {
-    /// <summary>Young spider still fed and watered as a mouthful-sized animal.</summary>
+    /// <summary>The youngest stage: sling, scorpling, first nymphs, young larva, manca. Fed and watered as a mouthful.</summary>
     Sling,
 
-    /// <summary>Growing, past the sling rules.</summary>
+    /// <summary>Growing, past the rules for the youngest.</summary>
     Juvenile,
 
     /// <summary>About one molt from adult.</summary>
@@ -37,6 +40,9 @@ public enum Stage
 
     /// <summary>Mature.</summary>
     Adult,
+
+    /// <summary>Pupa: neither eats nor moves about.</summary>
+    Pupa,
 }
 
 /// <summary>What the keeper knows of an animal or brood apart from what happened to it.</summary>

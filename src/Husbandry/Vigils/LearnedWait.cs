@@ -26,16 +26,20 @@ public sealed record LearnedWait(double Mu, double Kappa, double Alpha, double B
     }
 
     /// <summary>The belief after seeing more values of ln days; the order and batching of values make no difference.</summary>
-    public LearnedWait Seen(IReadOnlyCollection<double> logDays)
+    public LearnedWait Seen(IEnumerable<double> logDays) => Seen(logDays.Select(y => (y, 1.0)));
+
+    /// <summary>The same, each value counting as a share of a whole one.</summary>
+    public LearnedWait Seen(IEnumerable<(double LogDays, double Weight)> values)
     {
-        if (logDays.Count == 0)
+        var seen = values.ToList();
+        if (seen.Count == 0)
         {
             return this;
         }
 
-        var n = logDays.Count;
-        var mean = logDays.Average();
-        var squares = logDays.Sum(y => (y - mean) * (y - mean));
+        var n = seen.Sum(v => v.Weight);
+        var mean = seen.Sum(v => v.Weight * v.LogDays) / n;
+        var squares = seen.Sum(v => v.Weight * (v.LogDays - mean) * (v.LogDays - mean));
         var kappa = Kappa + n;
         return new LearnedWait(
             ((Kappa * Mu) + (n * mean)) / kappa,

@@ -27,7 +27,7 @@ public enum ReadingWord
 }
 
 /// <summary>One piece of evidence.</summary>
-/// <param name="SignId">The sign, or <c>clean-look</c>.</param>
+/// <param name="SignId">The sign, <c>clean-look</c> or <c>meal</c>.</param>
 /// <param name="Label">What was seen.</param>
 /// <param name="Brief">The same in two or three words.</param>
 /// <param name="Night">Night of the last sighting.</param>
@@ -46,21 +46,27 @@ public sealed record Evidence(
     double LikelihoodRatio,
     string Note,
     Guid? EntryId
-);
+)
+{
+    /// <summary>What it says of the wait, as seen from tonight.</summary>
+    internal Witness Witness(Subject subject, double premoltDays) =>
+        new(
+            (subject.Room.Tonight.DayNumber - Night.DayNumber) * subject.Pace.RateNow,
+            Strength == SignStrength.Imminent ? subject.Group.ImminentDays.Value : premoltDays,
+            LikelihoodRatio,
+            Strength == SignStrength.Imminent ? Vigils.Witness.SharpEdge : Vigils.Witness.SoftEdge
+        );
+}
 
 /// <summary>The reading of the signs since the last molt.</summary>
 /// <param name="Word">What they add up to.</param>
 /// <param name="Evidence">Every piece, oldest first.</param>
-/// <param name="OddsFactor">Product of the likelihood ratios of premolt (without imminent signs).</param>
-/// <param name="ImminentFactor">Product of the likelihood ratios of the last hours before the molt.</param>
 /// <param name="Darkening">Whether the new skin shows.</param>
 /// <param name="ImminentSince">Night of the first imminent sign that still counts.</param>
 /// <param name="NeedsHelp">An opposite sign seen tonight or last night: what to do at once.</param>
 public sealed record PremoltReading(
     ReadingWord Word,
     IReadOnlyList<Evidence> Evidence,
-    double OddsFactor,
-    double ImminentFactor,
     bool Darkening,
     DateOnly? ImminentSince,
     string? NeedsHelp
@@ -68,6 +74,12 @@ public sealed record PremoltReading(
 {
     private const string RefusesFood = "refuses-food";
     private const string Plump = "plump";
+
+    /// <summary>Stands for a look that showed no sign.</summary>
+    public const string CleanLook = "clean-look";
+
+    /// <summary>Stands for a meal that was taken.</summary>
+    public const string Meal = "meal";
 
     /// <summary>Name of the reading rule.</summary>
     public const string RuleName = "signs.readingRule";
@@ -82,8 +94,8 @@ public sealed record PremoltReading(
         var seen = Sightings(subject, condition);
         var lastMeal = subject.Standing.Meals.Count == 0 ? (DateTimeOffset?)null : subject.Standing.Meals[^1].At;
         var counted = Count(seen, s => s.WhyNot(subject, stage, lastMeal));
-        var cleanLook = CleanLook(subject, counted);
-        var evidence = cleanLook is null ? counted : [.. counted, cleanLook];
+        Evidence?[] against = [MealTaken(subject, stage), LookedClean(subject, counted)];
+        IReadOnlyList<Evidence> evidence = [.. counted.Concat(against.OfType<Evidence>()).OrderBy(e => e.Night)];
         var signsFor = counted.Where(e => e.LikelihoodRatio > 1 && e.Strength != SignStrength.Imminent).ToList();
         var imminent = counted.Where(e => e.Strength == SignStrength.Imminent && e.LikelihoodRatio > 1).ToList();
         // A meal after the last strong sign brings the word down to suspected, though the sign itself stays.
@@ -100,10 +112,6 @@ public sealed record PremoltReading(
         var reading = new PremoltReading(
             word,
             evidence,
-            evidence
-                .Where(e => e.Strength != SignStrength.Imminent)
-                .Aggregate(1.0, (odds, e) => odds * e.LikelihoodRatio),
-            imminent.Count == 0 ? 1 : imminent.Max(e => e.LikelihoodRatio),
             counted.Any(e =>
                 e is { Family: SignFamily.Colour, Strength: SignStrength.Strong } && e.LikelihoodRatio > 1
             ),
@@ -142,7 +150,14 @@ public sealed record PremoltReading(
         };
     }
 
-    private sealed record Sighting(SignRule Rule, DateTimeOffset At, DateOnly Night, Guid? EntryId, string Extra)
+    private sealed record Sighting(
+        SignRule Rule,
+        double Ratio,
+        DateTimeOffset At,
+        DateOnly Night,
+        Guid? EntryId,
+        string Extra
+    )
     {
         public bool BeforeMeal(DateTimeOffset? meal) => meal is { } at && At < at;
 
@@ -154,7 +169,7 @@ public sealed record PremoltReading(
             {
                 SignStrength.Imminent => subject.Group.ImminentDays.Value * room.ImminentSignsLapse.Value,
                 SignStrength.Opposite => room.ReadingLooksBackDays.Value,
-                _ => subject.Group.PremoltDays[stage].Value * room.SignsLapse.Value,
+                _ => VigilForecast.PremoltDays(subject, stage).Value * room.SignsLapse.Value,
             };
             return subject.Room.Tonight.DayNumber - Night.DayNumber > limit ? "too long ago"
                 : Rule.Family is SignFamily.Appetite or SignFamily.Behaviour && BeforeMeal(lastMeal) ? "ate since"
@@ -166,21 +181,36 @@ public sealed record PremoltReading(
     {
         var rules = subject.Room.Rules;
         var seen = subject
-            .Standing.Signs.Where(s => rules.Sign(s.SignId)?.Groups.Contains(subject.Group.Id) == true)
-            .Select(s => new Sighting(rules.Sign(s.SignId)!, s.At, subject.Night(s.At), s.EntryId, ""))
+            .Standing.SignsNow.Where(s => rules.Sign(s.SignId)?.Groups.Contains(subject.Group.Id) == true)
+            .Select(s =>
+            {
+                var rule = rules.Sign(s.SignId)!;
+                return new Sighting(rule, Ratio(subject, rule), s.At, subject.Night(s.At), s.EntryId, "");
+            })
             .ToList();
         var refusals = subject.Standing.Untaken.Where(o => o.Offer.Outcome.IsRefusal()).ToList();
         if (refusals.Count > 0 && rules.Sign(RefusesFood) is { } refuses)
         {
             var last = refusals[^1];
+            var appetite = Appetite.Of(subject);
             var extra = refusals.Count == 1 ? "" : $"× {refusals.Count}";
-            seen.Add(new Sighting(refuses, last.At, subject.Night(last.At), last.EntryId, extra));
+            var ratio = appetite.RefusalRatio(refusals.Count, rules.Room);
+            seen.Add(new Sighting(refuses, ratio, last.At, subject.Night(last.At), last.EntryId, extra));
         }
 
         if (condition.Word is ConditionWord.Plump or ConditionWord.VeryPlump && rules.Sign(Plump) is { } plump)
         {
             var at = subject.Standing.Measures.Last(m => m.Part == BodyPart.AbdomenWidth).At;
-            seen.Add(new Sighting(plump, at, subject.Night(at), null, $"{condition.Score:0.0} × carapace"));
+            seen.Add(
+                new Sighting(
+                    plump,
+                    Ratio(subject, plump),
+                    at,
+                    subject.Night(at),
+                    null,
+                    $"{condition.Score:0.0} × carapace"
+                )
+            );
         }
 
         return
@@ -194,7 +224,7 @@ public sealed record PremoltReading(
     {
         var leaders = seen.Where(s => s.Rule.Strength != SignStrength.Opposite && whyNot(s) is null)
             .GroupBy(s => s.Rule.Family)
-            .ToDictionary(g => g.Key, g => g.MaxBy(s => s.Rule.LikelihoodRatio.Value)!.Rule.Id);
+            .ToDictionary(g => g.Key, g => g.MaxBy(s => s.Ratio)!.Rule.Id);
         return
         [
             .. seen.Select(s =>
@@ -209,7 +239,7 @@ public sealed record PremoltReading(
                     s.Night,
                     s.Rule.Family,
                     s.Rule.Strength,
-                    leads ? s.Rule.LikelihoodRatio.Value : 1,
+                    leads ? s.Ratio : 1,
                     silent ?? (leads ? s.Extra : "counted once"),
                     s.EntryId
                 );
@@ -217,7 +247,38 @@ public sealed record PremoltReading(
         ];
     }
 
-    private static Evidence? CleanLook(Subject subject, List<Evidence> counted)
+    /// <summary>The rulebook's ratio, or what the room's own journal made of it.</summary>
+    private static double Ratio(Subject subject, SignRule rule) =>
+        subject.Room.Lessons.Sign(subject.Group.Id, rule.Id)?.Ratio ?? rule.LikelihoodRatio.Value;
+
+    /// <summary>A meal taken not long ago speaks against premolt, the more the hungrier the animal is otherwise.</summary>
+    private static Evidence? MealTaken(Subject subject, Stage stage)
+    {
+        var room = subject.Room.Rules.Room;
+        if (
+            subject.Standing.Meals.Count == 0
+            || subject.Standing.Meals[^1] is not { } meal
+            || meal.At <= subject.Standing.LastMolt?.When.To
+            || subject.NightsSince(meal.At) > VigilForecast.PremoltDays(subject, stage).Value * room.SignsLapse.Value
+        )
+        {
+            return null;
+        }
+
+        return new Evidence(
+            Meal,
+            "Took a meal",
+            "took a meal",
+            subject.Night(meal.At),
+            SignFamily.Appetite,
+            SignStrength.Weak,
+            Appetite.Of(subject).MealRatio(room),
+            "",
+            meal.EntryId
+        );
+    }
+
+    private static Evidence? LookedClean(Subject subject, List<Evidence> counted)
     {
         var room = subject.Room.Rules.Room;
         if (subject.Standing.LastCleanLook is not { } at || subject.NightsSince(at) > room.ReadingLooksBackDays.Value)
@@ -230,13 +291,13 @@ public sealed record PremoltReading(
         return counted.Any(e => e.Night > night && e.LikelihoodRatio > 1)
             ? null
             : new Evidence(
-                "clean-look",
+                CleanLook,
                 "Looked, no further sign",
                 "a look without more",
                 night,
                 SignFamily.Behaviour,
                 SignStrength.Weak,
-                room.LookWithoutSign.Value,
+                subject.Room.Lessons.Sign(subject.Group.Id, CleanLook)?.Ratio ?? room.LookWithoutSign.Value,
                 "",
                 null
             );
@@ -253,6 +314,12 @@ public sealed record PremoltReading(
             _ => "Nothing points to a molt.",
         };
 
+    /// <summary>What the room's own journal says of a sign, once it says something.</summary>
+    private static string Counted(Subject subject, Evidence e) =>
+        subject.Room.Lessons.Sign(subject.Group.Id, e.SignId) is { Premolts: > 0 } lesson
+            ? $" Counted here: in {lesson.SeenInPremolt} of {lesson.Premolts} premolts, {lesson.SeenOutside} times outside."
+            : "";
+
     private static List<Reason> Why(PremoltReading reading, Subject subject)
     {
         var words = subject.Room.Wording;
@@ -262,11 +329,21 @@ public sealed record PremoltReading(
             var rule = subject.Room.Rules.Sign(e.SignId);
             var strength = rule is null ? "against" : e.Strength.ToString().ToLowerInvariant();
             var note = e.Note.Length > 0 ? $" ({e.Note})" : "";
-            var friend = subject.Profile.FalseFriends.GetValueOrDefault(e.SignId) ?? rule?.NotToBeTakenFor ?? "";
+            var friend = subject.Profile.FalseFriends.GetValueOrDefault(e.SignId)?.Value ?? rule?.NotToBeTakenFor ?? "";
             var text =
                 $"{e.Label}, {words.Date(e.Night)}{note}: {strength}, odds × {Wording.Plain(e.LikelihoodRatio)}.{(friend.Length > 0 ? " " + friend : "")}";
-            var ratio = rule?.LikelihoodRatio ?? subject.Room.Rules.Room.LookWithoutSign;
-            reasons.Add(ratio.Because(rule is null ? "Look" : "Sign", $"signs.{e.SignId}", text));
+            var ratio =
+                rule?.LikelihoodRatio
+                ?? (
+                    e.SignId == Meal
+                        ? subject.Room.Rules.Room.RefusedInPremolt
+                        : subject.Room.Rules.Room.LookWithoutSign
+                );
+            var topic =
+                rule is not null ? "Sign"
+                : e.SignId == Meal ? "Meal"
+                : "Look";
+            reasons.Add(ratio.Because(topic, $"signs.{e.SignId}", text + Counted(subject, e)));
         }
 
         reasons.Add(

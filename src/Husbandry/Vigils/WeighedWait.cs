@@ -1,45 +1,155 @@
 namespace Husbandry.Vigils;
 
 /// <summary>
-/// What is left of a wait, reweighted by evidence. Days left of at most <paramref name="PremoltDays"/> are premolt and
-/// carry the odds of the signs; days left of at most <paramref name="ImminentDays"/> carry those of the imminent signs
-/// as well; more days carry weight 1.
+/// One observation and what it says of a wait: seen some days ago, it is so many times as often made in premolt (or in
+/// the last hours) as outside it.
 /// </summary>
-/// <remarks>Bayes' rule on a wait cut into three pieces, in closed form. Source: definition of conditional probability.</remarks>
-/// <param name="Left">What is left without evidence.</param>
-/// <param name="PremoltDays">Length of premolt.</param>
-/// <param name="ImminentDays">How long before the molt an imminent sign shows.</param>
-/// <param name="Odds">Likelihood ratio of premolt.</param>
-/// <param name="ImminentOdds">Likelihood ratio of the last days.</param>
-public sealed record WeighedWait(
-    RemainingWait Left,
-    double PremoltDays,
-    double ImminentDays,
-    double Odds,
-    double ImminentOdds
-)
+/// <param name="AgeDays">Effective days since it was made.</param>
+/// <param name="SpanDays">Length of the span before the molt in which it is made.</param>
+/// <param name="Ratio">Likelihood ratio, &gt; 0.</param>
+/// <param name="Edge">Steepness of the edge of the span: at 4, half its length ahead 94 in 100 are in it, at twice 6 in 100.</param>
+public sealed record Witness(double AgeDays, double SpanDays, double Ratio, double Edge = Witness.SoftEdge)
 {
-    private readonly double soon = Left.Within(ImminentDays);
-    private readonly double premolt = Left.Within(PremoltDays);
+    /// <summary>Premolt comes on gradually.</summary>
+    public const double SoftEdge = 4;
+
+    /// <summary>The last hours before a molt do not.</summary>
+    public const double SharpEdge = 8;
+
+    /// <summary>Likelihood of the observation if so many days are left, relative to being far from a molt.</summary>
+    public double Of(double daysLeft)
+    {
+        var before = (daysLeft + AgeDays) / SpanDays;
+        var inside = 1 / (1 + Math.Pow(before, Edge));
+        return (Ratio * inside) + 1 - inside;
+    }
+}
+
+/// <summary>What is left of a wait, reweighted by evidence.</summary>
+/// <remarks>
+/// Bayes' rule on a grid that is fine where premolt lies and coarse beyond it; within a cell the wait keeps its own
+/// shape, so that with no evidence the answer is exact. Source: definition of conditional probability.
+/// </remarks>
+public sealed class WeighedWait
+{
+    // Cells by share of the length of premolt.
+    private static readonly double[] Shares =
+    [
+        0.03,
+        0.06,
+        0.1,
+        0.15,
+        0.2,
+        0.3,
+        0.4,
+        0.5,
+        0.6,
+        0.7,
+        0.8,
+        0.9,
+        1,
+        1.1,
+        1.25,
+        1.5,
+        1.75,
+        2,
+        2.5,
+        3,
+        4,
+    ];
+
+    private readonly RemainingWait left;
+    private readonly double imminentDays;
+    private readonly double[] edges;
+    private readonly double[] chances;
+    private readonly double[] weights;
+    private readonly double total;
+
+    /// <param name="left">What is left without evidence.</param>
+    /// <param name="premoltDays">Length of premolt.</param>
+    /// <param name="imminentDays">How long before the molt an imminent sign shows.</param>
+    /// <param name="witnesses">The evidence.</param>
+    public WeighedWait(RemainingWait left, double premoltDays, double imminentDays, IReadOnlyList<Witness> witnesses)
+        : this(left, premoltDays, imminentDays, Cells(premoltDays, imminentDays), null, witnesses) { }
+
+    private WeighedWait(
+        RemainingWait left,
+        double premoltDays,
+        double imminentDays,
+        double[] edges,
+        double[]? chances,
+        IReadOnlyList<Witness> witnesses
+    )
+    {
+        (this.left, PremoltDays, this.imminentDays, this.edges) = (left, premoltDays, imminentDays, edges);
+        this.chances = chances ?? [.. edges.Select(left.Within), 1];
+        weights = new double[edges.Length];
+        var sum = 0.0;
+        for (var i = 0; i < edges.Length; i++)
+        {
+            var middle = i + 1 < edges.Length ? (edges[i] + edges[i + 1]) / 2 : edges[i] * 2;
+            var weight = 1.0;
+            foreach (var witness in witnesses)
+            {
+                weight *= witness.Of(middle);
+            }
+
+            weights[i] = weight;
+            sum += (this.chances[i + 1] - this.chances[i]) * weight;
+        }
+
+        total = sum;
+    }
+
+    /// <summary>The same wait under other evidence.</summary>
+    public WeighedWait With(IReadOnlyList<Witness> witnesses) =>
+        new(left, PremoltDays, imminentDays, edges, chances, witnesses);
+
+    private static double[] Cells(double premoltDays, double imminentDays) =>
+        [
+            .. Shares
+                .Select(s => s * premoltDays)
+                .Concat([imminentDays / 2, imminentDays, imminentDays * 2])
+                .Prepend(0)
+                .Order()
+                .Distinct(),
+        ];
+
+    /// <summary>Length of premolt.</summary>
+    public double PremoltDays { get; }
 
     /// <summary>Chance that what is left is no longer than premolt lasts.</summary>
-    public double PremoltChance => (SoonWeight + MiddleWeight) / Total;
+    public double PremoltChance
+    {
+        get
+        {
+            var sum = 0.0;
+            for (var i = 0; i < edges.Length && edges[i] < PremoltDays; i++)
+            {
+                sum += (chances[i + 1] - chances[i]) * weights[i];
+            }
 
-    private double SoonWeight => soon * Odds * ImminentOdds;
-
-    private double MiddleWeight => (premolt - soon) * Odds;
-
-    private double Total => SoonWeight + MiddleWeight + (1 - premolt);
+            return Math.Clamp(sum / total, 0, 1);
+        }
+    }
 
     /// <summary>Days from now by which the wait is over with chance <paramref name="p"/> (0 &lt; p &lt; 1).</summary>
     public double Quantile(double p)
     {
-        var mass = p * Total;
-        var unweighted =
-            mass <= SoonWeight ? mass / (Odds * ImminentOdds)
-            : mass <= SoonWeight + MiddleWeight ? soon + ((mass - SoonWeight) / Odds)
-            : premolt + (mass - SoonWeight - MiddleWeight);
-        return Left.Quantile(Math.Clamp(unweighted, double.Epsilon * 1e300, 1 - 1e-15));
+        var wanted = p * total;
+        for (var i = 0; i < edges.Length; i++)
+        {
+            var mass = (chances[i + 1] - chances[i]) * weights[i];
+            if (wanted <= mass || i == edges.Length - 1)
+            {
+                var unweighted = chances[i] + (wanted / weights[i]);
+                return left.Quantile(Math.Clamp(unweighted, double.Epsilon * 1e300, 1 - 1e-15));
+            }
+
+            wanted -= mass;
+        }
+
+        return 0;
     }
 }
 
@@ -47,30 +157,4 @@ public sealed record WeighedWait(
 /// <param name="Label">The evidence.</param>
 /// <param name="Strength">Its strength in words; empty for the starting point.</param>
 /// <param name="Chance">Chance of premolt after it (0–1).</param>
-public sealed record Rung(string Label, string Strength, double Chance)
-{
-    /// <summary>Climbs the ladder one piece of evidence at a time.</summary>
-    internal static IReadOnlyList<Rung> Climb(WeighedWait weighed, PremoltReading reading)
-    {
-        var bare = weighed with { Odds = 1, ImminentOdds = 1 };
-        var rungs = new List<Rung> { new("Nights waited", "", bare.PremoltChance) };
-        var (odds, imminent) = (1.0, 1.0);
-        foreach (var e in reading.Evidence)
-        {
-            if (e.Strength == Rulebook.SignStrength.Imminent)
-            {
-                imminent = Math.Max(imminent, e.LikelihoodRatio);
-            }
-            else
-            {
-                odds *= e.LikelihoodRatio;
-            }
-
-            var strength = e.LikelihoodRatio < 1 ? "against" : e.Strength.ToString().ToLowerInvariant();
-            var label = e.Note.Length > 0 ? $"{e.Brief}, {e.Note}" : e.Brief;
-            rungs.Add(new Rung(label, strength, (weighed with { Odds = odds, ImminentOdds = imminent }).PremoltChance));
-        }
-
-        return rungs;
-    }
-}
+public sealed record Rung(string Label, string Strength, double Chance);

@@ -1,0 +1,101 @@
+using Husbandry.Rulebook;
+
+namespace Husbandry.Climate;
+
+/// <summary>
+/// How fast waits go by: effective days accumulate by temperature, one per day at the species' reference temperature.
+/// </summary>
+/// <remarks>
+/// Degree-days above a threshold where one is known, else Q10. Source: Q10 = (R₂/R₁)^(10/(T₂−T₁)), definition; Campbell
+/// et al. (1974), J. appl. Ecol. 11:431–438 for the linear rate above a threshold. The default Q10 of 2 is a house pick.
+/// </remarks>
+public sealed class Pace
+{
+    // A room never stands still altogether, nor runs four times too fast; this also bounds bad readings.
+    private const double SlowestRate = 0.05;
+    private const double FastestRate = 4;
+    private const int LongestLookAhead = 2000;
+
+    private readonly DailyMeans? means;
+    private readonly double[] sums;
+    private readonly Warmth? warmth;
+    private readonly int asOf;
+    private readonly double recent;
+
+    internal Pace(DailyMeans? means, double[] sums, Warmth? warmth, int asOf)
+    {
+        (this.means, this.sums, this.warmth, this.asOf) = (means, sums, warmth, asOf);
+        recent = means?.Recent(asOf) ?? warmth?.ReferenceC ?? 0;
+    }
+
+    /// <summary>Every day counts as one.</summary>
+    public static Pace Even { get; } = new(null, [], null, 0);
+
+    /// <summary>Whether temperatures were read at all.</summary>
+    public bool IsKnown => means is not null;
+
+    /// <summary>Effective days that one day at the present temperature is worth.</summary>
+    public double RateNow => warmth is null ? 1 : Rate(warmth, recent);
+
+    /// <summary>Effective days per day at a temperature.</summary>
+    public static double Rate(Warmth warmth, double celsius)
+    {
+        var rate = warmth.ThresholdC is { } threshold
+            ? (celsius - threshold) / (warmth.ReferenceC - threshold)
+            : Math.Pow(warmth.Q10 ?? 1, (celsius - warmth.ReferenceC) / 10);
+        return Math.Clamp(rate, SlowestRate, FastestRate);
+    }
+
+    /// <summary>Effective days between two instants, the later not after the instant of the pace.</summary>
+    public double Between(DateTimeOffset from, DateTimeOffset to) =>
+        means is null ? (to - from).TotalDays : At(to) - At(from);
+
+    /// <summary>Calendar days from now after which some effective days have gone by.</summary>
+    public double CalendarDays(double effective)
+    {
+        if (means is null || warmth is null)
+        {
+            return effective;
+        }
+
+        var gone = 0.0;
+        for (var ahead = 1; ahead <= LongestLookAhead; ahead++)
+        {
+            var rate = Rate(warmth, means.Expected(asOf + ahead, asOf, recent));
+            if (gone + rate >= effective)
+            {
+                return ahead - 1 + ((effective - gone) / rate);
+            }
+
+            gone += rate;
+        }
+
+        return LongestLookAhead + ((effective - gone) / RateNow);
+    }
+
+    /// <summary>Effective days since the first reading; before it and after the last one the nearest level goes on.</summary>
+    private double At(DateTimeOffset instant)
+    {
+        var day = (instant.UtcDateTime - DateTime.UnixEpoch).TotalDays + EpochDay - means!.FirstDay;
+        if (day <= 0)
+        {
+            return day * (sums[^1] / means.Celsius.Length);
+        }
+
+        var known = Math.Min(means.Celsius.Length, asOf - means.FirstDay + 1);
+        if (known <= 0)
+        {
+            return day * RateNow;
+        }
+
+        if (day >= known)
+        {
+            return sums[known] + ((day - known) * RateNow);
+        }
+
+        var whole = (int)day;
+        return sums[whole] + ((day - whole) * (sums[whole + 1] - sums[whole]));
+    }
+
+    private static readonly int EpochDay = DateOnly.FromDateTime(DateTime.UnixEpoch).DayNumber;
+}

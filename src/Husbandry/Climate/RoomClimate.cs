@@ -1,0 +1,126 @@
+using System.Collections.Concurrent;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+
+namespace Husbandry.Climate;
+
+/// <summary>One reading of the room's climate.</summary>
+/// <param name="At">When.</param>
+/// <param name="Zone">Where: empty for the whole room, or a rack, shelf or place code such as <c>A</c>, <c>A1</c>, <c>A1·03</c>.</param>
+/// <param name="TemperatureC">°C, −20 to 60.</param>
+/// <param name="RelativeHumidity">Per cent, 0–100; none when not read.</param>
+public sealed record ClimateReading(DateTimeOffset At, string Zone, double TemperatureC, double? RelativeHumidity);
+
+/// <summary>Mean temperatures by zone and day, from which effective days are counted.</summary>
+public sealed class RoomClimate
+{
+    private readonly Dictionary<string, DailyMeans> zones;
+    private readonly ConcurrentDictionary<(string Zone, Warmth Warmth), double[]> cumulated = new();
+
+    private RoomClimate(Dictionary<string, DailyMeans> zones) => this.zones = zones;
+
+    /// <summary>A room in which no temperature was ever read: every day counts as one.</summary>
+    public static RoomClimate Unread { get; } = new([]);
+
+    /// <summary>Averages readings by zone and UTC day; days between two readings are interpolated.</summary>
+    public static RoomClimate Of(IEnumerable<ClimateReading> readings) =>
+        new(readings.GroupBy(r => r.Zone).ToDictionary(g => g.Key, g => DailyMeans.Of(g)));
+
+    /// <summary>Mean temperature of the last days in which one was read before an instant; none when none was.</summary>
+    public double? RecentC(Place place, DateTimeOffset asOf) =>
+        ZoneOf(place) is { } zone ? zones[zone].Recent(Day(asOf)) : null;
+
+    /// <summary>How fast waits go by at a place for animals of a warmth, as known at an instant.</summary>
+    public Pace PaceFor(Place place, Warmth warmth, DateTimeOffset asOf)
+    {
+        if (ZoneOf(place) is not { } zone)
+        {
+            return Pace.Even;
+        }
+
+        var means = zones[zone];
+        var sums = cumulated.GetOrAdd((zone, warmth), _ => means.Cumulate(t => Pace.Rate(warmth, t)));
+        return new Pace(means, sums, warmth, Day(asOf));
+    }
+
+    internal static int Day(DateTimeOffset at) => DateOnly.FromDateTime(at.UtcDateTime).DayNumber;
+
+    /// <summary>The narrowest zone of which anything is known.</summary>
+    private string? ZoneOf(Place place) =>
+        zones.Count == 0 ? null
+        : zones.ContainsKey(place.Code) ? place.Code
+        : zones.ContainsKey(place.ShelfCode) ? place.ShelfCode
+        : zones.ContainsKey(place.Rack) ? place.Rack
+        : zones.ContainsKey("") ? ""
+        : null;
+}
+
+/// <summary>Mean temperature of consecutive days.</summary>
+internal sealed record DailyMeans(int FirstDay, double[] Celsius)
+{
+    private const int RecentDays = 14;
+
+    private const int Year = 365;
+
+    public static DailyMeans Of(IEnumerable<ClimateReading> readings)
+    {
+        var byDay = readings
+            .GroupBy(r => RoomClimate.Day(r.At))
+            .OrderBy(g => g.Key)
+            .Select(g => (Day: g.Key, C: g.Average(r => r.TemperatureC)))
+            .ToList();
+        var first = byDay[0].Day;
+        var means = new double[byDay[^1].Day - first + 1];
+        var (before, after) = (0, 0);
+        for (var i = 0; i < means.Length; i++)
+        {
+            while (byDay[after].Day < first + i)
+            {
+                before = after++;
+            }
+
+            var (a, b) = (byDay[before], byDay[after]);
+            means[i] = b.Day == a.Day ? b.C : a.C + ((b.C - a.C) * (first + i - a.Day) / (b.Day - a.Day));
+        }
+
+        return new DailyMeans(first, means);
+    }
+
+    public double[] Cumulate(Func<double, double> rate)
+    {
+        var sums = new double[Celsius.Length + 1];
+        for (var i = 0; i < Celsius.Length; i++)
+        {
+            sums[i + 1] = sums[i] + rate(Celsius[i]);
+        }
+
+        return sums;
+    }
+
+    /// <summary>Mean of the last two weeks known on a day.</summary>
+    public double? Recent(int day)
+    {
+        var to = Math.Min(day - FirstDay, Celsius.Length - 1);
+        if (to < 0)
+        {
+            return null;
+        }
+
+        var from = Math.Max(0, to - RecentDays + 1);
+        return Celsius[from..(to + 1)].Average();
+    }
+
+    /// <summary>What to expect on a day to come: last year's course shifted to the present level, else the present level.</summary>
+    public double Expected(int day, int asOf, double recent)
+    {
+        var then = day - Year - FirstDay;
+        return
+            then >= 0
+            && then < Celsius.Length
+            && day - Year <= asOf
+            && Recent(asOf - Year) is { } lastYear
+            && asOf - Year - FirstDay >= RecentDays
+            ? recent + Celsius[then] - lastYear
+            : recent;
+    }
+}

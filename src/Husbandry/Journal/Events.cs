@@ -1,0 +1,64 @@
+using Husbandry.Stock;
+using Husbandry.Vigils;
+
+namespace Husbandry.Journal;
+
+/// <summary>A molt on record.</summary>
+public sealed record MoltEvent(Guid EntryId, Occurrence When, bool Ultimate, bool Mismolt);
+
+/// <summary>A measure on record.</summary>
+/// <param name="EntryId">Its entry.</param>
+/// <param name="At">When it was taken.</param>
+/// <param name="Part">What.</param>
+/// <param name="LengthMm">Millimetres.</param>
+/// <param name="FromExuvia">Taken from the shed skin.</param>
+/// <param name="MoltsHere">Molts on record behind the skin that was measured; −1 for the skin of arrival's first molt when shed.</param>
+public sealed record MeasureEvent(
+    Guid EntryId,
+    DateTimeOffset At,
+    BodyPart Part,
+    double LengthMm,
+    bool FromExuvia,
+    int MoltsHere
+);
+
+/// <summary>An offer on record.</summary>
+public sealed record OfferEvent(Guid EntryId, DateTimeOffset At, Offered Offer);
+
+/// <summary>What came of one offer: taken or turned down.</summary>
+public sealed record AppetiteEvent(DateTimeOffset At, bool Taken);
+
+/// <summary>A sign on record.</summary>
+public sealed record SignEvent(Guid EntryId, DateTimeOffset At, string SignId);
+
+/// <summary>A wait other than the one for a molt, under way or over.</summary>
+/// <param name="Vigil">What is waited for.</param>
+/// <param name="Began">When it began.</param>
+/// <param name="Ended">When it ended; none while it lasts.</param>
+/// <param name="AsHoped">Whether it ended as hoped.</param>
+public sealed record VigilEvent(VigilKind Vigil, Occurrence Began, Occurrence? Ended, bool AsHoped);
+
+/// <summary>Winter cold of a pupa.</summary>
+public sealed record ChillEvent(DateTimeOffset From, DateTimeOffset? To);
+
+/// <summary>The latest state of a limb that was lost, with the molts behind it then.</summary>
+public sealed record LimbEvent(string Limb, LimbState State, DateTimeOffset At, int MoltsHere, int LostAtMolts);
+
+/// <summary>The sex was told from something.</summary>
+public sealed record SexEvent(DateTimeOffset At, Sex Sex, SexEvidence By);
+
+/// <summary>A picture on record.</summary>
+public sealed record PictureEvent(
+    Guid EntryId,
+    Guid PictureId,
+    DateTimeOffset At,
+    string Caption,
+    bool OfExuvia,
+    int MoltsHere
+);
+
+/// <summary>A departure on record.</summary>
+public sealed record DepartureEvent(DateTimeOffset At, DepartureKind Kind, string? Remark);
+
+/// <summary>A fang check on record.</summary>
+public sealed record FangCheckEvent(DateTimeOffset At, bool Hard);

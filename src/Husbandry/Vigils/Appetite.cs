@@ -1,0 +1,54 @@
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+
+namespace Husbandry.Vigils;
+
+/// <summary>How readily an animal eats when no molt is near: what a refusal or a meal then says.</summary>
+/// <param name="Share">Share of offers that it takes outside premolt, 0–1.</param>
+/// <param name="Offers">Offers counted.</param>
+public sealed record Appetite(double Share, int Offers)
+{
+    // However greedy, one offer in thirty is missed for other reasons; however shy, one in ten is taken.
+    private const double Greediest = 0.97;
+    private const double Shyest = 0.1;
+
+    /// <summary>The appetite of an animal: its own offers, weighed against what animals usually take.</summary>
+    public static Appetite Of(Subject subject)
+    {
+        var rules = subject.Room.Rules.Room;
+        var standing = subject.Standing;
+        var sinceMeal = standing.Untaken.Count == 0 ? DateTimeOffset.MaxValue : standing.Untaken[0].At;
+        var (taken, all) = (0, 0);
+        var next = 0;
+        foreach (var offer in standing.Appetite)
+        {
+            while (next < standing.Molts.Count && standing.Molts[next].When.Middle < offer.At)
+            {
+                next++;
+            }
+
+            // Offers shortly before a molt, and those turned down just now, say nothing of its usual appetite.
+            var inPremolt =
+                next < standing.Molts.Count
+                && (standing.Molts[next].When.Middle - offer.At).TotalDays < VigilForecast.PremoltDays(subject, next);
+            if (inPremolt || offer.At >= sinceMeal)
+            {
+                continue;
+            }
+
+            all++;
+            taken += offer.Taken ? 1 : 0;
+        }
+
+        var weight = rules.AppetitePriorOffers.Value;
+        var share = ((weight * rules.AppetitePrior.Value) + taken) / (weight + all);
+        return new Appetite(Math.Clamp(share, Shyest, Greediest), all);
+    }
+
+    /// <summary>Likelihood ratio of so many refusals in a row; refusals are alike, so together they are capped.</summary>
+    public double RefusalRatio(int refusals, RoomRules rules) =>
+        Math.Clamp(Math.Pow(rules.RefusedInPremolt.Value / (1 - Share), refusals), 1, rules.RefusalsCap.Value);
+
+    /// <summary>Likelihood ratio of a meal taken: below 1.</summary>
+    public double MealRatio(RoomRules rules) => Math.Min(1, (1 - rules.RefusedInPremolt.Value) / Share);
+}

@@ -1,0 +1,124 @@
+using System.Globalization;
+using Husbandry.Growth;
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+
+namespace Husbandry.Vigils;
+
+/// <summary>Says why a molt is expected when it is.</summary>
+internal static class MoltReasons
+{
+    public static List<Reason> Of(
+        Subject subject,
+        Stage stage,
+        MoltWait wait,
+        VigilForecast forecast,
+        PremoltReading reading
+    )
+    {
+        var words = subject.Room.Wording;
+        var prior = subject.Profile.MoltInterval[stage];
+        var alone = wait.Prior.Alone;
+        double At(double z) => Math.Exp(alone.Mu + (z * alone.Sigma));
+        var z = LogNormalWait.NormalQuantile90;
+        var reasons = new List<Reason>
+        {
+            Reason.FromRecord("Waited", Since(subject, wait), "record.molt"),
+            prior.Because(
+                "Usual wait",
+                $"species.moltInterval.{StageReading.Key(stage)}",
+                $"{subject.SpeciesName}, {subject.Group.StageWord(stage)}: {At(0):0} days at this size, 8 of 10 between {At(-z):0} and {At(z):0}."
+            ),
+        };
+        AddLearned(reasons, subject, subject.Room.Lessons.For(subject, VigilKind.Molt), wait.OwnIntervals);
+        AddWarmth(reasons, subject);
+        if (reading.Evidence.Count > 0)
+        {
+            var days = VigilForecast.PremoltDays(subject, stage);
+            reasons.Add(
+                days.Because(
+                    "Signs",
+                    "group.premoltDays",
+                    $"The signs put premolt at {Wording.Chance(forecast.PremoltChance)}; it lasts up to about {Wording.Days(days.Value)} in a {subject.Group.StageWord(stage)}."
+                )
+            );
+        }
+
+        if (forecast.LongerThanNormal)
+        {
+            reasons.Add(LongWait(subject));
+        }
+
+        return reasons;
+    }
+
+    /// <summary>What the room and the animal itself taught, once they taught something.</summary>
+    public static void AddLearned(List<Reason> reasons, Subject subject, SpeciesLesson? lesson, int own)
+    {
+        var room = subject.Room.Rules.Room;
+        if (lesson is { Intervals: > 0 })
+        {
+            var factor = Math.Exp(lesson.Offset);
+            reasons.Add(
+                room.RoomShare.Because(
+                    "This room",
+                    "room.roomShare",
+                    $"{Count(lesson.Intervals, "wait")} of {Count(lesson.Animals, "animal")} of the species ended here, at {factor:0.00} × the usual."
+                )
+            );
+        }
+
+        if (own > 0)
+        {
+            reasons.Add(
+                room.BetweenAnimalsShare.Because(
+                    "Own pace",
+                    "room.betweenAnimalsShare",
+                    $"{Count(own, "own interval")} on record, weighed against the others."
+                )
+            );
+        }
+    }
+
+    /// <summary>What a wait longer than normal can mean for this animal.</summary>
+    public static Reason LongWait(Subject subject) =>
+        subject.Group.LongWait.Because(
+            "Long wait",
+            "group.longWait",
+            $"Longer than 39 in 40 wait. {subject.Group.LongWait.Value}"
+        );
+
+    private static void AddWarmth(List<Reason> reasons, Subject subject)
+    {
+        if (subject.Room.Climate.RecentC(subject.Standing.Place, subject.Room.Now) is not { } celsius)
+        {
+            return;
+        }
+
+        var warmth = subject.Profile.Warmth;
+        reasons.Add(
+            warmth.Because(
+                "Warmth",
+                "species.warmth",
+                $"{Wording.Plain(Math.Round(celsius, 1))} °C lately: a day counts as {Wording.Plain(subject.Pace.RateNow)} of one at {Wording.Plain(warmth.Value.ReferenceC)} °C."
+            )
+        );
+    }
+
+    private static string Since(Subject subject, MoltWait wait)
+    {
+        var words = subject.Room.Wording;
+        var nights = Wording.Nights(wait.WaitedNights);
+        return subject.Standing.LastMolt is { } last ? $"{nights} since the molt of {MoltDates(subject, last)}."
+            : wait.StartIsKnown ? $"{nights} since {subject.It} hatched."
+            : $"No molt on record; {subject.It} came {words.Date(subject.Standing.Details.AcquiredOn)} and may have waited longer than the {nights} since.";
+    }
+
+    private static string Count(int n, string what) =>
+        $"{n.ToString(CultureInfo.InvariantCulture)} {what}{(n == 1 ? "" : "s")}";
+
+    private static string MoltDates(Subject subject, MoltEvent molt) =>
+        subject.Room.Wording.Dates(subject.Night(molt.When.From), subject.Night(molt.When.To));
+}

@@ -1,0 +1,96 @@
+using Husbandry.Growth;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+
+namespace Husbandry.Vigils;
+
+/// <summary>The wait for the next molt of one animal, before and after the evidence.</summary>
+/// <param name="Subject">The animal.</param>
+/// <param name="Prior">What the rulebook expects of it.</param>
+/// <param name="Left">What is left of it without evidence, in effective days.</param>
+/// <param name="WaitedNights">Nights waited.</param>
+/// <param name="StartIsKnown">Whether its beginning is on record.</param>
+/// <param name="OwnIntervals">Own intervals that went into it.</param>
+/// <param name="PremoltDays">Length of premolt.</param>
+internal sealed record MoltWait(
+    Subject Subject,
+    IntervalPrior Prior,
+    RemainingWait Left,
+    int WaitedNights,
+    bool StartIsKnown,
+    int OwnIntervals,
+    double PremoltDays
+)
+{
+    /// <summary>
+    /// The wait: a lognormal by species and instar, moved by what the room's animals of the species taught and by this
+    /// animal's own intervals, conditioned on the days already waited.
+    /// </summary>
+    public static MoltWait Of(Subject subject, Stage stage)
+    {
+        var standing = subject.Standing;
+        var molts = standing.Molts.Count;
+        var start = PastWaits.Start(standing, molts, subject);
+        var since = start?.Middle ?? subject.Room.Clock.EveningOf(standing.Details.AcquiredOn);
+        var prior = IntervalPrior.ForMolt(
+            subject.Profile,
+            stage,
+            standing.MoltsInLife,
+            BodySize.SizeAt(subject, molts),
+            standing.Details.Sex
+        );
+        var own = PastWaits.Of(subject, VigilKind.Molt).Where(w => w.IsOver).ToList();
+        var lesson = subject.Room.Lessons.For(subject, VigilKind.Molt);
+        // Without lessons of a room the animal's own intervals still count, against the rulebook alone.
+        lesson ??= own.Count == 0 ? null : SpeciesLesson.Of([], prior.Sigma, subject.Room.Rules.Room);
+        var whole = VigilForecast.Whole(prior, lesson, own);
+        var waited = Math.Max(0, subject.NightsSince(since));
+        var elapsed = Math.Max(0, subject.Pace.Between(since, subject.Room.Now));
+        var left = new RemainingWait(start is null ? new UnknownStartWait(AsLogNormal(whole)) : whole, elapsed);
+        return new MoltWait(
+            subject,
+            prior,
+            left,
+            waited,
+            start is not null,
+            own.Count,
+            VigilForecast.PremoltDays(subject, stage).Value
+        );
+    }
+
+    public WeighedWait Weigh(PremoltReading reading) =>
+        new(
+            Left,
+            PremoltDays,
+            Subject.Group.ImminentDays.Value,
+            [.. reading.Evidence.Select(e => e.Witness(Subject, PremoltDays))]
+        );
+
+    /// <summary>Climbs the ladder one piece of evidence at a time.</summary>
+    public IReadOnlyList<Rung> Climb(WeighedWait weighed, PremoltReading reading)
+    {
+        var rungs = new List<Rung> { new("Nights waited", "", weighed.With([]).PremoltChance) };
+        var witnesses = new List<Witness>();
+        foreach (var e in reading.Evidence)
+        {
+            witnesses.Add(e.Witness(Subject, PremoltDays));
+            var strength = e.LikelihoodRatio < 1 ? "against" : e.Strength.ToString().ToLowerInvariant();
+            var label = e.Note.Length > 0 ? $"{e.Brief}, {e.Note}" : e.Brief;
+            rungs.Add(new Rung(label, strength, weighed.With(witnesses).PremoltChance));
+        }
+
+        return rungs;
+    }
+
+    /// <summary>A lognormal of the same centre and variance, for waits whose beginning nobody saw.</summary>
+    private static LogNormalWait AsLogNormal(IWait wait)
+    {
+        if (wait is not LogStudentWait t)
+        {
+            return (LogNormalWait)wait;
+        }
+
+        var inflation = t.Freedom > 2 ? Math.Sqrt(t.Freedom / (t.Freedom - 2)) : 2;
+        return new LogNormalWait(t.Location, t.Scale * inflation);
+    }
+}

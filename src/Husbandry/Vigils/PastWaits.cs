@@ -1,0 +1,130 @@
+using Husbandry.Climate;
+using Husbandry.Growth;
+using Husbandry.Journal;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+
+namespace Husbandry.Vigils;
+
+/// <summary>One wait of one animal, over or still lasting.</summary>
+/// <param name="Prior">What the rulebook expected of it.</param>
+/// <param name="EffectiveDays">Temperature-corrected days that it lasted, or has lasted so far.</param>
+/// <param name="DateSpread">Standard deviation of those days because its ends were only found later.</param>
+/// <param name="IsOver">Whether it ended; else it is known only to be longer.</param>
+public sealed record PastWait(IntervalPrior Prior, double EffectiveDays, double DateSpread, bool IsOver)
+{
+    private const double LeastDays = 0.5;
+
+    /// <summary>ln of its length against what the rulebook expected.</summary>
+    public double Residual => Math.Log(Math.Max(LeastDays, EffectiveDays)) - Prior.Mu;
+}
+
+/// <summary>Reads the waits of an animal from its standing.</summary>
+public static class PastWaits
+{
+    // An event spread evenly over an interval of width w has the standard deviation w/√12.
+    private static readonly double Uniform = Math.Sqrt(12);
+
+    /// <summary>
+    /// The waits of one kind, in order; the last is the present one when it still lasts, or one that the animal's leaving
+    /// cut short.
+    /// </summary>
+    public static IReadOnlyList<PastWait> Of(Subject subject, VigilKind vigil)
+    {
+        var pace = subject.Pace;
+        return vigil == VigilKind.Molt ? [.. Molts(subject, pace)] : [.. Others(subject, vigil, pace)];
+    }
+
+    /// <summary>Whether molts of this animal are followed one by one.</summary>
+    public static bool FollowsMolts(Subject subject) =>
+        subject.Group.MoltsFollowed.Value && subject.Standing.Details.Kind != StockKind.Colony;
+
+    private static IEnumerable<PastWait> Molts(Subject subject, Pace pace)
+    {
+        var standing = subject.Standing;
+        if (!FollowsMolts(subject))
+        {
+            yield break;
+        }
+
+        for (var k = StartIsHatching(standing) ? 0 : 1; k <= standing.Molts.Count; k++)
+        {
+            if (Start(standing, k, subject) is not { } start)
+            {
+                continue;
+            }
+
+            var isOver = k < standing.Molts.Count;
+            // After the ultimate molt of those that molt no more nothing is waited for.
+            if (!isOver && EndsHere(subject))
+            {
+                yield break;
+            }
+
+            var end = isOver ? standing.Molts[k].When : Until(subject);
+            yield return Between(start, end, PriorOf(subject, k), pace, isOver);
+        }
+    }
+
+    private static IEnumerable<PastWait> Others(Subject subject, VigilKind vigil, Pace pace)
+    {
+        foreach (var wait in subject.Standing.Vigils.Where(v => v.Vigil == vigil))
+        {
+            // A wait that ended otherwise says only that the hoped end took longer.
+            yield return Between(
+                wait.Began,
+                wait.Ended ?? Until(subject),
+                VigilForecast.PriorFor(subject, vigil, wait.Began.Middle),
+                pace,
+                wait is { Ended: not null, AsHoped: true }
+            );
+        }
+    }
+
+    /// <summary>Whether its first wait here began at its hatching.</summary>
+    public static bool StartIsHatching(Standing standing) =>
+        standing.Details is { HatchedOn: not null, MoltsAtArrival: 0 };
+
+    /// <summary>When the wait for molt <paramref name="k"/> (counted from 0) began, if that is known.</summary>
+    public static Occurrence? Start(Standing standing, int k, Subject subject) =>
+        k > 0 ? standing.Molts[k - 1].When
+        : StartIsHatching(standing) ? Occurrence.At(subject.Room.Clock.EveningOf(standing.Details.HatchedOn!.Value))
+        : null;
+
+    /// <summary>What the rulebook expected of the wait for molt <paramref name="k"/>, by the animal's size and stage then.</summary>
+    public static IntervalPrior PriorOf(Subject subject, int k)
+    {
+        var standing = subject.Standing;
+        return IntervalPrior.ForMolt(
+            subject.Profile,
+            StageThen(subject, k),
+            standing.Details.MoltsAtArrival + k,
+            BodySize.SizeAt(subject, k),
+            standing.Details.Sex
+        );
+    }
+
+    /// <summary>The stage with <paramref name="k"/> molts behind it here.</summary>
+    public static Stage StageThen(Subject subject, int k)
+    {
+        var standing = subject.Standing;
+        return standing.Details.MatureAtArrival || standing.Molts.Take(k).Any(m => m.Ultimate)
+            ? Stage.Adult
+            : StageReading.Decide(subject, BodySize.SizeAt(subject, k), standing.Details.MoltsAtArrival + k);
+    }
+
+    private static bool EndsHere(Subject subject) => VigilForecast.WillNotMoltAgain(subject) is not null;
+
+    private static Occurrence Until(Subject subject) =>
+        Occurrence.At(subject.Standing.Departure?.At ?? subject.Room.Now);
+
+    private static PastWait Between(Occurrence start, Occurrence end, IntervalPrior prior, Pace pace, bool isOver)
+    {
+        var days = Math.Max(0, pace.Between(start.Middle, end.Middle));
+        var spread =
+            Math.Sqrt(Square((start.To - start.From).TotalDays) + Square((end.To - end.From).TotalDays)) / Uniform;
+        return new PastWait(prior, days, spread, isOver);
+    }
+
+    private static double Square(double x) => x * x;
+}

@@ -1,0 +1,110 @@
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+
+namespace Husbandry.Vigils;
+
+/// <summary>How well one sign has held in this room.</summary>
+/// <param name="SignId">The sign, or <see cref="PremoltReading.CleanLook"/>.</param>
+/// <param name="SeenInPremolt">Premolts in which it was seen.</param>
+/// <param name="Premolts">Premolts that were watched.</param>
+/// <param name="SeenOutside">Stretches of the same length outside premolt in which it was seen.</param>
+/// <param name="Outside">Such stretches that were watched.</param>
+/// <param name="RulebookRatio">Likelihood ratio of the rulebook.</param>
+/// <param name="Ratio">Likelihood ratio now, the rulebook's weighed against what was counted.</param>
+public sealed record SignLesson(
+    string SignId,
+    int SeenInPremolt,
+    int Premolts,
+    int SeenOutside,
+    double Outside,
+    double RulebookRatio,
+    double Ratio
+);
+
+/// <summary>
+/// Counts signs in the premolt span before each molt and outside it. Beta counts: the rulebook's ratio stands for a few
+/// premolts of its own and is outweighed as the room's are counted.
+/// </summary>
+public static class SignLessons
+{
+    private const double RarestShare = 0.001;
+
+    /// <summary>Lessons of every sign of a group, from all its animals here and gone.</summary>
+    public static IReadOnlyList<SignLesson> Of(IReadOnlyList<Subject> animals, RuleSet rules, string group)
+    {
+        var spans = animals.SelectMany(SpansOf).ToList();
+        return
+        [
+            .. rules
+                .Signs.Where(s => s.Groups.Contains(group))
+                .Select(s =>
+                    Learn(s.Id, s.LikelihoodRatio.Value, rules.Room.SignShown[s.Strength].Value, spans, rules.Room)
+                )
+                .Append(
+                    Learn(
+                        PremoltReading.CleanLook,
+                        rules.Room.LookWithoutSign.Value,
+                        rules.Room.SignShown[SignStrength.Medium].Value,
+                        spans,
+                        rules.Room
+                    )
+                ),
+        ];
+    }
+
+    private sealed record Span(bool Premolt, double Length, HashSet<string> Seen);
+
+    /// <summary>Cuts every wait that ended in a molt into premolt and what lay before it.</summary>
+    private static IEnumerable<Span> SpansOf(Subject subject)
+    {
+        var standing = subject.Standing;
+        var seen = standing
+            .Signs.Select(s => (s.SignId, s.At))
+            .Concat(standing.CleanLooks.Select(at => (SignId: PremoltReading.CleanLook, At: at)))
+            .ToList();
+        if (seen.Count == 0)
+        {
+            // Somebody who never notes a sign teaches nothing about signs.
+            yield break;
+        }
+
+        for (var k = 1; k < standing.Molts.Count; k++)
+        {
+            var from = standing.Molts[k - 1].When.To;
+            var molted = standing.Molts[k].When.Middle;
+            var days = VigilForecast.PremoltDays(subject, k);
+            var premolt = molted.AddDays(-days);
+            HashSet<string> Seen(DateTimeOffset a, DateTimeOffset b) =>
+                [.. seen.Where(s => s.At > a && s.At <= b).Select(s => s.SignId)];
+            yield return new Span(true, 1, Seen(premolt < from ? from : premolt, molted));
+            var outside = (premolt - from).TotalDays / days;
+            if (outside > 0)
+            {
+                yield return new Span(false, outside, Seen(from, premolt));
+            }
+        }
+    }
+
+    private static SignLesson Learn(string id, double ratio, double shown, List<Span> spans, RoomRules rules)
+    {
+        var premolts = spans.Where(s => s.Premolt).ToList();
+        var outside = spans.Where(s => !s.Premolt).ToList();
+        var inPremolt = premolts.Count(s => s.Seen.Contains(id));
+        var outsideIt = outside.Count(s => s.Seen.Contains(id));
+        var length = outside.Sum(s => s.Length);
+        var weight = rules.SignPriorSpans.Value;
+        var inside = ((weight * shown) + inPremolt) / (weight + premolts.Count);
+        var elsewhere = ((weight * Math.Min(1, shown / ratio)) + outsideIt) / (weight + Math.Max(length, outsideIt));
+        // A ratio stays on its own side of 1: a sign that misleads says nothing rather than the contrary.
+        var learned = Math.Max(inside, RarestShare) / Math.Max(elsewhere, RarestShare);
+        return new SignLesson(
+            id,
+            inPremolt,
+            premolts.Count,
+            outsideIt,
+            length,
+            ratio,
+            ratio >= 1 ? Math.Max(1, learned) : Math.Min(1, learned)
+        );
+    }
+}

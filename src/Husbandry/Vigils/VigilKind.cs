@@ -1,0 +1,64 @@
+namespace Husbandry.Vigils;
+
+/// <summary>What is waited for.</summary>
+public enum VigilKind
+{
+    /// <summary>The next molt.</summary>
+    Molt,
+
+    /// <summary>A buried crab coming up again.</summary>
+    Surfacing,
+
+    /// <summary>The adult from the pupa.</summary>
+    Emergence,
+
+    /// <summary>The first workers of a founding queen.</summary>
+    FirstWorkers,
+}
+
+/// <summary>Words for vigils.</summary>
+public static class VigilWords
+{
+    /// <summary>What the animal does when the wait ends as hoped, e.g. "molts".</summary>
+    public static string Ends(VigilKind kind) =>
+        kind switch
+        {
+            VigilKind.Surfacing => "comes up",
+            VigilKind.Emergence => "emerges",
+            VigilKind.FirstWorkers => "first workers",
+            _ => "molts",
+        };
+
+    /// <summary>What would end the wait before its forecast.</summary>
+    public static string EndsEarlyBy(VigilKind kind) =>
+        kind switch
+        {
+            VigilKind.Surfacing => "it comes up by itself",
+            VigilKind.Emergence => "it emerges",
+            VigilKind.FirstWorkers => "the first workers",
+            _ => "the molt",
+        };
+
+    /// <summary>What began the wait, in the past tense.</summary>
+    public static string Began(VigilKind kind) =>
+        kind switch
+        {
+            VigilKind.Surfacing => "buried itself",
+            VigilKind.Emergence => "pupated",
+            VigilKind.FirstWorkers => "set up to found",
+            _ => "molted",
+        };
+
+    /// <summary>What ended the wait, in the past tense.</summary>
+    public static string Ended(VigilKind kind, bool asHoped) =>
+        (kind, asHoped) switch
+        {
+            (VigilKind.Surfacing, true) => "came up after a molt",
+            (VigilKind.Surfacing, false) => "came up without a molt",
+            (VigilKind.Emergence, true) => "emerged",
+            (VigilKind.Emergence, false) => "the pupa failed",
+            (VigilKind.FirstWorkers, true) => "first workers seen",
+            (VigilKind.FirstWorkers, false) => "founding failed",
+            _ => "molted",
+        };
+}
