@@ -17,21 +17,9 @@ if (options.Refusal is { } refusal)
     return LanternOptions.RefusedExitCode;
 }
 
-if (options.BackUpOnly)
+if (options.Errand is { } errand)
 {
-    if (!File.Exists(options.DataFile))
-    {
-        await Console.Error.WriteLineAsync($"There is no data file at {options.DataFile} yet.");
-        return LanternOptions.RefusedExitCode;
-    }
-
-    var copy = await new LedgerFile(options.DataFile).CopyAsync(
-        DateTimeOffset.UtcNow,
-        "by-hand",
-        CancellationToken.None
-    );
-    Console.WriteLine($"Copied to {copy}");
-    return 0;
+    return await new Errands(options, Console.Out, Console.Error).RunAsync(errand);
 }
 
 var builder = WebApplication.CreateBuilder(

@@ -6,55 +6,97 @@ using Microsoft.EntityFrameworkCore;
 namespace Ledger;
 
 /// <summary>Brings whole journals in at once.</summary>
-public sealed class JournalImport(LanternDb db)
+public sealed class JournalImport(LanternDb db, JournalReader reader)
 {
+    // Rows are written in portions, so that a large file does not fill the memory.
+    private const int Portion = 5000;
+
     /// <summary>
-    /// Writes many entries of many animals at once, all or nothing, and folds their standings. Each animal's entries
-    /// are checked in the order in which they happened.
+    /// Writes many entries of many animals at once, all or nothing within the caller's transaction, and folds their
+    /// standings. Each animal's entries are checked in the order in which they happened; entries whose ids are there
+    /// already are passed over.
     /// </summary>
-    /// <returns>What is wrong, each naming the animal; empty when everything was written.</returns>
-    public async Task<IReadOnlyList<Problem>> ImportAsync(
+    /// <returns>What was added, or what is wrong, each problem naming the animal.</returns>
+    public async Task<LoadedRoom> ImportAsync(
         IReadOnlyList<(Guid StockId, NewEntry Entry)> entries,
         Room room,
         CancellationToken cancel
     )
     {
-        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         var sequence = await db.Entries.MaxAsync(e => (long?)e.Sequence, cancel) ?? 0;
+        var known = sequence == 0 ? [] : (await db.Entries.Select(e => e.Id).ToListAsync(cancel)).ToHashSet();
         var rows = entries
-            .OrderBy(e => e.Entry.When.To)
+            .Where(e => known.Add(e.Entry.Id))
+            .OrderBy(e => e.Entry.WrittenAt ?? e.Entry.When.To)
+            .ThenBy(e => e.Entry.Act is Acquired ? 0 : 1)
             .Select(e => Rows.Of(e.StockId, e.Entry, room, ++sequence))
             .ToList();
         var problems = new List<Problem>();
+        var added = 0;
         foreach (var animal in rows.GroupBy(r => r.StockId))
         {
-            Standing? standing = null;
-            foreach (var entry in animal.Select(Rows.ToEntry))
+            var written = await reader.ReadAsync(animal.Key, cancel);
+            var fresh = animal.Select(Rows.ToEntry).ToList();
+            problems.AddRange(Check(written, fresh, room).Select(p => p with { Field = $"{animal.Key} {p.Field}" }));
+            if (problems.Count >= MostProblems)
             {
-                var wrong = EntryCheck.Check(entry.Act, entry.When, standing, room);
-                problems.AddRange(wrong.Select(p => p with { Field = $"{animal.Key} {p.Field}" }));
-                standing = standing is null ? Standing.Fold([entry]) : standing.Apply(entry);
+                break;
             }
 
-            if (standing is null)
+            added += written.Count == 0 ? 1 : 0;
+            if (problems.Count == 0)
             {
-                problems.Add(new Problem($"{animal.Key}", "No entry says that it came."));
-            }
-            else if (problems.Count == 0)
-            {
-                db.Store(null, standing, room);
+                var former = await db.Standings.FirstOrDefaultAsync(s => s.StockId == animal.Key, cancel);
+                db.Store(former, Standing.Fold([.. written, .. fresh])!, room);
             }
         }
 
         if (problems.Count > 0)
         {
             db.ChangeTracker.Clear();
-            return problems;
+            return new LoadedRoom(0, 0, 0, problems);
         }
 
-        db.Entries.AddRange(rows);
         await db.SaveChangesAsync(cancel);
-        await transaction.CommitAsync(cancel);
-        return [];
+        foreach (var portion in rows.Chunk(Portion))
+        {
+            db.Entries.AddRange(portion);
+            await db.SaveChangesAsync(cancel);
+            db.ChangeTracker.Clear();
+        }
+
+        return new LoadedRoom(added, rows.Count, 0, []);
+    }
+
+    private const int MostProblems = 50;
+
+    /// <summary>What is wrong with an animal's fresh entries, in the order in which they happened.</summary>
+    internal static List<Problem> Check(IReadOnlyList<JournalEntry> written, List<JournalEntry> fresh, Room room)
+    {
+        var problems = new List<Problem>();
+        var isFresh = fresh.Select(e => e.Id).ToHashSet();
+        Standing? standing = null;
+        var all = written.Concat(fresh).ToList();
+        foreach (var entry in Chronicle.Effective(all))
+        {
+            if (isFresh.Contains(entry.Id))
+            {
+                var said = $"{JournalText.Of(entry.Act, room.Rules, room.Wording)}, {room.Wording.Date(room.Clock.NightOf(entry.When.To))}";
+                problems.AddRange(
+                    EntryCheck
+                        .Check(entry.Act, entry.When, standing, room)
+                        .Select(p => p with { Message = $"{p.Message} ({said})" })
+                );
+            }
+
+            standing = standing is null ? Standing.Fold([entry]) : standing.Apply(entry);
+        }
+
+        if (standing is null)
+        {
+            problems.Add(new Problem("stock", "No entry says that it came."));
+        }
+
+        return problems;
     }
 }

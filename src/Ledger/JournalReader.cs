@@ -1,3 +1,4 @@
+using System.Runtime.CompilerServices;
 using Husbandry.Journal;
 using Microsoft.EntityFrameworkCore;
 
@@ -34,6 +35,44 @@ public sealed class JournalReader(LanternDb db)
     {
         var row = await db.Standings.AsNoTracking().FirstOrDefaultAsync(s => s.StockId == stockId, cancel);
         return row is null ? null : LedgerJson.Read<Standing>(row.State);
+    }
+
+    /// <summary>Folds the whole journal animal by animal, holding one animal's entries at a time.</summary>
+    public async IAsyncEnumerable<Standing> FoldAllAsync([EnumeratorCancellation] CancellationToken cancel)
+    {
+        var life = new List<JournalEntry>();
+        var rows = db
+            .Entries.AsNoTracking()
+            .OrderBy(e => e.StockId)
+            .ThenBy(e => e.Sequence)
+            .AsAsyncEnumerable()
+            .WithCancellation(cancel);
+        await foreach (var row in rows)
+        {
+            if (life.Count > 0 && life[0].StockId != row.StockId)
+            {
+                if (Standing.Fold(life) is { } standing)
+                {
+                    yield return standing;
+                }
+
+                life.Clear();
+            }
+
+            life.Add(Rows.ToEntry(row));
+        }
+
+        if (life.Count > 0 && Standing.Fold(life) is { } last)
+        {
+            yield return last;
+        }
+    }
+
+    /// <summary>Standings of everything that is or was in the room.</summary>
+    public async Task<IReadOnlyList<Standing>> AllStandingsAsync(CancellationToken cancel)
+    {
+        var states = await db.Standings.AsNoTracking().Select(s => s.State).ToListAsync(cancel);
+        return [.. states.Select(LedgerJson.Read<Standing>)];
     }
 
     /// <summary>All standings, in walking order.</summary>

@@ -1,3 +1,4 @@
+using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
@@ -11,7 +12,18 @@ namespace Ledger;
 /// <param name="When">When it happened.</param>
 /// <param name="Supersedes">The entry that it corrects.</param>
 /// <param name="Act">What happened.</param>
-public sealed record NewEntry(Guid Id, Occurrence When, Guid? Supersedes, Act Act);
+/// <param name="WrittenAt">When it was written down; now when left out.</param>
+/// <param name="WrittenBy">Who wrote it; the keeper when left out.</param>
+/// <param name="Against">What the hush table says against it.</param>
+public sealed record NewEntry(
+    Guid Id,
+    Occurrence When,
+    Guid? Supersedes,
+    Act Act,
+    DateTimeOffset? WrittenAt = null,
+    string? WrittenBy = null,
+    string? Against = null
+);
 
 /// <summary>What came of writing.</summary>
 public enum WriteOutcome
@@ -46,7 +58,7 @@ public sealed record WriteResult(WriteOutcome Outcome, IReadOnlyList<Problem> Pr
 }
 
 /// <summary>Writes the journal and keeps the standings in step with it, all or nothing.</summary>
-public sealed class JournalStore(LanternDb db, JournalReader reader)
+public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache cache)
 {
     /// <summary>Writes entries of one animal in one transaction.</summary>
     /// <param name="stockId">The animal; a new one when the first entry says that it came.</param>
@@ -97,7 +109,14 @@ public sealed class JournalStore(LanternDb db, JournalReader reader)
                 );
             }
 
-            var written = await InsertAsync(stockId, entry, room, cancel);
+            var marked =
+                standing is null || entry.Supersedes is not null || entry.When.To < room.Clock.StartOf(room.Tonight)
+                    ? entry
+                    : entry with
+                    {
+                        Against = HushMark.Against(entry.Act, standing, room),
+                    };
+            var written = await InsertAsync(stockId, marked, room, cancel);
             standing =
                 standing is not null && standing.CanApply(written)
                     ? standing.Apply(written)
@@ -116,23 +135,69 @@ public sealed class JournalStore(LanternDb db, JournalReader reader)
         db.Store(row, standing!, room);
         await db.SaveChangesAsync(cancel);
         await transaction.CommitAsync(cancel);
+        if (entries.Any(Teaches))
+        {
+            cache.Taught = null;
+        }
+
         return WriteResult.Written;
     }
 
-    /// <summary>Folds every journal anew and replaces all standings, in one transaction.</summary>
+    /// <summary>Whether an entry changes what the room has taught.</summary>
+    private static bool Teaches(NewEntry entry) =>
+        entry.Supersedes is not null
+        || entry.Act
+            is Acquired
+                or DetailsChanged
+                or Molted
+                or Began
+                or Ended
+                or Departed
+                or SignSeen
+                or Looked
+                or Measured
+                or Withdrawn;
+
+    // Standings are written in portions, so that memory stays bounded however large the room.
+    private const int Portion = 500;
+
+    /// <summary>Folds every journal anew and replaces all standings, in one transaction. The journal is streamed.</summary>
     public async Task RebuildAsync(Room room, CancellationToken cancel)
     {
+        cache.Taught = null;
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         await db.Standings.ExecuteDeleteAsync(cancel);
-        foreach (var stockId in await db.Entries.Select(e => e.StockId).Distinct().ToListAsync(cancel))
+        var stored = 0;
+        await foreach (var standing in reader.FoldAllAsync(cancel))
         {
-            if (Standing.Fold(await reader.ReadAsync(stockId, cancel)) is { } standing)
+            db.Store(null, standing, room);
+            if (++stored % Portion == 0)
             {
-                db.Store(null, standing, room);
+                await db.SaveChangesAsync(cancel);
+                db.ChangeTracker.Clear();
             }
         }
 
         await db.SaveChangesAsync(cancel);
+        await transaction.CommitAsync(cancel);
+        db.ChangeTracker.Clear();
+    }
+
+    /// <summary>Judges all standings anew, after a change of rules or settings, so that their next due instants hold.</summary>
+    public async Task RejudgeAsync(Room room, CancellationToken cancel)
+    {
+        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        foreach (var portion in (await db.Standings.Select(s => s.StockId).ToListAsync(cancel)).Chunk(Portion))
+        {
+            foreach (var row in await db.Standings.Where(s => portion.Contains(s.StockId)).ToListAsync(cancel))
+            {
+                db.Store(row, LedgerJson.Read<Standing>(row.State), room);
+            }
+
+            await db.SaveChangesAsync(cancel);
+            db.ChangeTracker.Clear();
+        }
+
         await transaction.CommitAsync(cancel);
     }
 

@@ -31,6 +31,9 @@ public sealed class EntryRow
 
     /// <summary>What happened, as JSON with a <c>kind</c>.</summary>
     public required string Act { get; set; }
+
+    /// <summary>What the hush table said against it when it was written.</summary>
+    public string? Against { get; set; }
 }
 
 /// <summary>The folded state of one animal and its next due instant. Rebuildable from the journal at any time.</summary>
@@ -77,6 +80,73 @@ public sealed class RoomRow
     public required string RulesFingerprint { get; set; }
 }
 
+/// <summary>One reading of the room's climate.</summary>
+public sealed class ClimateRow
+{
+    /// <summary>Order of arrival; the primary key.</summary>
+    public long Id { get; set; }
+
+    /// <summary>When, UTC ticks.</summary>
+    public long Ticks { get; set; }
+
+    /// <summary>Where; empty for the whole room.</summary>
+    public required string Zone { get; set; }
+
+    /// <summary>°C.</summary>
+    public double TemperatureC { get; set; }
+
+    /// <summary>Per cent.</summary>
+    public double? RelativeHumidity { get; set; }
+}
+
+/// <summary>A rule that the keeper has changed; kept when it is given up.</summary>
+public sealed class OverrideRow
+{
+    /// <summary>Id made by the client.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>The override as JSON.</summary>
+    public required string Override { get; set; }
+
+    /// <summary>When it was set, UTC ticks.</summary>
+    public long SetTicks { get; set; }
+
+    /// <summary>When it was given up or replaced, UTC ticks.</summary>
+    public long? EndedTicks { get; set; }
+}
+
+/// <summary>A species that the keeper has added to the rulebook.</summary>
+public sealed class SpeciesRow
+{
+    /// <summary>Identifier of the species.</summary>
+    public required string Id { get; set; }
+
+    /// <summary>The profile as JSON.</summary>
+    public required string Profile { get; set; }
+}
+
+/// <summary>A picture on the record of an animal, already stripped of everything but its pixels.</summary>
+public sealed class PictureRow
+{
+    /// <summary>Id made by the client.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>The animal.</summary>
+    public Guid StockId { get; set; }
+
+    /// <summary>When it was added, UTC ticks.</summary>
+    public long AddedTicks { get; set; }
+
+    /// <summary>Width in pixels.</summary>
+    public int Width { get; set; }
+
+    /// <summary>Height in pixels.</summary>
+    public int Height { get; set; }
+
+    /// <summary>The picture as JPEG.</summary>
+    public required byte[] Jpeg { get; set; }
+}
+
 /// <summary>The SQLite file.</summary>
 public sealed class LanternDb(DbContextOptions<LanternDb> options) : DbContext(options)
 {
@@ -88,6 +158,18 @@ public sealed class LanternDb(DbContextOptions<LanternDb> options) : DbContext(o
 
     /// <summary>The settings.</summary>
     public DbSet<RoomRow> Rooms => Set<RoomRow>();
+
+    /// <summary>Climate readings.</summary>
+    public DbSet<ClimateRow> Climate => Set<ClimateRow>();
+
+    /// <summary>Changed rules.</summary>
+    public DbSet<OverrideRow> Overrides => Set<OverrideRow>();
+
+    /// <summary>The keeper's own species.</summary>
+    public DbSet<SpeciesRow> Species => Set<SpeciesRow>();
+
+    /// <summary>Pictures.</summary>
+    public DbSet<PictureRow> Pictures => Set<PictureRow>();
 
     /// <inheritdoc/>
     protected override void OnModelCreating(ModelBuilder modelBuilder)
@@ -113,6 +195,9 @@ public sealed class LanternDb(DbContextOptions<LanternDb> options) : DbContext(o
             });
             standing.HasIndex(s => new { s.Here, s.NextDueTicks });
         });
+        modelBuilder.Entity<ClimateRow>().HasIndex(c => new { c.Zone, c.Ticks }).IsUnique();
+        modelBuilder.Entity<OverrideRow>().HasIndex(o => o.EndedTicks);
+        modelBuilder.Entity<PictureRow>().HasIndex(p => p.StockId);
         modelBuilder.Entity<RoomRow>().Property(r => r.Id).ValueGeneratedNever();
     }
 }

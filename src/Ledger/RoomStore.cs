@@ -1,3 +1,4 @@
+using Husbandry.Journal;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -62,7 +63,7 @@ public sealed class RoomStore(LanternDb db)
 
         row.Settings = LedgerJson.Write(settings);
         row.Version++;
-        row.RulesFingerprint = fingerprint;
+        row.RulesFingerprint = $"{fingerprint} {Standing.Shape}";
         await db.SaveChangesAsync(cancel);
         return true;
     }
@@ -78,8 +79,9 @@ public sealed class RoomStore(LanternDb db)
             return false;
         }
 
-        var isOther = row.RulesFingerprint != rules.Fingerprint;
-        row.RulesFingerprint = rules.Fingerprint;
+        var judgedWith = $"{rules.Fingerprint} {Standing.Shape}";
+        var isOther = row.RulesFingerprint != judgedWith;
+        row.RulesFingerprint = judgedWith;
         await db.SaveChangesAsync(cancel);
         return isOther;
     }

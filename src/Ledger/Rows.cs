@@ -18,10 +18,11 @@ internal static class Rows
             StockId = stockId,
             FromTicks = entry.When.From.UtcTicks,
             ToTicks = entry.When.To.UtcTicks,
-            WrittenTicks = room.Now.UtcTicks,
-            WrittenBy = room.Settings.KeeperName,
+            WrittenTicks = (entry.WrittenAt ?? room.Now).UtcTicks,
+            WrittenBy = entry.WrittenBy ?? room.Settings.KeeperName,
             Supersedes = entry.Supersedes,
             Act = LedgerJson.Write(entry.Act),
+            Against = entry.Against,
         };
 
     /// <summary>A row as an entry.</summary>
@@ -34,7 +35,8 @@ internal static class Rows
             Instant(row.WrittenTicks),
             row.WrittenBy,
             row.Supersedes,
-            LedgerJson.Read<Act>(row.Act)
+            LedgerJson.Read<Act>(row.Act),
+            row.Against
         );
 
     /// <summary>Keeps a standing with its next due instant; a new row when there is none yet. Saved by the caller.</summary>

@@ -6,12 +6,13 @@ namespace App.Tests;
 public sealed class DemoRoomTests
 {
     [Fact]
-    public async Task The_net_loft_has_fourteen_to_eighteen_enclosures_in_every_phase()
+    public async Task The_net_loft_has_animals_of_every_group_in_every_phase()
     {
         using var app = new LanternFactory(demo: true);
         using var api = new Api(app);
         var stock = (await api.GetAsync("/api/stock")).AsArray();
-        Assert.InRange(stock.Count, 14, 18);
+        Assert.InRange(stock.Count, 45, 65);
+        Assert.Equal(9, stock.Select(s => s!["group"]!.GetValue<string>()).Distinct().Count());
         var phases = stock.Select(s => s!["phaseWord"]!.GetValue<string>()).ToHashSet();
         Assert.Superset(
             new HashSet<string>
@@ -23,6 +24,8 @@ public sealed class DemoRoomTests
                 "molting",
                 "hardening",
                 "fangs unchecked",
+                "buried",
+                "founding",
             },
             phases
         );

@@ -33,7 +33,7 @@ public sealed class LanternFactory : WebApplicationFactory<Program>
         {
             services.Replace(ServiceDescriptor.Singleton<TimeProvider>(Clock));
             services.Replace(
-                ServiceDescriptor.Singleton(new LanternOptions(0, DataFile, ClientFolder(), demo, false, null))
+                ServiceDescriptor.Singleton(new LanternOptions(0, DataFile, ClientFolder(), demo, null, null))
             );
         });
 

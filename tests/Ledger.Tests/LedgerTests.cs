@@ -4,6 +4,8 @@ using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Infrastructure;
+using Microsoft.EntityFrameworkCore.Migrations;
 
 namespace Ledger.Tests;
 
@@ -81,7 +83,7 @@ public sealed class LedgerTests : IAsyncLifetime
         NewEntry[] entries = [Came("A1·01"), Entry(0, new Measured(BodyPart.LegSpan, 4000))];
         await using (var db = Open())
         {
-            var result = await new JournalStore(db, new JournalReader(db)).WriteAsync(id, entries, null, Room, Cancel);
+            var result = await new JournalStore(db, new JournalReader(db), new RoomCache()).WriteAsync(id, entries, null, Room, Cancel);
             Assert.Equal(WriteOutcome.Refused, result.Outcome);
             Assert.Equal("act.lengthMm", Assert.Single(result.Problems).Field);
         }
@@ -105,7 +107,7 @@ public sealed class LedgerTests : IAsyncLifetime
     {
         var id = await AddAsync("A1·01");
         await using var db = Open();
-        var store = new JournalStore(db, new JournalReader(db));
+        var store = new JournalStore(db, new JournalReader(db), new RoomCache());
         var version = (await new JournalReader(db).StandingAsync(id, Cancel))!.DetailsVersion;
         var change = Entry(0, new DetailsChanged(Details() with { Nickname = "New name" }));
         Assert.Equal(WriteOutcome.Written, (await store.WriteAsync(id, [change], version, Room, Cancel)).Outcome);
@@ -163,7 +165,7 @@ public sealed class LedgerTests : IAsyncLifetime
         var before = await SnapshotAsync();
         await using (var db = Open())
         {
-            await new JournalStore(db, new JournalReader(db)).RebuildAsync(Room, Cancel);
+            await new JournalStore(db, new JournalReader(db), new RoomCache()).RebuildAsync(Room, Cancel);
         }
 
         Assert.Equal(before, await SnapshotAsync());
@@ -206,18 +208,22 @@ public sealed class LedgerTests : IAsyncLifetime
     [Fact]
     public async Task An_older_file_is_copied_aside_before_it_is_updated()
     {
-        // A file whose last update is not on record is one that is still to come.
-        await using (var db = Open())
+        var old = new LedgerFile(Path.Combine(folder, "old", "lantern.db"));
+        LanternDb OpenOld() => Open(old);
+        Directory.CreateDirectory(Path.GetDirectoryName(old.Path)!);
+        await using (var db = OpenOld())
         {
+            await db.GetService<IMigrator>().MigrateAsync("FirstLight", cancellationToken: Cancel);
             await db.Database.ExecuteSqlRawAsync(
-                "DROP TABLE Entries; DROP TABLE Standings; DROP TABLE Rooms; DELETE FROM \"__EFMigrationsHistory\"",
+                """INSERT INTO Entries (Id, StockId, FromTicks, ToTicks, WrittenTicks, WrittenBy, Act) VALUES ('11111111-1111-1111-1111-111111111111', '11111111-1111-1111-1111-111111111112', 1, 1, 1, 'Keeper', '{{"kind":"looked"}}')""",
                 Cancel
             );
         }
 
-        await using var again = Open();
-        var copy = await file.BringUpToDateAsync(again, Evening, Cancel);
-        Assert.True(File.Exists(copy));
+        await using var again = OpenOld();
+        Assert.True(File.Exists(await old.BringUpToDateAsync(again, Evening, Cancel)));
+        Assert.Null((await again.Entries.SingleAsync(Cancel)).Against);
+        Assert.Equal(0, await again.Climate.CountAsync(Cancel));
     }
 
     [Fact]
@@ -225,7 +231,7 @@ public sealed class LedgerTests : IAsyncLifetime
     {
         var (good, bad) = (Guid.NewGuid(), Guid.NewGuid());
         await using var db = Open();
-        var problems = await new JournalImport(db).ImportAsync(
+        var (_, _, _, problems) = await new JournalImport(db, new JournalReader(db)).ImportAsync(
             [(good, Came("A1·01")), (bad, Came("A1·02")), (bad, Entry(1, new SignSeen("wings-fall-off")))],
             Room,
             Cancel
@@ -235,10 +241,12 @@ public sealed class LedgerTests : IAsyncLifetime
         Assert.Equal(0, await after.Entries.CountAsync(Cancel));
     }
 
-    private LanternDb Open()
+    private LanternDb Open() => Open(file);
+
+    private static LanternDb Open(LedgerFile at)
     {
         var options = new DbContextOptionsBuilder<LanternDb>();
-        file.Configure(options);
+        at.Configure(options);
         return new LanternDb(options.Options);
     }
 
@@ -252,7 +260,7 @@ public sealed class LedgerTests : IAsyncLifetime
     private async Task<WriteResult> WriteAsync(Guid stockId, NewEntry entry)
     {
         await using var db = Open();
-        return await new JournalStore(db, new JournalReader(db)).WriteAsync(stockId, [entry], null, Room, Cancel);
+        return await new JournalStore(db, new JournalReader(db), new RoomCache()).WriteAsync(stockId, [entry], null, Room, Cancel);
     }
 
     private async Task<List<string>> SnapshotAsync()

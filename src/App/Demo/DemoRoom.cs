@@ -1,6 +1,5 @@
 using System.Globalization;
 using Husbandry.Rounds;
-using Husbandry.Rulebook;
 using Ledger;
 using Microsoft.EntityFrameworkCore;
 
@@ -59,19 +58,15 @@ public static class DemoRoom
             return;
         }
 
-        var rules = services.GetRequiredService<RuleSet>();
-        var rooms = services.GetRequiredService<RoomStore>();
-        var former = await rooms.ReadAsync(CancellationToken.None);
+        var rules = await services.GetRequiredService<RulebookStore>().ReadAsync(CancellationToken.None);
+        var former = await services.GetRequiredService<RoomStore>().ReadAsync(CancellationToken.None);
         var settings = former.Settings with { RoomName = NetLoft.RoomName };
-        await rooms.WriteAsync(settings, former.Version, rules.Fingerprint, CancellationToken.None);
-        var room = Room.At(rules, settings, now);
-        var problems = await services
-            .GetRequiredService<JournalImport>()
-            .ImportAsync(NetLoft.Write(room), room, CancellationToken.None);
-        if (problems.Count > 0)
+        var file = NetLoft.Write(Room.At(rules, settings, now));
+        var loaded = await services.GetRequiredService<RoomFileLoader>().LoadAsync(file, now, CancellationToken.None);
+        if (loaded.Problems.Count > 0)
         {
             throw new InvalidOperationException(
-                "The demo room is broken: " + string.Join("; ", problems.Select(p => $"{p.Field}: {p.Message}"))
+                "The demo room is broken: " + string.Join("; ", loaded.Problems.Select(p => $"{p.Field}: {p.Message}"))
             );
         }
     }

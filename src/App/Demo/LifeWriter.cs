@@ -26,10 +26,11 @@ internal sealed class LifeWriter
         string species,
         Sex sex,
         int arrived,
-        int moltsBefore,
+        int? moltsBefore,
         double carapaceMm,
         int count = 1,
-        bool mature = false
+        bool mature = false,
+        StockKind? kind = null
     )
     {
         (this.room, this.random, this.arrived, this.carapaceMm) = (room, random, arrived, carapaceMm);
@@ -37,7 +38,7 @@ internal sealed class LifeWriter
         ratio = profile.GrowthRatio.Value;
         StockId = NewId();
         var details = new StockDetails(
-            count > 1 ? StockKind.Brood : StockKind.Specimen,
+            kind ?? (count > 1 ? StockKind.Brood : StockKind.Specimen),
             profile.Group,
             species,
             null,
@@ -68,6 +69,16 @@ internal sealed class LifeWriter
             carapaceMm *= ratio * (1 + ((random.NextDouble() - 0.5) * 0.05));
         }
 
+        return this;
+    }
+
+    /// <summary>A molt found some nights ago, not there yet on an earlier one.</summary>
+    public LifeWriter Molted(int found, int lastSeenBefore, bool ultimate)
+    {
+        molts.Add(found);
+        var to = Evening(found, 0);
+        var from = lastSeenBefore > found ? Evening(lastSeenBefore, 0) : to;
+        Entries.Add((StockId, new NewEntry(NewId(), new Occurrence(from, to), null, new Molted(ultimate))));
         return this;
     }
 
@@ -133,17 +144,19 @@ internal sealed class LifeWriter
     /// <summary>Writes an act on the evening some nights ago; tonight's acts lie shortly before now.</summary>
     public LifeWriter At(int ago, Act act, int? minute = null)
     {
+        Add(Evening(ago, minute), act);
+        return this;
+    }
+
+    private DateTimeOffset Evening(int ago, int? minute)
+    {
         var night = room.Tonight.AddDays(-ago);
         var planned = room.Clock.EveningOf(night).AddMinutes(minute ?? random.Next(-50, 50));
         var start = room.Clock.StartOf(room.Tonight);
         var shortlyBefore = room.Now.AddMinutes(-random.Next(4, 12));
-        Add(
-            ago > 0 ? planned
-                : shortlyBefore < start ? start
-                : shortlyBefore,
-            act
-        );
-        return this;
+        return ago > 0 ? planned
+            : shortlyBefore < start ? start
+            : shortlyBefore;
     }
 
     private void Add(DateTimeOffset at, Act act) =>

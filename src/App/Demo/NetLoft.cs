@@ -22,8 +22,49 @@ internal static class NetLoft
     private const string Geniculata = "acanthoscurria-geniculata";
     private const string Diardi = "hyllus-diardi";
 
-    /// <summary>All entries of the demo room.</summary>
-    public static IReadOnlyList<(Guid StockId, NewEntry Entry)> Write(Room room)
+    /// <summary>The demo room as a room file.</summary>
+    public static RoomFile Write(Room room)
+    {
+        var (simulated, climate) = new SimulatedRacks(room).Write();
+        var entries = ByHand(room).Concat(simulated).SelectMany(l => l.Entries).ToList();
+        return new RoomFile(
+            RoomFile.FormatName,
+            RoomFile.CurrentVersion,
+            room.Settings,
+            [.. entries.Where(e => e.Entry.Act is Acquired).Select(e => Stock(e.StockId, e.Entry))],
+            [.. entries.Where(e => e.Entry.Act is not Acquired).Select(e => Line(e.StockId, e.Entry))],
+            climate
+        );
+    }
+
+    private static RoomFileStock Stock(Guid id, NewEntry entry)
+    {
+        var (details, place) = (Acquired)entry.Act;
+        return new RoomFileStock(
+            id,
+            details.Group,
+            details.AcquiredOn,
+            details.SpeciesId,
+            null,
+            place,
+            details.Nickname,
+            details.Kind,
+            details.Sex,
+            details.AcquiredFrom,
+            details.MoltsAtArrival,
+            details.MatureAtArrival,
+            details.HatchedOn,
+            details.Count,
+            entry.Id,
+            entry.When.To
+        );
+    }
+
+    private static RoomFileEntry Line(Guid id, NewEntry entry) =>
+        new(entry.Id, id, entry.Act, entry.When.To, null, entry.When.From == entry.When.To ? null : entry.When.From);
+
+    /// <summary>Racks A and B: one animal for every phase, written by hand.</summary>
+    private static LifeWriter[] ByHand(Room room)
     {
         var random = new Random(Seed);
         LifeWriter Animal(
@@ -38,14 +79,13 @@ internal static class NetLoft
             bool mature = false
         ) => new(room, random, place, name, species, sex, arrived, molts, carapace, count, mature);
 
-        LifeWriter[] lives =
+        return
         [
             .. Terrestrials(Animal),
             .. OthersOnTheSecondShelf(Animal),
             .. SlingsAndBurrowers(Animal),
             .. Jumpers(Animal),
         ];
-        return [.. lives.SelectMany(l => l.Entries)];
     }
 
     private delegate LifeWriter Begin(

@@ -5,19 +5,55 @@ using System.Reflection;
 
 namespace App.Hosting;
 
+/// <summary>One thing to do from the command line instead of serving.</summary>
+/// <param name="What">Which.</param>
+/// <param name="File">The file it is about, if any.</param>
+public sealed record Errand(ErrandKind What, string? File)
+{
+    public static Errand? FromArguments(string[] args)
+    {
+        var at = Array.FindIndex(args, a => Names.ContainsKey(a));
+        return at < 0 ? null : new Errand(Names[args[at]], at + 1 < args.Length ? args[at + 1] : null);
+    }
+
+    private static readonly Dictionary<string, ErrandKind> Names = new(StringComparer.Ordinal)
+    {
+        ["--backup"] = ErrandKind.BackUp,
+        ["--load"] = ErrandKind.Load,
+        ["--save"] = ErrandKind.Save,
+        ["--backtest"] = ErrandKind.Backtest,
+    };
+}
+
+/// <summary>What can be done from the command line.</summary>
+public enum ErrandKind
+{
+    /// <summary>Copy the data file aside.</summary>
+    BackUp,
+
+    /// <summary>Load a room file.</summary>
+    Load,
+
+    /// <summary>Save the room as a room file.</summary>
+    Save,
+
+    /// <summary>Replay a journal and score its forecasts.</summary>
+    Backtest,
+}
+
 /// <summary>Where the application listens and keeps its data, from the environment.</summary>
 /// <param name="Port">Port on loopback.</param>
 /// <param name="DataFile">Path of the ledger.</param>
 /// <param name="ClientFolder">Folder of the built client.</param>
 /// <param name="Demo">Whether to lay out the demo room in an empty ledger.</param>
-/// <param name="BackUpOnly">Whether to copy the data file aside and end.</param>
+/// <param name="Errand">Something to do instead of serving, and then end.</param>
 /// <param name="Refusal">Why it cannot start, for the keeper to read.</param>
 public sealed record LanternOptions(
     int Port,
     string DataFile,
     string ClientFolder,
     bool Demo,
-    bool BackUpOnly,
+    Errand? Errand,
     string? Refusal
 )
 {
@@ -52,14 +88,14 @@ public sealed record LanternOptions(
         var folder = Environment.GetEnvironmentVariable("LANTERN_DATA") is { Length: > 0 } data
             ? data
             : Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.UserProfile), "hushed-lantern");
-        var backUpOnly = args.Contains("--backup");
-        refusal ??= IsServer && !backUpOnly && IsBusy(port) ? BusyPort(port) : null;
+        var errand = Errand.FromArguments(args);
+        refusal ??= IsServer && errand is null && IsBusy(port) ? BusyPort(port) : null;
         return new LanternOptions(
             port,
             Path.Combine(folder, "lantern.db"),
             FindClient(),
             args.Contains("--demo"),
-            backUpOnly,
+            errand,
             refusal
         );
     }

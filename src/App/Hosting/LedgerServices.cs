@@ -1,6 +1,6 @@
 using App.Demo;
 using Husbandry.Rounds;
-using Husbandry.Rulebook;
+using Husbandry.Vigils;
 using Ledger;
 
 namespace App.Hosting;
@@ -12,6 +12,10 @@ public static class LedgerServices
     {
         services.AddSingleton(provider => new LedgerFile(provider.GetRequiredService<LanternOptions>().DataFile));
         services.AddDbContext<LanternDb>((provider, db) => provider.GetRequiredService<LedgerFile>().Configure(db));
+        services.AddSingleton<RoomCache>();
+        services.AddScoped<RulebookStore>();
+        services.AddScoped<RoomFileLoader>();
+        services.AddScoped<RoomFileWriter>();
         services.AddScoped<JournalReader>();
         services.AddScoped<JournalStore>();
         services.AddScoped<JournalImport>();
@@ -38,25 +42,58 @@ public static class LedgerServices
             app.Logger.LogInformation("The data file was updated; the former one is kept as {Copy}", copy);
         }
 
-        var rules = services.GetRequiredService<RuleSet>();
-        var rooms = services.GetRequiredService<RoomStore>();
-        if (await rooms.AdoptRulesAsync(rules, CancellationToken.None))
-        {
-            var settings = await rooms.ReadAsync(CancellationToken.None);
-            var room = Room.At(rules, settings.Settings, clock.GetUtcNow());
-            await services.GetRequiredService<JournalStore>().RebuildAsync(room, CancellationToken.None);
-        }
-
+        await services.RebuildIfRulesChangedAsync(clock.GetUtcNow());
         if (demo)
         {
             await services.LayOutDemoAsync(clock.GetUtcNow());
         }
     }
+
+    /// <summary>Judges standings anew when the rulebook, or the shape of a standing, is another one than they were judged with.</summary>
+    public static async Task RebuildIfRulesChangedAsync(this IServiceProvider services, DateTimeOffset now)
+    {
+        var rules = await services.GetRequiredService<RulebookStore>().ReadAsync(CancellationToken.None);
+        var rooms = services.GetRequiredService<RoomStore>();
+        if (await rooms.AdoptRulesAsync(rules, CancellationToken.None))
+        {
+            var settings = await rooms.ReadAsync(CancellationToken.None);
+            var climate = await services.GetRequiredService<RulebookStore>().ClimateAsync(CancellationToken.None);
+            var room = Room.At(rules, settings.Settings, now) with { Climate = climate };
+            await services.GetRequiredService<JournalStore>().RebuildAsync(room, CancellationToken.None);
+        }
+    }
 }
 
-/// <summary>The room as it is at the instant of a request.</summary>
-public sealed class RoomNow(RuleSet rules, RoomStore store, TimeProvider clock)
+/// <summary>The room as it is at the instant of a request: rules, settings, climate, and what it has taught.</summary>
+public sealed class RoomNow(
+    RulebookStore rulebook,
+    RoomStore store,
+    JournalReader reader,
+    RoomCache cache,
+    TimeProvider clock
+)
 {
-    public async Task<Room> ReadAsync(CancellationToken cancel) =>
-        Room.At(rules, (await store.ReadAsync(cancel)).Settings, clock.GetUtcNow());
+    public async Task<Room> ReadAsync(CancellationToken cancel)
+    {
+        var room = Room.At(
+            await rulebook.ReadAsync(cancel),
+            (await store.ReadAsync(cancel)).Settings,
+            clock.GetUtcNow()
+        ) with
+        {
+            Climate = await rulebook.ClimateAsync(cancel),
+        };
+        var (fingerprint, night) = (room.Rules.Fingerprint, room.Tonight);
+        if (cache.Taught is not { } taught || taught.Fingerprint != fingerprint || taught.Night != night)
+        {
+            var standings = await reader.AllStandingsAsync(cancel);
+            taught = new RoomCache.TaughtUntil(Lessons.Of(standings, room), fingerprint, night);
+            cache.Taught = taught;
+        }
+
+        return room with
+        {
+            Lessons = taught.Lessons,
+        };
+    }
 }

@@ -1,5 +1,3 @@
-using System.Security.Cryptography;
-using System.Text;
 using App.Hosting;
 using App.Stock;
 using Husbandry.Journal;
@@ -142,13 +140,4 @@ public static class JournalTimes
         var to = body.FoundOn is { } found && found < room.Tonight ? Evening(found, room) : room.Now;
         return new Occurrence(body.LastSeenBefore is { } before ? Evening(before, room) : to, to);
     }
-}
-
-/// <summary>Ids of entries that are written along with another, so that a retry makes the same ones.</summary>
-public static class DerivedId
-{
-    private const int GuidBytes = 16;
-
-    public static Guid Of(Guid id, string part) =>
-        new(SHA256.HashData([.. id.ToByteArray(), .. Encoding.UTF8.GetBytes(part)]).AsSpan(0, GuidBytes));
 }

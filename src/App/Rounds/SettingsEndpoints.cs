@@ -2,7 +2,6 @@ using System.Reflection;
 using App.Hosting;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
-using Husbandry.Rulebook;
 using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -44,8 +43,8 @@ public static class SettingsEndpoints
         VersionedSettings body,
         RoomStore store,
         JournalStore journal,
-        RuleSet rules,
-        TimeProvider clock,
+        RulebookStore rulebook,
+        RoomNow now,
         CancellationToken cancel
     )
     {
@@ -55,6 +54,7 @@ public static class SettingsEndpoints
             return Problems.Of(problems);
         }
 
+        var rules = await rulebook.ReadAsync(cancel);
         if (!await store.WriteAsync(body.Settings, body.Version, rules.Fingerprint, cancel))
         {
             return Problems.Conflict([
@@ -63,7 +63,7 @@ public static class SettingsEndpoints
         }
 
         // Due dates depend on schools and nights, so every standing is judged anew.
-        await journal.RebuildAsync(Room.At(rules, body.Settings, clock.GetUtcNow()), cancel);
+        await journal.RejudgeAsync(await now.ReadAsync(cancel), cancel);
         return TypedResults.Ok(await store.ReadAsync(cancel));
     }
 

@@ -3,6 +3,7 @@ using Husbandry.Journal;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Vigils;
+using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace App.Rulebook;
@@ -40,7 +41,7 @@ public sealed record RulebookView(
 public static class RulebookEndpoints
 {
     public static void MapRulebook(this WebApplication app) =>
-        app.MapGet("/api/rulebook", Read).WithName("rulebook").WithTags("Rulebook");
+        app.MapGet("/api/rulebook", ReadAsync).WithName("rulebook").WithTags("Rulebook");
 
     private static GroupView Of(GroupRules g) =>
         new(
@@ -58,6 +59,11 @@ public static class RulebookEndpoints
             g.Diet is Diet.Litter or Diet.SugarAndProtein
         );
 
-    private static Ok<RulebookView> Read(RuleSet rules) =>
-        TypedResults.Ok(new RulebookView([.. rules.Groups.Select(Of)], rules.Species, rules.Feeders, rules.Signs));
+    private static async Task<Ok<RulebookView>> ReadAsync(RulebookStore store, CancellationToken cancel)
+    {
+        var rules = await store.ReadAsync(cancel);
+        return TypedResults.Ok(
+            new RulebookView([.. rules.Groups.Select(Of)], rules.Species, rules.Feeders, rules.Signs)
+        );
+    }
 }

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Vigils;
 
@@ -27,6 +28,7 @@ namespace Husbandry.Journal;
 [JsonDerivedType(typeof(LimbNoted), "limbNoted")]
 [JsonDerivedType(typeof(SexSeen), "sexSeen")]
 [JsonDerivedType(typeof(Pictured), "pictured")]
+[JsonDerivedType(typeof(Handled), "handled")]
 [JsonDerivedType(typeof(Withdrawn), "withdrawn")]
 public abstract record Act;
 
@@ -235,6 +237,9 @@ public sealed record Moved(Place Place) : Act;
 
 /// <summary>A brood was counted.</summary>
 public sealed record Counted(int Count) : Act;
+
+/// <summary>Something else was done to it that the hush table speaks of: handled, rehoused, dug up, cleaned.</summary>
+public sealed record Handled(CareAct Care) : Act;
 
 /// <summary>A note in the keeper's words.</summary>
 public sealed record Noted(string Text) : Act;

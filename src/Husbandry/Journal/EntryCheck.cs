@@ -57,6 +57,7 @@ public static class EntryCheck
                 Began b => CheckBegan(b, standing, room),
                 Ended e => CheckEnded(e, standing),
                 Chilled => CheckChilled(standing),
+                Handled h => CheckHandled(h),
                 LimbNoted l => CheckText("act.limb", l.Limb, required: true, LongestLimb),
                 Pictured p => CheckText("act.caption", p.Caption, required: false, LongestCaption),
                 _ => [],
@@ -328,6 +329,14 @@ public static class EntryCheck
         if (standing is not null && standing.Waiting?.Vigil != e.Vigil)
         {
             yield return new Problem("act.vigil", $"Nothing says that it {VigilWords.Began(e.Vigil)}: log that first.");
+        }
+    }
+
+    private static IEnumerable<Problem> CheckHandled(Handled h)
+    {
+        if (h.Care is CareAct.FeedLive or CareAct.FeedDead or CareAct.Water or CareAct.Mist)
+        {
+            yield return new Problem("act.care", "Food and water are logged as offers and watering.");
         }
     }
 

@@ -21,6 +21,7 @@ public sealed record Occurrence(DateTimeOffset From, DateTimeOffset To)
 /// <param name="WrittenBy">Who wrote it.</param>
 /// <param name="Supersedes">The entry that this one corrects, if any.</param>
 /// <param name="Act">What happened.</param>
+/// <param name="Against">What the hush table said against it when it was written; none when nothing did.</param>
 public sealed record JournalEntry(
     Guid Id,
     Guid StockId,
@@ -29,7 +30,8 @@ public sealed record JournalEntry(
     DateTimeOffset WrittenAt,
     string WrittenBy,
     Guid? Supersedes,
-    Act Act
+    Act Act,
+    string? Against = null
 );
 
 /// <summary>Reads a raw journal: which entries still count, and in which order.</summary>

@@ -57,6 +57,9 @@ public sealed record Standing(
     DepartureEvent? Departure
 )
 {
+    /// <summary>Changes with the shape of this record, so that stored standings of another shape are rebuilt.</summary>
+    public const int Shape = 2;
+
     /// <summary>How many of the last meals are remembered; variety and appetite look no further back.</summary>
     public const int MealsKept = 10;
 

@@ -17,6 +17,9 @@ public enum RuleTag
 
     /// <summary>A datum of this keeper's own journal.</summary>
     Record,
+
+    /// <summary>A rule that the keeper has changed.</summary>
+    Keeper,
 }
 
 /// <summary>One of several ways experienced keepers do a thing, and what it would mean here.</summary>

@@ -29,6 +29,7 @@ public static class JournalText
                 $"{BodySize.Name(m.Part).ToLowerFirst()} {words.Length(m.LengthMm)}{(m.FromExuvia ? ", from the shed skin" : "")}",
             Moved m => $"moved to {m.Place.Code}",
             Counted c => $"counted: {c.Count.ToString(CultureInfo.InvariantCulture)}",
+            Handled h => Done(h.Care),
             Noted n => n.Text,
             PutOff p => $"put off until {words.Day(p.UntilNight)}",
             Began b => VigilWords.Began(b.Vigil),
@@ -62,6 +63,21 @@ public static class JournalText
             _ => $"{count} {named}",
         };
     }
+
+    private static string Done(CareAct care) =>
+        care switch
+        {
+            CareAct.Handle => "handled",
+            CareAct.Rehouse => "rehoused",
+            CareAct.Dig => "dug up or opened",
+            CareAct.Ship => "sent or carried away",
+            CareAct.Pair => "put together with a mate",
+            CareAct.BrightLight => "bright light",
+            CareAct.Clean => "cleaned",
+            CareAct.Mist => "misted",
+            CareAct.Water => "water given",
+            _ => "fed",
+        };
 
     /// <summary>How a limb was found, in words.</summary>
     public static string LimbWord(LimbState state) =>

@@ -16,10 +16,8 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
     /// <exception cref="InvalidOperationException">The group is not in the rulebook; entries are checked for that before they are written.</exception>
     public static Subject Of(Standing standing, Room room)
     {
-        var group =
-            room.Rules.Group(standing.Details.Group)
-            ?? throw new InvalidOperationException($"No group {standing.Details.Group} in the rulebook.");
-        return new Subject(standing, group, room.Rules.ProfileFor(standing.Details), room);
+        var rules = room.Rules.For(standing.Details, standing.StockId);
+        return new Subject(standing, rules.Group, rules.Profile, room);
     }
 
     /// <summary>Scientific name as shown.</summary>

@@ -14,9 +14,9 @@ public sealed record RulebookDocument(string Name, string Json);
 public sealed record RuleSetReading(RuleSet? Rules, IReadOnlyList<Problem> Problems);
 
 /// <summary>The whole rulebook in memory. Immutable; read through typed members, never by magic number.</summary>
-public sealed class RuleSet
+public sealed partial class RuleSet
 {
-    private static readonly JsonSerializerOptions Strict = new(JsonSerializerDefaults.Web)
+    internal static readonly JsonSerializerOptions Strict = new(JsonSerializerDefaults.Web)
     {
         UnmappedMemberHandling = JsonUnmappedMemberHandling.Disallow,
         RespectRequiredConstructorParameters = true,
@@ -35,9 +35,11 @@ public sealed class RuleSet
         IReadOnlyList<SignRule> signs,
         IReadOnlyList<HushRules> hush,
         RoomRules room,
-        string fingerprint
+        string fingerprint,
+        IReadOnlyList<RuleOverride> overrides
     )
     {
+        Overrides = overrides;
         Groups = groups;
         Species = species;
         Feeders = feeders;
@@ -78,10 +80,10 @@ public sealed class RuleSet
     public SpeciesProfile? Profile(string? id) => Species.FirstOrDefault(s => s.Id == id);
 
     /// <summary>
-    /// The profile for stock: its species, or for another species of the group the span of the group's species, so
+    /// The profile for stock before any rule was changed for it: its species, or for another species of the group the span of the group's species, so
     /// that the forecast is honest about how little is known.
     /// </summary>
-    public SpeciesProfile ProfileFor(Stock.StockDetails details) =>
+    private SpeciesProfile ProfileOf(Stock.StockDetails details) =>
         Profile(details.SpeciesId)
         ?? OtherSpecies.Of(
             details.OtherSpecies ?? "",
@@ -120,7 +122,7 @@ public sealed class RuleSet
             return new RuleSetReading(null, problems);
         }
 
-        var rules = new RuleSet(groups, species, feeders, signs, hush, room, Hash(documents));
+        var rules = new RuleSet(groups, species, feeders, signs, hush, room, Hash(documents), []);
         problems.AddRange(RuleSetChecks.Check(rules));
         return problems.Count == 0 ? new RuleSetReading(rules, []) : new RuleSetReading(null, problems);
     }

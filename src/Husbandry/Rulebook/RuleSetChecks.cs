@@ -18,7 +18,7 @@ internal static class RuleSetChecks
             .Concat(Repeated("feeders", rules.Feeders.Select(f => f.Id)))
             .Concat(Repeated("signs", rules.Signs.Select(s => s.Id)));
 
-    private static IEnumerable<Problem> CheckGroup(GroupRules group, RuleSet rules)
+    public static IEnumerable<Problem> CheckGroup(GroupRules group, RuleSet rules)
     {
         var at = $"groups.json {group.Id}";
         var checks = new List<Problem?>
@@ -76,7 +76,7 @@ internal static class RuleSetChecks
         return checks.OfType<Problem>();
     }
 
-    private static IEnumerable<Problem> CheckSpecies(SpeciesProfile species, RuleSet rules)
+    public static IEnumerable<Problem> CheckSpecies(SpeciesProfile species, RuleSet rules)
     {
         var at = $"species {species.Id}";
         var checks = new List<Problem?>

@@ -17,6 +17,33 @@ namespace Ledger.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.15");
 
+            modelBuilder.Entity("Ledger.ClimateRow", b =>
+                {
+                    b.Property<long>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<double?>("RelativeHumidity")
+                        .HasColumnType("REAL");
+
+                    b.Property<double>("TemperatureC")
+                        .HasColumnType("REAL");
+
+                    b.Property<long>("Ticks")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Zone")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Zone", "Ticks")
+                        .IsUnique();
+
+                    b.ToTable("Climate");
+                });
+
             modelBuilder.Entity("Ledger.EntryRow", b =>
                 {
                     b.Property<long>("Sequence")
@@ -25,6 +52,9 @@ namespace Ledger.Migrations
 
                     b.Property<string>("Act")
                         .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Against")
                         .HasColumnType("TEXT");
 
                     b.Property<long>("FromTicks")
@@ -63,6 +93,58 @@ namespace Ledger.Migrations
                     b.ToTable("Entries");
                 });
 
+            modelBuilder.Entity("Ledger.OverrideRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long?>("EndedTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Override")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("SetTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("EndedTicks");
+
+                    b.ToTable("Overrides");
+                });
+
+            modelBuilder.Entity("Ledger.PictureRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("AddedTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("Height")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<byte[]>("Jpeg")
+                        .IsRequired()
+                        .HasColumnType("BLOB");
+
+                    b.Property<Guid>("StockId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("Width")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("StockId");
+
+                    b.ToTable("Pictures");
+                });
+
             modelBuilder.Entity("Ledger.RoomRow", b =>
                 {
                     b.Property<int>("Id")
@@ -82,6 +164,20 @@ namespace Ledger.Migrations
                     b.HasKey("Id");
 
                     b.ToTable("Rooms");
+                });
+
+            modelBuilder.Entity("Ledger.SpeciesRow", b =>
+                {
+                    b.Property<string>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Profile")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.ToTable("Species");
                 });
 
             modelBuilder.Entity("Ledger.StandingRow", b =>

@@ -1,0 +1,189 @@
+using System.Globalization;
+using App.Honesty;
+using Husbandry.Reasons;
+using Ledger;
+
+namespace App.Hosting;
+
+/// <summary>What the script does without starting the server: copy, load, save, backtest.</summary>
+public sealed class Errands(LanternOptions options, TextWriter say, TextWriter complain)
+{
+    private const int ProblemsSaid = 20;
+
+    /// <summary>Does an errand.</summary>
+    /// <returns>Exit code: 0, or 2 when it was refused with a sentence.</returns>
+    public Task<int> RunAsync(Errand errand) =>
+        errand.What switch
+        {
+            ErrandKind.BackUp => BackUpAsync(),
+            ErrandKind.Load => LoadAsync(errand.File),
+            ErrandKind.Save => SaveAsync(errand.File),
+            _ => BacktestAsync(errand.File),
+        };
+
+    private async Task<int> BackUpAsync()
+    {
+        if (!File.Exists(options.DataFile))
+        {
+            return Refuse($"There is no data file at {options.DataFile} yet.");
+        }
+
+        var copy = await new LedgerFile(options.DataFile).CopyAsync(
+            DateTimeOffset.UtcNow,
+            "by-hand",
+            CancellationToken.None
+        );
+        await say.WriteLineAsync($"Copied to {copy}");
+        return 0;
+    }
+
+    private async Task<int> LoadAsync(string? path)
+    {
+        if (Read(path, out var file) is { } refusal)
+        {
+            return refusal;
+        }
+
+        return await InLedgerAsync(async services =>
+        {
+            var loaded = await services
+                .GetRequiredService<RoomFileLoader>()
+                .LoadAsync(file!, DateTimeOffset.UtcNow, CancellationToken.None);
+            if (loaded.Problems.Count > 0)
+            {
+                return Refuse(loaded.Problems);
+            }
+
+            await say.WriteLineAsync(
+                string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"Added {loaded.Stock} animals, {loaded.Entries} entries and {loaded.Readings} climate readings."
+                )
+            );
+            return 0;
+        });
+    }
+
+    private async Task<int> SaveAsync(string? path)
+    {
+        if (path is null)
+        {
+            return Refuse("Say to which file: ./lantern save FILE");
+        }
+
+        if (!File.Exists(options.DataFile))
+        {
+            return Refuse($"There is no data file at {options.DataFile} yet.");
+        }
+
+        if (Path.GetDirectoryName(Path.GetFullPath(path)) is { } folder && !Directory.Exists(folder))
+        {
+            return Refuse($"There is no folder {folder}.");
+        }
+
+        return await InLedgerAsync(async services =>
+        {
+            await services.GetRequiredService<RoomFileWriter>().WriteAsync(path, CancellationToken.None);
+            await say.WriteLineAsync($"Saved to {path}");
+            return 0;
+        });
+    }
+
+    private async Task<int> BacktestAsync(string? path)
+    {
+        if (path is null)
+        {
+            return !File.Exists(options.DataFile)
+                ? Refuse($"There is no data file at {options.DataFile} yet; name a room file: ./lantern backtest FILE")
+                : await InLedgerAsync(async services =>
+                {
+                    var file = await services.GetRequiredService<RoomFileWriter>().ReadAsync(CancellationToken.None);
+                    return Score(file);
+                });
+        }
+
+        return Read(path, out var room) is { } refusal ? refusal : Score(room!);
+    }
+
+    private int Score(RoomFile file)
+    {
+        var (rules, problems) = RoomFileRules.Of(file);
+        if (rules is null)
+        {
+            return Refuse(problems);
+        }
+
+        var (result, wrong) = RoomFileRules.Replay(file, rules, DateTimeOffset.UtcNow);
+        if (result is null)
+        {
+            return Refuse(wrong);
+        }
+
+        BacktestReport.Write(result, say);
+        return 0;
+    }
+
+    private int? Read(string? path, out RoomFile? file)
+    {
+        file = null;
+        if (path is null)
+        {
+            return Refuse("Say which file.");
+        }
+
+        if (!File.Exists(path))
+        {
+            return Refuse($"There is no file {path}.");
+        }
+
+        using var stream = File.OpenRead(path);
+        (file, var problems) = RoomFileLoader.Read(stream);
+        return file is null ? Refuse(problems) : null;
+    }
+
+    private async Task<int> InLedgerAsync(Func<IServiceProvider, Task<int>> work)
+    {
+        var services = new ServiceCollection();
+        services.AddSingleton(options);
+        services.AddLedger();
+        await using var provider = services.BuildServiceProvider();
+        await using var scope = provider.CreateAsyncScope();
+        try
+        {
+            await provider
+                .GetRequiredService<LedgerFile>()
+                .BringUpToDateAsync(
+                    scope.ServiceProvider.GetRequiredService<LanternDb>(),
+                    DateTimeOffset.UtcNow,
+                    CancellationToken.None
+                );
+            await scope.ServiceProvider.RebuildIfRulesChangedAsync(DateTimeOffset.UtcNow);
+            return await work(scope.ServiceProvider);
+        }
+        catch (LedgerFileException error)
+        {
+            return Refuse(error.Message);
+        }
+    }
+
+    private int Refuse(IReadOnlyList<Problem> problems)
+    {
+        foreach (var problem in problems.Take(ProblemsSaid))
+        {
+            complain.WriteLine($"{problem.Field}: {problem.Message}");
+        }
+
+        if (problems.Count > ProblemsSaid)
+        {
+            complain.WriteLine($"… and {problems.Count - ProblemsSaid} more.");
+        }
+
+        return Refuse("Nothing was changed.");
+    }
+
+    private int Refuse(string why)
+    {
+        complain.WriteLine(why);
+        return LanternOptions.RefusedExitCode;
+    }
+}

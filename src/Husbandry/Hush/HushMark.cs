@@ -1,0 +1,37 @@
+using Husbandry.Journal;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+
+namespace Husbandry.Hush;
+
+/// <summary>Marks entries that go against the hush: they happened, and the record says so.</summary>
+public static class HushMark
+{
+    /// <summary>The act of the hush table that an entry is, if it is one.</summary>
+    public static CareAct? CareActOf(Act act) =>
+        act switch
+        {
+            Offered { Preparation: Preparation.Live } => CareAct.FeedLive,
+            Offered => CareAct.FeedDead,
+            Watered { Water: WaterKind.Mist } => CareAct.Mist,
+            Watered => CareAct.Water,
+            Departed { Departure: not DepartureKind.Died } => CareAct.Ship,
+            Handled h => h.Care,
+            _ => null,
+        };
+
+    /// <summary>What forbids an act to an animal now, in one sentence; none when nothing does.</summary>
+    /// <param name="act">The act.</param>
+    /// <param name="standing">The animal before it.</param>
+    /// <param name="room">The room at the instant of the act.</param>
+    public static string? Against(Act act, Standing standing, Room room)
+    {
+        if (CareActOf(act) is not { } care)
+        {
+            return null;
+        }
+
+        var line = Judgement.Of(standing, room).Hush[care];
+        return line.Verdict == Verdict.Never ? line.Contributors[0].Why.Text : null;
+    }
+}

@@ -1,0 +1,119 @@
+using System.ComponentModel;
+using System.Text.Encodings.Web;
+using System.Text.Json;
+using System.Text.Json.Serialization.Metadata;
+using Husbandry.Climate;
+using Husbandry.Journal;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+
+namespace Ledger;
+
+/// <summary>A whole room in one JSON document: settings, stock, journal, climate, own species and changed rules.</summary>
+[Description(
+    "A whole room of Hushed Lantern: settings, stock, journal with its measures, climate, own species, changed rules."
+)]
+public sealed record RoomFile(
+    [property: Description("Always \"hushed-lantern-room\".")] string Format,
+    [property: Description("Version of this form: 1.")] int Version,
+    [property: Description("Settings of the room; left out, those of the room loaded into stay.")] RoomSettings? Room,
+    [property: Description("Every animal, brood and colony that is or was in the room.")]
+        IReadOnlyList<RoomFileStock> Stock,
+    [property: Description("Everything that happened to them, in any order.")] IReadOnlyList<RoomFileEntry> Journal,
+    [property: Description("Temperatures and humidities read in the room.")]
+        IReadOnlyList<ClimateReading>? Climate = null,
+    [property: Description("Species of the keeper's own that the rulebook does not have.")]
+        IReadOnlyList<SpeciesProfile>? Species = null,
+    [property: Description("Rules that the keeper has changed.")] IReadOnlyList<RuleOverride>? Overrides = null
+)
+{
+    /// <summary>What <see cref="Format"/> must say.</summary>
+    public const string FormatName = "hushed-lantern-room";
+
+    /// <summary>Version written.</summary>
+    public const int CurrentVersion = 1;
+
+    /// <summary>How room files are written.</summary>
+    public static JsonSerializerOptions Json { get; } =
+        new(LedgerJson.Options)
+        {
+            WriteIndented = true,
+            RespectNullableAnnotations = true,
+            RespectRequiredConstructorParameters = true,
+            Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
+            TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { LetNullsBeLeftOut } },
+        };
+
+    private static void LetNullsBeLeftOut(JsonTypeInfo type)
+    {
+        foreach (var property in type.Properties.Where(p => p is { IsRequired: true, IsSetNullable: true }))
+        {
+            property.IsRequired = false;
+        }
+    }
+}
+
+/// <summary>One animal, brood or colony and how it came.</summary>
+public sealed record RoomFileStock(
+    [property: Description("Id of the animal; kept.")] Guid Id,
+    [property: Description("Rulebook group, e.g. tarantula.")] string Group,
+    [property: Description("Day it came.")] DateOnly AcquiredOn,
+    [property: Description("Rulebook species, or left out when otherSpecies names one.")] string? SpeciesId = null,
+    [property: Description("Scientific name of a species that the rulebook does not have.")]
+        string? OtherSpecies = null,
+    [property: Description("Where it stood when it came, like A1·03; left out, the next free place in rack Z.")]
+        Place? Place = null,
+    [property: Description("Name in the room; left out, made from the id.")] string? Nickname = null,
+    [property: Description("specimen, brood or colony.")] StockKind Kind = StockKind.Specimen,
+    [property: Description("Sex as known when it came.")] Sex Sex = Sex.Unknown,
+    [property: Description("Where it came from.")] string? AcquiredFrom = null,
+    [property: Description("Molts behind it when it came, if known.")] int? MoltsAtArrival = null,
+    [property: Description("Whether it came as an adult.")] bool MatureAtArrival = false,
+    [property: Description("Day it hatched, if known.")] DateOnly? HatchedOn = null,
+    [property: Description("Number of animals.")] int Count = 1,
+    [property: Description("Id of the entry by which it came; left out, made from the id.")] Guid? EntryId = null,
+    [property: Description("Instant at which it came; left out, the start of that night.")]
+        DateTimeOffset? AcquiredAt = null,
+    [property: Description("When its coming was written down; left out, when it came.")]
+        DateTimeOffset? WrittenAt = null,
+    [property: Description("Who wrote it down.")] string? WrittenBy = null
+)
+{
+    /// <summary>The details as the journal keeps them.</summary>
+    public StockDetails Details() =>
+        new(
+            Kind,
+            Group,
+            SpeciesId,
+            OtherSpecies,
+            Nickname ?? $"No. {Id.ToString()[..4]}",
+            Sex,
+            AcquiredOn,
+            AcquiredFrom,
+            MoltsAtArrival,
+            MatureAtArrival,
+            HatchedOn,
+            Count
+        );
+}
+
+/// <summary>One line of the journal.</summary>
+public sealed record RoomFileEntry(
+    [property: Description("Id of the entry; kept, so that loading twice adds nothing.")] Guid Id,
+    [property: Description("The animal.")] Guid StockId,
+    [property: Description("What happened: an object with a kind and that kind's fields.")] Act Act,
+    [property: Description("When it happened, or the latest that it can have been. Give at or night.")]
+        DateTimeOffset? At = null,
+    [property: Description("The night on which it happened or was found; its evening is taken.")]
+        DateOnly? Night = null,
+    [property: Description("The earliest that it can have been, when it was only found later.")]
+        DateTimeOffset? From = null,
+    [property: Description(
+        "When it was written down; left out, when it happened. Forecasts of the backtest do not see it before."
+    )]
+        DateTimeOffset? WrittenAt = null,
+    [property: Description("Who wrote it.")] string? WrittenBy = null,
+    [property: Description("The entry that this one corrects.")] Guid? Supersedes = null,
+    [property: Description("What the hush table said against it when it was written.")] string? Against = null
+);

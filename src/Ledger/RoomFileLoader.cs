@@ -1,0 +1,177 @@
+using System.Text.Json;
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+using Microsoft.EntityFrameworkCore;
+
+namespace Ledger;
+
+/// <summary>What a loaded file added.</summary>
+public sealed record LoadedRoom(int Stock, int Entries, int Readings, IReadOnlyList<Problem> Problems);
+
+/// <summary>Reads a room file's text, and brings its contents into a ledger: all or nothing, and nothing twice.</summary>
+public sealed class RoomFileLoader(
+    LanternDb db,
+    RoomStore rooms,
+    JournalImport import,
+    RulebookStore rulebook,
+    RoomCache cache
+)
+{
+    // Far more than any room, and a guard against a wrong file.
+    private const int MostEntries = 5_000_000;
+
+    /// <summary>Reads the text of a room file.</summary>
+    /// <returns>The file, or what is wrong with its form.</returns>
+    public static (RoomFile? File, IReadOnlyList<Problem> Problems) Read(Stream text)
+    {
+        try
+        {
+            var file = JsonSerializer.Deserialize<RoomFile>(text, RoomFile.Json);
+            return file is null ? (null, [new Problem("file", "It is empty.")])
+                : file.Format != RoomFile.FormatName
+                    ? (null, [new Problem("format", $"Must be \"{RoomFile.FormatName}\".")])
+                : file.Version != RoomFile.CurrentVersion
+                    ? (null, [new Problem("version", $"Must be {RoomFile.CurrentVersion}.")])
+                : file.Journal.Count > MostEntries ? (null, [new Problem("journal", $"At most {MostEntries} entries.")])
+                : (file, []);
+        }
+        catch (Exception error) when (error is JsonException or NotSupportedException)
+        {
+            var at = error is JsonException json ? json.Path ?? "file" : "file";
+            return (null, [new Problem(at, error.Message)]);
+        }
+    }
+
+    /// <summary>The entries of a file as the journal takes them, or what is wrong with them.</summary>
+    public static (IReadOnlyList<(Guid StockId, NewEntry Entry)> Entries, IReadOnlyList<Problem> Problems) Entries(
+        RoomFile file,
+        Room room
+    )
+    {
+        var problems = new List<Problem>();
+        var entries = new List<(Guid, NewEntry)>(file.Stock.Count + file.Journal.Count);
+        var known = new HashSet<Guid>();
+        var free = 0;
+        foreach (var (stock, i) in file.Stock.Select((s, i) => (s, i)))
+        {
+            if (stock is null || !known.Add(stock.Id))
+            {
+                problems.Add(new Problem($"stock[{i}]", stock is null ? "Is missing." : "This id is given twice."));
+                continue;
+            }
+
+            var at = stock.AcquiredAt ?? room.Clock.StartOf(stock.AcquiredOn);
+            var place = stock.Place ?? new Place("Z", 1 + (free / 99), 1 + (free++ % 99));
+            var act = new Acquired(stock.Details(), place);
+            var entryId = stock.EntryId ?? DerivedId.Of(stock.Id, "acquired");
+            entries.Add(
+                (stock.Id, new NewEntry(entryId, Occurrence.At(at), null, act, stock.WrittenAt ?? at, stock.WrittenBy))
+            );
+        }
+
+        foreach (var (line, i) in file.Journal.Select((e, i) => (e, i)))
+        {
+            if (line is null || !known.Contains(line.StockId))
+            {
+                problems.Add(new Problem($"journal[{i}].stockId", "No such animal in stock."));
+            }
+            else if (line.At is null && line.Night is null)
+            {
+                problems.Add(new Problem($"journal[{i}].at", "Say when: give at or night."));
+            }
+            else
+            {
+                var to = line.At ?? room.Clock.EveningOf(line.Night!.Value);
+                var when = new Occurrence(line.From ?? to, to);
+                entries.Add(
+                    (
+                        line.StockId,
+                        new NewEntry(
+                            line.Id,
+                            when,
+                            line.Supersedes,
+                            line.Act,
+                            line.WrittenAt ?? to,
+                            line.WrittenBy,
+                            line.Against
+                        )
+                    )
+                );
+            }
+        }
+
+        return (entries, problems);
+    }
+
+    /// <summary>Brings a file into the ledger. Entries and readings that are there already are passed over.</summary>
+    public async Task<LoadedRoom> LoadAsync(RoomFile file, DateTimeOffset now, CancellationToken cancel)
+    {
+        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        var wrong = await rulebook.AddSpeciesAsync(file.Species ?? [], replace: true, cancel);
+        if (wrong.Count > 0)
+        {
+            return new LoadedRoom(0, 0, 0, wrong);
+        }
+
+        foreach (var change in file.Overrides ?? [])
+        {
+            wrong = await rulebook.SetAsync(change, now, cancel);
+            if (wrong.Count > 0)
+            {
+                return new LoadedRoom(0, 0, 0, wrong);
+            }
+        }
+
+        var former = await rooms.ReadAsync(cancel);
+        var settings = file.Room ?? former.Settings;
+        var rules = await rulebook.ReadAsync(cancel);
+        if (file.Room is not null)
+        {
+            await rooms.WriteAsync(settings, former.Version, rules.Fingerprint, cancel);
+        }
+
+        var room = Room.At(rules, settings, now);
+        var (entries, problems) = Entries(file, room);
+        if (problems.Count > 0)
+        {
+            return new LoadedRoom(0, 0, 0, problems);
+        }
+
+        var readings = await AddClimateAsync(file, cancel);
+        room = room with { Climate = await rulebook.ClimateAsync(cancel) };
+        var result = await import.ImportAsync(entries, room, cancel);
+        if (result.Problems.Count > 0)
+        {
+            return result with { Readings = 0 };
+        }
+
+        await db.SaveChangesAsync(cancel);
+        await transaction.CommitAsync(cancel);
+        (cache.Rules, cache.Climate, cache.Taught) = (null, null, null);
+        return result with { Readings = readings };
+    }
+
+    private async Task<int> AddClimateAsync(RoomFile file, CancellationToken cancel)
+    {
+        if (file.Climate is not { Count: > 0 } readings)
+        {
+            return 0;
+        }
+
+        var known = await db.Climate.AsNoTracking().Select(c => new { c.Zone, c.Ticks }).ToListAsync(cancel);
+        var seen = known.Select(k => (k.Zone, k.Ticks)).ToHashSet();
+        var added = readings.Where(r => seen.Add((r.Zone, r.At.UtcTicks))).ToList();
+        db.Climate.AddRange(
+            added.Select(r => new ClimateRow
+            {
+                Ticks = r.At.UtcTicks,
+                Zone = r.Zone,
+                TemperatureC = r.TemperatureC,
+                RelativeHumidity = r.RelativeHumidity,
+            })
+        );
+        return added.Count;
+    }
+}

@@ -1,0 +1,63 @@
+using System.Text.Json;
+using Husbandry.Climate;
+using Husbandry.Honesty;
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+
+namespace Ledger;
+
+/// <summary>Works on a room file alone, without a ledger: its rules, its journal, its replay.</summary>
+public static class RoomFileRules
+{
+    /// <summary>The shipped rulebook with the file's own species and changed rules.</summary>
+    public static (RuleSet? Rules, IReadOnlyList<Problem> Problems) Of(RoomFile file)
+    {
+        var documents = (file.Species ?? [])
+            .Select(s => new RulebookDocument($"species/{s.Id}.json", JsonSerializer.Serialize(s, LedgerJson.Options)))
+            .ToList();
+        var reading =
+            documents.Count == 0
+                ? new RuleSetReading(RuleSet.Shipped, [])
+                : RuleSet.Read([.. RuleSet.ShippedDocuments(), .. documents]);
+        if (reading.Rules is not null && file.Overrides is { Count: > 0 } overrides)
+        {
+            reading = reading.Rules.With(overrides);
+        }
+
+        return (reading.Rules, reading.Problems);
+    }
+
+    /// <summary>Replays the journal of a file as it was written down.</summary>
+    /// <returns>The scores, or what is wrong with the file.</returns>
+    public static (ReplayResult? Result, IReadOnlyList<Problem> Problems) Replay(
+        RoomFile file,
+        RuleSet rules,
+        DateTimeOffset now
+    )
+    {
+        var room = Room.At(rules, file.Room ?? RoomStore.Fresh, now) with
+        {
+            Climate = RoomClimate.Of(file.Climate ?? []),
+        };
+        var (entries, problems) = RoomFileLoader.Entries(file, room);
+        if (problems.Count > 0)
+        {
+            return (null, problems);
+        }
+
+        var journal = entries
+            .OrderBy(e => e.Entry.WrittenAt ?? e.Entry.When.To)
+            .ThenBy(e => e.Entry.Act is Acquired ? 0 : 1)
+            .Select((e, i) => Rows.ToEntry(Rows.Of(e.StockId, e.Entry, room, i + 1)))
+            .ToList();
+        var wrong = journal
+            .GroupBy(e => e.StockId)
+            .SelectMany(animal =>
+                JournalImport.Check([], [.. animal], room).Select(p => p with { Field = $"{animal.Key} {p.Field}" })
+            )
+            .ToList();
+        return wrong.Count > 0 ? (null, wrong) : (Husbandry.Honesty.Replay.Of(journal, room), []);
+    }
+}

@@ -1,0 +1,79 @@
+using System.Text.Json;
+using Husbandry.Journal;
+using Microsoft.EntityFrameworkCore;
+
+namespace Ledger;
+
+/// <summary>Writes a whole room as a room file.</summary>
+public sealed class RoomFileWriter(LanternDb db, RoomStore rooms, JournalReader reader, RulebookStore rulebook)
+{
+    /// <summary>Reads the room as a file.</summary>
+    public async Task<RoomFile> ReadAsync(CancellationToken cancel)
+    {
+        var entries = await reader.ReadSinceAsync(DateTimeOffset.MinValue, cancel);
+        var came = entries.Where(e => e.Act is Acquired).ToList();
+        var climate = await db.Climate.AsNoTracking().OrderBy(c => c.Ticks).ThenBy(c => c.Zone).ToListAsync(cancel);
+        return new RoomFile(
+            RoomFile.FormatName,
+            RoomFile.CurrentVersion,
+            (await rooms.ReadAsync(cancel)).Settings,
+            [.. came.Select(Stock)],
+            [.. entries.Where(e => e.Act is not Acquired).Select(Line)],
+            [.. climate.Select(RulebookStore.Reading)],
+            await rulebook.SpeciesAsync(cancel),
+            await rulebook.OverridesAsync(cancel)
+        );
+    }
+
+    /// <summary>Writes the room to a file, whole or not at all.</summary>
+    public async Task WriteAsync(string path, CancellationToken cancel)
+    {
+        var file = await ReadAsync(cancel);
+        var beside = path + ".part";
+        await using (var stream = File.Create(beside))
+        {
+            await JsonSerializer.SerializeAsync(stream, file, RoomFile.Json, cancel);
+        }
+
+        File.Move(beside, path, overwrite: true);
+    }
+
+    private static RoomFileStock Stock(JournalEntry entry)
+    {
+        var (details, place) = (Acquired)entry.Act;
+        return new RoomFileStock(
+            entry.StockId,
+            details.Group,
+            details.AcquiredOn,
+            details.SpeciesId,
+            details.OtherSpecies,
+            place,
+            details.Nickname,
+            details.Kind,
+            details.Sex,
+            details.AcquiredFrom,
+            details.MoltsAtArrival,
+            details.MatureAtArrival,
+            details.HatchedOn,
+            details.Count,
+            entry.Id,
+            entry.When.To,
+            entry.WrittenAt,
+            entry.WrittenBy
+        );
+    }
+
+    private static RoomFileEntry Line(JournalEntry entry) =>
+        new(
+            entry.Id,
+            entry.StockId,
+            entry.Act,
+            entry.When.To,
+            null,
+            entry.When.From == entry.When.To ? null : entry.When.From,
+            entry.WrittenAt,
+            entry.WrittenBy,
+            entry.Supersedes,
+            entry.Against
+        );
+}

@@ -1,0 +1,233 @@
+using System.Text.Json;
+using Husbandry.Climate;
+using Husbandry.Reasons;
+using Husbandry.Rulebook;
+using Husbandry.Vigils;
+using Microsoft.EntityFrameworkCore;
+
+namespace Ledger;
+
+/// <summary>Rules as they hold in this room: the shipped rulebook, the keeper's own species, and changed rules.</summary>
+public sealed class RulebookStore(LanternDb db, RoomCache cache)
+{
+    /// <summary>The rules now.</summary>
+    public async Task<RuleSet> ReadAsync(CancellationToken cancel)
+    {
+        if (cache.Rules is { } cached && !db.ChangeTracker.HasChanges() && db.Database.CurrentTransaction is null)
+        {
+            return cached;
+        }
+
+        var rules = (await WithSpeciesAsync([], cancel)).Rules!.With(await OverridesAsync(cancel)).Rules!;
+        if (db.Database.CurrentTransaction is null)
+        {
+            cache.Rules = rules;
+        }
+
+        return rules;
+    }
+
+    /// <summary>Changed rules that hold now.</summary>
+    public async Task<IReadOnlyList<RuleOverride>> OverridesAsync(CancellationToken cancel)
+    {
+        var rows = await db
+            .Overrides.AsNoTracking()
+            .Where(o => o.EndedTicks == null)
+            .OrderBy(o => o.SetTicks)
+            .ToListAsync(cancel);
+        return [.. rows.Select(r => LedgerJson.Read<RuleOverride>(r.Override))];
+    }
+
+    /// <summary>The keeper's own species.</summary>
+    public async Task<IReadOnlyList<SpeciesProfile>> SpeciesAsync(CancellationToken cancel)
+    {
+        var rows = await db.Species.AsNoTracking().OrderBy(s => s.Id).ToListAsync(cancel);
+        return [.. rows.Select(r => LedgerJson.Read<SpeciesProfile>(r.Profile))];
+    }
+
+    /// <summary>Sets a rule; one that was set for the same rule and reach ends.</summary>
+    /// <returns>What is wrong with it; then nothing was written.</returns>
+    public async Task<IReadOnlyList<Problem>> SetAsync(
+        RuleOverride change,
+        DateTimeOffset now,
+        CancellationToken cancel
+    )
+    {
+        var standing = await OverridesAsync(cancel);
+        if (standing.Any(o => o.Id == change.Id))
+        {
+            return [];
+        }
+
+        var others = standing.Where(o => !SameReach(o, change)).ToList();
+        var own = await WithSpeciesAsync([], cancel);
+        var reading = own.Rules!.With([.. others, change]);
+        if (reading.Rules is null)
+        {
+            return reading.Problems;
+        }
+
+        await EndAsync(standing.Where(o => SameReach(o, change)).Select(o => o.Id), now, cancel);
+        db.Overrides.Add(
+            new OverrideRow
+            {
+                Id = change.Id,
+                Override = JsonSerializer.Serialize(change, LedgerJson.Options),
+                SetTicks = now.UtcTicks,
+            }
+        );
+        await db.SaveChangesAsync(cancel);
+        cache.Rules = null;
+        return [];
+    }
+
+    /// <summary>Gives a changed rule up, so that the rulebook's holds again.</summary>
+    /// <returns>False when there is no such change.</returns>
+    public async Task<bool> GiveUpAsync(Guid id, DateTimeOffset now, CancellationToken cancel)
+    {
+        var ended = await EndAsync([id], now, cancel);
+        await db.SaveChangesAsync(cancel);
+        cache.Rules = null;
+        return ended > 0;
+    }
+
+    /// <summary>Adds species of the keeper's own.</summary>
+    /// <param name="profiles">The profiles.</param>
+    /// <param name="replace">Whether one of the same id may be replaced; shipped ones never are.</param>
+    /// <param name="cancel">Cancels.</param>
+    /// <returns>What is wrong; then nothing was written.</returns>
+    public async Task<IReadOnlyList<Problem>> AddSpeciesAsync(
+        IReadOnlyList<SpeciesProfile> profiles,
+        bool replace,
+        CancellationToken cancel
+    )
+    {
+        if (profiles.Count == 0)
+        {
+            return [];
+        }
+
+        foreach (var profile in profiles)
+        {
+            if (RuleSet.Shipped.Profile(profile.Id) is not null)
+            {
+                return
+                [
+                    new Problem("id", $"{profile.Id} is in the shipped rulebook; change single rules of it instead."),
+                ];
+            }
+
+            if (!replace && await db.Species.AnyAsync(s => s.Id == profile.Id, cancel))
+            {
+                return [new Problem("id", $"{profile.Id} is there already.")];
+            }
+        }
+
+        var reading = await WithSpeciesAsync(profiles, cancel);
+        if (reading.Rules is null)
+        {
+            return reading.Problems;
+        }
+
+        foreach (var profile in profiles)
+        {
+            var row = await db.Species.FirstOrDefaultAsync(s => s.Id == profile.Id, cancel);
+            var json = JsonSerializer.Serialize(profile, LedgerJson.Options);
+            if (row is null)
+            {
+                db.Species.Add(new SpeciesRow { Id = profile.Id, Profile = json });
+            }
+            else
+            {
+                row.Profile = json;
+            }
+        }
+
+        await db.SaveChangesAsync(cancel);
+        cache.Rules = null;
+        return [];
+    }
+
+    /// <summary>Temperatures read in the room.</summary>
+    public async Task<RoomClimate> ClimateAsync(CancellationToken cancel)
+    {
+        if (cache.Climate is { } cached && db.Database.CurrentTransaction is null)
+        {
+            return cached;
+        }
+
+        await db.SaveChangesAsync(cancel);
+        var rows = await db.Climate.AsNoTracking().ToListAsync(cancel);
+        var climate = rows.Count == 0 ? RoomClimate.Unread : RoomClimate.Of(rows.Select(Reading));
+        if (db.Database.CurrentTransaction is null)
+        {
+            cache.Climate = climate;
+        }
+
+        return climate;
+    }
+
+    internal static ClimateReading Reading(ClimateRow row) =>
+        new(new DateTimeOffset(row.Ticks, TimeSpan.Zero), row.Zone, row.TemperatureC, row.RelativeHumidity);
+
+    private async Task<RuleSetReading> WithSpeciesAsync(IReadOnlyList<SpeciesProfile> more, CancellationToken cancel)
+    {
+        var own = (await SpeciesAsync(cancel)).Where(s => more.All(m => m.Id != s.Id)).Concat(more).ToList();
+        return own.Count == 0
+            ? new RuleSetReading(RuleSet.Shipped, [])
+            : RuleSet.Read([
+                .. RuleSet.ShippedDocuments(),
+                .. own.Select(s => new RulebookDocument(
+                    $"species/{s.Id}.json",
+                    JsonSerializer.Serialize(s, LedgerJson.Options)
+                )),
+            ]);
+    }
+
+    private async Task<int> EndAsync(IEnumerable<Guid> ids, DateTimeOffset now, CancellationToken cancel)
+    {
+        var wanted = ids.ToList();
+        var rows = await db.Overrides.Where(o => wanted.Contains(o.Id) && o.EndedTicks == null).ToListAsync(cancel);
+        foreach (var row in rows)
+        {
+            row.EndedTicks = now.UtcTicks;
+        }
+
+        return rows.Count;
+    }
+
+    private static bool SameReach(RuleOverride a, RuleOverride b) =>
+        (a.Scope, a.Group, a.SpeciesId, a.StockId, a.Rule) == (b.Scope, b.Group, b.SpeciesId, b.StockId, b.Rule);
+}
+
+/// <summary>Keeps what is dear to read in memory until it changes: rules, climate, and what the room has taught.</summary>
+public sealed class RoomCache
+{
+    private volatile RuleSet? rules;
+    private volatile RoomClimate? climate;
+    private volatile TaughtUntil? taught;
+
+    /// <summary>Lessons with the rules and the night for which they hold.</summary>
+    public sealed record TaughtUntil(Lessons Lessons, string Fingerprint, DateOnly Night);
+
+    /// <summary>What the room has taught; none when it must be learned anew.</summary>
+    public TaughtUntil? Taught
+    {
+        get => taught;
+        set => taught = value;
+    }
+
+    /// <summary>Temperatures; none when they must be read anew.</summary>
+    public RoomClimate? Climate
+    {
+        get => climate;
+        set => climate = value;
+    }
+
+    /// <summary>The rules; none when they must be read anew.</summary>
+    public RuleSet? Rules
+    {
+        get => rules;
+        set => rules = value;
+    }
+}
