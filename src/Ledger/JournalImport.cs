@@ -81,7 +81,8 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
         {
             if (isFresh.Contains(entry.Id))
             {
-                var said = $"{JournalText.Of(entry.Act, room.Rules, room.Wording)}, {room.Wording.Date(room.Clock.NightOf(entry.When.To))}";
+                var said =
+                    $"{JournalText.Of(entry.Act, room.Rules, room.Wording)}, {room.Wording.Date(room.Clock.NightOf(entry.When.To))}";
                 problems.AddRange(
                     EntryCheck
                         .Check(entry.Act, entry.When, standing, room)

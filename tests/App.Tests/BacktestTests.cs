@@ -84,10 +84,7 @@ public sealed class BacktestTests : IDisposable
 
         var first = await RunAsync(ErrandKind.Load, path);
         Assert.StartsWith("0 Added ", first, StringComparison.Ordinal);
-        Assert.Equal(
-            "0 Added 0 animals, 0 entries and 0 climate readings.",
-            await RunAsync(ErrandKind.Load, path)
-        );
+        Assert.Equal("0 Added 0 animals, 0 entries and 0 climate readings.", await RunAsync(ErrandKind.Load, path));
         var again = Path.Combine(folder, "again.json");
         Assert.StartsWith("0 Saved", await RunAsync(ErrandKind.Save, again), StringComparison.Ordinal);
         Assert.Equal(await File.ReadAllTextAsync(path), await File.ReadAllTextAsync(again));
@@ -98,7 +95,10 @@ public sealed class BacktestTests : IDisposable
     [Theory]
     [InlineData("{\"format\":\"other\",\"version\":1,\"stock\":[],\"journal\":[]}", "format")]
     [InlineData("{\"format\":\"hushed-lantern-room\",\"version\":9,\"stock\":[],\"journal\":[]}", "version")]
-    [InlineData("{\"format\":\"hushed-lantern-room\",\"version\":1,\"stock\":[{\"id\":\"x\"}],\"journal\":[]}", "stock[0]")]
+    [InlineData(
+        "{\"format\":\"hushed-lantern-room\",\"version\":1,\"stock\":[{\"id\":\"x\"}],\"journal\":[]}",
+        "stock[0]"
+    )]
     [InlineData("not json", "$")]
     [InlineData(
         "{\"format\":\"hushed-lantern-room\",\"version\":1,\"stock\":[{\"id\":\"11111111-1111-1111-1111-111111111111\",\"group\":\"dragon\",\"acquiredOn\":\"2026-01-01\",\"otherSpecies\":\"x\"}],\"journal\":[]}",

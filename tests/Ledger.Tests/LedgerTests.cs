@@ -83,7 +83,13 @@ public sealed class LedgerTests : IAsyncLifetime
         NewEntry[] entries = [Came("A1·01"), Entry(0, new Measured(BodyPart.LegSpan, 4000))];
         await using (var db = Open())
         {
-            var result = await new JournalStore(db, new JournalReader(db), new RoomCache()).WriteAsync(id, entries, null, Room, Cancel);
+            var result = await new JournalStore(db, new JournalReader(db), new RoomCache()).WriteAsync(
+                id,
+                entries,
+                null,
+                Room,
+                Cancel
+            );
             Assert.Equal(WriteOutcome.Refused, result.Outcome);
             Assert.Equal("act.lengthMm", Assert.Single(result.Problems).Field);
         }
@@ -260,7 +266,13 @@ public sealed class LedgerTests : IAsyncLifetime
     private async Task<WriteResult> WriteAsync(Guid stockId, NewEntry entry)
     {
         await using var db = Open();
-        return await new JournalStore(db, new JournalReader(db), new RoomCache()).WriteAsync(stockId, [entry], null, Room, Cancel);
+        return await new JournalStore(db, new JournalReader(db), new RoomCache()).WriteAsync(
+            stockId,
+            [entry],
+            null,
+            Room,
+            Cancel
+        );
     }
 
     private async Task<List<string>> SnapshotAsync()

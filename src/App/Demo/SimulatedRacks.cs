@@ -47,7 +47,21 @@ internal sealed class SimulatedRacks(Room room)
 
     private static readonly LifePlan[] Plans =
     [
-        new("tliltocatl-albopilosus", 4.5, 30, 1.2, 8, 3, 10, true, 420, SpiderFood, 1.2, BodyPart.Carapace, SpiderSigns),
+        new(
+            "tliltocatl-albopilosus",
+            4.5,
+            30,
+            1.2,
+            8,
+            3,
+            10,
+            true,
+            420,
+            SpiderFood,
+            1.2,
+            BodyPart.Carapace,
+            SpiderSigns
+        ),
         new("tliltocatl-vagans", 5, 38, 1.2, 9, 3, 10, true, 420, SpiderFood, 1.2, BodyPart.Carapace, SpiderSigns),
         new(
             "acanthoscurria-geniculata",

@@ -181,8 +181,8 @@ public sealed class Replay
     {
         var alone = new Quantiles(prior.Quantile(0.1), prior.Quantile(0.5), prior.Quantile(0.9));
         // Whether a forecast can be scored must not depend on what came of it: only those are whose wait would have
-        // ended before the record does by the rulebook's own 90 % night.
-        var left = last.DayNumber - subject.Room.Tonight.DayNumber;
+        // ended before the record of the animal does by the rulebook's own 90 % night.
+        var left = life.LastNight(room, last).DayNumber - subject.Room.Tonight.DayNumber;
         if (alone.P90 > left)
         {
             tooLate++;
@@ -228,7 +228,7 @@ public sealed class Replay
         var until = subject.Room.Now.AddDays(days);
         var followed = outcome.When is { } when && when.Middle <= until;
         // Near the end of the record, or of its stay, nobody knows whether a molt would have followed.
-        if (!followed && (until > room.Clock.EndOf(last) || outcome.CutShortAt < until))
+        if (!followed && (until > room.Clock.EndOf(life.LastNight(room, last)) || outcome.CutShortAt < until))
         {
             return;
         }
@@ -283,6 +283,13 @@ public sealed class Replay
         public Guid StockId => stockId;
 
         public Standing? Standing { get; private set; }
+
+        /// <summary>The night on which its record ends: nobody knows what came of an animal that was never written of again.</summary>
+        public DateOnly LastNight(Room room, DateOnly last)
+        {
+            var own = room.Clock.NightOf(final.LatestEventAt);
+            return final.Departure is null && own < last ? own : last;
+        }
 
         /// <summary>Spreads the weekly readings of a room over the week.</summary>
         public int Offset { get; } = stockId.ToByteArray()[0] % ReadingEveryNights;

@@ -115,8 +115,9 @@ public static class PastWaits
 
     private static bool EndsHere(Subject subject) => VigilForecast.WillNotMoltAgain(subject) is not null;
 
+    /// <summary>The last instant at which it is known to have waited: nobody knows what came of one not written of again.</summary>
     private static Occurrence Until(Subject subject) =>
-        Occurrence.At(subject.Standing.Departure?.At ?? subject.Room.Now);
+        Occurrence.At(subject.Standing.Departure?.At ?? subject.Standing.LatestEventAt);
 
     private static PastWait Between(Occurrence start, Occurrence end, IntervalPrior prior, Pace pace, bool isOver)
     {

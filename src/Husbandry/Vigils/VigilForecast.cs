@@ -146,12 +146,12 @@ public sealed record VigilForecast(
             return Reason.FromRecord("Next molt", $"{Sentence(VigilWords.Began(waiting.Vigil))}.", "record.began");
         }
 
+        var last = subject.Group.AdultsMolt;
         if (!subject.Standing.IsMatureByRecord)
         {
-            return null;
+            return ProbablyAdult(subject);
         }
 
-        var last = subject.Group.AdultsMolt;
         return last.Value switch
         {
             AdultMolting.Neither => last.Because(
@@ -166,6 +166,26 @@ public sealed record VigilForecast(
             ),
             _ => null,
         };
+    }
+
+    /// <summary>
+    /// Where adults molt no more, an animal with as many molts behind it as its species ever needs is adult in all
+    /// likelihood, though nobody wrote the ultimate molt down as such.
+    /// </summary>
+    private static Reason? ProbablyAdult(Subject subject)
+    {
+        var sex = subject.Standing.Details.Sex;
+        var endsWithAdult =
+            subject.Group.AdultsMolt.Value == AdultMolting.Neither
+            || (subject.Group.AdultsMolt.Value == AdultMolting.FemalesOnly && sex == Sex.Male);
+        var toAdult = sex == Sex.Male ? subject.Profile.MoltsToAdult.Male : subject.Profile.MoltsToAdult.Female;
+        return endsWithAdult && subject.Standing.MoltsInLife >= toAdult.Value.High
+            ? toAdult.Because(
+                "Next molt",
+                "species.moltsToAdult",
+                $"{subject.Standing.MoltsInLife} molts behind {subject.Them}, and the species is adult after {toAdult.Value.Low:0}–{toAdult.Value.High:0}: probably adult. Mark the last molt as the one to adult if it was."
+            )
+            : null;
     }
 
     /// <summary>Length of premolt by stage: the species' own where it has one, else the group's.</summary>
