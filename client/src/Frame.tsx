@@ -1,4 +1,5 @@
-import { type ReactNode, useState } from 'react';
+import { DropdownMenu } from 'radix-ui';
+import { type ReactNode, Suspense, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { DoneProvider } from './features/Journal/DoneBar';
 import { WhyContext, type Why } from './features/Reasons/WhyContext';
@@ -7,14 +8,32 @@ import { NightlineStrip } from './features/Rounds/NightlineStrip';
 import { FindDialog } from './features/Stock/FindDialog';
 import { KeySheet } from './ui/KeySheet';
 import { Lantern } from './ui/Lantern';
-import { FindIcon, RoomIcon, RoundIcon, StockIcon } from './ui/PlaceIcons';
+import { MenuItem, menuClass, pickByLetter } from './ui/Menu';
+import {
+  BenchIcon,
+  FindIcon,
+  GuideIcon,
+  HonestyIcon,
+  MoreIcon,
+  RoomIcon,
+  RoundIcon,
+  RulebookIcon,
+  StockIcon,
+} from './ui/PlaceIcons';
 import { useKeys } from './ui/useKeys';
 
 const places: readonly (readonly [string, string, string, () => ReactNode])[] = [
   ['/', 'Round', 'r', RoundIcon],
   ['/stock', 'Stock', 's', StockIcon],
+  ['/guide', 'Guide', 'u', GuideIcon],
+  ['/rulebook', 'Rulebook', 'b', RulebookIcon],
+  ['/honesty', 'Honesty', 'y', HonestyIcon],
+  ['/bench', 'Bench', 'n', BenchIcon],
   ['/room', 'Room', 'm', RoomIcon],
 ];
+
+/** On a phone the first three places stand in the bar; the others are behind "More". */
+const inBar = 3;
 
 /** What stands round every page: the places, the nightline, the undo bar and the why drawer. */
 export function Frame() {
@@ -69,7 +88,9 @@ export function Frame() {
                     tabIndex={-1}
                     className="flex min-h-0 flex-1 flex-col overflow-y-auto outline-none"
                   >
-                    <Outlet />
+                    <Suspense fallback={<Coming />}>
+                      <Outlet />
+                    </Suspense>
                   </main>
                   <div className={pathname === '/' ? 'max-sm:mb-[69px]' : ''}>{bar}</div>
                 </div>
@@ -85,14 +106,53 @@ export function Frame() {
   );
 }
 
+/** While the code of a page is on its way. */
+function Coming() {
+  return (
+    <p role="status" className="m-auto text-muted">
+      Opening…
+    </p>
+  );
+}
+
 const placeClass =
-  'relative grid min-h-[62px] content-center justify-items-center gap-1 text-12 text-muted hover:text-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink aria-[current=page]:after:absolute aria-[current=page]:after:bg-lampmark sm:aria-[current=page]:after:inset-y-2.5 sm:aria-[current=page]:after:-right-px sm:aria-[current=page]:after:w-0.5 max-sm:aria-[current=page]:after:inset-x-6 max-sm:aria-[current=page]:after:-top-px max-sm:aria-[current=page]:after:h-0.5';
+  'relative grid min-h-[58px] content-center justify-items-center gap-1 text-12 text-muted hover:text-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink aria-[current=page]:after:absolute aria-[current=page]:after:bg-lampmark sm:aria-[current=page]:after:inset-y-2.5 sm:aria-[current=page]:after:-right-px sm:aria-[current=page]:after:w-0.5 max-sm:aria-[current=page]:after:inset-x-6 max-sm:aria-[current=page]:after:-top-px max-sm:aria-[current=page]:after:h-0.5';
+
+/** The places that find no room in a phone's bar. */
+function More() {
+  const navigate = useNavigate();
+  return (
+    <DropdownMenu.Root modal={false}>
+      <DropdownMenu.Trigger asChild>
+        <button type="button" className={`${placeClass} sm:hidden`}>
+          <MoreIcon />
+          More
+        </button>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="end"
+          sideOffset={8}
+          collisionPadding={12}
+          className={menuClass}
+          onKeyDown={pickByLetter}
+        >
+          {places.slice(inBar).map(([path, word, key]) => (
+            <MenuItem key={path} letter={key} onSelect={() => void navigate(path)}>
+              {word}
+            </MenuItem>
+          ))}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
 
 function Rail({ onFind, onKeys }: { onFind: () => void; onKeys: () => void }) {
   return (
     <nav
       aria-label="Places"
-      className="flex flex-col border-line max-sm:order-last max-sm:grid max-sm:grid-cols-4 max-sm:border-t sm:border-r sm:pt-2.5 sm:pb-2"
+      className="flex flex-col border-line max-sm:order-last max-sm:grid max-sm:grid-cols-5 max-sm:border-t sm:border-r sm:pt-2.5 sm:pb-2"
     >
       <NavLink
         to="/"
@@ -105,8 +165,13 @@ function Rail({ onFind, onKeys }: { onFind: () => void; onKeys: () => void }) {
           Lantern
         </span>
       </NavLink>
-      {places.map(([path, word, , Icon]) => (
-        <NavLink key={path} to={path} end={path === '/'} className={placeClass}>
+      {places.map(([path, word, , Icon], k) => (
+        <NavLink
+          key={path}
+          to={path}
+          end={path === '/'}
+          className={`${placeClass} ${k < inBar ? '' : 'max-sm:hidden'}`}
+        >
           <Icon />
           {word}
         </NavLink>
@@ -115,6 +180,7 @@ function Rail({ onFind, onKeys }: { onFind: () => void; onKeys: () => void }) {
         <FindIcon />
         Find
       </button>
+      <More />
       <button
         type="button"
         className="mt-auto min-h-11 text-12 text-muted hover:text-ink max-sm:hidden"

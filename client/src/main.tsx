@@ -1,19 +1,42 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { setNonce } from 'get-nonce';
-import { StrictMode } from 'react';
+import { lazy, StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Link, RouterProvider } from 'react-router';
 import { queryClient } from './api/queries';
 import { RoundPage } from './features/Rounds/RoundPage';
-import { SettingsPage } from './features/Settings/SettingsPage';
-import { EditAnimalPage, NewAnimalPage } from './features/Stock/AnimalForm';
-import { AnimalPage } from './features/Stock/AnimalPage';
-import { StockPage } from './features/Stock/StockPage';
 import { Frame } from './Frame';
 import './theme.css';
 
 // Dialogs and menus may add their own style element only under the nonce of this page.
 setNonce(document.querySelector<HTMLMetaElement>('meta[name=style-nonce]')?.content ?? '');
+
+// The round opens at once; every other view is fetched when it is opened.
+const StockPage = lazy(async () => ({ default: (await import('./features/Stock/StockPage')).StockPage }));
+const AnimalPage = lazy(async () => ({ default: (await import('./features/Stock/AnimalPage')).AnimalPage }));
+const NewAnimalPage = lazy(async () => ({
+  default: (await import('./features/Stock/AnimalForm')).NewAnimalPage,
+}));
+const EditAnimalPage = lazy(async () => ({
+  default: (await import('./features/Stock/AnimalForm')).EditAnimalPage,
+}));
+const PicturesPage = lazy(async () => ({
+  default: (await import('./features/Growth/PicturesPage')).PicturesPage,
+}));
+const GuidePage = lazy(async () => ({ default: (await import('./features/Guide/GuidePage')).GuidePage }));
+const RulebookPage = lazy(async () => ({
+  default: (await import('./features/Rulebook/RulebookPage')).RulebookPage,
+}));
+const SpeciesPage = lazy(async () => ({
+  default: (await import('./features/Rulebook/SpeciesPage')).SpeciesPage,
+}));
+const HonestyPage = lazy(async () => ({
+  default: (await import('./features/Honesty/HonestyPage')).HonestyPage,
+}));
+const BenchPage = lazy(async () => ({ default: (await import('./features/Bench/BenchPage')).BenchPage }));
+const SettingsPage = lazy(async () => ({
+  default: (await import('./features/Settings/SettingsPage')).SettingsPage,
+}));
 
 function Lost() {
   return (
@@ -35,6 +58,13 @@ const router = createBrowserRouter([
       { path: '/stock/new', element: <NewAnimalPage /> },
       { path: '/stock/:id', element: <AnimalPage /> },
       { path: '/stock/:id/edit', element: <EditAnimalPage /> },
+      { path: '/stock/:id/pictures', element: <PicturesPage /> },
+      { path: '/guide', element: <GuidePage /> },
+      { path: '/rulebook', element: <RulebookPage /> },
+      { path: '/rulebook/:id', element: <SpeciesPage /> },
+      { path: '/honesty', element: <HonestyPage /> },
+      { path: '/bench', element: <BenchPage /> },
+      { path: '/bench/:name', element: <BenchPage /> },
       { path: '/room', element: <SettingsPage /> },
       { path: '*', element: <Lost /> },
     ],

@@ -1,4 +1,7 @@
 using App.Calculators;
+using App.Growth;
+using App.Guide;
+using App.Honesty;
 using App.Hosting;
 using App.Journal;
 using App.Rounds;
@@ -63,6 +66,10 @@ app.MapRound();
 app.MapStock();
 app.MapJournal();
 app.MapRulebook();
+app.MapSpecies();
+app.MapGuide();
+app.MapHonesty();
+app.MapPictures();
 app.MapSettings();
 app.MapCalculators();
 app.MapClient();

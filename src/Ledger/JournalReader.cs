@@ -68,6 +68,10 @@ public sealed class JournalReader(LanternDb db)
         }
     }
 
+    /// <summary>Sequence of the newest entry; 0 in an empty journal.</summary>
+    public async Task<long> LatestSequenceAsync(CancellationToken cancel) =>
+        await db.Entries.MaxAsync(e => (long?)e.Sequence, cancel) ?? 0;
+
     /// <summary>Standings of everything that is or was in the room.</summary>
     public async Task<IReadOnlyList<Standing>> AllStandingsAsync(CancellationToken cancel)
     {

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using Husbandry.Climate;
+using Husbandry.Honesty;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
@@ -206,6 +207,17 @@ public sealed class RoomCache
     private volatile RuleSet? rules;
     private volatile RoomClimate? climate;
     private volatile TaughtUntil? taught;
+    private volatile ScoredUntil? scored;
+
+    /// <summary>A scored replay with the journal and the rules for which it holds.</summary>
+    public sealed record ScoredUntil(ReplayResult Replay, long Sequence, string Fingerprint);
+
+    /// <summary>The scored journal; none when it was never asked for.</summary>
+    public ScoredUntil? Scored
+    {
+        get => scored;
+        set => scored = value;
+    }
 
     /// <summary>Lessons with the rules and the night for which they hold.</summary>
     public sealed record TaughtUntil(Lessons Lessons, string Fingerprint, DateOnly Night);

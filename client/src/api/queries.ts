@@ -25,8 +25,9 @@ export const useStock = (here: boolean) =>
     queryFn: () => take(api.GET('/api/stock', { params: { query: { here } } })),
   });
 
-export const useAnimal = (id: string) =>
+export const useAnimal = (id: string, enabled = true) =>
   useQuery({
+    enabled,
     queryKey: ['animal', id],
     queryFn: () => take(api.GET('/api/stock/{id}', { params: { path: { id } } })),
   });
@@ -37,6 +38,101 @@ export const useRulebook = () =>
     queryFn: () => take(api.GET('/api/rulebook')),
     staleTime: Number.POSITIVE_INFINITY,
   });
+
+export const useSpecies = (id: string) =>
+  useQuery({
+    queryKey: ['species', id],
+    queryFn: () => take(api.GET('/api/rulebook/species/{id}', { params: { path: { id } } })),
+  });
+
+export const useRule = (name: string, stockId: string, enabled: boolean) =>
+  useQuery({
+    enabled,
+    retry: false,
+    queryKey: ['rule', name, stockId],
+    queryFn: () => take(api.GET('/api/rulebook/rule', { params: { query: { name, stockId } } })),
+  });
+
+export const useGuide = () =>
+  useQuery({
+    queryKey: ['guide'],
+    queryFn: () => take(api.GET('/api/guide')),
+    staleTime: Number.POSITIVE_INFINITY,
+  });
+
+export const useHonesty = () =>
+  useQuery({ queryKey: ['honesty'], queryFn: () => take(api.GET('/api/honesty')), staleTime: 60_000 });
+
+export const useLessons = () =>
+  useQuery({ queryKey: ['lessons'], queryFn: () => take(api.GET('/api/lessons')) });
+
+export const usePreviewOverride = () =>
+  useMutation({
+    mutationFn: (body: Schemas['RuleOverride']) =>
+      take(api.POST('/api/rulebook/overrides/preview', { body })),
+  });
+
+/** After a change of rules everything may read otherwise. */
+function useAfterRules() {
+  const client = useQueryClient();
+  return () => client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'guide' });
+}
+
+export function useSetOverride() {
+  const after = useAfterRules();
+  return useMutation({
+    mutationFn: (body: Schemas['RuleOverride']) => take(api.POST('/api/rulebook/overrides', { body })),
+    onSuccess: after,
+  });
+}
+
+export function useGiveUpOverride() {
+  const after = useAfterRules();
+  return useMutation({
+    mutationFn: async (id: string) => {
+      const { error, response } = await api.DELETE('/api/rulebook/overrides/{id}', {
+        params: { path: { id } },
+      });
+      if (error !== undefined) {
+        throw new Refusal('That change is gone already.', {}, response.status);
+      }
+    },
+    onSuccess: after,
+  });
+}
+
+export function useAddSpecies() {
+  const after = useAfterRules();
+  return useMutation({
+    mutationFn: (body: Schemas['SpeciesProfile']) => take(api.POST('/api/rulebook/species', { body })),
+    onSuccess: after,
+  });
+}
+
+export interface NewPicture {
+  stockId: string;
+  pictureId: string;
+  entryId: string;
+  caption: string;
+  ofExuvia: boolean;
+  file: Blob;
+}
+
+export function useAddPicture() {
+  const after = useAfterWrite();
+  return useMutation({
+    mutationFn: ({ stockId, file, ...query }: NewPicture) =>
+      take(
+        api.POST('/api/stock/{id}/pictures', {
+          params: { path: { id: stockId }, query },
+          headers: { 'Content-Type': file.type },
+          body: file as unknown as string,
+          bodySerializer: (body) => body as unknown as BodyInit,
+        }),
+      ),
+    onSuccess: after,
+  });
+}
 
 export const useSettings = () =>
   useQuery({ queryKey: ['settings'], queryFn: () => take(api.GET('/api/settings')) });

@@ -68,6 +68,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/guide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["guide"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/honesty": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["honesty"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lessons"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/{id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/settings": {
         parameters: {
             query?: never;
@@ -148,6 +228,118 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/rulebook/species/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["speciesSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rulebook/species/{id}/profile": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["speciesProfile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rulebook/species": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addSpecies"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rulebook/rule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ruleAt"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rulebook/overrides": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["overrides"];
+        put?: never;
+        post: operations["setOverride"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rulebook/overrides/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewOverride"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rulebook/overrides/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["giveUpOverride"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/growth-fit": {
         parameters: {
             query?: never;
@@ -196,18 +388,126 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/degree-days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcDegreeDays"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/air": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcAir"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/hygrometer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcHygrometer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/photo-measure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcPhotoMeasure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/mass": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcMass"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/container": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcContainer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /** @description What happened, one record per kind. The journal stores these and nothing else. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActWithdrawn"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActWithdrawn"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
             kind: "acquired";
             details: components["schemas"]["StockDetails"];
             place: components["schemas"]["Place"];
+        };
+        /** @description A wait other than the one for a molt began: it buried itself, pupated, was set up to found a colony. */
+        ActBegan: {
+            /** @enum {string} */
+            kind: "began";
+            vigil: components["schemas"]["VigilKind"];
+        };
+        /** @description A pupa was put into its winter cold, or taken out of it. */
+        ActChilled: {
+            /** @enum {string} */
+            kind: "chilled";
+            intoCold: boolean;
         };
         /** @description A brood was counted. */
         ActCounted: {
@@ -231,6 +531,13 @@ export interface components {
             kind: "detailsChanged";
             details: components["schemas"]["StockDetails"];
         };
+        /** @description Such a wait ended. */
+        ActEnded: {
+            /** @enum {string} */
+            kind: "ended";
+            vigil: components["schemas"]["VigilKind"];
+            end: components["schemas"]["VigilEnd"];
+        };
         /** @description Fangs were looked at after a molt. */
         ActFangsChecked: {
             /** @enum {string} */
@@ -238,10 +545,25 @@ export interface components {
             /** @description Whether they were black and hard. */
             hard: boolean;
         };
+        /** @description Something else was done to it that the hush table speaks of: handled, rehoused, dug up, cleaned. */
+        ActHandled: {
+            /** @enum {string} */
+            kind: "handled";
+            care: components["schemas"]["CareAct"];
+        };
         /** @description Leftovers were taken out. */
         ActLeftoversRemoved: {
             /** @enum {string} */
             kind: "leftoversRemoved";
+        };
+        /** @description A lost limb, or how far it has grown again. */
+        ActLimbNoted: {
+            /** @enum {string} */
+            kind: "limbNoted";
+            /** @description Which, in the keeper's words, e.g. "leg 3 left"; 1–40 characters. */
+            limb: string;
+            /** @description How it was found. */
+            state: components["schemas"]["LimbState"];
         };
         /** @description The keeper looked and saw no sign of a molt: that is evidence too. */
         ActLooked: {
@@ -264,6 +586,16 @@ export interface components {
              * @default false
              */
             fromExuvia: boolean;
+            /**
+             * Format: double
+             * @description Standard error when it was measured in a picture, mm.
+             */
+            errorMm?: null | number;
+            /**
+             * Format: uuid
+             * @description The picture it was measured in.
+             */
+            pictureId?: null | string;
         };
         /** @description The animal molted; when only found later, the entry's occurrence is the interval. */
         ActMolted: {
@@ -312,6 +644,23 @@ export interface components {
             /** @description Whether prey stayed in the enclosure; by default what OfferOutcomes says. */
             leftIn?: null | boolean;
         };
+        /** @description A picture was kept on the record. */
+        ActPictured: {
+            /** @enum {string} */
+            kind: "pictured";
+            /**
+             * Format: uuid
+             * @description The stored picture.
+             */
+            pictureId: string;
+            /** @description What it shows; may be empty. */
+            caption: string;
+            /**
+             * @description Whether it shows the shed skin of the last molt.
+             * @default false
+             */
+            ofExuvia: boolean;
+        };
         /** @description Tonight's work at this enclosure was put off. */
         ActPutOff: {
             /** @enum {string} */
@@ -321,6 +670,13 @@ export interface components {
              * @description The night on which it is due again.
              */
             untilNight: string;
+        };
+        /** @description The sex was told from something; the details follow it. */
+        ActSexSeen: {
+            /** @enum {string} */
+            kind: "sexSeen";
+            sex: components["schemas"]["Sex"];
+            by: components["schemas"]["SexEvidence"];
         };
         /** @description A sign of the rulebook was seen. */
         ActSignSeen: {
@@ -341,10 +697,61 @@ export interface components {
             /** Format: uuid */
             entryId: string;
         };
-        /** @description Adult leg span by sex, mm. */
+        /** @description Adult size by sex, mm. */
         AdultSize: {
             female: components["schemas"]["RuleOfRange"];
             male: components["schemas"]["RuleOfRange"];
+        };
+        /** @description Air to be judged. */
+        AirRequest: {
+            /**
+             * Format: double
+             * @description −40 to 60 °C.
+             */
+            temperatureC: number;
+            /**
+             * Format: double
+             * @description 0 to 100 per cent.
+             */
+            relativeHumidity: number;
+            /**
+             * Format: double
+             * @description Temperature to which the same air is brought.
+             */
+            toTemperatureC?: null | number;
+        };
+        /** @description What follows for that air. */
+        AirResult: {
+            /**
+             * Format: double
+             * @description Saturation vapour pressure.
+             */
+            saturationKPa: number;
+            /**
+             * Format: double
+             * @description Vapour pressure.
+             */
+            vapourKPa: number;
+            /**
+             * Format: double
+             * @description Dew point; none for perfectly dry air.
+             */
+            dewPointC: null | number;
+            /**
+             * Format: double
+             * @description Vapour-pressure deficit.
+             */
+            vpdKPa: number;
+            /**
+             * Format: double
+             * @description Water in a cubic metre.
+             */
+            absoluteHumidityGm3: number;
+            /**
+             * Format: double
+             * @description Per cent at the other temperature, 100 where it condenses; none when no other was asked.
+             */
+            relativeHumidityAt: null | number;
         };
         /** @description Everything on an animal's page. */
         AnimalView: {
@@ -356,6 +763,9 @@ export interface components {
             place: components["schemas"]["Place"];
             species: string;
             groupOne: string;
+            instarMark: string;
+            stageWord: string;
+            takesPrey: boolean;
             instar: null | string;
             it: string;
             its: string;
@@ -373,13 +783,17 @@ export interface components {
             size: components["schemas"]["AnswerOfBodySize"];
             condition: components["schemas"]["AnswerOfCondition"];
             reading: components["schemas"]["AnswerOfPremoltReading"];
-            molt: components["schemas"]["AnswerOfMoltForecast"];
+            molt: components["schemas"]["AnswerOfVigilForecast"];
             firstMeal: components["schemas"]["AnswerOfFirstMeal"];
             prey: components["schemas"]["AnswerOfPreyFit"];
             meal: components["schemas"]["AnswerOfMealPlan"];
             water: components["schemas"]["AnswerOfWaterPlan"];
             leftover: components["schemas"]["AnswerOfLeftover"];
+            wait: components["schemas"]["AnswerOfVigilForecast"];
             growth: components["schemas"]["AnswerOfGrowthRecord"];
+            moltsLeft: components["schemas"]["AnswerOfMoltsLeft"];
+            pictures: components["schemas"]["PictureEvent"][];
+            sexTold: components["schemas"]["SexEvent"][];
             hush: components["schemas"]["HushLine"][];
             hushReasons: components["schemas"]["Reason"][];
             line: components["schemas"]["RoundLine"];
@@ -438,8 +852,8 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
         };
         /** @description A computed value together with what it follows from. */
-        AnswerOfMoltForecast: {
-            value: null | components["schemas"]["MoltForecast"];
+        AnswerOfMoltsLeft: {
+            value: null | components["schemas"]["MoltsLeft"];
             /** @description The judgement in one plain sentence. */
             summary: string;
             /** @description The steps that led to it, most telling first. */
@@ -490,6 +904,14 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
         };
         /** @description A computed value together with what it follows from. */
+        AnswerOfVigilForecast: {
+            value: null | components["schemas"]["VigilForecast"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
         AnswerOfWaterPlan: {
             /** @description The value. */
             value: components["schemas"]["WaterPlan"];
@@ -498,33 +920,117 @@ export interface components {
             /** @description The steps that led to it, most telling first. */
             reasons: components["schemas"]["Reason"][];
         };
+        /** @description How the forecasts of one kind in one group did. */
+        BacktestLine: {
+            /** @description What was awaited. */
+            vigil: components["schemas"]["VigilKind"];
+            /** @description Group, or `all`. */
+            group: string;
+            /**
+             * Format: int32
+             * @description Forecasts scored.
+             */
+            forecasts: number;
+            /**
+             * Format: double
+             * @description Share of them whose 10–90 % window held what happened; about 0.8 is honest.
+             */
+            coverage80: number;
+            /**
+             * Format: double
+             * @description Median distance between the 50 % night and what happened.
+             */
+            medianAbsoluteErrorDays: number;
+            /**
+             * Format: double
+             * @description Mean pinball loss of what the keeper saw, days; less is better.
+             */
+            pinballEngine: number;
+            /**
+             * Format: double
+             * @description The same of the rulebook alone.
+             */
+            pinballSpeciesPrior: number;
+            /**
+             * Format: int32
+             * @description Forecasts of animals that had an interval before.
+             */
+            comparedWithLast: number;
+            /**
+             * Format: double
+             * @description Loss of what the keeper saw, on those.
+             */
+            pinballEngineThere: null | number;
+            /**
+             * Format: double
+             * @description Loss of "same as last interval", on those.
+             */
+            pinballLastInterval: null | number;
+            /**
+             * Format: double
+             * @description Median error of the rulebook alone.
+             */
+            medianErrorSpeciesPriorDays: number;
+            /**
+             * Format: double
+             * @description Median error of "same as last interval".
+             */
+            medianErrorLastIntervalDays: null | number;
+        };
+        /** @description How forecasts and readings did, as a table for eyes and as JSON for scripts. */
+        BacktestReport: {
+            /**
+             * Format: date
+             * @description First night of the record.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Last night of the record.
+             */
+            to: string;
+            /** @description Forecasts by kind and group. */
+            vigils: components["schemas"]["BacktestLine"][];
+            /** @description Premolt readings by group. */
+            readings: components["schemas"]["ReadingLine"][];
+            /**
+             * Format: int32
+             * @description Forecasts made too near the end of the record.
+             */
+            tooLateToScore: number;
+            /**
+             * Format: int32
+             * @description Forecasts whose animal left first.
+             */
+            cutShort: number;
+        };
         /**
          * @description What a band on the nightline waits for.
          * @enum {unknown}
          */
-        BandKind: "molt" | "firstMeal";
+        BandKind: "molt" | "firstMeal" | "wait";
         /**
          * @description What was measured.
          * @enum {unknown}
          */
-        BodyPart: "legSpan" | "body" | "carapace" | "carapaceWidth" | "abdomenWidth";
+        BodyPart: "legSpan" | "body" | "carapace" | "carapaceWidth" | "abdomenWidth" | "headCapsule" | "claw";
         /** @description How large an animal is now, as far as its measures tell. */
         BodySize: {
             /**
              * Format: double
-             * @description Diagonal leg span.
+             * @description What the hobby calls its size: leg span of a spider, body length of a mantis, claw of a crab.
              */
-            legSpanMm: number;
+            sizeMm: number;
             /**
              * Format: double
-             * @description Carapace and abdomen.
+             * @description Body length.
              */
             bodyMm: number;
             /**
              * Format: double
-             * @description Carapace length.
+             * @description The hard part by which growth is followed.
              */
-            carapaceMm: number;
+            hardPartMm: number;
             /** @description Whether any of it was converted or carried over a molt. */
             isEstimate: boolean;
         };
@@ -534,18 +1040,48 @@ export interface components {
          */
         CadenceSchool: "default" | "often" | "lean";
         /** @description Answer of an open calculator. */
+        CalcAnswerOfAirResult: {
+            result: components["schemas"]["AirResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfContainerResult: {
+            result: components["schemas"]["ContainerResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfDegreeDaysResult: {
+            result: components["schemas"]["DegreeDaysResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
         CalcAnswerOfGrowthFitResult: {
-            result: null | components["schemas"]["GrowthFitResult"];
+            result: components["schemas"]["GrowthFitResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfHygrometerResult: {
+            result: components["schemas"]["HygrometerResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfMassResult: {
+            result: components["schemas"]["MassResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfPhotoMeasure: {
+            result: components["schemas"]["PhotoMeasure"];
             reasons: components["schemas"]["CalcReason"][];
         };
         /** @description Answer of an open calculator. */
         CalcAnswerOfPreyResult: {
-            result: null | components["schemas"]["PreyResult"];
+            result: components["schemas"]["PreyResult"];
             reasons: components["schemas"]["CalcReason"][];
         };
         /** @description Answer of an open calculator. */
         CalcAnswerOfVigilResult: {
-            result: null | components["schemas"]["VigilResult"];
+            result: components["schemas"]["VigilResult"];
             reasons: components["schemas"]["CalcReason"][];
         };
         /** @description A reason as the open calculators give it. */
@@ -575,6 +1111,70 @@ export interface components {
          * @enum {unknown}
          */
         ConditionWord: "unknown" | "thin" | "normal" | "plump" | "veryPlump";
+        /** @description An animal to be housed. */
+        ContainerRequest: {
+            /** @description Rulebook group. */
+            group: string;
+            /**
+             * Format: double
+             * @description Body length; of a hermit crab its height with the shell.
+             */
+            bodyLengthMm?: null | number;
+            /**
+             * Format: double
+             * @description Leg span, for groups housed by it.
+             */
+            legSpanMm?: null | number;
+            habit?: null | components["schemas"]["Habit"];
+        };
+        /** @description The least enclosure. */
+        ContainerResult: {
+            /** Format: double */
+            minHeightMm: number;
+            /** Format: double */
+            minWidthMm: number;
+            /** Format: double */
+            minDepthMm: null | number;
+            /** Format: double */
+            substrateDepthMm: null | number;
+            /** Format: double */
+            maxHeightMm: null | number;
+        };
+        /** @description Lowest and highest temperature of one day, °C. */
+        DayTemperatures: {
+            /** Format: double */
+            minC: number;
+            /** Format: double */
+            maxC: number;
+        };
+        /**
+         * @description How a day's warmth above a threshold is computed from its lowest and highest temperature.
+         * @enum {unknown}
+         */
+        DegreeDayMethod: "average" | "singleSine";
+        /** @description Days whose warmth is to be summed. */
+        DegreeDaysRequest: {
+            /** @description How a day's warmth follows from its lowest and highest temperature. */
+            method: components["schemas"]["DegreeDayMethod"];
+            /**
+             * Format: double
+             * @description Threshold below which nothing is gained, −20 to 60 °C.
+             */
+            lowerC: number;
+            /** @description 1 to 1000 days. */
+            days: components["schemas"]["DayTemperatures"][];
+            /**
+             * Format: double
+             * @description Temperature above which nothing more is gained; above the lower threshold.
+             */
+            upperC?: null | number;
+        };
+        /** @description Degree-days in °C·d. */
+        DegreeDaysResult: {
+            /** Format: double */
+            total: number;
+            daily: number[];
+        };
         /** @description A departure on record. */
         DepartureEvent: {
             /** Format: date-time */
@@ -587,6 +1187,14 @@ export interface components {
          * @enum {unknown}
          */
         DepartureKind: "died" | "sold" | "givenAway";
+        /** @description An obligate winter rest of pupae. */
+        Diapause: {
+            /**
+             * Format: double
+             * @description Weeks of cold that it needs.
+             */
+            chillWeeks: number;
+        };
         /** @description Something done tonight. */
         DoneLine: {
             /** Format: uuid */
@@ -605,7 +1213,7 @@ export interface components {
         };
         /** @description One piece of evidence. */
         Evidence: {
-            /** @description The sign, or `clean-look`. */
+            /** @description The sign, `clean-look` or `meal`. */
             signId: string;
             /** @description What was seen. */
             label: string;
@@ -639,10 +1247,9 @@ export interface components {
             id: string;
             /** @description Adjective before the feeder's name, e.g. "small"; empty when there is only one class. */
             name: string;
-            /** @description Body length. */
-            lengthMm: components["schemas"]["RuleOfRange"];
+            lengthMm: null | components["schemas"]["RuleOfRange"];
         };
-        /** @description A kind of prey. */
+        /** @description A kind of food. */
         FeederRules: {
             /** @description Identifier. */
             id: string;
@@ -692,6 +1299,12 @@ export interface components {
             /** Format: double */
             lengthMm: number;
         };
+        /** @description The signs of a group. */
+        GroupSigns: {
+            group: string;
+            name: string;
+            signs: components["schemas"]["SignView"][];
+        };
         /** @description A group as forms and menus need it. */
         GroupView: {
             id: string;
@@ -700,6 +1313,20 @@ export interface components {
             instarMark: string;
             /** Format: int32 */
             instarAtHatching: number;
+            stageWords: {
+                [key: string]: string;
+            };
+            /** @description The part that is called its size. */
+            sizePart: components["schemas"]["BodyPart"];
+            /** @description Parts worth measuring, the size first. */
+            parts: components["schemas"]["BodyPart"][];
+            /** @description Whether prey is sized for it. */
+            takesPrey: boolean;
+            fangCheck: boolean;
+            /** @description Waits other than for a molt that can begin. */
+            waits: components["schemas"]["VigilKind"][];
+            /** @description Whether it is kept as a colony. */
+            colonial: boolean;
         };
         /** @description Straight-line growth of ln length on instar. */
         GrowthFit: {
@@ -787,6 +1414,9 @@ export interface components {
              * @description Ratio per molt used for forecasts: fitted, or the species'.
              */
             ratio: number;
+            corrected: null | components["schemas"]["GrowthFit"];
+            /** @description Limbs that were lost and how far they have grown again. */
+            limbs: components["schemas"]["LimbRecord"][];
         };
         /** @description One step between consecutive measures. */
         GrowthStep: {
@@ -815,6 +1445,55 @@ export interface components {
             /** @description Whether hard parts shrank, which cannot be: a wrong measure or the wrong animal. */
             shrank?: boolean;
         };
+        /** @description An answer and the question or outcome that it leads to. */
+        GuideAnswer: {
+            text: string;
+            to: string;
+        };
+        /** @description A guided reading for a worried keeper: what is seen, two or three questions, what it most likely is. */
+        GuideCase: {
+            /** @description Identifier. */
+            id: string;
+            /** @description What is seen, as a keeper says it. */
+            title: string;
+            /** @description Name of the drawing. */
+            drawing: string;
+            /** @description Groups in which it can be seen. */
+            groups: string[];
+            /** @description First question. */
+            start: string;
+            /** @description Questions. */
+            questions: components["schemas"]["GuideQuestion"][];
+            /** @description What it can come to. */
+            outcomes: components["schemas"]["GuideOutcome"][];
+        };
+        /** @description What it most likely is, and what to do. */
+        GuideOutcome: {
+            /** @description Identifier within the case. */
+            id: string;
+            /** @description What it most likely is. */
+            likely: string;
+            /** @description How sure that is. */
+            sureness: components["schemas"]["Sureness"];
+            /** @description What to do now. */
+            now: string[];
+            /** @description What never to do. */
+            never: string[];
+            /** @description When to ask an experienced keeper or a vet. */
+            ask: string;
+            /** @description Signs that can be logged with it. */
+            signs: string[];
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Where it comes from. */
+            source: string;
+        };
+        /** @description A question with its answers. */
+        GuideQuestion: {
+            id: string;
+            text: string;
+            answers: components["schemas"]["GuideAnswer"][];
+        };
         /**
          * @description Where an animal lives.
          * @enum {unknown}
@@ -824,6 +1503,13 @@ export interface components {
         Health: {
             status: string;
             version: string;
+        };
+        /** @description How honest the forecasts were. */
+        HonestyView: {
+            /** @description Scores. */
+            report: components["schemas"]["BacktestReport"];
+            /** @description The newest scored forecasts. */
+            examples: components["schemas"]["ScoredForecast"][];
         };
         /** @description Chance that the wait is over within some days. */
         Horizon: {
@@ -847,7 +1533,7 @@ export interface components {
          * @description What brings a hush about.
          * @enum {unknown}
          */
-        HushCause: "suspected" | "darkening" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "veryPlump";
+        HushCause: "suspected" | "darkening" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "veryPlump" | "buried" | "surfaced" | "pupa" | "chilled" | "founding";
         /** @description One cause that bears on an act. */
         HushContributor: {
             /** @description The cause. */
@@ -890,6 +1576,34 @@ export interface components {
             until: null | components["schemas"]["HushEnd"];
             contributors: components["schemas"]["HushContributor"][];
         };
+        /** @description One check of a hygrometer over a saturated salt. */
+        HygrometerPoint: {
+            /**
+             * Format: double
+             * @description True relative humidity, per cent.
+             */
+            reference: number;
+            /**
+             * Format: double
+             * @description What the instrument said, per cent.
+             */
+            reading: number;
+        };
+        /** @description A hygrometer check over one or two salts, and a reading to correct. */
+        HygrometerRequest: {
+            points: components["schemas"]["HygrometerPoint"][];
+            /** Format: double */
+            reading: number;
+        };
+        /** @description The correction. */
+        HygrometerResult: {
+            /** Format: double */
+            corrected: number;
+            /** Format: double */
+            slope: number;
+            /** Format: double */
+            offset: number;
+        };
         /** @description A journal entry as shown. */
         JournalLine: {
             /** Format: uuid */
@@ -922,9 +1636,11 @@ export interface components {
              * @description The entry that it corrects.
              */
             corrects: null | string;
+            against: null | string;
             /** @description Whether it can be corrected or taken back here. */
             canBeCorrected: boolean;
         };
+        JsonNode: unknown;
         /** @description Weights of the learning model. */
         Learning: {
             /**
@@ -965,6 +1681,11 @@ export interface components {
          * @enum {unknown}
          */
         LengthUnit: "mm" | "cm" | "in";
+        /** @description What this room has taught. */
+        LessonsView: {
+            groups: components["schemas"]["GroupSigns"][];
+            paces: components["schemas"]["SpeciesPace"][];
+        };
         /** @description A sign on the lifeline. */
         LifeSign: {
             /** Format: date */
@@ -1010,6 +1731,30 @@ export interface components {
             /** @description Signs seen. */
             signs: components["schemas"]["LifeSign"][];
         };
+        /** @description A lost limb over the molts since. */
+        LimbRecord: {
+            /** @description Which. */
+            limb: string;
+            /** @description How it was found last. */
+            state: components["schemas"]["LimbState"];
+            /**
+             * Format: date
+             * @description Night on which it was.
+             */
+            seenOn: string;
+            /**
+             * Format: int32
+             * @description Molts since it was lost.
+             */
+            moltsSinceLost: number;
+            /** @description What to expect, in one sentence. */
+            outlook: string;
+        };
+        /**
+         * @description How a limb was found.
+         * @enum {unknown}
+         */
+        LimbState: "lost" | "small" | "full";
         /**
          * @description Which part of the round a line belongs to.
          * @enum {unknown}
@@ -1039,6 +1784,21 @@ export interface components {
              * @description The entry that this one corrects; without dates it keeps that one's.
              */
             corrects?: null | string;
+        };
+        /** @description An animal to be weighed by its length. */
+        MassRequest: {
+            /** @description Rulebook group, or `feeder` for insects in general. */
+            group: string;
+            /**
+             * Format: double
+             * @description Body length, 0.1 to 500 mm.
+             */
+            lengthMm: number;
+        };
+        /** @description Estimated mass. */
+        MassResult: {
+            /** Format: double */
+            massMg: number;
         };
         /** @description What to put before an animal. */
         MealOffer: {
@@ -1084,42 +1844,44 @@ export interface components {
          * @enum {unknown}
          */
         Moisture: "dry" | "damp";
-        /** @description When the next molt is to be expected. */
-        MoltForecast: {
-            /**
-             * Format: date
-             * @description Night by which one in ten would have molted.
-             */
-            p10: string;
-            /**
-             * Format: date
-             * @description Night by which half would have.
-             */
-            p50: string;
-            /**
-             * Format: date
-             * @description Night by which nine in ten would have.
-             */
-            p90: string;
+        /** @description How many molts an animal has left to adult. */
+        MoltsLeft: {
             /**
              * Format: int32
-             * @description Nights since the last molt, or since arrival when none is known.
+             * @description By size and growth ratio, to the smallest adult.
              */
-            waitedNights: number;
+            bySizeLow: null | number;
             /**
-             * Format: double
-             * @description Chance (0–1) that it is in premolt now.
+             * Format: int32
+             * @description To the largest adult.
              */
-            premoltChance: number;
-            /** @description How each step of the evidence moved that chance. */
-            ladder: components["schemas"]["Rung"][];
-            /** @description Whether the wait is beyond the 97.5 % point. */
-            longerThanNormal: boolean;
+            bySizeHigh: null | number;
+            /**
+             * Format: int32
+             * @description By the species' number of molts, at least; none where its instar is not known.
+             */
+            byInstarLow: null | number;
+            /**
+             * Format: int32
+             * @description At most.
+             */
+            byInstarHigh: null | number;
+            /** @description Whether both ways overlap, or only one is to be had. */
+            agree: boolean;
         };
         /** @description Number of molts to adult by sex. */
         MoltsToAdult: {
             female: components["schemas"]["RuleOfRange"];
             male: components["schemas"]["RuleOfRange"];
+        };
+        /** @description Something that a change of rules moves. */
+        MovedForecast: {
+            /** Format: uuid */
+            stockId: string;
+            code: string;
+            name: string;
+            /** @description What moves, from what to what. */
+            what: string;
         };
         /** @description A new animal or brood. */
         NewStock: {
@@ -1241,11 +2003,76 @@ export interface components {
             /** @description Whether prey stayed in the enclosure; by default what OfferOutcomes says. */
             leftIn?: null | boolean;
         };
+        /** @description What a change of rules would move. */
+        OverridePreview: {
+            /** Format: int32 */
+            animals: number;
+            moved: components["schemas"]["MovedForecast"][];
+        };
+        /**
+         * @description How far a changed rule reaches.
+         * @enum {unknown}
+         */
+        OverrideScope: "room" | "species" | "animal";
         /**
          * @description Where an animal stands between two molts, as the lantern shows it.
          * @enum {unknown}
          */
-        Phase: "open" | "wellFed" | "suspected" | "likely" | "imminent" | "hardening" | "fangsUnchecked";
+        Phase: "open" | "wellFed" | "suspected" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "buried" | "pupa" | "founding";
+        /** @description A length measured in a picture against a scale of known length. */
+        PhotoMeasure: {
+            /**
+             * Format: double
+             * @description Length.
+             */
+            lengthMm: number;
+            /**
+             * Format: double
+             * @description Standard error from setting four points by hand; tilt and distance come on top.
+             */
+            errorMm: number;
+            /**
+             * Format: double
+             * @description Scale.
+             */
+            mmPerPixel: number;
+        };
+        /** @description A length clicked in a picture beside a scale of known length. */
+        PhotoMeasureRequest: {
+            /** @description One end of the scale, pixels. */
+            scaleFrom: components["schemas"]["PicturePoint"];
+            /** @description Its other end. */
+            scaleTo: components["schemas"]["PicturePoint"];
+            /**
+             * Format: double
+             * @description Its length, 0.1 to 1000 mm.
+             */
+            scaleMm: number;
+            /** @description One end of what is measured. */
+            from: components["schemas"]["PicturePoint"];
+            /** @description Its other end. */
+            to: components["schemas"]["PicturePoint"];
+        };
+        /** @description A picture on record. */
+        PictureEvent: {
+            /** Format: uuid */
+            entryId: string;
+            /** Format: uuid */
+            pictureId: string;
+            /** Format: date-time */
+            at: string;
+            caption: string;
+            ofExuvia: boolean;
+            /** Format: int32 */
+            moltsHere: number;
+        };
+        /** @description A point in a picture, in pixels. */
+        PicturePoint: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
         /** @description Where an enclosure stands: rack, shelf and slot like A1·03 (rack A–ZZ, shelf 1–99, slot 1–999). */
         Place: string;
         /** @description The reading of the signs since the last molt. */
@@ -1254,16 +2081,6 @@ export interface components {
             word: components["schemas"]["ReadingWord"];
             /** @description Every piece, oldest first. */
             evidence: components["schemas"]["Evidence"][];
-            /**
-             * Format: double
-             * @description Product of the likelihood ratios of premolt (without imminent signs).
-             */
-            oddsFactor: number;
-            /**
-             * Format: double
-             * @description Product of the likelihood ratios of the last hours before the molt.
-             */
-            imminentFactor: number;
             /** @description Whether the new skin shows. */
             darkening: boolean;
             /**
@@ -1278,7 +2095,7 @@ export interface components {
          * @description How prey was served.
          * @enum {unknown}
          */
-        Preparation: "live" | "preKilled" | "cut";
+        Preparation: "live" | "preKilled" | "cut" | "fresh";
         /** @description One size class of a feeder judged. */
         PreyChoice: {
             feeder: string;
@@ -1392,6 +2209,15 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
         };
+        /** @description Quantiles in nights from the night of the forecast. */
+        Quantiles: {
+            /** Format: double */
+            p10: number;
+            /** Format: double */
+            p50: number;
+            /** Format: double */
+            p90: number;
+        };
         /** @description A range with both ends included. */
         Range: {
             /** Format: double */
@@ -1403,6 +2229,36 @@ export interface components {
              * @description The middle of the range.
              */
             middle?: number;
+        };
+        /** @description How the premolt readings of a group did. */
+        ReadingLine: {
+            /** @description Group, or `all`. */
+            group: string;
+            /**
+             * Format: int32
+             * @description Readings scored.
+             */
+            readings: number;
+            /**
+             * Format: double
+             * @description Share that a molt followed.
+             */
+            followed: number;
+            /**
+             * Format: double
+             * @description Brier score; less is better.
+             */
+            brier: number;
+            /**
+             * Format: double
+             * @description Brier score of always saying that share.
+             */
+            brierOfShare: number;
+            /**
+             * Format: double
+             * @description How well readings tell premolt from the rest; 0.5 is chance. None when only one of both occurred.
+             */
+            areaUnderRoc: null | number;
         };
         /**
          * @description What the signs add up to, in the words of the trade.
@@ -1490,7 +2346,7 @@ export interface components {
             detail: string;
             offer: null | components["schemas"]["MealOffer"];
             preyIn: null | components["schemas"]["OfferEvent"];
-            molt: null | components["schemas"]["MoltForecast"];
+            molt: null | components["schemas"]["VigilForecast"];
             /**
              * Format: double
              * @description Estimated time for the act.
@@ -1524,6 +2380,56 @@ export interface components {
             lines: components["schemas"]["RoundLine"][];
             done: components["schemas"]["DoneLine"][];
             resting: components["schemas"]["RestingLine"][];
+        };
+        /** @description A rule as it holds for one animal, with every reach to which it can be changed. */
+        RuleAt: {
+            line: components["schemas"]["RuleLine"];
+            group: string;
+            speciesId: null | string;
+            species: string;
+            animal: string;
+            changes: components["schemas"]["RuleOverride"][];
+        };
+        /**
+         * @description The form of a rule's value, so that it can be shown and changed.
+         * @enum {unknown}
+         */
+        RuleForm: "number" | "range" | "wait" | "yesNo" | "choice" | "text" | "other";
+        /** @description One value of the rulebook as a line to read. */
+        RuleLine: {
+            /** @description Dotted name. */
+            name: string;
+            /** @description Heading under which it stands. */
+            section: string;
+            /** @description What it is, in words. */
+            label: string;
+            /** @description Form of its value. */
+            form: components["schemas"]["RuleForm"];
+            /** @description Value with unit, in words. */
+            text: string;
+            /** @description The value as JSON text, for changing it. */
+            value: string;
+            /** @description Words to choose from. */
+            choices: string[];
+            /** @description Unit. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Where it comes from. */
+            source: string;
+            /** @description Which school it is the value of; empty where there are none. */
+            school: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfDiapause: {
+            /** @description The value. */
+            value: components["schemas"]["Diapause"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
         };
         /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
         RuleOfMoisture: {
@@ -1559,6 +2465,17 @@ export interface components {
             source: string;
         };
         /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfWarmth: {
+            /** @description The value. */
+            value: components["schemas"]["Warmth"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
         RuleOfdouble: {
             /**
              * Format: double
@@ -1586,15 +2503,54 @@ export interface components {
             /** @description Published source, or the reason for a house pick, or what the tag says. */
             source: string;
         };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfstring: {
+            /** @description The value. */
+            value: null | string;
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook that the keeper has changed. */
+        RuleOverride: {
+            /**
+             * Format: uuid
+             * @description Made by the client.
+             */
+            id: string;
+            /** @description How far it reaches. */
+            scope: components["schemas"]["OverrideScope"];
+            /** @description Group whose rules it changes; for room rules empty. */
+            group: string;
+            /** @description The species, when it reaches one species. */
+            speciesId: null | string;
+            /**
+             * Format: uuid
+             * @description The animal, when it reaches one animal.
+             */
+            stockId: null | string;
+            /**
+             * @description Dotted name of the rule as reasons give it, e.g. `species.moltInterval.juvenile`,
+             *     `group.cadence.adult.default` or `room.settleDays`.
+             */
+            rule: string;
+            /** @description The new value, of the same shape as the old one. */
+            value: components["schemas"]["JsonNode"];
+            /** @description Why, in the keeper's words; 0–200 characters. */
+            remark: string;
+        };
         /**
          * @description Where a value comes from. Every rule and every reason carries one.
          * @enum {unknown}
          */
-        RuleTag: "practice" | "published" | "house" | "memory" | "record";
+        RuleTag: "practice" | "published" | "house" | "memory" | "record" | "keeper";
         /** @description The rulebook as the client needs it: what can be chosen, and what it means. */
         RulebookView: {
             groups: components["schemas"]["GroupView"][];
-            species: components["schemas"]["SpeciesProfile"][];
+            species: components["schemas"]["SpeciesName"][];
             feeders: components["schemas"]["FeederRules"][];
             signs: components["schemas"]["SignRule"][];
         };
@@ -1619,16 +2575,114 @@ export interface components {
             /** @description Whether the room follows it. */
             chosen: boolean;
         };
+        /** @description One forecast and what came of it. */
+        ScoredForecast: {
+            /**
+             * Format: uuid
+             * @description The animal.
+             */
+            stockId: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Its group. */
+            group: string;
+            /** @description What was awaited. */
+            vigil: components["schemas"]["VigilKind"];
+            /**
+             * Format: date
+             * @description Night of the forecast.
+             */
+            madeOn: string;
+            /**
+             * Format: double
+             * @description Age of the wait then, as a share of the rulebook's median.
+             */
+            ageShare: number;
+            /** @description What the keeper was shown. */
+            engine: components["schemas"]["Quantiles"];
+            /** @description What the rulebook alone would have said. */
+            speciesPrior: components["schemas"]["Quantiles"];
+            lastInterval: null | components["schemas"]["Quantiles"];
+            /**
+             * Format: double
+             * @description Earliest night from the forecast on which it happened.
+             */
+            happenedFrom: number;
+            /**
+             * Format: double
+             * @description Latest such night; the same when the day is known. None while it has still not happened.
+             */
+            happenedTo: null | number;
+        };
         /**
          * @description Sex as far as the keeper knows it.
          * @enum {unknown}
          */
         Sex: "unknown" | "female" | "male";
+        /** @description The sex was told from something. */
+        SexEvent: {
+            /** Format: date-time */
+            at: string;
+            sex: components["schemas"]["Sex"];
+            by: components["schemas"]["SexEvidence"];
+        };
+        /**
+         * @description By what the sex was told.
+         * @enum {unknown}
+         */
+        SexEvidence: "shedSkin" | "furrow" | "adultMarks" | "looks";
+        /** @description A rule with what the rulebook itself says, when the keeper has changed it. */
+        SheetLine: {
+            /** @description The rule as it holds. */
+            line: components["schemas"]["RuleLine"];
+            /** @description What the rulebook says; none when nothing was changed. */
+            shipped: null | string;
+            /**
+             * Format: uuid
+             * @description The change.
+             */
+            overrideId: null | string;
+        };
         /**
          * @description Signs of one family are correlated and count as one.
          * @enum {unknown}
          */
         SignFamily: "appetite" | "fullness" | "colour" | "behaviour" | "posture";
+        /** @description How well one sign has held in this room. */
+        SignLesson: {
+            /** @description The sign, or string PremoltReading.CleanLook. */
+            signId: string;
+            /**
+             * Format: int32
+             * @description Premolts in which it was seen.
+             */
+            seenInPremolt: number;
+            /**
+             * Format: int32
+             * @description Premolts that were watched.
+             */
+            premolts: number;
+            /**
+             * Format: int32
+             * @description Stretches of the same length outside premolt in which it was seen.
+             */
+            seenOutside: number;
+            /**
+             * Format: double
+             * @description Such stretches that were watched.
+             */
+            outside: number;
+            /**
+             * Format: double
+             * @description Likelihood ratio of the rulebook.
+             */
+            rulebookRatio: number;
+            /**
+             * Format: double
+             * @description Likelihood ratio now, the rulebook's weighed against what was counted.
+             */
+            ratio: number;
+        };
         /** @description A sign a keeper can see. */
         SignRule: {
             /** @description Identifier. */
@@ -1655,6 +2709,12 @@ export interface components {
          * @enum {unknown}
          */
         SignStrength: "weak" | "medium" | "strong" | "imminent" | "opposite";
+        /** @description One sign in one group and how well it has held here. */
+        SignView: {
+            label: string;
+            strength: string;
+            lesson: components["schemas"]["SignLesson"];
+        };
         /** @description One skin of an animal and its measures. */
         Skin: {
             /**
@@ -1676,6 +2736,26 @@ export interface components {
             measuredOn: string;
             ratioToNext: null | components["schemas"]["GrowthStep"];
         };
+        /** @description A species as it can be chosen. */
+        SpeciesName: {
+            id: string;
+            scientificName: string;
+            group: string;
+        };
+        /** @description What the room taught of one wait of one species. */
+        SpeciesPace: {
+            species: string;
+            vigil: components["schemas"]["VigilKind"];
+            /**
+             * Format: double
+             * @description Length of the wait here against the rulebook's; 1 is the same.
+             */
+            factor: number;
+            /** Format: int32 */
+            intervals: number;
+            /** Format: int32 */
+            animals: number;
+        };
         /** @description What the rulebook knows of one species. */
         SpeciesProfile: {
             /** @description Identifier, e.g. `tliltocatl-albopilosus`. */
@@ -1688,36 +2768,67 @@ export interface components {
             habit: components["schemas"]["Habit"];
             /** @description Default moisture school. */
             moisture: components["schemas"]["RuleOfMoisture"];
-            /** @description Leg span of adults by sex; unknown sex takes the female's. */
-            adultLegSpanMm: components["schemas"]["AdultSize"];
-            /** @description End of the sling stage. */
-            slingUntilLegSpanMm: components["schemas"]["RuleOfdouble"];
-            /** @description Share of the smallest adult leg span from which an animal counts as sub-adult. */
+            /** @description Size of adults by sex, in the part that the group goes by; unknown sex takes the female's. */
+            adultSizeMm: components["schemas"]["AdultSize"];
+            /** @description Size at which the youngest stage ends. */
+            slingUntilMm: components["schemas"]["RuleOfdouble"];
+            /** @description Share of the smallest adult size from which an animal counts as sub-adult. */
             subAdultFromShare: components["schemas"]["RuleOfdouble"];
             /** @description Number of molts from hatching to adult by sex. */
             moltsToAdult: components["schemas"]["MoltsToAdult"];
             /** @description Ratio of hard parts from one molt to the next. */
             growthRatio: components["schemas"]["RuleOfdouble"];
-            /** @description Nights from one molt to the next by stage; adult means adult female. */
+            /** @description Nights from one molt to the next by stage at the reference temperature; adult means adult female. */
             moltInterval: {
                 [key: string]: components["schemas"]["RuleOfWaitPrior"];
             };
+            /** @description Length of premolt by stage where it is not the group's. */
+            premoltDays: null | {
+                [key: string]: components["schemas"]["RuleOfdouble"];
+            };
+            /** @description How temperature changes the pace. */
+            warmth: components["schemas"]["RuleOfWarmth"];
+            /** @description Other waits of the species, such as pupa to adult. */
+            waits: null | {
+                [key: string]: components["schemas"]["RuleOfWaitPrior"];
+            };
+            diapause: null | components["schemas"]["RuleOfDiapause"];
             /** @description 1 (easy) to 5, and what makes it so. */
             keepingDifficulty: components["schemas"]["RuleOfint"];
             /** @description 1 (easy) to 5, and what makes it so. */
             breedingDifficulty: components["schemas"]["RuleOfint"];
             /** @description What to mind with this species, each a sentence. */
-            cautions: string[];
+            cautions: components["schemas"]["RuleOfstring"][];
+            /** @description Where it comes from. */
+            origin: components["schemas"]["RuleOfstring"];
+            /** @description What to check in law before keeping or trading it; may be empty. */
+            lawNote: components["schemas"]["RuleOfstring"];
             /** @description Looks like a sign and is none in this species, by sign. */
             falseFriends: {
-                [key: string]: string;
+                [key: string]: components["schemas"]["RuleOfstring"];
             };
+        };
+        /** @description Everything the rulebook says of a species. */
+        SpeciesSheet: {
+            id: string;
+            scientificName: string;
+            group: string;
+            groupName: string;
+            habit: components["schemas"]["Habit"];
+            /** @description Whether the keeper added it. */
+            own: boolean;
+            /**
+             * Format: int32
+             * @description How many are in the room.
+             */
+            kept: number;
+            lines: components["schemas"]["SheetLine"][];
         };
         /**
          * @description Stage of life that stage-keyed rules use. Decided by one function: `StageReading`.
          * @enum {unknown}
          */
-        Stage: "sling" | "juvenile" | "subAdult" | "adult";
+        Stage: "sling" | "juvenile" | "subAdult" | "adult" | "pupa";
         /** @description Changed details. */
         StockChange: {
             /** Format: uuid */
@@ -1773,7 +2884,7 @@ export interface components {
          * @description What kind of thing is kept.
          * @enum {unknown}
          */
-        StockKind: "specimen" | "brood";
+        StockKind: "specimen" | "brood" | "colony";
         /** @description One animal in the stock list. */
         StockLine: {
             /** Format: uuid */
@@ -1796,9 +2907,15 @@ export interface components {
             lastMolt: null | string;
             /** Format: date */
             lastMeal: null | string;
-            molt: null | components["schemas"]["MoltForecast"];
+            molt: null | components["schemas"]["VigilForecast"];
+            wait: null | components["schemas"]["VigilForecast"];
             departure: null | components["schemas"]["DepartureEvent"];
         };
+        /**
+         * @description How sure a guided reading can be. It never diagnoses.
+         * @enum {unknown}
+         */
+        Sureness: "almostCertain" | "likely" | "possible";
         /** @description Taking an entry back. */
         UndoRequest: {
             /** Format: uuid */
@@ -1817,6 +2934,50 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        /**
+         * @description How a wait ended.
+         * @enum {unknown}
+         */
+        VigilEnd: "asHoped" | "otherwise";
+        /** @description When something awaited is to be expected. */
+        VigilForecast: {
+            /** @description What is awaited. */
+            vigil: components["schemas"]["VigilKind"];
+            /**
+             * Format: date
+             * @description Night by which it would have come in one of ten such waits.
+             */
+            p10: string;
+            /**
+             * Format: date
+             * @description Night by which it would have come in half of them.
+             */
+            p50: string;
+            /**
+             * Format: date
+             * @description Night by which it would have come in nine of ten.
+             */
+            p90: string;
+            /**
+             * Format: int32
+             * @description Nights since the wait began, or since arrival when that is not known.
+             */
+            waitedNights: number;
+            /**
+             * Format: double
+             * @description Chance (0–1) that it is in premolt now; 0 for other waits.
+             */
+            premoltChance: number;
+            /** @description How each step of the evidence moved that chance. */
+            ladder: components["schemas"]["Rung"][];
+            /** @description Whether the wait is beyond the 97.5 % point. */
+            longerThanNormal: boolean;
+        };
+        /**
+         * @description What is waited for.
+         * @enum {unknown}
+         */
+        VigilKind: "molt" | "surfacing" | "emergence" | "firstWorkers";
         /** @description A wait to forecast. */
         VigilRequest: {
             /** @description Usual wait, days. */
@@ -1860,6 +3021,24 @@ export interface components {
              * @description Nine in ten are over by then.
              */
             p90: number;
+        };
+        /** @description How temperature changes the pace of waits. */
+        Warmth: {
+            /**
+             * Format: double
+             * @description Temperature at which the waits of the profile hold, °C.
+             */
+            referenceC: number;
+            /**
+             * Format: double
+             * @description Factor on the pace per 10 °C, where no threshold is known.
+             */
+            q10: null | number;
+            /**
+             * Format: double
+             * @description Below this temperature development stands still; then degree-days are counted, not Q10.
+             */
+            thresholdC: null | number;
         };
         /**
          * @description How water was given.
@@ -1964,6 +3143,155 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RulebookView"];
+                };
+            };
+        };
+    };
+    guide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GuideCase"][];
+                };
+            };
+        };
+    };
+    honesty: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HonestyView"];
+                };
+            };
+        };
+    };
+    lessons: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonsView"];
+                };
+            };
+        };
+    };
+    addPicture: {
+        parameters: {
+            query: {
+                pictureId: string;
+                entryId: string;
+                caption?: string;
+                ofExuvia?: boolean;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": string;
+                "image/png": string;
+                "image/webp": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AnimalView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -2284,6 +3612,248 @@ export interface operations {
             };
         };
     };
+    speciesSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpeciesSheet"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    speciesProfile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpeciesProfile"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addSpecies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpeciesProfile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpeciesSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    ruleAt: {
+        parameters: {
+            query: {
+                name: string;
+                stockId: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RuleAt"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    overrides: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RuleOverride"][];
+                };
+            };
+        };
+    };
+    setOverride: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RuleOverride"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OverridePreview"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    previewOverride: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RuleOverride"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OverridePreview"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    giveUpOverride: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     calcGrowthFit: {
         parameters: {
             query?: never;
@@ -2370,6 +3940,204 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CalcAnswerOfPreyResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcDegreeDays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DegreeDaysRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfDegreeDaysResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcAir: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AirRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfAirResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcHygrometer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HygrometerRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfHygrometerResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcPhotoMeasure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PhotoMeasureRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfPhotoMeasure"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcMass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MassRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfMassResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcContainer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ContainerRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfContainerResult"];
                 };
             };
             /** @description Bad Request */

@@ -5,7 +5,8 @@ const keys: readonly (readonly [string, readonly (readonly [string, string])[]])
     'Everywhere',
     [
       ['/', 'Find an animal by code, name or species'],
-      ['G R · G S · G M', 'Go to Round, Stock, Room'],
+      ['G R · G S · G U', 'Go to Round, Stock, Guide'],
+      ['G B · G Y · G N · G M', 'Go to Rulebook, Honesty, Bench, Room'],
       ['Z', 'Take the last entry back (ten seconds)'],
       ['H', 'This sheet'],
       ['Esc', 'Close what is open'],

@@ -43,3 +43,34 @@ export const FindIcon = () => (
     <path d="m15 15 5.5 5.5" />
   </Icon>
 );
+
+export const GuideIcon = () => (
+  <Icon>
+    <path d="M2.5 12S6 5.5 12 5.5 21.5 12 21.5 12 18 18.5 12 18.5 2.5 12 2.5 12Z" />
+    <circle cx="12" cy="12" r="2.8" />
+  </Icon>
+);
+
+export const RulebookIcon = () => (
+  <Icon>
+    <path d="M12 6c-2-1.6-5-2-8-2v14c3 0 6 .4 8 2 2-1.6 5-2 8-2V4c-3 0-6 .4-8 2ZM12 6v14" />
+  </Icon>
+);
+
+export const HonestyIcon = () => (
+  <Icon>
+    <path d="M3.5 20.5h17M5 16.5v-5M10 16.5v-9M15 16.5V9M20 16.5V4.5M3.5 7.5h3" />
+  </Icon>
+);
+
+export const BenchIcon = () => (
+  <Icon>
+    <path d="M3 9h18M5 9v11M19 9v11M8 9V5h8v4M9 14h6" />
+  </Icon>
+);
+
+export const MoreIcon = () => (
+  <Icon>
+    <path d="M4 7h16M4 12h16M4 17h16" />
+  </Icon>
+);

@@ -43,6 +43,10 @@ public static class CalculatorEndpoints
             .WithName("calcHygrometer")
             .Produces<CalcAnswer<HygrometerResult>>()
             .ProducesValidationProblem();
+        calc.MapPost("photo-measure", PhotoCalculator.Answer)
+            .WithName("calcPhotoMeasure")
+            .Produces<CalcAnswer<Husbandry.Growth.PhotoMeasure>>()
+            .ProducesValidationProblem();
         calc.MapPost("mass", BodyCalculators.MassOf)
             .WithName("calcMass")
             .Produces<CalcAnswer<MassResult>>()

@@ -62,6 +62,15 @@ public static class OpenApiServices
     private static void DropNull(string name, IOpenApiSchema schema)
     {
         if (
+            name.StartsWith("CalcAnswerOf", StringComparison.Ordinal)
+            && schema.Properties?.TryGetValue("result", out var result) == true
+            && result.OneOf?.FirstOrDefault(s => s.Type != JsonSchemaType.Null) is { } sure
+        )
+        {
+            schema.Properties["result"] = sure;
+        }
+
+        if (
             (name.StartsWith("RuleOf", StringComparison.Ordinal) || CertainAnswers.Contains(name))
             && schema.Properties?.TryGetValue("value", out var value) == true
             && value.OneOf?.FirstOrDefault(s => s.Type != JsonSchemaType.Null) is { } certain

@@ -29,10 +29,13 @@ public sealed record GroupView(
     bool Colonial
 );
 
+/// <summary>A species as it can be chosen.</summary>
+public sealed record SpeciesName(string Id, string ScientificName, string Group);
+
 /// <summary>The rulebook as the client needs it: what can be chosen, and what it means.</summary>
 public sealed record RulebookView(
     IReadOnlyList<GroupView> Groups,
-    IReadOnlyList<SpeciesProfile> Species,
+    IReadOnlyList<SpeciesName> Species,
     IReadOnlyList<FeederRules> Feeders,
     IReadOnlyList<SignRule> Signs
 );
@@ -63,7 +66,12 @@ public static class RulebookEndpoints
     {
         var rules = await store.ReadAsync(cancel);
         return TypedResults.Ok(
-            new RulebookView([.. rules.Groups.Select(Of)], rules.Species, rules.Feeders, rules.Signs)
+            new RulebookView(
+                [.. rules.Groups.Select(Of)],
+                [.. rules.Species.Select(s => new SpeciesName(s.Id, s.ScientificName, s.Group))],
+                rules.Feeders,
+                rules.Signs
+            )
         );
     }
 }

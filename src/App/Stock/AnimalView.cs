@@ -27,6 +27,7 @@ public sealed record JournalLine(
     string WrittenBy,
     Guid? StruckBy,
     Guid? Corrects,
+    string? Against,
     bool CanBeCorrected
 );
 
@@ -48,6 +49,7 @@ public sealed record StockLine(
     DateOnly? LastMolt,
     DateOnly? LastMeal,
     VigilForecast? Molt,
+    VigilForecast? Wait,
     DepartureEvent? Departure
 );
 
@@ -59,6 +61,9 @@ public sealed record AnimalView(
     Place Place,
     string Species,
     string GroupOne,
+    string InstarMark,
+    string StageWord,
+    bool TakesPrey,
     string? Instar,
     string It,
     string Its,
@@ -79,7 +84,11 @@ public sealed record AnimalView(
     Answer<MealPlan> Meal,
     Answer<WaterPlan> Water,
     Answer<Leftover?> Leftover,
+    Answer<VigilForecast?> Wait,
     Answer<GrowthRecord?> Growth,
+    Answer<MoltsLeft?> MoltsLeft,
+    IReadOnlyList<PictureEvent> Pictures,
+    IReadOnlyList<SexEvent> SexTold,
     IReadOnlyList<HushLine> Hush,
     IReadOnlyList<Reason> HushReasons,
     RoundLine Line,
@@ -99,6 +108,9 @@ public sealed record AnimalView(
             standing.Place,
             s.SpeciesName,
             s.Group.One,
+            s.Group.InstarMark,
+            standing.Details.Kind == StockKind.Colony ? "colony" : s.Group.StageWord(j.Stage.Value),
+            s.Group.Prey is not null,
             s.InstarText,
             s.It,
             s.Its,
@@ -119,7 +131,11 @@ public sealed record AnimalView(
             j.Meal,
             j.Water,
             j.Leftover,
+            j.Wait,
             j.Growth,
+            j.MoltsLeft,
+            standing.Pictures,
+            standing.SexTold,
             j.Hush.Lines,
             j.HushReasons,
             RoundLine.Of(j),
@@ -149,6 +165,7 @@ public sealed record AnimalView(
                     e.WrittenBy,
                     struck.TryGetValue(e.Id, out var by) ? by : null,
                     e.Supersedes,
+                    e.Against,
                     e.Act is not (Acquired or DetailsChanged) && !struck.ContainsKey(e.Id)
                 )),
         ];

@@ -104,6 +104,7 @@ public static class StockEndpoints
             standing.LastMolt is { } molt ? s.Night(molt.When.Middle) : null,
             j.Meal.Value.LastMeal,
             j.Molt.Value,
+            j.Wait.Value,
             standing.Departure
         );
     }

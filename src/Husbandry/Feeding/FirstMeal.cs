@@ -52,7 +52,7 @@ public sealed record FirstMeal(DateOnly From, DateOnly Night, DateOnly To, bool 
             Reason.FromRecord("Molted", $"{words.Day(latest)}{found}.", "record.molt"),
             rule.Default.Because(
                 "First meal",
-                $"group.firstMeal.{StageReading.Word(stage)}",
+                $"group.firstMeal.{StageReading.Key(stage)}",
                 $"A {StageReading.Word(stage)} waits {Wording.Days(Days(rule, subject.Room.Settings.FirstMeal))}.",
                 Schools(rule, subject.Room.Settings.FirstMeal)
             ),

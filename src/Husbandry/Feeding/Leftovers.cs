@@ -1,3 +1,4 @@
+using Husbandry.Growth;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
@@ -29,7 +30,7 @@ public sealed record Leftover(string What, int InHours, DateTimeOffset OutBy, bo
         var leftover = new Leftover(what, hours, atOnce ? prey.At : prey.At.AddHours(rule.Value), atOnce);
         var limit = rule.Because(
             "Leftovers",
-            live ? $"group.livePreyHours.{stage}" : "group.deadPreyHours",
+            live ? $"group.livePreyHours.{StageReading.Key(stage)}" : "group.deadPreyHours",
             live
                 ? $"Live prey not taken comes out within {rule.Value:0} h."
                 : $"Dead prey comes out before it rots, within {rule.Value:0} h in a warm room."

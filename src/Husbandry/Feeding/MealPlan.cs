@@ -102,7 +102,7 @@ public sealed record MealPlan(DateOnly? Due, bool Forbidden, DateOnly? LastMeal,
         var suffix = male ? $" A mature male eats less: × {Wording.Plain(subject.Group.MatureMaleCadence.Value)}." : "";
         var why = picked.Because(
             "Cadence",
-            $"group.cadence.{StageReading.Word(stage)}",
+            $"group.cadence.{StageReading.Key(stage)}",
             $"A {StageReading.Word(stage)} eats every {Wording.Days(days)}.{suffix}",
             new School("often", $"every {Wording.Days(rule.Often.Value)}", school == CadenceSchool.Often),
             new School("default", $"every {Wording.Days(rule.Default.Value)}", school == CadenceSchool.Default),
@@ -179,7 +179,7 @@ public sealed record MealPlan(DateOnly? Due, bool Forbidden, DateOnly? LastMeal,
             reasons.Add(
                 retry.Because(
                     "Not taken",
-                    $"group.retry.{StageReading.Word(stage)}",
+                    $"group.retry.{StageReading.Key(stage)}",
                     $"Not taken {words.Day(offered)}: offered again {words.Day(again)}. Not eating is no emergency."
                 )
             );

@@ -22,7 +22,7 @@ public sealed record WaterPlan(DateOnly Due, DateOnly? Last)
         return new Answer<WaterPlan>(
             new WaterPlan(due, last),
             due <= subject.Room.Tonight ? "Water is due." : $"Water again {words.Day(due)}.",
-            [rule.Because("Water", stage == Stage.Sling ? "group.slingWaterEveryDays" : "group.waterEveryDays", text)]
+            [rule.Because("Water", stage == Stage.Sling ? "group.slingWaterEveryDays" : $"group.waterEveryDays.{moisture.ToString().ToLowerInvariant()}", text)]
         );
     }
 }

@@ -18,12 +18,16 @@ public sealed record Skin(int Instar, double LengthMm, bool FromExuvia, DateOnly
 /// <param name="Skins">Skins in order.</param>
 /// <param name="Fit">The fit, with at least two different instars.</param>
 /// <param name="Ratio">Ratio per molt used for forecasts: fitted, or the species'.</param>
+/// <param name="Corrected">The fit if the molts that were probably missed are counted; none when none were. Proposed, never imposed.</param>
+/// <param name="Limbs">Limbs that were lost and how far they have grown again.</param>
 public sealed record GrowthRecord(
     BodyPart Part,
     bool InstarsAreKnown,
     IReadOnlyList<Skin> Skins,
     GrowthFit? Fit,
-    double Ratio
+    double Ratio,
+    GrowthFit? Corrected,
+    IReadOnlyList<LimbRecord> Limbs
 )
 {
     private const int EnoughPoints = 3;
@@ -42,10 +46,13 @@ public sealed record GrowthRecord(
             .OrderBy(g => g.Key)
             .Select(g => g.Last())
             .ToList();
+        var prior = subject.Profile.GrowthRatio;
         if (latest.Count == 0)
         {
             return new Answer<GrowthRecord?>(
-                null,
+                LimbRecord.Of(subject) is { Count: > 0 } limbs
+                    ? new GrowthRecord(subject.Group.HardPart, false, [], null, prior.Value, null, limbs)
+                    : null,
                 "Nothing measured yet.",
                 [
                     Reason.FromRecord(
@@ -57,7 +64,6 @@ public sealed record GrowthRecord(
             );
         }
 
-        var prior = subject.Profile.GrowthRatio;
         var points = latest.Select(m => new GrowthPoint(first + m.MoltsHere, m.LengthMm)).ToList();
         var room = subject.Room.Rules.Room;
         double? shrinkTo = points.Count < EnoughPoints ? prior.Value : null;
@@ -82,12 +88,16 @@ public sealed record GrowthRecord(
             subject.Standing.Details.MoltsAtArrival is not null,
             skins,
             fit,
-            fit?.Ratio ?? prior.Value
+            fit?.Ratio ?? prior.Value,
+            Correct(points, steps, shrinkTo, room),
+            LimbRecord.Of(subject)
         );
         return new Answer<GrowthRecord?>(
             record,
             fit is null
                 ? "One size on record; growth shows after the next molt."
+                : record.Corrected is { } better
+                    ? $"Grows {record.Ratio:0.00}-fold per molt as recorded, {better.Ratio:0.00}-fold if a molt was missed."
                 : $"Grows {record.Ratio:0.00}-fold per molt.",
             fit?.Reasons(shrinkTo, room)
                 ??
@@ -100,4 +110,57 @@ public sealed record GrowthRecord(
                 ]
         );
     }
+
+    /// <summary>The fit with every later skin moved on by the molts that were probably missed.</summary>
+    private static GrowthFit? Correct(
+        List<GrowthPoint> points,
+        Dictionary<int, GrowthStep> steps,
+        double? shrinkTo,
+        Rulebook.RoomRules room
+    )
+    {
+        if (!steps.Values.Any(s => s.HidesAMolt))
+        {
+            return null;
+        }
+
+        var missed = 0;
+        var corrected = new List<GrowthPoint>();
+        foreach (var point in points)
+        {
+            corrected.Add(point with { Instar = point.Instar + missed });
+            if (steps.GetValueOrDefault(point.Instar) is { HidesAMolt: true } step)
+            {
+                missed += step.LikelyMolts - (step.ToInstar - step.FromInstar);
+            }
+        }
+
+        return GrowthFit.Of(corrected, shrinkTo, room);
+    }
+}
+
+/// <summary>A lost limb over the molts since.</summary>
+/// <param name="Limb">Which.</param>
+/// <param name="State">How it was found last.</param>
+/// <param name="SeenOn">Night on which it was.</param>
+/// <param name="MoltsSinceLost">Molts since it was lost.</param>
+/// <param name="Outlook">What to expect, in one sentence.</param>
+public sealed record LimbRecord(string Limb, LimbState State, DateOnly SeenOn, int MoltsSinceLost, string Outlook)
+{
+    /// <summary>The limbs of an animal that are or were missing.</summary>
+    /// <remarks>Lost limbs regrow over one to three molts, smaller at first. Source: common practice, no published source.</remarks>
+    public static IReadOnlyList<LimbRecord> Of(Subject subject) =>
+        [
+            .. subject.Standing.Limbs.Select(l =>
+            {
+                var since = subject.Standing.Molts.Count - l.LostAtMolts;
+                var outlook =
+                    l.State == LimbState.Full ? "Full size again."
+                    : Vigils.VigilForecast.WillNotMoltAgain(subject) is not null ? "It will not grow again: no molt is to come."
+                    : since == 0 ? "Grows again at the next one to three molts, thin at first."
+                    : l.State == LimbState.Small ? "Full size after one or two more molts."
+                    : "Look at the limb: it should have begun to grow again.";
+                return new LimbRecord(l.Limb, l.State, subject.Night(l.At), since, outlook);
+            }),
+        ];
 }

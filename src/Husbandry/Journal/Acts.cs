@@ -168,7 +168,15 @@ public enum BodyPart
 /// <param name="Part">What.</param>
 /// <param name="LengthMm">Millimetres.</param>
 /// <param name="FromExuvia">Taken from the shed skin: it tells the size before that molt.</param>
-public sealed record Measured(BodyPart Part, double LengthMm, bool FromExuvia = false) : Act;
+/// <param name="ErrorMm">Standard error when it was measured in a picture, mm.</param>
+/// <param name="PictureId">The picture it was measured in.</param>
+public sealed record Measured(
+    BodyPart Part,
+    double LengthMm,
+    bool FromExuvia = false,
+    double? ErrorMm = null,
+    Guid? PictureId = null
+) : Act;
 
 /// <summary>A wait other than the one for a molt began: it buried itself, pupated, was set up to found a colony.</summary>
 public sealed record Began(VigilKind Vigil) : Act;

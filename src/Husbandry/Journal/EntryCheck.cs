@@ -270,6 +270,11 @@ public static class EntryCheck
             );
         }
 
+        if (m.ErrorMm is { } error && !(error >= 0 && error <= m.LengthMm))
+        {
+            yield return new Problem("act.errorMm", "Must be 0 mm to the measured length.");
+        }
+
         if (m.FromExuvia && standing.Molts.Count == 0)
         {
             yield return new Problem(

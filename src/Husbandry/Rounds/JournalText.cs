@@ -26,7 +26,7 @@ public static class JournalText
             FangsChecked { Hard: true } => "fangs black",
             FangsChecked => "fangs not black yet",
             Measured m =>
-                $"{BodySize.Name(m.Part).ToLowerFirst()} {words.Length(m.LengthMm)}{(m.FromExuvia ? ", from the shed skin" : "")}",
+                $"{BodySize.Name(m.Part).ToLowerFirst()} {words.Length(m.LengthMm)}{(m.ErrorMm is { } error ? $" ± {words.Length(error)}" : "")}{(m.FromExuvia ? ", from the shed skin" : "")}{(m.PictureId is null ? "" : ", in a picture")}",
             Moved m => $"moved to {m.Place.Code}",
             Counted c => $"counted: {c.Count.ToString(CultureInfo.InvariantCulture)}",
             Handled h => Done(h.Care),

@@ -24,6 +24,7 @@ namespace Husbandry.Rounds;
 /// <param name="Water">The water clock.</param>
 /// <param name="Leftover">Prey still in there.</param>
 /// <param name="Growth">Skins and growth ratio.</param>
+/// <param name="MoltsLeft">Molts left to adult.</param>
 public sealed record Judgement(
     Subject Subject,
     Answer<BodySize?> Size,
@@ -39,7 +40,8 @@ public sealed record Judgement(
     Answer<MealPlan> Meal,
     Answer<WaterPlan> Water,
     Answer<Leftover?> Leftover,
-    Answer<GrowthRecord?> Growth
+    Answer<GrowthRecord?> Growth,
+    Answer<MoltsLeft?> MoltsLeft
 )
 {
     /// <summary>Judges an animal. Pure: the same standing, rules, settings and instant give the same judgement.</summary>
@@ -66,6 +68,8 @@ public sealed record Judgement(
             Feeding.FirstMeal.Days(firstMealRule, room.Settings.FirstMeal)
         );
         var prey = PreyOf(subject, size);
+        var growth = GrowthRecord.Of(subject);
+        var ratio = growth.Value?.Corrected?.Ratio ?? growth.Value?.Ratio ?? subject.Profile.GrowthRatio.Value;
         return new Judgement(
             subject,
             size,
@@ -81,7 +85,8 @@ public sealed record Judgement(
             MealPlan.Of(subject, stage, phase.Value, condition, firstMeal.Value, prey.Value, hush),
             WaterPlan.Of(subject, stage.Value),
             Feeding.Leftover.Of(subject, stage.Value, phase.Value),
-            GrowthRecord.Of(subject)
+            growth,
+            Husbandry.Growth.MoltsLeft.Of(subject, stage.Value, size.Value, ratio)
         );
     }
 

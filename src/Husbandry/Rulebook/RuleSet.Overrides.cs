@@ -59,6 +59,7 @@ public sealed partial class RuleSet
             Feeders,
             Signs,
             Hush,
+            Guide,
             room,
             Fingerprint.Split('+')[0] + Mark(overrides),
             overrides
@@ -198,7 +199,8 @@ public sealed partial class RuleSet
 
     private static JsonNode Node<T>(T rules) => JsonSerializer.SerializeToNode(rules, Strict)!;
 
-    private static StockDetails StandIn(string group, string? speciesId) =>
+    /// <summary>Details of nobody in particular of a species, to look its rules up.</summary>
+    public static StockDetails StandIn(string group, string? speciesId) =>
         new(
             StockKind.Specimen,
             group,

@@ -34,6 +34,7 @@ public sealed partial class RuleSet
         IReadOnlyList<FeederRules> feeders,
         IReadOnlyList<SignRule> signs,
         IReadOnlyList<HushRules> hush,
+        IReadOnlyList<GuideCase> guide,
         RoomRules room,
         string fingerprint,
         IReadOnlyList<RuleOverride> overrides
@@ -45,6 +46,7 @@ public sealed partial class RuleSet
         Feeders = feeders;
         Signs = signs;
         Hush = hush;
+        Guide = guide;
         Room = room;
         Fingerprint = fingerprint;
     }
@@ -66,6 +68,9 @@ public sealed partial class RuleSet
 
     /// <summary>What each cause of a hush forbids.</summary>
     public IReadOnlyList<HushRules> Hush { get; }
+
+    /// <summary>Guided readings for a worried keeper.</summary>
+    public IReadOnlyList<GuideCase> Guide { get; }
 
     /// <summary>Rules of the round and of the arithmetic.</summary>
     public RoomRules Room { get; }
@@ -99,7 +104,7 @@ public sealed partial class RuleSet
 
     /// <summary>Reads and checks a rulebook.</summary>
     /// <param name="documents">
-    /// <c>groups.json</c>, <c>feeders.json</c>, <c>signs.json</c>, <c>hush.json</c>, <c>room.json</c> and any number
+    /// <c>groups.json</c>, <c>feeders.json</c>, <c>signs.json</c>, <c>hush.json</c>, <c>guide.json</c>, <c>room.json</c> and any number
     /// of <c>species/…</c>.
     /// </param>
     /// <returns>The rules, or every problem found, each naming its document and path.</returns>
@@ -110,6 +115,7 @@ public sealed partial class RuleSet
         var feeders = One<List<FeederRules>>(documents, "feeders.json", problems);
         var signs = One<List<SignRule>>(documents, "signs.json", problems);
         var hush = One<List<HushRules>>(documents, "hush.json", problems);
+        var guide = One<List<GuideCase>>(documents, "guide.json", problems);
         var room = One<RoomRules>(documents, "room.json", problems);
         var species = documents
             .Where(d => d.Name.StartsWith("species/", StringComparison.Ordinal))
@@ -117,12 +123,12 @@ public sealed partial class RuleSet
             .Select(d => Parse<SpeciesProfile>(d, problems))
             .OfType<SpeciesProfile>()
             .ToList();
-        if (problems.Count > 0 || groups is null || feeders is null || signs is null || hush is null || room is null)
+        if (problems.Count > 0 || groups is null || feeders is null || signs is null || hush is null || guide is null || room is null)
         {
             return new RuleSetReading(null, problems);
         }
 
-        var rules = new RuleSet(groups, species, feeders, signs, hush, room, Hash(documents), []);
+        var rules = new RuleSet(groups, species, feeders, signs, hush, guide, room, Hash(documents), []);
         problems.AddRange(RuleSetChecks.Check(rules));
         return problems.Count == 0 ? new RuleSetReading(rules, []) : new RuleSetReading(null, problems);
     }

@@ -13,6 +13,8 @@ internal static class RuleSetChecks
             .Concat(rules.Feeders.SelectMany(CheckFeeder))
             .Concat(rules.Signs.SelectMany(s => CheckSign(s, rules)))
             .Concat(CheckHush(rules))
+            .Concat(rules.Guide.SelectMany(g => GuideChecks.Check(g, rules)))
+            .Concat(Repeated("guide", rules.Guide.Select(g => g.Id)))
             .Concat(Repeated("groups", rules.Groups.Select(g => g.Id)))
             .Concat(Repeated("species", rules.Species.Select(s => s.Id)))
             .Concat(Repeated("feeders", rules.Feeders.Select(f => f.Id)))

@@ -40,7 +40,9 @@ internal static class MoltReasons
             reasons.Add(
                 days.Because(
                     "Signs",
-                    "group.premoltDays",
+                    subject.Profile.PremoltDays is null
+                        ? $"group.premoltDays.{StageReading.Key(stage)}"
+                        : $"species.premoltDays.{StageReading.Key(stage)}",
                     $"The signs put premolt at {Wording.Chance(forecast.PremoltChance)}; it lasts up to about {Wording.Days(days.Value)} in a {subject.Group.StageWord(stage)}."
                 )
             );

@@ -1,7 +1,7 @@
 import type { AnimalView, Schemas } from '../../api/client';
 import { shortDate } from '../../ui/dates';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
-import { partWord } from '../Stock/words';
+import { instarName, partWord } from '../Stock/words';
 
 type Growth = Schemas['GrowthRecord'];
 
@@ -38,7 +38,7 @@ export function SkinTable({
         {growth.skins.map((skin) => (
           <tr key={skin.instar} className="border-t border-line align-top">
             <th scope="row" className="py-1 text-left font-normal text-muted">
-              {growth.instarsAreKnown ? `i${skin.instar}` : `${skin.instar}.`}
+              {instarName(animal, skin.instar)}
             </th>
             <td className="py-1 pr-3">
               <b className="font-semibold">{fromMm(skin.lengthMm, unit)}</b>{' '}

@@ -22,6 +22,9 @@ const titles: Record<FormKind, string> = {
   measured: 'Measured',
   moved: 'Moved',
   counted: 'Counted',
+  handled: 'Done to it',
+  limbNoted: 'A limb',
+  sexSeen: 'Sex told',
   noted: 'Note',
   departed: 'Leaves the collection',
 };

@@ -1,16 +1,18 @@
-import type { AnimalView } from '../../api/client';
+import type { AnimalView, Schemas } from '../../api/client';
 import { useAnimal, useRulebook, useSettings } from '../../api/queries';
 import { ActDialog, type ActDialogProps } from './ActDialog';
 import type { ActSubject } from './ActFields';
 
 /** The animal as its entry forms need it. */
-export const subjectOf = (animal: AnimalView): ActSubject => ({
+export const subjectOf = (animal: AnimalView, group: Schemas['GroupView'] | undefined): ActSubject => ({
   stockId: animal.stockId,
   name: animal.details.nickname,
   code: animal.place,
   species: animal.species,
   group: animal.details.group,
-  brood: animal.details.kind === 'brood',
+  many: animal.details.kind !== 'specimen',
+  parts: group?.parts ?? ['body'],
+  hush: animal.hush,
   mature: animal.stage.value === 'adult' && animal.molt.value === null,
   hasMolted: animal.lastMolt !== null,
   count: animal.details.count,
@@ -23,5 +25,9 @@ export function ActDialogFor({ stockId, ...props }: Omit<ActDialogProps, 'subjec
   const rulebook = useRulebook();
   const settings = useSettings();
   const ready = rulebook.isSuccess && settings.isSuccess;
-  return animal === undefined || !ready ? null : <ActDialog {...props} subject={subjectOf(animal)} />;
+  if (animal === undefined || !ready) {
+    return null;
+  }
+  const group = rulebook.data.groups.find((g) => g.id === animal.details.group);
+  return <ActDialog {...props} subject={subjectOf(animal, group)} />;
 }

@@ -2,7 +2,7 @@ import type { Dispatch, SetStateAction } from 'react';
 import { type Act, Refusal, type Schemas } from '../../api/client';
 import { Check, Choice, Field, TextField } from '../../ui/Field';
 import { fromMm, type LengthUnit, toMm } from '../../ui/lengths';
-import { type ActOf, bodyParts, departures, type FormKind } from './acts';
+import { type ActOf, bodyParts, cares, departures, type FormKind, limbStates, sexEvidence } from './acts';
 import { OfferFields } from './OfferFields';
 import { SignPicker } from './SignPicker';
 
@@ -13,7 +13,11 @@ export interface ActSubject {
   code: string;
   species: string;
   group: string;
-  brood: boolean;
+  /** Kept and counted as many. */
+  many: boolean;
+  /** Parts worth measuring, its size first. */
+  parts: readonly Schemas['BodyPart'][];
+  hush: readonly Schemas['HushLine'][];
   mature: boolean;
   hasMolted: boolean;
   count: number;
@@ -65,11 +69,24 @@ function newAct(kind: FormKind, subject: ActSubject): ActOf<FormKind> {
     case 'molted':
       return { kind, ultimate: false, mismolt: false };
     case 'measured':
-      return { kind, part: subject.hasMolted ? 'carapace' : 'legSpan', lengthMm: 0, fromExuvia: false };
+      return {
+        kind,
+        part: subject.parts[0] ?? 'body',
+        lengthMm: 0,
+        fromExuvia: false,
+        errorMm: null,
+        pictureId: null,
+      };
     case 'moved':
       return { kind, place: subject.code };
     case 'counted':
       return { kind, count: subject.count };
+    case 'handled':
+      return { kind, care: 'handle' };
+    case 'limbNoted':
+      return { kind, limb: '', state: 'lost' };
+    case 'sexSeen':
+      return { kind, sex: 'female', by: 'shedSkin' };
     case 'noted':
       return { kind, text: '' };
     case 'departed':
@@ -107,6 +124,36 @@ interface FieldsProps {
   busy: boolean;
   /** Logs the act at once, for forms in which choosing is all there is to do. */
   submit: (act: ActOf<FormKind>) => void;
+}
+
+const widths: readonly Schemas['BodyPart'][] = ['carapaceWidth', 'abdomenWidth'];
+
+/** What was done, and what the hush says against it. */
+function CareFields({
+  act,
+  change,
+  subject,
+}: {
+  act: ActOf<'handled'>;
+  change: (next: ActOf<'handled'>) => void;
+  subject: ActSubject;
+}) {
+  const against = subject.hush.find((line) => line.act === act.care && line.verdict === 'never');
+  return (
+    <>
+      <Choice
+        label="What was done"
+        options={cares}
+        value={act.care}
+        onChange={(care) => change({ ...act, care })}
+      />
+      {against !== undefined && (
+        <p role="alert" className="border-l-2 border-ember pl-3">
+          {against.contributors[0]?.why.text} If it happened all the same, log it: the entry will be marked.
+        </p>
+      )}
+    </>
+  );
 }
 
 /** The fields that belong to a kind of entry. */
@@ -152,7 +199,7 @@ export function ActFields(props: FieldsProps) {
         <>
           <Choice
             label="What"
-            options={bodyParts}
+            options={bodyParts.filter(([p]) => subject.parts.includes(p) || widths.includes(p))}
             value={act.part}
             onChange={(part) => change({ ...act, part })}
           />
@@ -179,6 +226,47 @@ export function ActFields(props: FieldsProps) {
       );
     case 'counted':
       return number('How many are there', 'count');
+    case 'handled':
+      return <CareFields act={act} change={change} subject={subject} />;
+    case 'limbNoted':
+      return (
+        <>
+          <TextField
+            label="Which limb"
+            hint="In your words, always the same: leg 3 left, right claw"
+            error={error('limb')}
+            value={act.limb}
+            onChange={(limb) => change({ ...act, limb })}
+          />
+          <Choice
+            label="How it is"
+            options={limbStates}
+            value={act.state}
+            onChange={(state) => change({ ...act, state })}
+          />
+        </>
+      );
+    case 'sexSeen':
+      return (
+        <>
+          <Choice
+            label="Sex"
+            options={[
+              ['female', 'Female'],
+              ['male', 'Male'],
+              ['unknown', 'Not certain'],
+            ]}
+            value={act.sex}
+            onChange={(sex) => change({ ...act, sex })}
+          />
+          <Choice
+            label="Told from"
+            options={sexEvidence}
+            value={act.by}
+            onChange={(by) => change({ ...act, by })}
+          />
+        </>
+      );
     case 'noted':
       return (
         <Field label="Note" error={error('text')}>

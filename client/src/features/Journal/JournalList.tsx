@@ -41,6 +41,9 @@ export function JournalList({ animal }: { animal: AnimalView }) {
                 <span className="text-muted"> found; last seen before {shortDate(line.notBefore)}</span>
               )}
               {line.struckBy !== null && <span className="sr-only"> (taken back or corrected)</span>}
+              {line.against !== null && (
+                <span className="block text-ember">against the hush: {line.against}</span>
+              )}
               {line.corrects !== null && <span className="text-muted"> (correction)</span>}
             </span>
             {line.canBeCorrected && (

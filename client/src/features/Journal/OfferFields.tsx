@@ -48,7 +48,9 @@ export function OfferFields({ act, change, number, error }: OfferProps) {
             >
               {classes.map((size) => (
                 <option key={size.id} value={size.id}>
-                  {`${size.name} ${size.lengthMm.value.low}–${size.lengthMm.value.high} mm`.trim()}
+                  {size.lengthMm === null
+                    ? 'as it is'
+                    : `${size.name} ${size.lengthMm.value.low}–${size.lengthMm.value.high} mm`.trim()}
                 </option>
               ))}
             </select>

@@ -5,7 +5,17 @@ export type ActOf<K extends ActKind> = Extract<Act, { kind: K }>;
 
 /** Kinds of entries that have a form of their own. */
 export type FormKind =
-  'offered' | 'signSeen' | 'molted' | 'measured' | 'moved' | 'counted' | 'noted' | 'departed';
+  | 'offered'
+  | 'signSeen'
+  | 'molted'
+  | 'measured'
+  | 'moved'
+  | 'counted'
+  | 'handled'
+  | 'limbNoted'
+  | 'sexSeen'
+  | 'noted'
+  | 'departed';
 
 export const outcomes: readonly (readonly [Schemas['OfferOutcome'], string])[] = [
   ['eaten', 'Eaten'],
@@ -20,6 +30,7 @@ export const preparations: readonly (readonly [Schemas['Preparation'], string])[
   ['live', 'Live'],
   ['preKilled', 'Pre-killed'],
   ['cut', 'Cut'],
+  ['fresh', 'As it is'],
 ];
 
 export const bodyParts: readonly (readonly [Schemas['BodyPart'], string])[] = [
@@ -28,12 +39,36 @@ export const bodyParts: readonly (readonly [Schemas['BodyPart'], string])[] = [
   ['carapace', 'Carapace'],
   ['carapaceWidth', 'Carapace width'],
   ['abdomenWidth', 'Abdomen width'],
+  ['headCapsule', 'Head capsule'],
+  ['claw', 'Large claw'],
 ];
 
 export const departures: readonly (readonly [Schemas['DepartureKind'], string])[] = [
   ['died', 'Died'],
   ['sold', 'Sold'],
   ['givenAway', 'Given away'],
+];
+
+export const cares: readonly (readonly [Schemas['CareAct'], string])[] = [
+  ['handle', 'Handled'],
+  ['rehouse', 'Rehoused'],
+  ['dig', 'Dug up or opened'],
+  ['clean', 'Cleaned'],
+  ['brightLight', 'Bright light'],
+  ['pair', 'Put together with a mate'],
+];
+
+export const limbStates: readonly (readonly [Schemas['LimbState'], string])[] = [
+  ['lost', 'Lost'],
+  ['small', 'Grown again, small'],
+  ['full', 'Full size again'],
+];
+
+export const sexEvidence: readonly (readonly [Schemas['SexEvidence'], string])[] = [
+  ['shedSkin', 'The shed skin'],
+  ['furrow', 'The furrow'],
+  ['adultMarks', 'Adult marks'],
+  ['looks', 'Its looks'],
 ];
 
 export const strengthWord: Record<Schemas['SignStrength'], string> = {
@@ -46,4 +81,16 @@ export const strengthWord: Record<Schemas['SignStrength'], string> = {
 
 /** Whether an act has a form in which it can be corrected. */
 export const hasForm = (act: Act): act is ActOf<FormKind> =>
-  ['offered', 'signSeen', 'molted', 'measured', 'moved', 'counted', 'noted', 'departed'].includes(act.kind);
+  [
+    'offered',
+    'signSeen',
+    'molted',
+    'measured',
+    'moved',
+    'counted',
+    'handled',
+    'limbNoted',
+    'sexSeen',
+    'noted',
+    'departed',
+  ].includes(act.kind);

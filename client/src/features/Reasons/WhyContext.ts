@@ -7,10 +7,12 @@ export interface Why {
   place: string;
   name: string;
   species: string;
+  /** The animal, for changing a rule for it. */
+  stockId: string;
   summary: string;
   reasons: readonly Reason[];
   /** The next molt, drawn beside the reason that speaks of it. */
-  molt?: Schemas['MoltForecast'] | null;
+  molt?: Schemas['VigilForecast'] | null;
 }
 
 export interface WhyControl {

@@ -4,6 +4,7 @@ import { useChangeSettings, useNightline, useSettings } from '../../api/queries'
 import { Dialog } from '../../ui/Dialog';
 import { useIsWide } from '../../ui/useMedia';
 import { MoltBand } from '../Vigils/MoltBand';
+import { ChangeRule } from '../Rulebook/ChangeRule';
 import { useWhy, type Why } from './WhyContext';
 
 /** The drawer on a wide screen, a sheet on a narrow one. */
@@ -73,6 +74,7 @@ function Steps({ why }: { why: Why }) {
                 <MoltBand forecast={why.molt} tonight={tonight} />
               )}
               <Schools reason={reason} />
+              <ChangeRule reason={reason} why={why} />
               {reason.tag !== 'practice' && reason.tag !== 'record' && (
                 <p className="mt-0.5 text-12 text-muted">{reason.source}</p>
               )}
@@ -91,6 +93,7 @@ const tagWord: Record<Schemas['RuleTag'], string> = {
   house: 'our pick',
   memory: 'from memory',
   record: 'your record',
+  keeper: 'changed by you',
 };
 
 type Settings = Schemas['RoomSettings'];

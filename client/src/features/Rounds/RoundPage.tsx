@@ -108,6 +108,7 @@ function Round({ round }: { round: RoundView }) {
 /** Why a line says what it says, for the drawer. */
 export const whyOf = (line: RoundLine): Why => ({
   title: line.state === 'due' ? `Why ${question(line.do)}?` : `Why pass ${line.name} by?`,
+  stockId: line.stockId,
   place: line.place,
   name: line.name,
   species: line.species,

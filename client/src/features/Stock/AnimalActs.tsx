@@ -1,11 +1,11 @@
 import { useState } from 'react';
 import type { AnimalView } from '../../api/client';
-import { Dialog } from '../../ui/Dialog';
 import { useKeys } from '../../ui/useKeys';
 import { ActDialogFor } from '../Journal/ActDialogFor';
 import type { FormKind } from '../Journal/acts';
 import { useDone } from '../Journal/DoneContext';
 import { ElseMenu } from '../Journal/ElseMenu';
+import { HushAsk } from '../Hush/HushAsk';
 
 /** The acts at the head of an animal's page. Feeding a hushed animal asks once. */
 export function AnimalActs({ animal }: { animal: AnimalView }) {
@@ -39,7 +39,6 @@ export function AnimalActs({ animal }: { animal: AnimalView }) {
       <ElseMenu
         stockId={animal.stockId}
         name={name}
-        brood={animal.details.kind === 'brood'}
         open={more}
         onOpenChange={setMore}
         trigger={
@@ -54,30 +53,13 @@ export function AnimalActs({ animal }: { animal: AnimalView }) {
       </button>
       {form !== null && <ActDialogFor stockId={animal.stockId} kind={form} onClose={() => setForm(null)} />}
       {asking && (
-        <Dialog title={`${name} is hushed`} hint={animal.meal.summary} onClose={() => setAsking(false)}>
-          <ul className="mb-4 grid gap-2">
-            {food?.contributors.map((c) => (
-              <li key={c.cause}>
-                {c.why.text} <span className="text-13 text-muted">Ends early by: {c.endsEarlyBy}.</span>
-              </li>
-            ))}
-          </ul>
-          <div className="flex flex-wrap justify-end gap-2">
-            <button
-              type="button"
-              className="act act-plain px-3"
-              onClick={() => {
-                setAsking(false);
-                setForm('offered');
-              }}
-            >
-              It was fed already: log it
-            </button>
-            <button type="button" className="act act-first px-5" onClick={() => setAsking(false)}>
-              Leave {animal.them} be
-            </button>
-          </div>
-        </Dialog>
+        <HushAsk
+          animal={animal}
+          care="feedDead"
+          happened="It was fed already: log it"
+          onHappened={() => setForm('offered')}
+          onClose={() => setAsking(false)}
+        />
       )}
     </>
   );

@@ -22,7 +22,6 @@ import { fresh, instarHint, readMolts, textOf, unreadable } from './animalDraft'
 import { bodyParts } from '../Journal/acts';
 
 const other = 'other';
-const measurable = bodyParts.slice(0, 3);
 
 /** Adds an animal. */
 export function NewAnimalPage() {
@@ -76,7 +75,7 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
   const [place, setPlace] = useState(animal?.place ?? '');
   const [molts, setMolts] = useState(textOf(details.moltsAtArrival));
   const [count, setCount] = useState(String(details.count));
-  const [part, setPart] = useState<Schemas['BodyPart']>('legSpan');
+  const [part, setPart] = useState<Schemas['BodyPart'] | null>(null);
   const [length, setLength] = useState('');
   const [lastMolt, setLastMolt] = useState('');
   const [refusal, setRefusal] = useState<Refusal | null>(null);
@@ -106,7 +105,10 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
               entryId: ids.entry,
               details: complete,
               place,
-              measure: length.trim() === '' ? null : { part, lengthMm: toMm(length, unit) },
+              measure:
+                length.trim() === ''
+                  ? null
+                  : { part: part ?? group?.sizePart ?? 'body', lengthMm: toMm(length, unit) },
               lastMoltOn: lastMolt === '' ? null : lastMolt,
             })
           : await change.mutateAsync({
@@ -137,6 +139,7 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
           options={[
             ['specimen', 'One animal'],
             ['brood', 'A batch of young'],
+            ['colony', 'A colony'],
           ]}
           value={details.kind}
           onChange={(kind) => set({ kind })}
@@ -150,7 +153,12 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
                 value={details.group}
                 onChange={(e) => {
                   const first = rules.species.find((s) => s.group === e.target.value);
-                  set({ group: e.target.value, speciesId: first?.id ?? null });
+                  const colonial = rules.groups.find((g) => g.id === e.target.value)?.colonial === true;
+                  set({
+                    group: e.target.value,
+                    speciesId: first?.id ?? null,
+                    kind: colonial ? 'colony' : details.kind === 'colony' ? 'specimen' : details.kind,
+                  });
                 }}
               >
                 {rules.groups.map((g) => (
@@ -209,7 +217,7 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
             value={place}
             onChange={setPlace}
           />
-          {details.kind === 'brood' && (
+          {details.kind !== 'specimen' && (
             <TextField
               label="How many"
               error={error('count')}
@@ -280,7 +288,14 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
         {animal === null && (
           <section className="grid gap-4 border-t border-line pt-4">
             <h2 className="text-18">First measure</h2>
-            <Choice label="What" options={measurable} value={part} onChange={setPart} />
+            <Choice
+              label="What"
+              options={bodyParts.filter(([p]) => group?.parts.includes(p))}
+              value={
+                part !== null && group?.parts.includes(part) === true ? part : (group?.sizePart ?? 'body')
+              }
+              onChange={setPart}
+            />
             <div className="grid gap-4 sm:grid-cols-3">
               <TextField
                 label={`Length in ${unit}`}

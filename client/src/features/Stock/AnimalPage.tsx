@@ -8,6 +8,7 @@ import { useKeys } from '../../ui/useKeys';
 import { Waiting } from '../../ui/Waiting';
 import { PreyGauge } from '../Feeding/PreyGauge';
 import { LifelineDrawing } from '../Growth/LifelineDrawing';
+import { GrowthNotes } from '../Growth/GrowthNotes';
 import { SkinTable } from '../Growth/SkinTable';
 import { HushList } from '../Hush/HushList';
 import { JournalList } from '../Journal/JournalList';
@@ -15,7 +16,6 @@ import { useWhy } from '../Reasons/WhyContext';
 import { EvidenceLadder } from '../Vigils/EvidenceLadder';
 import { MoltCloseUp } from '../Vigils/MoltCloseUp';
 import { AnimalActs } from './AnimalActs';
-import { stageWord } from './words';
 
 /** One animal: its life, what is awaited, what may be done. */
 export function AnimalPage() {
@@ -33,6 +33,7 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   const why = (title: string, answer: { summary: string; reasons: readonly Reason[] }) => () =>
     toggle({
       title,
+      stockId: animal.stockId,
       place: animal.place,
       name: animal.details.nickname,
       species: animal.species,
@@ -57,6 +58,11 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
           <SectionHead id="reading" title={heading(animal)} onWhy={whyPhase} />
           <p className="mb-2 text-13 text-soft">{animal.phase.summary}</p>
           <EvidenceLadder animal={animal} />
+          <p className="my-2 text-13">
+            <Link to={`/guide?animal=${animal.stockId}`} className="linkish">
+              What am I seeing?
+            </Link>
+          </p>
           <Turns animal={animal} />
           {animal.leftover.value !== null && (
             <SectionHead
@@ -109,7 +115,7 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
         <section className="min-w-0" aria-labelledby="prey">
           <SectionHead
             id="prey"
-            title="Prey, to scale"
+            title={animal.takesPrey ? 'Prey, to scale' : 'Food'}
             note={
               fit === null
                 ? ''
@@ -133,8 +139,9 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
           {growth === null ? (
             <p className="text-13 text-muted">{animal.growth.summary}</p>
           ) : (
-            <SkinTable animal={animal} growth={growth} unit={unit} />
+            growth.skins.length > 0 && <SkinTable animal={animal} growth={growth} unit={unit} />
           )}
+          <GrowthNotes animal={animal} unit={unit} />
         </section>
         <section className="min-w-0" aria-labelledby="hush">
           <SectionHead
@@ -203,11 +210,7 @@ function SectionHead({ id, title, note = '', onWhy, second = false, small = fals
 function Head({ animal }: { animal: AnimalView }) {
   const facts = [
     animal.phaseWord,
-    [
-      animal.details.sex === 'unknown' ? 'sex unknown' : animal.details.sex,
-      stageWord[animal.stage.value],
-      animal.instar,
-    ]
+    [animal.details.sex === 'unknown' ? 'sex unknown' : animal.details.sex, animal.stageWord, animal.instar]
       .filter(Boolean)
       .join(', '),
     animal.lastMolt === null
@@ -227,7 +230,7 @@ function Head({ animal }: { animal: AnimalView }) {
       <div className="min-w-0 flex-1 basis-60">
         <h1 className="text-30 leading-none max-sm:text-[24px]">
           {animal.details.nickname}
-          {animal.details.kind === 'brood' && (
+          {animal.details.kind !== 'specimen' && (
             <span className="text-22 text-muted"> × {animal.details.count}</span>
           )}
           <i className="ml-2.5 font-text text-18 font-normal tracking-normal text-muted max-sm:ml-0 max-sm:mt-1 max-sm:block max-sm:text-15">

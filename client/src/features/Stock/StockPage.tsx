@@ -68,7 +68,7 @@ function Table({ stock, here }: { stock: Line[]; here: boolean }) {
               Last molt
             </th>
             <th scope="col" className="p-2 pr-6 font-normal max-sm:hidden">
-              {here ? 'Next molt (8 of 10)' : 'Left'}
+              {here ? 'Awaited (8 of 10)' : 'Left'}
             </th>
           </tr>
         </thead>
@@ -85,11 +85,11 @@ function Table({ stock, here }: { stock: Line[]; here: boolean }) {
                 >
                   {s.name}
                 </Link>
-                {s.kind === 'brood' && <span className="text-muted"> × {s.count}</span>}
+                {s.kind !== 'specimen' && <span className="text-muted"> × {s.count}</span>}
                 <i className="block text-13 text-muted">{s.species}</i>
               </td>
               <td className="p-2 max-sm:hidden">
-                {stageWord[s.stage]}
+                {s.kind === 'colony' ? 'colony' : stageWord[s.stage]}
                 <span className="block text-13 text-muted">
                   {[s.sex === 'unknown' ? 'sex unknown' : s.sex, s.instar].filter(Boolean).join(', ')}
                 </span>
@@ -107,9 +107,7 @@ function Table({ stock, here }: { stock: Line[]; here: boolean }) {
               <td className="p-2 pr-6 max-sm:hidden">
                 {s.departure !== null
                   ? `${departureWord[s.departure.kind]} ${shortDate(s.departure.at.slice(0, 10))}`
-                  : s.molt === null
-                    ? 'no more molts'
-                    : `${shortDate(s.molt.p10)} – ${shortDate(s.molt.p90)}`}
+                  : awaited(s)}
               </td>
             </tr>
           ))}
@@ -118,6 +116,23 @@ function Table({ stock, here }: { stock: Line[]; here: boolean }) {
     </div>
   );
 }
+
+/** The window of what is awaited next, in words. */
+function awaited(s: Line): string {
+  const next = s.wait ?? s.molt;
+  if (next === null) {
+    return s.kind === 'colony' ? '–' : 'no more molts';
+  }
+  const window = `${shortDate(next.p10)} – ${shortDate(next.p90)}`;
+  return s.wait === null ? window : `${waitWord[next.vigil]} ${window}`;
+}
+
+const waitWord: Record<Schemas['VigilKind'], string> = {
+  molt: 'molts',
+  surfacing: 'comes up',
+  emergence: 'emerges',
+  firstWorkers: 'first workers',
+};
 
 const departureWord: Record<Schemas['DepartureKind'], string> = {
   died: 'died',

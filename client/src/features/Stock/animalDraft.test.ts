@@ -8,6 +8,13 @@ const spiders: Group = {
   one: 'tarantula',
   instarMark: 'i',
   instarAtHatching: 1,
+  stageWords: {},
+  sizePart: 'legSpan',
+  parts: ['legSpan'],
+  takesPrey: true,
+  fangCheck: true,
+  waits: [],
+  colonial: false,
 };
 
 const details: StockDetails = {

@@ -1,10 +1,11 @@
-import type { Schemas } from '../../api/client';
+import type { AnimalView, Schemas } from '../../api/client';
 
 export const stageWord: Record<Schemas['Stage'], string> = {
   sling: 'sling',
   juvenile: 'juvenile',
   subAdult: 'sub-adult',
   adult: 'adult',
+  pupa: 'pupa',
 };
 
 export const partWord: Record<Schemas['BodyPart'], string> = {
@@ -13,4 +14,10 @@ export const partWord: Record<Schemas['BodyPart'], string> = {
   carapace: 'carapace',
   carapaceWidth: 'carapace width',
   abdomenWidth: 'abdomen width',
+  headCapsule: 'head capsule',
+  claw: 'large claw',
 };
+
+/** An instar as its group writes it, or a skin counted from arrival where the instar is not known. */
+export const instarName = (animal: AnimalView, instar: number): string =>
+  animal.growth.value?.instarsAreKnown === true ? `${animal.instarMark}${instar}` : `${instar}.`;

@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import type { Schemas } from '../../api/client';
 import { shortDate, toDays } from '../../ui/dates';
 
-type Forecast = Schemas['MoltForecast'];
+type Forecast = Schemas['VigilForecast'];
 
 const width = 206;
 

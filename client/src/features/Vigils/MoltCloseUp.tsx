@@ -23,6 +23,7 @@ export function MoltCloseUp({ animal, unit }: { animal: AnimalView; unit: Length
             onClick={() =>
               toggle({
                 title: 'Why this window?',
+                stockId: animal.stockId,
                 place: animal.place,
                 name: subject,
                 species: animal.species,

@@ -1,0 +1,223 @@
+import { useState } from 'react';
+import { Link, useSearchParams } from 'react-router';
+import { Refusal, type Schemas } from '../../api/client';
+import { useAnimal, useGuide, useLog, useRulebook } from '../../api/queries';
+import { Choice, FormError } from '../../ui/Field';
+import { Waiting } from '../../ui/Waiting';
+import { GuideDrawing } from './GuideDrawing';
+
+type Case = Schemas['GuideCase'];
+
+/** "What am I seeing?": from what is seen over two or three questions to what it most likely is. */
+export function GuidePage() {
+  const [search] = useSearchParams();
+  const animalId = search.get('animal');
+  return (
+    <Waiting query={useGuide()} what="The guide">
+      {(cases) => (animalId === null ? <Cases cases={cases} /> : <ForAnimal cases={cases} id={animalId} />)}
+    </Waiting>
+  );
+}
+
+function ForAnimal({ cases, id }: { cases: Case[]; id: string }) {
+  return (
+    <Waiting query={useAnimal(id)} what="The animal">
+      {(animal) => (
+        <Cases cases={cases} animal={{ id, name: animal.details.nickname, group: animal.details.group }} />
+      )}
+    </Waiting>
+  );
+}
+
+interface Asked {
+  id: string;
+  name: string;
+  group: string;
+}
+
+function Cases({ cases, animal }: { cases: Case[]; animal?: Asked }) {
+  const groups = useRulebook().data?.groups ?? [];
+  const [group, setGroup] = useState(animal?.group ?? 'tarantula');
+  const [chosen, setChosen] = useState<Case | null>(null);
+  const shown = cases.filter((c) => c.groups.includes(group));
+  const options = groups
+    .filter((g) => cases.some((c) => c.groups.includes(g.id)))
+    .map((g): [string, string] => [g.id, g.name]);
+  return (
+    <div className="px-6 pt-4 pb-10 max-sm:px-4">
+      <h1 className="text-30 max-sm:text-[24px]">What am I seeing?</h1>
+      <p className="mb-3 max-w-[70ch] text-muted">
+        {animal !== undefined && (
+          <>
+            For{' '}
+            <Link to={`/stock/${animal.id}`} className="linkish text-ink">
+              {animal.name}
+            </Link>
+            .{' '}
+          </>
+        )}
+        Answer two or three questions. It says what it most likely is and what to do now; it never replaces an
+        experienced keeper or a vet.
+      </p>
+      {animal === undefined && (
+        <Choice
+          label="Group"
+          options={options}
+          value={group}
+          onChange={(next) => {
+            setGroup(next);
+            setChosen(null);
+          }}
+        />
+      )}
+      {chosen === null ? (
+        <ul className="mt-4 grid grid-cols-4 gap-4 max-lg:grid-cols-3 max-sm:grid-cols-2">
+          {shown.map((c) => (
+            <li key={c.id}>
+              <button
+                type="button"
+                onClick={() => setChosen(c)}
+                className="grid w-full justify-items-center gap-1 rounded-s border border-line bg-raised p-3 text-center hover:border-ink"
+              >
+                <GuideDrawing name={c.drawing} className="h-24 w-full max-w-[150px] text-soft" />
+                <span className="font-display text-15 font-semibold">{c.title}</span>
+              </button>
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <Reading
+          key={chosen.id}
+          guide={chosen}
+          {...(animal === undefined ? {} : { animal })}
+          onBack={() => setChosen(null)}
+        />
+      )}
+    </div>
+  );
+}
+
+const sureness: Record<Schemas['Sureness'], string> = {
+  almostCertain: 'Almost certain',
+  likely: 'Likely',
+  possible: 'Possible, not sure',
+};
+
+function Reading({ guide, animal, onBack }: { guide: Case; animal?: Asked; onBack: () => void }) {
+  const [path, setPath] = useState<readonly { question: string; answer: string; to: string }[]>([]);
+  const at = path.at(-1)?.to ?? guide.start;
+  const question = guide.questions.find((q) => q.id === at);
+  const outcome = guide.outcomes.find((o) => o.id === at);
+  return (
+    <div className="mt-4 grid grid-cols-[240px_minmax(0,1fr)] gap-8 border-t border-line pt-4 max-sm:grid-cols-1 max-sm:gap-3">
+      <div className="text-center">
+        <GuideDrawing
+          name={guide.drawing}
+          className="mx-auto h-36 w-full max-w-[220px] text-soft max-sm:h-24"
+        />
+        <h2 className="text-18">{guide.title}</h2>
+        <button type="button" className="linkish mt-2 min-h-8 text-13 max-sm:min-h-11" onClick={onBack}>
+          Something else
+        </button>
+      </div>
+      <div>
+        <ol className="text-13 text-muted">
+          {path.map((step, k) => (
+            <li key={step.question} className="flex flex-wrap gap-x-2 py-0.5">
+              {step.question} <b className="font-semibold text-soft">{step.answer}</b>
+              <button type="button" className="linkish" onClick={() => setPath(path.slice(0, k))}>
+                change<span className="sr-only"> the answer to “{step.question}”</span>
+              </button>
+            </li>
+          ))}
+        </ol>
+        {question !== undefined && (
+          <div role="group" aria-labelledby="question">
+            <h3 id="question" className="mt-1 mb-2 text-22">
+              {question.text}
+            </h3>
+            <div className="grid max-w-[520px] gap-2">
+              {question.answers.map((answer) => (
+                <button
+                  key={answer.text}
+                  type="button"
+                  className="act justify-start px-4 text-left whitespace-normal"
+                  onClick={() =>
+                    setPath([...path, { question: question.text, answer: answer.text, to: answer.to }])
+                  }
+                >
+                  {answer.text}
+                </button>
+              ))}
+            </div>
+          </div>
+        )}
+        {outcome !== undefined && <Outcome outcome={outcome} {...(animal === undefined ? {} : { animal })} />}
+      </div>
+    </div>
+  );
+}
+
+function Outcome({ outcome, animal }: { outcome: Schemas['GuideOutcome']; animal?: Asked }) {
+  return (
+    <section aria-live="polite" className="max-w-[620px]">
+      <p className="mt-2 text-13 font-semibold text-lamptext">{sureness[outcome.sureness]}</p>
+      <h3 className="text-22">{outcome.likely}</h3>
+      <div className="mt-3 grid grid-cols-2 gap-x-6 gap-y-3 max-sm:grid-cols-1">
+        <Advice title="Do now" lines={outcome.now} mark="border-moss" />
+        <Advice title="Never" lines={outcome.never} mark="border-ember" />
+      </div>
+      <p className="mt-3 border-l-2 border-hush pl-3">{outcome.ask}</p>
+      <p className="mt-2 text-12 text-muted">{outcome.source}</p>
+      {animal !== undefined && outcome.signs.length > 0 && <LogSigns animal={animal} signs={outcome.signs} />}
+    </section>
+  );
+}
+
+function Advice({ title, lines, mark }: { title: string; lines: string[]; mark: string }) {
+  return lines.length === 0 ? null : (
+    <div className={`border-l-2 pl-3 ${mark}`}>
+      <h4 className="font-display text-15 font-semibold">{title}</h4>
+      <ul>
+        {lines.map((line) => (
+          <li key={line} className="mt-1">
+            {line}
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** Logs what was seen as a sign, for groups in which it is one. */
+function LogSigns({ animal, signs }: { animal: Asked; signs: string[] }) {
+  const known = useRulebook().data?.signs ?? [];
+  const log = useLog();
+  return (
+    <div className="mt-4 flex flex-wrap items-center gap-2">
+      {known
+        .filter((s) => signs.includes(s.id) && s.groups.includes(animal.group))
+        .map((s) => (
+          <button
+            key={s.id}
+            type="button"
+            className="act px-4"
+            disabled={log.isPending}
+            onClick={() =>
+              log.mutate({
+                stockId: animal.id,
+                id: crypto.randomUUID(),
+                act: { kind: 'signSeen', signId: s.id },
+              })
+            }
+          >
+            Log it for {animal.name}: {s.brief}
+          </button>
+        ))}
+      <span role="status" className="text-mosstext">
+        {log.isSuccess ? 'Logged.' : ''}
+      </span>
+      <FormError>{log.error instanceof Refusal ? log.error.all : undefined}</FormError>
+    </div>
+  );
+}

@@ -1,0 +1,55 @@
+import { scaleLinear, scaleLog } from 'd3-scale';
+import type { Schemas } from '../../api/client';
+
+/** A share against the 8 in 10 that was promised. */
+export function CoverageBar({ share }: { share: number }) {
+  const percent = Math.round(share * 100);
+  return (
+    <span className="flex items-center gap-2">
+      <svg width="120" height="14" aria-hidden="true" className="flex-none">
+        <rect y="4" width="120" height="6" fill="var(--line)" />
+        <rect y="4" width={1.2 * percent} height="6" fill="var(--moss)" />
+        <path d="M96 0v14" stroke="var(--ink)" strokeWidth="1.5" />
+      </svg>
+      {percent} in 100
+    </span>
+  );
+}
+
+/** One forecast as it stood, and the day on which it came. */
+export function ForecastStrip({ forecast: f }: { forecast: Schemas['ScoredForecast'] }) {
+  const width = 440;
+  const end = Math.max(f.engine.p90, f.happenedTo ?? 0) * 1.06 + 1;
+  const x = scaleLinear([Math.min(0, f.happenedFrom), end], [2, width - 2]);
+  return (
+    <svg viewBox={`0 0 ${width} 18`} className="w-full" aria-hidden="true">
+      <path d={`M0 15H${width}`} stroke="var(--line)" />
+      <rect
+        x={x(f.engine.p10)}
+        y="3"
+        width={Math.max(2, x(f.engine.p90) - x(f.engine.p10))}
+        height="10"
+        fill="var(--hushpale)"
+      />
+      <path d={`M${x(f.engine.p50)} 1v14`} stroke="var(--hush)" strokeWidth="2" />
+      <circle cx={x(((f.happenedTo ?? end) + f.happenedFrom) / 2)} cy="8" r="4" fill="var(--lampmark)" />
+    </svg>
+  );
+}
+
+/** A likelihood ratio on a log scale, with the rulebook's beside it. */
+export function RatioBar({ ratio, rulebook }: { ratio: number; rulebook: number }) {
+  const x = scaleLog([0.1, 1000], [0, 150]).clamp(true);
+  const [from, to] = ratio < 1 ? [x(ratio), x(1)] : [x(1), x(ratio)];
+  return (
+    <span className="flex items-center gap-2">
+      <svg width="150" height="14" aria-hidden="true" className="flex-none">
+        <path d="M0 7H150" stroke="var(--line)" />
+        <rect x={from} y="3" width={Math.max(1, to - from)} height="8" fill="var(--lampmark)" />
+        <path d={`M${x(1)} 0v14`} stroke="var(--edge)" />
+        <path d={`M${x(rulebook)} 1v12`} stroke="var(--ink)" strokeDasharray="2 2" />
+      </svg>
+      × {ratio < 10 ? ratio.toFixed(1) : Math.round(ratio)}
+    </span>
+  );
+}

@@ -1,0 +1,52 @@
+import { useState } from 'react';
+import type { Reason } from '../../api/client';
+import { useGiveUpOverride, useRule, useRulebook } from '../../api/queries';
+import type { Why } from '../Reasons/WhyContext';
+import { RuleForm } from './RuleForm';
+import { canChange } from './ruleParts';
+
+const scopeWord = { room: 'the whole room', species: 'its species', animal: 'it alone' } as const;
+
+/** At the foot of a reason: change its rule for this animal, its species or the room, or give a change up. */
+export function ChangeRule({ reason, why }: { reason: Reason; why: Why }) {
+  const mayBe = /^(group|species|room)\./.test(reason.rule);
+  const rule = useRule(reason.rule, why.stockId, mayBe).data;
+  const groups = useRulebook().data?.groups;
+  const giveUp = useGiveUpOverride();
+  const [open, setOpen] = useState(false);
+  if (rule === undefined || !canChange(rule.line.form)) {
+    return null;
+  }
+  return (
+    <div className="mt-1 text-12">
+      <button type="button" className="linkish min-h-6 max-sm:min-h-11" onClick={() => setOpen(true)}>
+        change<span className="sr-only"> “{reason.topic}”</span>
+      </button>
+      {rule.changes.map((change) => (
+        <button
+          key={change.id}
+          type="button"
+          className="linkish ml-3 min-h-6 text-lamptext max-sm:min-h-11"
+          disabled={giveUp.isPending}
+          onClick={() => giveUp.mutate(change.id)}
+        >
+          back to the rulebook for {scopeWord[change.scope]}
+        </button>
+      ))}
+      {open && (
+        <RuleForm
+          target={{
+            line: rule.line,
+            group: rule.group,
+            groupName: groups?.find((g) => g.id === rule.group)?.name ?? rule.group,
+            speciesId: rule.speciesId,
+            species: rule.species,
+            animal: { stockId: why.stockId, name: rule.animal },
+            scope: reason.rule.startsWith('room.') ? 'room' : 'animal',
+          }}
+          onClose={() => setOpen(false)}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,108 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { RulebookView } from '../../api/client';
+import { Refusal } from '../../api/client';
+import { useAddSpecies, useRulebook } from '../../api/queries';
+import { FormError } from '../../ui/Field';
+import { Waiting } from '../../ui/Waiting';
+
+/** Every group and species that the rulebook knows. */
+export function RulebookPage() {
+  return (
+    <Waiting query={useRulebook()} what="The rulebook">
+      {(rules) => <Contents rules={rules} />}
+    </Waiting>
+  );
+}
+
+function Contents({ rules }: { rules: RulebookView }) {
+  const [compared, setCompared] = useState<readonly string[]>([]);
+  const take = (id: string) =>
+    setCompared((c) => (c.includes(id) ? c.filter((other) => other !== id) : [...c.slice(-1), id]));
+  const [a, b] = compared;
+  return (
+    <div className="px-6 pt-4 pb-10 max-sm:px-4">
+      <header className="flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <h1 className="text-30 max-sm:text-[24px]">Rulebook</h1>
+          <p className="max-w-[70ch] text-muted">
+            What every judgement rests on: {rules.species.length} species in {rules.groups.length} groups,
+            each value with its source. Tick two species to compare them.
+          </p>
+        </div>
+        <div className="flex flex-wrap items-center gap-2">
+          {a !== undefined && b !== undefined && (
+            <Link to={`/rulebook/${a}?with=${b}`} className="act act-first px-4">
+              Compare the two
+            </Link>
+          )}
+          <Import />
+        </div>
+      </header>
+      <div className="mt-4 grid grid-cols-3 gap-x-8 gap-y-6 border-t border-line pt-4 max-lg:grid-cols-2 max-sm:grid-cols-1">
+        {rules.groups.map((group) => (
+          <section key={group.id} aria-labelledby={`group-${group.id}`}>
+            <h2 id={`group-${group.id}`} className="mb-1 text-18">
+              {group.name}
+            </h2>
+            <ul>
+              {rules.species
+                .filter((s) => s.group === group.id)
+                .map((s) => (
+                  <li key={s.id} className="flex items-center gap-2 border-t border-line">
+                    <Link to={`/rulebook/${s.id}`} className="min-h-8 flex-1 py-1.5 italic hover:underline">
+                      {s.scientificName}
+                    </Link>
+                    <label className="grid size-8 cursor-pointer place-items-center max-sm:size-11">
+                      <span className="sr-only">Compare {s.scientificName}</span>
+                      <input
+                        type="checkbox"
+                        className="size-4 accent-lampmark"
+                        checked={compared.includes(s.id)}
+                        onChange={() => take(s.id)}
+                      />
+                    </label>
+                  </li>
+                ))}
+            </ul>
+          </section>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+/** Adds a species of the keeper's own from a profile file. */
+function Import() {
+  const add = useAddSpecies();
+  const [problem, setProblem] = useState<string>();
+  const read = async (file: File | undefined) => {
+    if (file === undefined) {
+      return;
+    }
+    setProblem(undefined);
+    try {
+      const profile = JSON.parse(await file.text()) as Parameters<typeof add.mutateAsync>[0];
+      await add.mutateAsync(profile);
+    } catch (caught) {
+      setProblem(caught instanceof Refusal ? caught.all : 'That is no species profile in JSON.');
+    }
+  };
+  return (
+    <>
+      <label className="act cursor-pointer px-4 has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-lampmark">
+        Add a species from a file
+        <input
+          type="file"
+          accept="application/json,.json"
+          className="sr-only"
+          onChange={(e) => void read(e.target.files?.[0])}
+        />
+      </label>
+      <span role="status" className="text-13 text-mosstext">
+        {add.data === undefined ? '' : `${add.data.scientificName} is in the rulebook.`}
+      </span>
+      <FormError>{problem}</FormError>
+    </>
+  );
+}

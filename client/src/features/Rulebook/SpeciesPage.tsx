@@ -1,0 +1,254 @@
+import { type ReactNode, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { useGiveUpOverride, useSpecies } from '../../api/queries';
+import { Waiting } from '../../ui/Waiting';
+import { RuleForm, type RuleTarget } from './RuleForm';
+import { canChange } from './ruleParts';
+
+type Sheet = Schemas['SpeciesSheet'];
+type Row = Schemas['SheetLine'];
+
+/** Everything the rulebook says of a species, alone or beside another. */
+export function SpeciesPage() {
+  const { id = '' } = useParams();
+  const [search] = useSearchParams();
+  const other = search.get('with');
+  return (
+    <Waiting query={useSpecies(id)} what="The species">
+      {(sheet) => (other === null ? <One sheet={sheet} /> : <Beside sheet={sheet} other={other} />)}
+    </Waiting>
+  );
+}
+
+const sections = [
+  'Keeping',
+  'Growth',
+  'Waits',
+  'After a molt',
+  'Feeding',
+  'Signs',
+  'Hazards, origin, law',
+  'Other',
+];
+
+function Head({ sheet, children }: { sheet: Sheet; children?: ReactNode }) {
+  return (
+    <header className="flex flex-wrap items-end justify-between gap-3 px-6 pt-4 pb-3 max-sm:px-4">
+      <div>
+        <p className="text-13 text-muted">
+          <Link to="/rulebook" className="linkish">
+            Rulebook
+          </Link>{' '}
+          · {sheet.groupName}
+        </p>
+        <h1 className="text-30 italic max-sm:text-[24px]">{sheet.scientificName}</h1>
+        <p className="text-muted">
+          {sheet.habit}, {sheet.kept === 0 ? 'none kept here' : `${sheet.kept} kept here`}
+          {sheet.own ? ', added by you' : ''}
+        </p>
+      </div>
+      {children}
+    </header>
+  );
+}
+
+function One({ sheet }: { sheet: Sheet }) {
+  const [target, setTarget] = useState<RuleTarget | null>(null);
+  const change = (row: Row) =>
+    setTarget({
+      line: row.line,
+      group: sheet.group,
+      groupName: sheet.groupName,
+      speciesId: sheet.id,
+      species: sheet.scientificName,
+      scope: 'species',
+    });
+  return (
+    <>
+      <Head sheet={sheet}>
+        <a
+          className="act px-4"
+          href={`/api/rulebook/species/${sheet.id}/profile`}
+          download={`${sheet.id}.json`}
+        >
+          Save its profile as a file
+        </a>
+      </Head>
+      <div className="border-t border-line px-6 pb-10 max-sm:px-4">
+        {sections.map((section) => (
+          <Section
+            key={section}
+            title={section}
+            rows={sheet.lines.filter((l) => l.line.section === section)}
+            onChange={change}
+          />
+        ))}
+      </div>
+      {target !== null && <RuleForm target={target} onClose={() => setTarget(null)} />}
+    </>
+  );
+}
+
+function Section({ title, rows, onChange }: { title: string; rows: Row[]; onChange: (row: Row) => void }) {
+  if (rows.length === 0) {
+    return null;
+  }
+  return (
+    <section aria-label={title} className="mt-4">
+      <h2 className="text-18">{title}</h2>
+      <table className="w-full border-collapse text-13">
+        <thead className="sr-only">
+          <tr>
+            <th scope="col">Rule</th>
+            <th scope="col">Value</th>
+            <th scope="col">Source</th>
+            <th scope="col">Change</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((row) => (
+            <RuleRow key={row.line.name} row={row} onChange={() => onChange(row)} />
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+const tagWord: Record<Schemas['RuleTag'], string> = {
+  practice: 'common practice',
+  published: 'published',
+  house: 'our pick',
+  memory: 'from memory',
+  record: 'your record',
+  keeper: 'changed by you',
+};
+
+function RuleRow({ row, onChange }: { row: Row; onChange: () => void }) {
+  const { line } = row;
+  const giveUp = useGiveUpOverride();
+  return (
+    <tr className="border-t border-line align-top max-sm:grid max-sm:grid-cols-[1fr_auto] max-sm:py-1">
+      <th scope="row" className="w-[26%] py-1.5 pr-3 text-left font-normal max-sm:w-auto">
+        {line.label}
+        {line.school !== '' && (
+          <span className="text-muted"> · {schoolWord[line.school] ?? line.school}</span>
+        )}
+      </th>
+      <td
+        className={`w-[30%] py-1.5 pr-3 max-sm:col-start-1 max-sm:w-auto ${line.form === 'text' ? '' : 'font-semibold'}`}
+      >
+        {line.text}
+        {row.shipped !== null && (
+          <span className="block font-normal text-muted">rulebook: {row.shipped}</span>
+        )}
+      </td>
+      <td className="py-1.5 pr-3 text-muted max-sm:col-start-1">
+        <span className={line.tag === 'keeper' ? 'text-lamptext' : ''}>{tagWord[line.tag]}</span>
+        {line.tag !== 'practice' && line.tag !== 'memory' && (
+          <span className="block text-12">{line.source.replace(/^house: /, '')}</span>
+        )}
+      </td>
+      <td className="py-1.5 text-right whitespace-nowrap max-sm:col-start-2 max-sm:row-start-1">
+        {canChange(line.form) && (
+          <button type="button" className="linkish min-h-6 max-sm:min-h-11" onClick={onChange}>
+            change
+            <span className="sr-only">
+              {' '}
+              {line.label} {line.school}
+            </span>
+          </button>
+        )}
+        {row.overrideId !== null && (
+          <button
+            type="button"
+            className="linkish ml-3 min-h-6 text-lamptext max-sm:min-h-11"
+            disabled={giveUp.isPending}
+            onClick={() => row.overrideId !== null && giveUp.mutate(row.overrideId)}
+          >
+            back to the rulebook
+          </button>
+        )}
+      </td>
+    </tr>
+  );
+}
+
+const schoolWord: Record<string, string> = {
+  often: 'often school',
+  lean: 'lean school',
+  quick: 'quick school',
+  cautious: 'cautious school',
+  default: 'our default',
+};
+
+/** Two species side by side; what is the same in both is left out unless asked for. */
+function Beside({ sheet, other }: { sheet: Sheet; other: string }) {
+  const [all, setAll] = useState(false);
+  return (
+    <Waiting query={useSpecies(other)} what="The other species">
+      {(second) => {
+        const there = new Map(second.lines.map((l) => [l.line.name, l.line]));
+        const names = [...new Set([...sheet.lines, ...second.lines].map((l) => l.line.name))];
+        const here = new Map(sheet.lines.map((l) => [l.line.name, l.line]));
+        const rows = names
+          .map((name) => ({ name, a: here.get(name), b: there.get(name) }))
+          .filter((r) => all || r.a?.text !== r.b?.text);
+        return (
+          <>
+            <Head sheet={sheet}>
+              <button type="button" className="act px-4" aria-pressed={all} onClick={() => setAll(!all)}>
+                {all ? 'Only what differs' : 'Show what is the same too'}
+              </button>
+            </Head>
+            <div className="overflow-x-auto border-t border-line px-6 pb-10 max-sm:px-4">
+              <table className="w-full border-collapse text-13">
+                <caption className="py-2 text-left text-muted">
+                  {rows.length} rules {all ? 'in all' : 'differ'}
+                </caption>
+                <thead>
+                  <tr className="text-left">
+                    <th scope="col" className="py-1.5 pr-3 font-normal text-muted">
+                      Rule
+                    </th>
+                    {[sheet, second].map((s) => (
+                      <th key={s.id} scope="col" className="w-[36%] py-1.5 pr-3 font-display text-15 italic">
+                        <Link to={`/rulebook/${s.id}`} className="hover:underline">
+                          {s.scientificName}
+                        </Link>
+                      </th>
+                    ))}
+                  </tr>
+                </thead>
+                <tbody>
+                  {rows.map(({ name, a, b }) => (
+                    <tr key={name} className="border-t border-line align-top">
+                      <th scope="row" className="py-1.5 pr-3 text-left font-normal">
+                        {(a ?? b)?.label}
+                        {(a ?? b)?.school !== '' && (
+                          <span className="text-muted"> · {schoolWord[(a ?? b)?.school ?? '']}</span>
+                        )}
+                      </th>
+                      {[a, b].map((line, k) => (
+                        <td key={k} className="py-1.5 pr-3">
+                          {line === undefined ? (
+                            <span className="text-muted">–</span>
+                          ) : (
+                            <>
+                              {line.text} <span className="text-12 text-muted">{tagWord[line.tag]}</span>
+                            </>
+                          )}
+                        </td>
+                      ))}
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </div>
+          </>
+        );
+      }}
+    </Waiting>
+  );
+}

@@ -1,0 +1,79 @@
+using SkiaSharp;
+
+namespace App.Growth;
+
+/// <summary>A picture drawn anew: turned upright, no larger than needed, and with nothing in it but its pixels.</summary>
+/// <param name="Jpeg">The picture as JPEG.</param>
+/// <param name="Width">Pixels.</param>
+/// <param name="Height">Pixels.</param>
+public sealed record StoredPicture(byte[] Jpeg, int Width, int Height)
+{
+    /// <summary>Smallest side taken.</summary>
+    public const int LeastPixels = 32;
+
+    /// <summary>Largest side taken; guards the memory against pictures that unfold.</summary>
+    public const int MostPixels = 12_000;
+
+    private const int StoredPixels = 2000;
+    private const int Quality = 88;
+
+    private static readonly SKEncodedImageFormat[] Taken =
+    [
+        SKEncodedImageFormat.Jpeg,
+        SKEncodedImageFormat.Png,
+        SKEncodedImageFormat.Webp,
+    ];
+
+    /// <summary>Draws a picture anew; place, camera and whatever else it carried is left behind.</summary>
+    /// <returns>None when the bytes are no picture that is taken.</returns>
+    public static StoredPicture? From(byte[] bytes)
+    {
+        using var codec = SKCodec.Create(new MemoryStream(bytes), out _);
+        if (
+            codec is null
+            || !Taken.Contains(codec.EncodedFormat)
+            || Math.Min(codec.Info.Width, codec.Info.Height) < LeastPixels
+            || Math.Max(codec.Info.Width, codec.Info.Height) > MostPixels
+        )
+        {
+            return null;
+        }
+
+        using var decoded = SKBitmap.Decode(codec);
+        if (decoded is null)
+        {
+            return null;
+        }
+
+        var turned = (int)codec.EncodedOrigin >= (int)SKEncodedOrigin.LeftTop;
+        var (width, height) = turned ? (decoded.Height, decoded.Width) : (decoded.Width, decoded.Height);
+        var scale = Math.Min(1, StoredPixels / (double)Math.Max(width, height));
+        var info = new SKImageInfo(
+            Math.Max(1, (int)Math.Round(width * scale)),
+            Math.Max(1, (int)Math.Round(height * scale))
+        );
+        using var surface = SKSurface.Create(info);
+        surface.Canvas.Clear(SKColors.White);
+        surface.Canvas.Scale((float)scale);
+        surface.Canvas.Concat(Upright(codec.EncodedOrigin, decoded.Width, decoded.Height));
+        using var image = SKImage.FromBitmap(decoded);
+        surface.Canvas.DrawImage(image, 0, 0, new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
+        using var drawn = surface.Snapshot();
+        using var data = drawn.Encode(SKEncodedImageFormat.Jpeg, Quality);
+        return new StoredPicture(data.ToArray(), info.Width, info.Height);
+    }
+
+    /// <summary>Turns a picture upright as its orientation says. Source: EXIF 2.3, orientation tag.</summary>
+    private static SKMatrix Upright(SKEncodedOrigin origin, float w, float h) =>
+        origin switch
+        {
+            SKEncodedOrigin.TopRight => new SKMatrix(-1, 0, w, 0, 1, 0, 0, 0, 1),
+            SKEncodedOrigin.BottomRight => new SKMatrix(-1, 0, w, 0, -1, h, 0, 0, 1),
+            SKEncodedOrigin.BottomLeft => new SKMatrix(1, 0, 0, 0, -1, h, 0, 0, 1),
+            SKEncodedOrigin.LeftTop => new SKMatrix(0, 1, 0, 1, 0, 0, 0, 0, 1),
+            SKEncodedOrigin.RightTop => new SKMatrix(0, -1, h, 1, 0, 0, 0, 0, 1),
+            SKEncodedOrigin.RightBottom => new SKMatrix(0, -1, h, -1, 0, w, 0, 0, 1),
+            SKEncodedOrigin.LeftBottom => new SKMatrix(0, 1, 0, -1, 0, w, 0, 0, 1),
+            _ => SKMatrix.Identity,
+        };
+}

@@ -1,0 +1,102 @@
+using App.Hosting;
+using Husbandry.Honesty;
+using Husbandry.Rounds;
+using Husbandry.Vigils;
+using Ledger;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace App.Honesty;
+
+/// <summary>One sign in one group and how well it has held here.</summary>
+public sealed record SignView(string Label, string Strength, SignLesson Lesson);
+
+/// <summary>The signs of a group.</summary>
+public sealed record GroupSigns(string Group, string Name, IReadOnlyList<SignView> Signs);
+
+/// <summary>What the room taught of one wait of one species.</summary>
+/// <param name="Factor">Length of the wait here against the rulebook's; 1 is the same.</param>
+public sealed record SpeciesPace(string Species, VigilKind Vigil, double Factor, int Intervals, int Animals);
+
+/// <summary>What this room has taught.</summary>
+public sealed record LessonsView(IReadOnlyList<GroupSigns> Groups, IReadOnlyList<SpeciesPace> Paces);
+
+/// <summary>How honest the forecasts were.</summary>
+/// <param name="Report">Scores.</param>
+/// <param name="Examples">The newest scored forecasts.</param>
+public sealed record HonestyView(BacktestReport Report, IReadOnlyList<ScoredForecast> Examples);
+
+/// <summary>The honesty ledger, and what the room has taught.</summary>
+public static class HonestyEndpoints
+{
+    private const int ExamplesShown = 24;
+
+    public static void MapHonesty(this WebApplication app)
+    {
+        app.MapGet("/api/honesty", ReadAsync).WithName("honesty").WithTags("Honesty");
+        app.MapGet("/api/lessons", LessonsAsync).WithName("lessons").WithTags("Honesty");
+    }
+
+    private static async Task<Ok<HonestyView>> ReadAsync(
+        RoomNow now,
+        JournalReader reader,
+        RoomCache cache,
+        CancellationToken cancel
+    )
+    {
+        var room = await now.ReadAsync(cancel);
+        var sequence = await reader.LatestSequenceAsync(cancel);
+        if (cache.Scored is not { } scored || scored.Sequence != sequence || scored.Fingerprint != room.Rules.Fingerprint)
+        {
+            var journal = await reader.ReadSinceAsync(DateTimeOffset.MinValue, cancel);
+            scored = new RoomCache.ScoredUntil(Replay.Of(journal, room), sequence, room.Rules.Fingerprint);
+            cache.Scored = scored;
+        }
+
+        var newest = scored
+            .Replay.Forecasts.Where(f => f.HappenedTo is not null && f.AgeShare > 0)
+            .OrderByDescending(f => f.MadeOn.AddDays((int)f.HappenedTo!.Value))
+            .Take(ExamplesShown)
+            .ToList();
+        return TypedResults.Ok(new HonestyView(BacktestReport.Of(scored.Replay), newest));
+    }
+
+    private static async Task<Ok<LessonsView>> LessonsAsync(RoomNow now, JournalReader reader, CancellationToken cancel)
+    {
+        var room = await now.ReadAsync(cancel);
+        var groups = room
+            .Rules.Groups.Select(g => new GroupSigns(
+                g.Id,
+                g.Name,
+                [
+                    .. room
+                        .Lessons.Signs(g.Id)
+                        .Select(l => new SignView(
+                            room.Rules.Sign(l.SignId)?.Label ?? "Looked, no sign",
+                            room.Rules.Sign(l.SignId)?.Strength.ToString().ToLowerInvariant() ?? "against",
+                            l
+                        )),
+                ]
+            ))
+            .Where(g => g.Signs.Any(s => s.Lesson.Premolts > 0))
+            .ToList();
+        var standings = await reader.AllStandingsAsync(cancel);
+        var paces = standings
+            .Select(s => Subject.Of(s, room))
+            .DistinctBy(s => s.SpeciesName)
+            .SelectMany(s =>
+                Enum.GetValues<VigilKind>()
+                    .Select(v => (Vigil: v, Lesson: room.Lessons.For(s, v)))
+                    .Where(x => x.Lesson is { Intervals: > 0 })
+                    .Select(x => new SpeciesPace(
+                        s.SpeciesName,
+                        x.Vigil,
+                        Math.Exp(x.Lesson!.Offset),
+                        x.Lesson.Intervals,
+                        x.Lesson.Animals
+                    ))
+            )
+            .OrderBy(p => p.Species, StringComparer.Ordinal)
+            .ToList();
+        return TypedResults.Ok(new LessonsView(groups, paces));
+    }
+}
