@@ -121,6 +121,9 @@ internal sealed class Keeper : IDisposable
         field.SendKeys(text);
     }
 
+    /// <summary>Gives a file to the page's file field.</summary>
+    public void Upload(string path) => driver.FindElement(By.CssSelector("input[type=file]")).SendKeys(path);
+
     /// <summary>Chooses an option of the list with a label.</summary>
     public void Choose(string label, string option) =>
         Field(label).FindElements(By.TagName("option")).First(o => o.Text == option).Click();

@@ -46,11 +46,11 @@ public sealed class RoomAndRecordTests() : BrowserRoom(demo: true)
         Keeper.Press("Change details", "[role=menu]");
         Keeper.SeeText("h1", "Change Teasel");
         Keeper.Type("Name", "Thistle");
-        Keeper.Type("Place", "C1 4");
+        Keeper.Type("Place", "E1 4");
         Keeper.Press("Save", "form");
         Keeper.SeeText("h1", "Thistle");
-        Keeper.SeeText("header", "C1·04");
-        Keeper.SeeText("ol", "moved to C1·04");
+        Keeper.SeeText("header", "E1·04");
+        Keeper.SeeText("ol", "moved to E1·04");
     }
 
     [Fact]

@@ -46,11 +46,40 @@ public class Shots
         keeper.SeeText("main", "Time zone");
         Save(keeper, "room");
 
+        More(keeper);
         keeper.Resize(390, 844);
         Round(keeper, "lantern");
         Save(keeper, "round-phone");
         Animal(keeper, "Bramble", "daylight");
         Save(keeper, "animal-phone");
+    }
+
+    private static void More(Keeper keeper)
+    {
+        Round(keeper, "daylight");
+        keeper.Open("/rulebook");
+        keeper.SeeText("main", "Predatory ground beetles");
+        Save(keeper, "rulebook");
+        keeper.Open("/rulebook/ceratogyrus-darlingi?with=caribena-versicolor");
+        keeper.SeeText("table", "From molt to molt");
+        Save(keeper, "rulebook-compare");
+        keeper.Open("/guide");
+        keeper.SeeText("main", "It lies on its back");
+        Save(keeper, "guide");
+        keeper.Press("It lies on its back", "main");
+        keeper.Press("Loose, spread", "main");
+        keeper.Press("Yes", "main");
+        keeper.SeeText("main", "Almost certain");
+        Save(keeper, "guide-outcome");
+        keeper.Open("/honesty");
+        keeper.SeeText("main", "How well do signs work");
+        Save(keeper, "honesty");
+        keeper.Open("/bench/growth-fit");
+        keeper.Press("Work it out", "main");
+        keeper.See("main svg[role=img]");
+        Save(keeper, "bench");
+        Animal(keeper, "Whelk", "lantern");
+        Save(keeper, "animal-buried");
     }
 
     private static void Round(Keeper keeper, string look)

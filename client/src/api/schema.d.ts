@@ -766,6 +766,7 @@ export interface components {
             instarMark: string;
             stageWord: string;
             takesPrey: boolean;
+            readsCondition: boolean;
             instar: null | string;
             it: string;
             its: string;

@@ -53,9 +53,22 @@ public sealed record ScoredForecast(
     // A window is shown in whole nights, so its ends belong to it to the end of the night.
     private const double HalfNight = 0.5;
 
-    /// <summary>Whether it happened within the window of 10 to 90 per cent.</summary>
-    public bool Covered(Quantiles q) =>
-        HappenedTo is { } to && to >= q.P10 - HalfNight && HappenedFrom <= q.P90 + HalfNight;
+    /// <summary>
+    /// How much of what happened lay within the window of 10 to 90 per cent: 1 or 0 where the night is known, the share of
+    /// the interval where it is not, 0 while it has still not happened.
+    /// </summary>
+    public double Covered(Quantiles q)
+    {
+        if (HappenedTo is not { } to)
+        {
+            return 0;
+        }
+
+        var (low, high) = (q.P10 - HalfNight, q.P90 + HalfNight);
+        return to - HappenedFrom < HalfNight
+            ? to >= low && HappenedFrom <= high ? 1 : 0
+            : Math.Max(0, Math.Min(to, high) - Math.Max(HappenedFrom, low)) / (to - HappenedFrom);
+    }
 
     /// <summary>
     /// The day that counts: of an event known only to lie in an interval the point nearest to the forecast median; of one
@@ -144,7 +157,7 @@ public sealed record BacktestLine(
             vigil,
             group,
             all.Count,
-            all.Average(f => f.Covered(f.Engine) ? 1.0 : 0),
+            all.Average(f => f.Covered(f.Engine)),
             Scores.Median(all.Select(f => f.Error(f.Engine)))!.Value,
             all.Average(f => f.Engine.Pinball(f.Counts(f.Engine))),
             all.Average(f => f.SpeciesPrior.Pinball(f.Counts(f.SpeciesPrior))),

@@ -173,6 +173,8 @@ public static class RuleSheet
             RuleForm.Range when Number("low") == Number("high") => $"{Number("low")} {unit}",
             RuleForm.Range => $"{Number("low")}–{Number("high")} {unit}",
             RuleForm.Wait => $"{Number("p10")} · {Number("p50")} · {Number("p90")} {unit}",
+            RuleForm.Number when unit.StartsWith("1 easy", StringComparison.Ordinal) =>
+                $"{value.GetValue<double>():0} of 5, 1 being easy",
             RuleForm.Number => $"{value.GetValue<double>().ToString("0.###", CultureInfo.InvariantCulture)} {unit}",
             RuleForm.YesNo => value.GetValue<bool>() ? "yes" : "no",
             RuleForm.Choice => Words(value.GetValue<string>()),

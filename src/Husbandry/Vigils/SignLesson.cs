@@ -38,13 +38,21 @@ public static class SignLessons
             .. rules
                 .Signs.Where(s => s.Groups.Contains(group))
                 .Select(s =>
-                    Learn(s.Id, s.LikelihoodRatio.Value, rules.Room.SignShown[s.Strength].Value, spans, rules.Room)
+                    Learn(
+                        s.Id,
+                        s.LikelihoodRatio.Value,
+                        rules.Room.SignShown[s.Strength].Value,
+                        s.Strength is not (SignStrength.Imminent or SignStrength.Opposite),
+                        spans,
+                        rules.Room
+                    )
                 )
                 .Append(
                     Learn(
                         PremoltReading.CleanLook,
                         rules.Room.LookWithoutSign.Value,
                         rules.Room.SignShown[SignStrength.Medium].Value,
+                        true,
                         spans,
                         rules.Room
                     )
@@ -85,18 +93,31 @@ public static class SignLessons
         }
     }
 
-    private static SignLesson Learn(string id, double ratio, double shown, List<Span> spans, RoomRules rules)
+    private static SignLesson Learn(
+        string id,
+        double ratio,
+        double shown,
+        bool lasts,
+        List<Span> spans,
+        RoomRules rules
+    )
     {
         var premolts = spans.Where(s => s.Premolt).ToList();
         var outside = spans.Where(s => !s.Premolt).ToList();
         var inPremolt = premolts.Count(s => s.Seen.Contains(id));
         var outsideIt = outside.Count(s => s.Seen.Contains(id));
         var length = outside.Sum(s => s.Length);
+        // The rulebook weighs as much outside premolt as inside it, measured by how much of each was watched, so that a
+        // sign nobody ever noted keeps the rulebook's ratio.
         var weight = rules.SignPriorSpans.Value;
+        var watched = Math.Max(length, outsideIt);
+        var outsideWeight = premolts.Count == 0 || watched == 0 ? weight : weight * watched / premolts.Count;
         var inside = ((weight * shown) + inPremolt) / (weight + premolts.Count);
-        var elsewhere = ((weight * Math.Min(1, shown / ratio)) + outsideIt) / (weight + Math.Max(length, outsideIt));
-        // A ratio stays on its own side of 1: a sign that misleads says nothing rather than the contrary.
-        var learned = Math.Max(inside, RarestShare) / Math.Max(elsewhere, RarestShare);
+        var elsewhere = ((outsideWeight * shown / ratio) + outsideIt) / (outsideWeight + watched);
+        // Signs of hours are not what stretches of premolt can measure. Others stay on their own side of 1: a sign that
+        // misleads says nothing rather than the contrary.
+        var learned =
+            lasts && premolts.Count > 0 ? Math.Max(inside, RarestShare) / Math.Max(elsewhere, RarestShare) : ratio;
         return new SignLesson(
             id,
             inPremolt,

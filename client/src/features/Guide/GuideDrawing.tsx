@@ -37,6 +37,7 @@ function legs(cx: number, cy: number, spread: number, skip = -1): ReactNode {
           key={`${side}${k}`}
           d={`M${cx + side * 6} ${cy + slope * 4}l${side * 5} ${slope * 4}`}
           stroke="var(--ember)"
+          strokeWidth="5"
         />
       ) : (
         <path
@@ -66,7 +67,7 @@ const drawings: Record<string, ReactNode> = {
   'spider-back': (
     <>
       <path d="M28 78q52 14 104 0" strokeDasharray="3 4" strokeWidth="1.4" />
-      <g transform="rotate(180 80 52)">{spider(0.95)}</g>
+      <g transform="rotate(180 80 48)">{spider(0.95)}</g>
       <path d="M76 60v8m8-8v8M74 44h12" />
     </>
   ),

@@ -177,6 +177,9 @@ function Examples({ examples }: { examples: Schemas['ScoredForecast'][] }) {
   );
 }
 
+/** Widths, the same in every group, so that groups can be read down. */
+const signColumns = ['w-[38%]', 'w-[13%]', 'w-[13%]', 'w-[11%]'];
+
 function SignTable({ groups }: { groups: Schemas['GroupSigns'][] }) {
   return (
     <section aria-labelledby="signs" className="mt-6 border-t border-line pt-3">
@@ -189,12 +192,12 @@ function SignTable({ groups }: { groups: Schemas['GroupSigns'][] }) {
       </p>
       {groups.length === 0 && <p className="text-muted">Nothing has been counted yet.</p>}
       {groups.map((group) => (
-        <table key={group.group} className="mb-4 w-full border-collapse text-13">
+        <table key={group.group} className="mb-4 w-full table-fixed border-collapse text-13">
           <caption className="py-1 text-left font-display text-15 font-semibold">{group.name}</caption>
           <thead>
             <tr className="text-left text-muted">
-              {['Sign', 'Before a molt', 'Outside', 'Rulebook', 'Here'].map((h) => (
-                <th key={h} scope="col" className="py-1 pr-3 font-normal">
+              {['Sign', 'Before a molt', 'Outside', 'Rulebook', 'Here'].map((h, k) => (
+                <th key={h} scope="col" className={`py-1 pr-3 font-normal ${signColumns[k] ?? ''}`}>
                   {h}
                 </th>
               ))}
@@ -215,7 +218,7 @@ function SignTable({ groups }: { groups: Schemas['GroupSigns'][] }) {
                     {s.lesson.seenOutside} in {Math.round(s.lesson.outside)}
                   </td>
                   <td className="py-1 pr-3 whitespace-nowrap">× {s.lesson.rulebookRatio}</td>
-                  <td className="w-[34%] py-1">
+                  <td className="py-1">
                     <RatioBar ratio={s.lesson.ratio} rulebook={s.lesson.rulebookRatio} />
                   </td>
                 </tr>

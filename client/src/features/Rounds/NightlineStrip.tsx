@@ -156,7 +156,15 @@ function Drawing({ data, width, lanes, height, phone }: DrawingProps) {
           {p.middle !== null && (
             <path d={`M${p.middle} ${p.lane * laneHeight + 1.5}v17`} stroke="var(--hush)" strokeWidth="2" />
           )}
-          <text x={p.textX} y={p.lane * laneHeight + 14} textAnchor={p.textAnchor}>
+          <text
+            x={p.textX}
+            y={p.lane * laneHeight + 14}
+            textAnchor={p.textAnchor}
+            paintOrder="stroke"
+            stroke="var(--bg)"
+            strokeWidth="3"
+            strokeOpacity="0.85"
+          >
             <tspan fontWeight="620">{p.band.code}</tspan> {p.band.label}
           </text>
         </g>

@@ -4,7 +4,7 @@ import { comparePlaces, shelfOf } from './shelves';
 type Box = { place: string; id: string; state: 'done' | 'due' | 'passBy' | 'resting' };
 
 const step = 17;
-const gap = 20;
+const gap = 13;
 
 /** Progress drawn as shelves of small boxes: done, here, to do, to pass by. */
 export function ShelfLine({ round, selected }: { round: RoundView; selected: string | null }) {

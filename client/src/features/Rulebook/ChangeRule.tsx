@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Reason } from '../../api/client';
 import { useGiveUpOverride, useRule, useRulebook } from '../../api/queries';
-import type { Why } from '../Reasons/WhyContext';
+import { useWhy, type Why } from '../Reasons/WhyContext';
 import { RuleForm } from './RuleForm';
 import { canChange } from './ruleParts';
 
@@ -14,6 +14,8 @@ export function ChangeRule({ reason, why }: { reason: Reason; why: Why }) {
   const groups = useRulebook().data?.groups;
   const giveUp = useGiveUpOverride();
   const [open, setOpen] = useState(false);
+  // What was asked is answered otherwise now: the drawer closes rather than show what no longer holds.
+  const { hide } = useWhy();
   if (rule === undefined || !canChange(rule.line.form)) {
     return null;
   }
@@ -28,7 +30,7 @@ export function ChangeRule({ reason, why }: { reason: Reason; why: Why }) {
           type="button"
           className="linkish ml-3 min-h-6 text-lamptext max-sm:min-h-11"
           disabled={giveUp.isPending}
-          onClick={() => giveUp.mutate(change.id)}
+          onClick={() => giveUp.mutate(change.id, { onSuccess: hide })}
         >
           back to the rulebook for {scopeWord[change.scope]}
         </button>
@@ -45,6 +47,7 @@ export function ChangeRule({ reason, why }: { reason: Reason; why: Why }) {
             scope: reason.rule.startsWith('room.') ? 'room' : 'animal',
           }}
           onClose={() => setOpen(false)}
+          onSaved={hide}
         />
       )}
     </div>

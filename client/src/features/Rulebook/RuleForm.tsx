@@ -18,8 +18,15 @@ export interface RuleTarget {
   scope: Scope;
 }
 
+interface RuleFormProps {
+  target: RuleTarget;
+  onClose: () => void;
+  /** Instead of closing, once it is saved. */
+  onSaved?: () => void;
+}
+
 /** Changes one rule for an animal, a species or the room; says beforehand what that moves. */
-export function RuleForm({ target, onClose }: { target: RuleTarget; onClose: () => void }) {
+export function RuleForm({ target, onClose, onSaved = onClose }: RuleFormProps) {
   const { line } = target;
   const [scope, setScope] = useState<Scope>(target.scope);
   const [parts, setParts] = useState(() => partsOf(line.value));
@@ -92,7 +99,7 @@ export function RuleForm({ target, onClose }: { target: RuleTarget; onClose: () 
               type="button"
               className="act act-first px-5"
               disabled={save.isPending}
-              onClick={() => save.mutate(body(), { onSuccess: onClose })}
+              onClick={() => save.mutate(body(), { onSuccess: onSaved })}
             >
               Save it
             </button>

@@ -100,12 +100,14 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
             onWhy={why('Why this stage?', animal.stage)}
             small
           />
-          <SectionHead
-            id="condition"
-            title={animal.condition.summary}
-            onWhy={why('Why this condition?', animal.condition)}
-            small
-          />
+          {animal.readsCondition && (
+            <SectionHead
+              id="condition"
+              title={animal.condition.summary}
+              onWhy={why('Why this condition?', animal.condition)}
+              small
+            />
+          )}
           {animal.cautions.map((caution) => (
             <p key={caution} className="mt-2 border-l-2 border-lampmark pl-2 text-13 text-soft">
               {caution}
