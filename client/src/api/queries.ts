@@ -151,9 +151,11 @@ function useAfterWrite() {
   const client = useQueryClient();
   return async (animal: AnimalView) => {
     client.setQueryData(['animal', animal.stockId], animal);
-    await Promise.all(
-      ['round', 'nightline', 'stock'].map((key) => client.invalidateQueries({ queryKey: [key] })),
-    );
+    // The strip and the lists follow when they can; only the round is waited for, so that the next key finds its line.
+    for (const key of ['nightline', 'stock', 'lessons', 'honesty']) {
+      void client.invalidateQueries({ queryKey: [key] });
+    }
+    await client.invalidateQueries({ queryKey: ['round'] });
   };
 }
 

@@ -57,7 +57,7 @@ function Scores({ report }: { report: Report }) {
       <h2 id="scores" className="text-18">
         Forecasts of {dayDate(report.from)} to {dayDate(report.to)}
       </h2>
-      <div className="overflow-x-auto">
+      <div className="overflow-x-auto" role="region" aria-label="Scores, wide table" tabIndex={0}>
         <table className="w-full min-w-[860px] border-collapse text-13">
           <thead>
             <tr className="text-left text-muted">

@@ -202,7 +202,12 @@ function Beside({ sheet, other }: { sheet: Sheet; other: string }) {
                 {all ? 'Only what differs' : 'Show what is the same too'}
               </button>
             </Head>
-            <div className="overflow-x-auto border-t border-line px-6 pb-10 max-sm:px-4">
+            <div
+              role="region"
+              aria-label="Comparison"
+              tabIndex={0}
+              className="overflow-x-auto border-t border-line px-6 pb-10 max-sm:px-4"
+            >
               <table className="w-full border-collapse text-13">
                 <caption className="py-2 text-left text-muted">
                   {rows.length} rules {all ? 'in all' : 'differ'}

@@ -1,0 +1,260 @@
+using CsCheck;
+using Husbandry.Climate;
+using Husbandry.Journal;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+using Husbandry.Vigils;
+
+namespace Husbandry.Tests;
+
+/// <summary>What a room teaches: waits by species and animal, signs by group, appetite.</summary>
+public class LessonTests
+{
+    private static readonly RoomRules Rules = RuleSet.Shipped.Room;
+
+    private static PastWait Wait(double days, bool isOver = true, double median = 100, double molts = 5) =>
+        new(new IntervalPrior(Math.Log(median), 0.4, molts), days, 0, isOver);
+
+    private static SpeciesLesson Learn(params PastWait[][] animals) => SpeciesLesson.Of(animals, 0.4, Rules);
+
+    private static double Median(SpeciesLesson lesson) =>
+        lesson.Before(new IntervalPrior(Math.Log(100), 0.4, 5)).Predictive().Median;
+
+    [Fact]
+    public void With_nothing_to_learn_from_the_spread_is_the_rulebooks()
+    {
+        var wait = Learn().Before(new IntervalPrior(Math.Log(100), 0.4, 5)).Predictive();
+        Assert.Equal(100, wait.Median, 1e-9);
+        Assert.Equal(0.4, wait.Scale, 1e-9);
+    }
+
+    [Fact]
+    public void A_slower_room_moves_the_forecast_of_an_animal_that_has_no_record_yet()
+    {
+        var slow = Enumerable.Range(0, 8).Select(_ => new[] { Wait(150), Wait(160) }).ToArray();
+        Assert.InRange(Median(Learn(slow)), 140, 156);
+        Assert.InRange(Median(Learn(slow[..1])), 105, 135);
+    }
+
+    [Fact]
+    public void Animals_still_waiting_are_not_dropped()
+    {
+        PastWait[][] ended = [[Wait(100)], [Wait(104)], [Wait(96)]];
+        var waiting = Enumerable.Range(0, 6).Select(_ => new[] { Wait(170, isOver: false) });
+        Assert.True(Median(Learn([.. ended, .. waiting])) > Median(Learn(ended)) * 1.05);
+        // One that has hardly begun to wait says nothing.
+        Assert.Equal(Median(Learn(ended)), Median(Learn([.. ended, [Wait(5, isOver: false)]])), 0.5);
+    }
+
+    [Fact]
+    public void Waits_that_lengthen_molt_by_molt_beyond_the_rulebook_are_followed()
+    {
+        PastWait[] Growing(double factor) =>
+            [.. Enumerable.Range(0, 6).Select(k => Wait(100 * factor * Math.Pow(1.2, k), molts: k))];
+        var lesson = Learn(Growing(0.9), Growing(1), Growing(1.1), Growing(1.05), Growing(0.95));
+        Assert.InRange(lesson.Slope, Math.Log(1.12), Math.Log(1.21));
+    }
+
+    [Fact]
+    public void One_animals_pace_counts_more_the_more_animals_differ()
+    {
+        PastWait[] Pace(double days) => [Wait(days), Wait(days * 1.02), Wait(days * 0.98)];
+        var alike = Learn(Pace(100), Pace(101), Pace(99), Pace(100), Pace(102));
+        var unlike = Learn(Pace(60), Pace(100), Pace(160), Pace(80), Pace(130));
+        double Own(SpeciesLesson lesson)
+        {
+            var now = new IntervalPrior(Math.Log(100), 0.4, 5);
+            return lesson.Before(now).Seen(lesson.Brought(Pace(140), now)).Predictive().Median;
+        }
+
+        Assert.True(Own(unlike) > Own(alike));
+        Assert.InRange(Own(unlike), 125, 142);
+    }
+
+    [Fact]
+    public void A_date_that_is_known_badly_weighs_less()
+    {
+        var sure = Learn([Wait(150)]);
+        var vague = Learn([Wait(150) with { DateSpread = 60 }]);
+        Assert.True(Math.Abs(vague.Offset) < Math.Abs(sure.Offset));
+    }
+
+    [Fact]
+    public void A_wait_twice_as_long_as_usual_is_drawn_in()
+    {
+        // Most such waits hide a molt nobody saw.
+        var usual = Enumerable.Range(0, 9).Select(_ => new[] { Wait(100) }).ToArray();
+        var odd = Learn([.. usual, [Wait(600)]]);
+        Assert.InRange(Median(odd), 98, 112);
+    }
+
+    [Fact]
+    public void Species_medians_are_joined_by_a_line_that_rises_with_every_molt()
+    {
+        var profile = RuleSet.Shipped.Profile("tliltocatl-albopilosus")!;
+        var medians = Enumerable
+            .Range(1, 9)
+            .Select(k =>
+                IntervalPrior
+                    .ForMolt(profile, k < 4 ? Stage.Sling : k < 9 ? Stage.Juvenile : Stage.SubAdult, k, null, Sex.Female)
+                    .Mu
+            )
+            .ToList();
+        Assert.Equal(medians.Order(), medians);
+    }
+
+    [Fact]
+    public void Waiting_longer_never_brings_the_middle_before_today() =>
+        Gen.Select(Gen.Int[1, 900], Gen.Double[10, 35], Gen.Bool)
+            .Sample(
+                (nights, celsius, warm) =>
+                {
+                    var diary = new Diary(cameNightsAgo: 1000).LegSpan(60, 990).With(nights, new Molted());
+                    var readings = Enumerable
+                        .Range(0, 1000)
+                        .Select(d => new ClimateReading(Diary.Evening.AddDays(-d), "", celsius, null));
+                    var room = Diary.Room() with
+                    {
+                        Climate = warm ? RoomClimate.Of(readings) : RoomClimate.Unread,
+                    };
+                    var molt = Judgement.Of(diary.Standing(), room).Molt.Value!;
+                    Assert.True(molt.P10 >= room.Tonight && molt.P10 <= molt.P50 && molt.P50 <= molt.P90);
+                },
+                iter: 60
+            );
+
+    [Fact]
+    public void A_warm_room_brings_the_molt_nearer()
+    {
+        DateOnly Half(double celsius)
+        {
+            var readings = Enumerable
+                .Range(0, 60)
+                .Select(d => new ClimateReading(Diary.Evening.AddDays(-d), "A1", celsius, null));
+            var diary = new Diary(cameNightsAgo: 100).LegSpan(60, 99).With(20, new Molted());
+            return Judgement
+                .Of(diary.Standing(), Diary.Room() with { Climate = RoomClimate.Of(readings) })
+                .Molt.Value!.P50;
+        }
+
+        Assert.True(Half(28) < Half(22));
+    }
+
+    [Fact]
+    public void Units_never_change_a_judgement()
+    {
+        var diary = new Diary().LegSpan(60).Ate(9).Refused(3).With(100, new Molted());
+        var mm = diary.Judge();
+        foreach (var unit in new[] { LengthUnit.Cm, LengthUnit.In })
+        {
+            var other = diary.Judge(Diary.Settings with { Unit = unit });
+            Assert.Equal(mm.Molt.Value!.P50, other.Molt.Value!.P50);
+            Assert.Equal(mm.Molt.Value.PremoltChance, other.Molt.Value.PremoltChance);
+            Assert.Equal(mm.Stage.Value, other.Stage.Value);
+            Assert.Equal(mm.Meal.Value.Due, other.Meal.Value.Due);
+            Assert.Equal(mm.Prey.Value!.MaxPreyMm, other.Prey.Value!.MaxPreyMm);
+        }
+    }
+
+    [Fact]
+    public void A_refusal_says_more_of_a_greedy_animal_than_of_a_shy_one()
+    {
+        Diary Eater(bool greedy)
+        {
+            var diary = new Diary(cameNightsAgo: 390).LegSpan(60, 380);
+            for (var ago = 380; ago > 20; ago -= 9)
+            {
+                _ = greedy || ago % 2 == 0 ? diary.Ate(ago) : diary.Refused(ago);
+            }
+
+            return diary.Ate(12).Refused(2);
+        }
+
+        double Ratio(bool greedy) =>
+            Eater(greedy).Judge().Reading.Value.Evidence.Single(e => e.SignId == "refuses-food").LikelihoodRatio;
+
+        Assert.True(Ratio(true) > 2 * Ratio(false), $"{Ratio(true)} {Ratio(false)}");
+    }
+
+    [Fact]
+    public void Signs_are_counted_before_molts_and_outside_them()
+    {
+        Standing Life(int k)
+        {
+            var diary = new Diary(cameNightsAgo: 900).LegSpan(60, 890);
+            foreach (var ago in new[] { 800, 600, 400, 200 })
+            {
+                diary.Sign("dull", ago + 10).With(ago, new Molted());
+            }
+
+            return diary.Sign("plump", 700 + (k % 3)).Sign("plump", 300).Standing();
+        }
+
+        var lessons = Lessons.Of([.. Enumerable.Range(0, 6).Select(Life)], Diary.Room());
+        var dull = lessons.Sign("tarantula", "dull")!;
+        Assert.Equal((18, 18, 0), (dull.SeenInPremolt, dull.Premolts, dull.SeenOutside));
+        Assert.True(dull.Ratio > dull.RulebookRatio);
+        var plump = lessons.Sign("tarantula", "plump")!;
+        Assert.Equal(0, plump.SeenInPremolt);
+        Assert.Equal(1, plump.Ratio);
+        // A sign that nobody ever noted keeps what the rulebook says.
+        Assert.Equal(12, lessons.Sign("tarantula", "dark-line")!.Ratio, 1e-9);
+        Assert.Equal(4000, lessons.Sign("tarantula", "on-its-back")!.Ratio);
+    }
+
+    [Fact]
+    public void A_crab_underground_is_hushed_and_never_to_be_dug_up_however_long_it_takes()
+    {
+        foreach (var nights in new[] { 3, 40, 400 })
+        {
+            var diary = new Diary("coenobita-perlatus", Sex.Unknown, cameNightsAgo: 500)
+                .With(490, new Measured(BodyPart.Claw, 14))
+                .With(nights, new Began(VigilKind.Surfacing));
+            var j = diary.Judge();
+            Assert.Equal(Hush.Phase.Buried, j.Phase.Value);
+            Assert.Equal(Verdict.Never, j.Hush[CareAct.Dig].Verdict);
+            Assert.Null(j.Molt.Value);
+            Assert.True(j.Wait.Value!.P50 >= j.Subject.Room.Tonight);
+            Assert.Equal(nights == 400, j.Wait.Value.LongerThanNormal);
+        }
+    }
+
+    [Fact]
+    public void Coming_up_is_a_molt_dated_by_the_nights_underground()
+    {
+        var diary = new Diary("coenobita-rugosus", Sex.Unknown).With(60, new Began(VigilKind.Surfacing));
+        diary.Add(20, new Ended(VigilKind.Surfacing, VigilEnd.AsHoped));
+        var molt = Assert.Single(diary.Standing().Molts);
+        Assert.Equal(40, (molt.When.To - molt.When.From).TotalDays, 1e-6);
+        var hidden = new Diary("coenobita-rugosus", Sex.Unknown)
+            .With(60, new Began(VigilKind.Surfacing))
+            .With(57, new Ended(VigilKind.Surfacing, VigilEnd.Otherwise));
+        Assert.Empty(hidden.Standing().Molts);
+    }
+
+    [Fact]
+    public void A_diapausing_pupa_waits_for_its_cold_first()
+    {
+        Diary Pupa() =>
+            new Diary("saturnia-pyri", Sex.Unknown, cameNightsAgo: 300).With(200, new Began(VigilKind.Emergence));
+        var unchilled = Pupa().Judge().Wait.Value!;
+        var warm = Pupa().With(150, new Chilled(true)).With(10, new Chilled(false)).Judge().Wait.Value!;
+        // Common practice, no published source: no adult before the weeks of cold are over.
+        Assert.True(unchilled.P10 >= Diary.Room().Tonight.AddDays(14 * 7));
+        Assert.True(warm.P90 < unchilled.P10);
+    }
+
+    [Fact]
+    public void A_mantis_is_adult_by_its_ultimate_molt_only()
+    {
+        var diary = new Diary("hierodula-membranacea", Sex.Female, cameNightsAgo: 150, molts: 6).With(
+            100,
+            new Measured(BodyPart.Body, 80)
+        );
+        Assert.Equal(Stage.Juvenile, diary.Judge().Stage.Value);
+        Assert.Equal(Stage.SubAdult, diary.With(60, new Molted()).Judge().Stage.Value);
+        Assert.Equal(Stage.Adult, diary.With(30, new Molted(Ultimate: true)).Judge().Stage.Value);
+        Assert.Null(diary.Judge().Molt.Value);
+    }
+}
