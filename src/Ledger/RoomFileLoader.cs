@@ -102,6 +102,12 @@ public sealed class RoomFileLoader(
             }
         }
 
+        problems.AddRange(
+            (file.Climate ?? [])
+                .Select((c, i) => (c, i))
+                .Where(x => x.c is null || x.c.Problem is not null)
+                .Select(x => new Problem($"climate[{x.i}]", x.c?.Problem ?? "Is missing."))
+        );
         return (entries, problems);
     }
 

@@ -1,4 +1,3 @@
-using System.Text.Json;
 using Husbandry.Climate;
 using Husbandry.Honesty;
 using Husbandry.Journal;
@@ -15,7 +14,7 @@ public static class RoomFileRules
     public static (RuleSet? Rules, IReadOnlyList<Problem> Problems) Of(RoomFile file)
     {
         var documents = (file.Species ?? [])
-            .Select(s => new RulebookDocument($"species/{s.Id}.json", JsonSerializer.Serialize(s, LedgerJson.Options)))
+            .Select(RuleSet.Document)
             .ToList();
         var reading =
             documents.Count == 0
@@ -33,11 +32,18 @@ public static class RoomFileRules
     /// <returns>The scores, or what is wrong with the file.</returns>
     public static (ReplayResult? Result, IReadOnlyList<Problem> Problems) Replay(
         RoomFile file,
-        RuleSet rules,
-        DateTimeOffset now
+        RuleSet rules
     )
     {
-        var room = Room.At(rules, file.Room ?? RoomStore.Fresh, now) with
+        // The file stands for itself: its present is when its last line was written.
+        var settings = file.Room ?? RoomStore.Fresh;
+        var now = file
+            .Journal.Where(e => e is not null)
+            .Select(e => e.WrittenAt ?? e.At ?? settings.Clock().EveningOf(e.Night ?? DateOnly.MinValue.AddDays(1)))
+            .Concat(file.Stock.Where(s => s is not null).Select(s => settings.Clock().EveningOf(s.AcquiredOn)))
+            .DefaultIfEmpty(DateTimeOffset.UnixEpoch)
+            .Max();
+        var room = Room.At(rules, settings, now) with
         {
             Climate = RoomClimate.Of(file.Climate ?? []),
         };

@@ -169,7 +169,7 @@ public sealed class RulebookStore(LanternDb db, RoomCache cache)
     }
 
     internal static ClimateReading Reading(ClimateRow row) =>
-        new(new DateTimeOffset(row.Ticks, TimeSpan.Zero), row.Zone, row.TemperatureC, row.RelativeHumidity);
+        new(new DateTimeOffset(row.Ticks, TimeSpan.Zero), row.TemperatureC, row.RelativeHumidity, row.Zone);
 
     private async Task<RuleSetReading> WithSpeciesAsync(IReadOnlyList<SpeciesProfile> more, CancellationToken cancel)
     {
@@ -178,10 +178,7 @@ public sealed class RulebookStore(LanternDb db, RoomCache cache)
             ? new RuleSetReading(RuleSet.Shipped, [])
             : RuleSet.Read([
                 .. RuleSet.ShippedDocuments(),
-                .. own.Select(s => new RulebookDocument(
-                    $"species/{s.Id}.json",
-                    JsonSerializer.Serialize(s, LedgerJson.Options)
-                )),
+                .. own.Select(RuleSet.Document),
             ]);
     }
 

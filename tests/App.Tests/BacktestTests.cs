@@ -24,7 +24,7 @@ public sealed class BacktestTests : IDisposable
     {
         // The demo's generator is a model of bodies and keepers, not the forecasting model; see docs/demo-generator.md.
         var file = await SaveAsync();
-        var (replay, problems) = RoomFileRules.Replay(file, RoomFileRules.Of(file).Rules!, app.Clock.GetUtcNow());
+        var (replay, problems) = RoomFileRules.Replay(file, RoomFileRules.Of(file).Rules!);
         Assert.Empty(problems);
         var all = BacktestLine.Of(replay!.Forecasts);
         var molts = Assert.Single(all, l => l is { Vigil: VigilKind.Molt, Group: BacktestLine.AllGroups });
@@ -50,7 +50,7 @@ public sealed class BacktestTests : IDisposable
     {
         var file = await SaveAsync();
         var rules = RoomFileRules.Of(file).Rules!;
-        var (whole, _) = RoomFileRules.Replay(file, rules, app.Clock.GetUtcNow());
+        var (whole, _) = RoomFileRules.Replay(file, rules);
         var cut = whole!.From.AddDays(700);
         // The same room with everything after a night torn out: forecasts made before must be the same to the last digit.
         var end = new DateTimeOffset(cut.ToDateTime(new TimeOnly(6, 0)), TimeSpan.Zero);
@@ -62,7 +62,7 @@ public sealed class BacktestTests : IDisposable
         };
         var ids = torn.Stock.Select(s => s.Id).ToHashSet();
         torn = torn with { Journal = [.. torn.Journal.Where(e => ids.Contains(e.StockId))] };
-        var (part, problems) = RoomFileRules.Replay(torn, rules, end);
+        var (part, problems) = RoomFileRules.Replay(torn, rules);
         Assert.Empty(problems);
         var then = whole.Forecasts.ToDictionary(f => (f.StockId, f.MadeOn, f.Vigil));
         Assert.True(part!.Forecasts.Count > 50);

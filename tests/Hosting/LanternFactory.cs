@@ -48,6 +48,9 @@ public sealed class LanternFactory : WebApplicationFactory<Program>
         }
     }
 
+    /// <summary>The folder of the whole tree.</summary>
+    public static string Root => Path.GetFullPath(Path.Combine(ClientFolder(), "..", ".."));
+
     private static string ClientFolder()
     {
         for (var at = new FileInfo(Assembly.GetExecutingAssembly().Location).Directory; at is not null; at = at.Parent)

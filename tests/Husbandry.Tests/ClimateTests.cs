@@ -110,7 +110,7 @@ public class ClimateTests
         // Ten days of 25 °C, then 15 °C.
         var readings = Enumerable
             .Range(0, 40)
-            .Select(d => new ClimateReading(start.AddDays(d), "A", d < 10 ? 25 : 15, null));
+            .Select(d => new ClimateReading(start.AddDays(d), d < 10 ? 25 : 15, Zone: "A"));
         var climate = RoomClimate.Of(readings);
         var pace = climate.PaceFor(new Place("A", 1, 1), new Warmth(25, 2, null), start.AddDays(40));
         Assert.Equal(10, pace.Between(start, start.AddDays(10)), 1e-9);

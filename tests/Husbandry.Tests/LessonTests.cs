@@ -113,7 +113,7 @@ public class LessonTests
                     var diary = new Diary(cameNightsAgo: 1000).LegSpan(60, 990).With(nights, new Molted());
                     var readings = Enumerable
                         .Range(0, 1000)
-                        .Select(d => new ClimateReading(Diary.Evening.AddDays(-d), "", celsius, null));
+                        .Select(d => new ClimateReading(Diary.Evening.AddDays(-d), celsius));
                     var room = Diary.Room() with
                     {
                         Climate = warm ? RoomClimate.Of(readings) : RoomClimate.Unread,
@@ -131,7 +131,7 @@ public class LessonTests
         {
             var readings = Enumerable
                 .Range(0, 60)
-                .Select(d => new ClimateReading(Diary.Evening.AddDays(-d), "A1", celsius, null));
+                .Select(d => new ClimateReading(Diary.Evening.AddDays(-d), celsius, Zone: "A1"));
             var diary = new Diary(cameNightsAgo: 100).LegSpan(60, 99).With(20, new Molted());
             return Judgement
                 .Of(diary.Standing(), Diary.Room() with { Climate = RoomClimate.Of(readings) })

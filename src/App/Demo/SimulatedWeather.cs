@@ -44,9 +44,9 @@ internal sealed class SimulatedWeather
             .SelectMany(ago =>
                 new[] { ("", "A"), ("D", "D") }.Select(z => new ClimateReading(
                     room.Clock.EveningOf(room.Tonight.AddDays(-ago)),
-                    z.Item1,
                     Math.Round(Celsius(ago, z.Item2), 1),
-                    null
+                    null,
+                    z.Item1
                 ))
             );
 }

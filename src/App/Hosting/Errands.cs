@@ -18,6 +18,7 @@ public sealed class Errands(LanternOptions options, TextWriter say, TextWriter c
             ErrandKind.BackUp => BackUpAsync(),
             ErrandKind.Load => LoadAsync(errand.File),
             ErrandKind.Save => SaveAsync(errand.File),
+            ErrandKind.Schemas => SchemasAsync(errand.File),
             _ => BacktestAsync(errand.File),
         };
 
@@ -89,6 +90,22 @@ public sealed class Errands(LanternOptions options, TextWriter say, TextWriter c
         });
     }
 
+    private async Task<int> SchemasAsync(string? folder)
+    {
+        if (folder is null)
+        {
+            return Refuse("Say into which folder.");
+        }
+
+        Directory.CreateDirectory(folder);
+        foreach (var (name, schema) in Schemas.All)
+        {
+            await File.WriteAllTextAsync(Path.Combine(folder, name), schema);
+        }
+
+        return 0;
+    }
+
     private async Task<int> BacktestAsync(string? path)
     {
         if (path is null)
@@ -113,7 +130,7 @@ public sealed class Errands(LanternOptions options, TextWriter say, TextWriter c
             return Refuse(problems);
         }
 
-        var (result, wrong) = RoomFileRules.Replay(file, rules, DateTimeOffset.UtcNow);
+        var (result, wrong) = RoomFileRules.Replay(file, rules);
         if (result is null)
         {
             return Refuse(wrong);

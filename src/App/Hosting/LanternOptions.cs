@@ -22,6 +22,7 @@ public sealed record Errand(ErrandKind What, string? File)
         ["--load"] = ErrandKind.Load,
         ["--save"] = ErrandKind.Save,
         ["--backtest"] = ErrandKind.Backtest,
+        ["--schemas"] = ErrandKind.Schemas,
     };
 }
 
@@ -39,6 +40,9 @@ public enum ErrandKind
 
     /// <summary>Replay a journal and score its forecasts.</summary>
     Backtest,
+
+    /// <summary>Write the JSON Schemas of the files that go in and out.</summary>
+    Schemas,
 }
 
 /// <summary>Where the application listens and keeps its data, from the environment.</summary>

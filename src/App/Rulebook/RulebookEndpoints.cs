@@ -1,3 +1,4 @@
+using App.Hosting;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Rulebook;
@@ -43,8 +44,11 @@ public sealed record RulebookView(
 /// <summary>What can be chosen in forms, and what each sign means.</summary>
 public static class RulebookEndpoints
 {
-    public static void MapRulebook(this WebApplication app) =>
+    public static void MapRulebook(this WebApplication app)
+    {
+        app.MapGet("/api/schemas/{name}", SchemaOf).WithName("schema").WithTags("Rulebook").ProducesProblem(404);
         app.MapGet("/api/rulebook", ReadAsync).WithName("rulebook").WithTags("Rulebook");
+    }
 
     private static GroupView Of(GroupRules g) =>
         new(
@@ -61,6 +65,11 @@ public static class RulebookEndpoints
             [.. Enum.GetValues<VigilKind>().Where(v => v != VigilKind.Molt && VigilForecast.CanBegin(g, v))],
             g.Diet is Diet.Litter or Diet.SugarAndProtein
         );
+
+    private static IResult SchemaOf(string name) =>
+        Schemas.All.TryGetValue(name, out var schema)
+            ? TypedResults.Text(schema, "application/schema+json")
+            : Problems.NotFound("schema");
 
     private static async Task<Ok<RulebookView>> ReadAsync(RulebookStore store, CancellationToken cancel)
     {

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using System.Text.Json.Serialization;
 using App.Hosting;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
@@ -313,5 +314,5 @@ public static class SpeciesEndpoints
 /// <summary>How profiles are exported.</summary>
 internal static class RulebookJson
 {
-    public static JsonSerializerOptions Pretty { get; } = new(LedgerJson.Options) { WriteIndented = true };
+    public static JsonSerializerOptions Pretty { get; } = new(LedgerJson.Options) { WriteIndented = true, DefaultIgnoreCondition = JsonIgnoreCondition.Never };
 }

@@ -6,10 +6,27 @@ namespace Husbandry.Climate;
 
 /// <summary>One reading of the room's climate.</summary>
 /// <param name="At">When.</param>
-/// <param name="Zone">Where: empty for the whole room, or a rack, shelf or place code such as <c>A</c>, <c>A1</c>, <c>A1·03</c>.</param>
 /// <param name="TemperatureC">°C, −20 to 60.</param>
 /// <param name="RelativeHumidity">Per cent, 0–100; none when not read.</param>
-public sealed record ClimateReading(DateTimeOffset At, string Zone, double TemperatureC, double? RelativeHumidity);
+/// <param name="Zone">Where: empty for the whole room, or a rack, shelf or place code such as <c>A</c>, <c>A1</c>, <c>A1·03</c>.</param>
+public sealed record ClimateReading(
+    DateTimeOffset At,
+    double TemperatureC,
+    double? RelativeHumidity = null,
+    string Zone = ""
+)
+{
+    private const double ColdestC = -20;
+    private const double HottestC = 60;
+    private const int LongestZone = 12;
+
+    /// <summary>What is wrong with a reading; none when it can be.</summary>
+    public string? Problem =>
+        !(TemperatureC >= ColdestC && TemperatureC <= HottestC) ? $"Must be {ColdestC} to {HottestC} °C."
+        : RelativeHumidity is { } humidity && !(humidity >= 0 && humidity <= 100) ? "Must be 0 to 100 per cent."
+        : Zone.Length > LongestZone ? $"A zone has at most {LongestZone} characters."
+        : null;
+}
 
 /// <summary>Mean temperatures by zone and day, from which effective days are counted.</summary>
 public sealed class RoomClimate

@@ -133,6 +133,10 @@ public sealed partial class RuleSet
         return problems.Count == 0 ? new RuleSetReading(rules, []) : new RuleSetReading(null, problems);
     }
 
+    /// <summary>A species as a document of the rulebook.</summary>
+    public static RulebookDocument Document(SpeciesProfile profile) =>
+        new($"species/{profile.Id}.json", JsonSerializer.Serialize(profile, Strict));
+
     /// <summary>The documents that ship with the core.</summary>
     public static IReadOnlyList<RulebookDocument> ShippedDocuments()
     {
