@@ -211,7 +211,7 @@ public class VigilTests
                     var left = new RemainingWait(LogNormalWait.FromPrior(new WaitPrior(60, 100, 170)), elapsed);
                     var one = new Witness(ago / 2, 35, odds);
                     var before = new WeighedWait(left, 35, 1.5, [one]);
-                    var after = before.With([one, new Witness(ago, 35, more)]);
+                    var after = before.And(new Witness(ago, 35, more));
                     return after.PremoltChance >= before.PremoltChance - 1e-12
                         && after.Quantile(0.5) <= before.Quantile(0.5) + 1e-6;
                 }

@@ -104,7 +104,7 @@ public sealed class Replay
         var stage = Growth.StageReading.Of(subject, size).Value;
         var reading = PremoltReading.Of(subject, stage, Feeding.Condition.Of(subject).Value).Value;
         var wait = MoltWait.Of(subject, stage);
-        var weighed = wait.Weigh(reading);
+        var (weighed, _) = wait.Weigh(reading);
         var outcome = life.Next(VigilKind.Molt, subject.Room.Now);
         if (readingDue)
         {

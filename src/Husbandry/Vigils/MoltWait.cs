@@ -58,28 +58,22 @@ internal sealed record MoltWait(
         );
     }
 
-    public WeighedWait Weigh(PremoltReading reading) =>
-        new(
-            Left,
-            PremoltDays,
-            Subject.Group.ImminentDays.Value,
-            [.. reading.Evidence.Select(e => e.Witness(Subject, PremoltDays))]
-        );
-
-    /// <summary>Climbs the ladder one piece of evidence at a time.</summary>
-    public IReadOnlyList<Rung> Climb(WeighedWait weighed, PremoltReading reading)
+    /// <summary>
+    /// Weighs the evidence one piece at a time: the wait as it then stands, and the ladder of chances that led there.
+    /// </summary>
+    public (WeighedWait Wait, IReadOnlyList<Rung> Ladder) Weigh(PremoltReading reading)
     {
-        var rungs = new List<Rung> { new("Nights waited", "", weighed.With([]).PremoltChance) };
-        var witnesses = new List<Witness>();
+        var weighed = new WeighedWait(Left, PremoltDays, Subject.Group.ImminentDays.Value, []);
+        var rungs = new List<Rung> { new("Nights waited", "", weighed.PremoltChance) };
         foreach (var e in reading.Evidence)
         {
-            witnesses.Add(e.Witness(Subject, PremoltDays));
+            weighed = weighed.And(e.Witness(Subject, PremoltDays));
             var strength = e.LikelihoodRatio < 1 ? "against" : e.Strength.ToString().ToLowerInvariant();
             var label = e.Note.Length > 0 ? $"{e.Brief}, {e.Note}" : e.Brief;
-            rungs.Add(new Rung(label, strength, weighed.With(witnesses).PremoltChance));
+            rungs.Add(new Rung(label, strength, weighed.PremoltChance));
         }
 
-        return rungs;
+        return (weighed, rungs);
     }
 
     /// <summary>A lognormal of the same centre and variance, for waits whose beginning nobody saw.</summary>

@@ -54,7 +54,7 @@ public sealed record Evidence(
             (subject.Room.Tonight.DayNumber - Night.DayNumber) * subject.Pace.RateNow,
             Strength == SignStrength.Imminent ? subject.Group.ImminentDays.Value : premoltDays,
             LikelihoodRatio,
-            Strength == SignStrength.Imminent ? Vigils.Witness.SharpEdge : Vigils.Witness.SoftEdge
+            Strength == SignStrength.Imminent
         );
 }
 

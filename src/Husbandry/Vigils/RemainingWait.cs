@@ -10,13 +10,18 @@ public sealed record RemainingWait(IWait Whole, double ElapsedDays)
 {
     private const double Accuracy = 1e-13;
 
+    // Within a known bracket a thousandth of a day is more than any date needs.
+    private const double DayAccuracy = 1e-4;
+
     private const int MostIterations = 200;
+
+    private readonly double logReached = Whole.LogSurvival(ElapsedDays);
 
     /// <summary>Chance that the wait is over within <paramref name="days"/> days from now (0–1).</summary>
     public double Within(double days) => days <= 0 ? 0 : -double.ExpM1(LogStill(days));
 
     /// <summary>Chance that the whole wait would not have lasted this long: above 0.975 it is longer than normal.</summary>
-    public double ShareAlreadyOver => -double.ExpM1(Whole.LogSurvival(ElapsedDays));
+    public double ShareAlreadyOver => -double.ExpM1(logReached);
 
     /// <summary>Days from now by which the wait is over with chance <paramref name="p"/> (0 &lt; p &lt; 1).</summary>
     public double Quantile(double p)
@@ -41,5 +46,13 @@ public sealed record RemainingWait(IWait Whole, double ElapsedDays)
             : high;
     }
 
-    private double LogStill(double days) => Whole.LogSurvival(ElapsedDays + days) - Whole.LogSurvival(ElapsedDays);
+    /// <summary>The same where it is known between which days the answer lies (0 &lt; <paramref name="low"/> &lt; <paramref name="high"/>).</summary>
+    public double QuantileBetween(double p, double low, double high)
+    {
+        var target = double.LogP1(-p);
+        double Difference(double days) => LogStill(days) - target;
+        return Brent.TryFindRoot(Difference, low, high, DayAccuracy, MostIterations, out var root) ? root : Quantile(p);
+    }
+
+    private double LogStill(double days) => Whole.LogSurvival(ElapsedDays + days) - logReached;
 }

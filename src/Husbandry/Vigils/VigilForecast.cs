@@ -37,7 +37,7 @@ public sealed record VigilForecast(
         }
 
         var wait = MoltWait.Of(subject, stage);
-        var weighed = wait.Weigh(reading);
+        var (weighed, ladder) = wait.Weigh(reading);
         var room = subject.Room.Rules.Room;
         DateOnly Quantile(double p) =>
             subject.Room.Tonight.AddDays((int)Math.Round(subject.Pace.CalendarDays(weighed.Quantile(p))));
@@ -48,7 +48,7 @@ public sealed record VigilForecast(
             Quantile(0.9),
             wait.WaitedNights,
             weighed.PremoltChance,
-            wait.Climb(weighed, reading),
+            ladder,
             wait.StartIsKnown && wait.Left.ShareAlreadyOver > room.LongerThanNormal.Value
         );
         return new Answer<VigilForecast?>(

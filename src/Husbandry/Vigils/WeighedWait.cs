@@ -7,20 +7,20 @@ namespace Husbandry.Vigils;
 /// <param name="AgeDays">Effective days since it was made.</param>
 /// <param name="SpanDays">Length of the span before the molt in which it is made.</param>
 /// <param name="Ratio">Likelihood ratio, &gt; 0.</param>
-/// <param name="Edge">Steepness of the edge of the span: at 4, half its length ahead 94 in 100 are in it, at twice 6 in 100.</param>
-public sealed record Witness(double AgeDays, double SpanDays, double Ratio, double Edge = Witness.SoftEdge)
+/// <param name="IsSharp">
+/// Whether the span has a sharp edge, as the last hours before a molt have; premolt comes on gradually: at half its length
+/// ahead 94 in 100 are in it, at twice 6 in 100.
+/// </param>
+public sealed record Witness(double AgeDays, double SpanDays, double Ratio, bool IsSharp = false)
 {
-    /// <summary>Premolt comes on gradually.</summary>
-    public const double SoftEdge = 4;
-
-    /// <summary>The last hours before a molt do not.</summary>
-    public const double SharpEdge = 8;
 
     /// <summary>Likelihood of the observation if so many days are left, relative to being far from a molt.</summary>
     public double Of(double daysLeft)
     {
         var before = (daysLeft + AgeDays) / SpanDays;
-        var inside = 1 / (1 + Math.Pow(before, Edge));
+        var squared = before * before;
+        var steep = squared * squared;
+        var inside = 1 / (1 + (IsSharp ? steep * steep : steep));
         return (Ratio * inside) + 1 - inside;
     }
 }
@@ -35,31 +35,10 @@ public sealed class WeighedWait
     // Cells by share of the length of premolt.
     private static readonly double[] Shares =
     [
-        0.03,
-        0.06,
-        0.1,
-        0.15,
-        0.2,
-        0.3,
-        0.4,
-        0.5,
-        0.6,
-        0.7,
-        0.8,
-        0.9,
-        1,
-        1.1,
-        1.25,
-        1.5,
-        1.75,
-        2,
-        2.5,
-        3,
-        4,
+        0.05, 0.1, 0.2, 0.35, 0.5, 0.7, 0.9, 1, 1.15, 1.4, 1.8, 2.4, 4,
     ];
 
     private readonly RemainingWait left;
-    private readonly double imminentDays;
     private readonly double[] edges;
     private readonly double[] chances;
     private readonly double[] weights;
@@ -69,41 +48,55 @@ public sealed class WeighedWait
     /// <param name="premoltDays">Length of premolt.</param>
     /// <param name="imminentDays">How long before the molt an imminent sign shows.</param>
     /// <param name="witnesses">The evidence.</param>
-    public WeighedWait(RemainingWait left, double premoltDays, double imminentDays, IReadOnlyList<Witness> witnesses)
-        : this(left, premoltDays, imminentDays, Cells(premoltDays, imminentDays), null, witnesses) { }
-
-    private WeighedWait(
+    public WeighedWait(
         RemainingWait left,
         double premoltDays,
         double imminentDays,
-        double[] edges,
-        double[]? chances,
         IReadOnlyList<Witness> witnesses
     )
     {
-        (this.left, PremoltDays, this.imminentDays, this.edges) = (left, premoltDays, imminentDays, edges);
-        this.chances = chances ?? [.. edges.Select(left.Within), 1];
+        (this.left, PremoltDays) = (left, premoltDays);
+        edges = Cells(premoltDays, imminentDays);
+        chances = [.. edges.Select(left.Within), 1];
         weights = new double[edges.Length];
+        Array.Fill(weights, 1);
+        foreach (var witness in witnesses)
+        {
+            Weigh(weights, edges, witness);
+        }
+
+        total = Sum();
+    }
+
+    private WeighedWait(WeighedWait former, Witness more)
+    {
+        (left, PremoltDays, edges, chances) = (former.left, former.PremoltDays, former.edges, former.chances);
+        weights = [.. former.weights];
+        Weigh(weights, edges, more);
+        total = Sum();
+    }
+
+    /// <summary>The same wait under one more piece of evidence.</summary>
+    public WeighedWait And(Witness more) => new(this, more);
+
+    private static void Weigh(double[] weights, double[] edges, Witness witness)
+    {
+        for (var i = 0; i < edges.Length; i++)
+        {
+            weights[i] *= witness.Of(i + 1 < edges.Length ? (edges[i] + edges[i + 1]) / 2 : edges[i] * 2);
+        }
+    }
+
+    private double Sum()
+    {
         var sum = 0.0;
         for (var i = 0; i < edges.Length; i++)
         {
-            var middle = i + 1 < edges.Length ? (edges[i] + edges[i + 1]) / 2 : edges[i] * 2;
-            var weight = 1.0;
-            foreach (var witness in witnesses)
-            {
-                weight *= witness.Of(middle);
-            }
-
-            weights[i] = weight;
-            sum += (this.chances[i + 1] - this.chances[i]) * weight;
+            sum += (chances[i + 1] - chances[i]) * weights[i];
         }
 
-        total = sum;
+        return sum;
     }
-
-    /// <summary>The same wait under other evidence.</summary>
-    public WeighedWait With(IReadOnlyList<Witness> witnesses) =>
-        new(left, PremoltDays, imminentDays, edges, chances, witnesses);
 
     private static double[] Cells(double premoltDays, double imminentDays) =>
         [
@@ -143,6 +136,11 @@ public sealed class WeighedWait
             if (wanted <= mass || i == edges.Length - 1)
             {
                 var unweighted = chances[i] + (wanted / weights[i]);
+                if (i > 0 && i < edges.Length - 1)
+                {
+                    return left.QuantileBetween(unweighted, edges[i], edges[i + 1]);
+                }
+
                 return left.Quantile(Math.Clamp(unweighted, double.Epsilon * 1e300, 1 - 1e-15));
             }
 
