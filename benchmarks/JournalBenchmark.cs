@@ -53,10 +53,7 @@ internal static class JournalBenchmark
             var before = GC.GetTotalMemory(forceFullCollection: true);
             var (fold, standings, most) = await FoldAsync(file);
             Console.WriteLine(
-                string.Create(
-                    CultureInfo.InvariantCulture,
-                    $"{rows:N0} entries read raw     {raw.TotalSeconds:0.00} s"
-                )
+                string.Create(CultureInfo.InvariantCulture, $"{rows:N0} entries read raw     {raw.TotalSeconds:0.00} s")
             );
             Console.WriteLine(
                 string.Create(

@@ -70,6 +70,7 @@ app.MapSpecies();
 app.MapGuide();
 app.MapHonesty();
 app.MapPictures();
+app.MapClimate();
 app.MapSettings();
 app.MapCalculators();
 app.MapClient();

@@ -25,7 +25,8 @@ public sealed record RoomFile(
         IReadOnlyList<ClimateReading>? Climate = null,
     [property: Description("Species of the keeper's own that the rulebook does not have.")]
         IReadOnlyList<SpeciesProfile>? Species = null,
-    [property: Description("Rules that the keeper has changed.")] IReadOnlyList<RuleOverride>? Overrides = null
+    [property: Description("Rules that the keeper has changed.")] IReadOnlyList<RuleOverride>? Overrides = null,
+    [property: Description("Pictures that the journal speaks of.")] IReadOnlyList<RoomFilePicture>? Pictures = null
 )
 {
     /// <summary>What <see cref="Format"/> must say.</summary>
@@ -53,6 +54,9 @@ public sealed record RoomFile(
         }
     }
 }
+
+/// <summary>A picture, as JPEG in base 64.</summary>
+public sealed record RoomFilePicture(Guid Id, Guid StockId, DateTimeOffset AddedAt, int Width, int Height, byte[] Jpeg);
 
 /// <summary>One animal, brood or colony and how it came.</summary>
 public sealed record RoomFileStock(

@@ -146,6 +146,7 @@ public sealed class RoomFileLoader(
         }
 
         var readings = await AddClimateAsync(file, cancel);
+        await AddPicturesAsync(file, cancel);
         room = room with { Climate = await rulebook.ClimateAsync(cancel) };
         var result = await import.ImportAsync(entries, room, cancel);
         if (result.Problems.Count > 0)
@@ -157,6 +158,29 @@ public sealed class RoomFileLoader(
         await transaction.CommitAsync(cancel);
         (cache.Rules, cache.Climate, cache.Taught) = (null, null, null);
         return result with { Readings = readings };
+    }
+
+    private async Task AddPicturesAsync(RoomFile file, CancellationToken cancel)
+    {
+        foreach (var picture in file.Pictures ?? [])
+        {
+            if (!await db.Pictures.AnyAsync(p => p.Id == picture.Id, cancel))
+            {
+                db.Pictures.Add(
+                    new PictureRow
+                    {
+                        Id = picture.Id,
+                        StockId = picture.StockId,
+                        AddedTicks = picture.AddedAt.UtcTicks,
+                        Width = picture.Width,
+                        Height = picture.Height,
+                        Jpeg = picture.Jpeg,
+                    }
+                );
+            }
+        }
+
+        await db.SaveChangesAsync(cancel);
     }
 
     private async Task<int> AddClimateAsync(RoomFile file, CancellationToken cancel)

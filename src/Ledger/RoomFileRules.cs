@@ -13,9 +13,7 @@ public static class RoomFileRules
     /// <summary>The shipped rulebook with the file's own species and changed rules.</summary>
     public static (RuleSet? Rules, IReadOnlyList<Problem> Problems) Of(RoomFile file)
     {
-        var documents = (file.Species ?? [])
-            .Select(RuleSet.Document)
-            .ToList();
+        var documents = (file.Species ?? []).Select(RuleSet.Document).ToList();
         var reading =
             documents.Count == 0
                 ? new RuleSetReading(RuleSet.Shipped, [])
@@ -30,10 +28,7 @@ public static class RoomFileRules
 
     /// <summary>Replays the journal of a file as it was written down.</summary>
     /// <returns>The scores, or what is wrong with the file.</returns>
-    public static (ReplayResult? Result, IReadOnlyList<Problem> Problems) Replay(
-        RoomFile file,
-        RuleSet rules
-    )
+    public static (ReplayResult? Result, IReadOnlyList<Problem> Problems) Replay(RoomFile file, RuleSet rules)
     {
         // The file stands for itself: its present is when its last line was written.
         var settings = file.Room ?? RoomStore.Fresh;
@@ -43,10 +38,7 @@ public static class RoomFileRules
             .Concat(file.Stock.Where(s => s is not null).Select(s => settings.Clock().EveningOf(s.AcquiredOn)))
             .DefaultIfEmpty(DateTimeOffset.UnixEpoch)
             .Max();
-        var room = Room.At(rules, settings, now) with
-        {
-            Climate = RoomClimate.Of(file.Climate ?? []),
-        };
+        var room = Room.At(rules, settings, now) with { Climate = RoomClimate.Of(file.Climate ?? []) };
         var (entries, problems) = RoomFileLoader.Entries(file, room);
         if (problems.Count > 0)
         {

@@ -21,7 +21,19 @@ public sealed class RoomFileWriter(LanternDb db, RoomStore rooms, JournalReader 
             [.. entries.Where(e => e.Act is not Acquired).Select(Line)],
             [.. climate.Select(RulebookStore.Reading)],
             await rulebook.SpeciesAsync(cancel),
-            await rulebook.OverridesAsync(cancel)
+            await rulebook.OverridesAsync(cancel),
+            [
+                .. (await db.Pictures.AsNoTracking().OrderBy(p => p.AddedTicks).ToListAsync(cancel)).Select(
+                    p => new RoomFilePicture(
+                        p.Id,
+                        p.StockId,
+                        new DateTimeOffset(p.AddedTicks, TimeSpan.Zero),
+                        p.Width,
+                        p.Height,
+                        p.Jpeg
+                    )
+                ),
+            ]
         );
     }
 

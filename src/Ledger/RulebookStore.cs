@@ -176,10 +176,7 @@ public sealed class RulebookStore(LanternDb db, RoomCache cache)
         var own = (await SpeciesAsync(cancel)).Where(s => more.All(m => m.Id != s.Id)).Concat(more).ToList();
         return own.Count == 0
             ? new RuleSetReading(RuleSet.Shipped, [])
-            : RuleSet.Read([
-                .. RuleSet.ShippedDocuments(),
-                .. own.Select(RuleSet.Document),
-            ]);
+            : RuleSet.Read([.. RuleSet.ShippedDocuments(), .. own.Select(RuleSet.Document)]);
     }
 
     private async Task<int> EndAsync(IEnumerable<Guid> ids, DateTimeOffset now, CancellationToken cancel)

@@ -64,7 +64,12 @@ public sealed class RulebookApiTests : IDisposable
         await api.TakeAsync("/api/rulebook/overrides", own);
         await All(13, 11, 9);
         var why = (await api.GetAsync($"/api/stock/{mine}"))["meal"]!["reasons"]!.AsArray();
-        Assert.Contains(why, r => r!["tag"]!.GetValue<string>() == "keeper" && r["source"]!.GetValue<string>().Contains("as my old ones did"));
+        Assert.Contains(
+            why,
+            r =>
+                r!["tag"]!.GetValue<string>() == "keeper"
+                && r["source"]!.GetValue<string>().Contains("as my old ones did")
+        );
         var (status, _) = await api.SendAsync(HttpMethod.Delete, $"/api/rulebook/overrides/{own["id"]}");
         Assert.Equal(HttpStatusCode.NoContent, status);
         Assert.Equal(11, await Every(mine));
@@ -190,7 +195,10 @@ public sealed class RulebookApiTests : IDisposable
         await api.LogAsync(id, Api.Act("signSeen", ("signId", "on-its-back")));
         var after = await api.LogAsync(id, Api.Act("handled", ("care", "handle")));
         string? Mark(string kind) =>
-            after["journal"]!.AsArray().Single(l => l!["act"]!["kind"]!.GetValue<string>() == kind)!["against"]?.GetValue<string>();
+            after["journal"]!
+                .AsArray()
+                .Single(l => l!["act"]!["kind"]!.GetValue<string>() == kind)!["against"]
+                ?.GetValue<string>();
         Assert.Contains("lid", Mark("handled"), StringComparison.Ordinal);
         Assert.Null(Mark("offered"));
     }
@@ -222,7 +230,11 @@ public sealed class RulebookApiTests : IDisposable
         using var codec = SKCodec.Create(new MemoryStream(stored));
         Assert.Equal((200, 300), (codec.Info.Width, codec.Info.Height));
         Assert.Equal(SKEncodedOrigin.TopLeft, codec.EncodedOrigin);
-        Assert.DoesNotContain("SallowQuayCamera", System.Text.Encoding.ASCII.GetString(stored), StringComparison.Ordinal);
+        Assert.DoesNotContain(
+            "SallowQuayCamera",
+            System.Text.Encoding.ASCII.GetString(stored),
+            StringComparison.Ordinal
+        );
         using (var twice = await Send(jpeg, pictureId, entryId))
         {
             Assert.Equal(HttpStatusCode.OK, twice.StatusCode);

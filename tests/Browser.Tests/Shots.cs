@@ -72,13 +72,14 @@ public class Shots
         keeper.SeeText("main", "Almost certain");
         Save(keeper, "guide-outcome");
         keeper.Open("/honesty");
+        keeper.SeeText("main", "Brier score");
         keeper.SeeText("main", "How well do signs work");
         Save(keeper, "honesty");
         keeper.Open("/bench/growth-fit");
         keeper.Press("Work it out", "main");
         keeper.See("main svg[role=img]");
         Save(keeper, "bench");
-        Animal(keeper, "Whelk", "lantern");
+        Animal(keeper, "Cowrie", "lantern");
         Save(keeper, "animal-buried");
     }
 

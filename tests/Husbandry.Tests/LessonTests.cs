@@ -40,7 +40,12 @@ public class LessonTests
     [Fact]
     public void Animals_still_waiting_are_not_dropped()
     {
-        PastWait[][] ended = [[Wait(100)], [Wait(104)], [Wait(96)]];
+        PastWait[][] ended =
+        [
+            [Wait(100)],
+            [Wait(104)],
+            [Wait(96)],
+        ];
         var waiting = Enumerable.Range(0, 6).Select(_ => new[] { Wait(170, isOver: false) });
         Assert.True(Median(Learn([.. ended, .. waiting])) > Median(Learn(ended)) * 1.05);
         // One that has hardly begun to wait says nothing.
@@ -97,7 +102,15 @@ public class LessonTests
             .Range(1, 9)
             .Select(k =>
                 IntervalPrior
-                    .ForMolt(profile, k < 4 ? Stage.Sling : k < 9 ? Stage.Juvenile : Stage.SubAdult, k, null, Sex.Female)
+                    .ForMolt(
+                        profile,
+                        k < 4 ? Stage.Sling
+                            : k < 9 ? Stage.Juvenile
+                            : Stage.SubAdult,
+                        k,
+                        null,
+                        Sex.Female
+                    )
                     .Mu
             )
             .ToList();
@@ -114,10 +127,7 @@ public class LessonTests
                     var readings = Enumerable
                         .Range(0, 1000)
                         .Select(d => new ClimateReading(Diary.Evening.AddDays(-d), celsius));
-                    var room = Diary.Room() with
-                    {
-                        Climate = warm ? RoomClimate.Of(readings) : RoomClimate.Unread,
-                    };
+                    var room = Diary.Room() with { Climate = warm ? RoomClimate.Of(readings) : RoomClimate.Unread };
                     var molt = Judgement.Of(diary.Standing(), room).Molt.Value!;
                     Assert.True(molt.P10 >= room.Tonight && molt.P10 <= molt.P50 && molt.P50 <= molt.P90);
                 },

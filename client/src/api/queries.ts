@@ -53,6 +53,20 @@ export const useRule = (name: string, stockId: string, enabled: boolean) =>
     queryFn: () => take(api.GET('/api/rulebook/rule', { params: { query: { name, stockId } } })),
   });
 
+export const useClimate = () =>
+  useQuery({ queryKey: ['climate'], queryFn: () => take(api.GET('/api/climate')) });
+
+export function useAddReading() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Schemas['ReadOff']) => take(api.POST('/api/climate', { body })),
+    onSuccess: async (readings) => {
+      client.setQueryData(['climate'], readings);
+      await client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'climate' });
+    },
+  });
+}
+
 export const useGuide = () =>
   useQuery({
     queryKey: ['guide'],

@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/schemas/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["schema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rulebook": {
         parameters: {
             query?: never;
@@ -335,6 +351,22 @@ export interface paths {
         put?: never;
         post?: never;
         delete: operations["giveUpOverride"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/climate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["climate"];
+        put?: never;
+        post: operations["addReading"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1097,6 +1129,31 @@ export interface components {
          * @enum {unknown}
          */
         CareAct: "water" | "feedLive" | "feedDead" | "handle" | "rehouse" | "dig" | "ship" | "pair" | "mist" | "brightLight" | "clean";
+        /** @description One reading of the room's climate. */
+        ClimateReading: {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /**
+             * Format: double
+             * @description °C, −20 to 60.
+             */
+            temperatureC: number;
+            /**
+             * Format: double
+             * @description Per cent, 0–100; none when not read.
+             */
+            relativeHumidity?: null | number;
+            /**
+             * @description Where: empty for the whole room, or a rack, shelf or place code such as `A`, `A1`, `A1·03`.
+             * @default
+             */
+            zone: string;
+            /** @description What is wrong with a reading; none when it can be. */
+            problem?: null | string;
+        };
         /** @description The condition score: abdomen width ÷ carapace width. */
         Condition: {
             /** @description What it means. */
@@ -2231,6 +2288,24 @@ export interface components {
              */
             middle?: number;
         };
+        /** @description A temperature read off in the room. */
+        ReadOff: {
+            /**
+             * Format: double
+             * @description −20 to 60 °C.
+             */
+            temperatureC: number;
+            /**
+             * Format: double
+             * @description 0 to 100 per cent, if read.
+             */
+            relativeHumidity?: null | number;
+            /**
+             * @description Rack, shelf or place; empty for the whole room.
+             * @default
+             */
+            zone: string;
+        };
         /** @description How the premolt readings of a group did. */
         ReadingLine: {
             /** @description Group, or `all`. */
@@ -3128,6 +3203,28 @@ export interface operations {
             };
         };
     };
+    schema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
     rulebook: {
         parameters: {
             query?: never;
@@ -3851,6 +3948,59 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    climate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClimateReading"][];
+                };
+            };
+        };
+    };
+    addReading: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadOff"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClimateReading"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };

@@ -104,7 +104,11 @@ public static class PictureEndpoints
 
     private static async Task<IResult> ReadAsync(Guid id, LanternDb db, CancellationToken cancel)
     {
-        var jpeg = await db.Pictures.AsNoTracking().Where(p => p.Id == id).Select(p => p.Jpeg).FirstOrDefaultAsync(cancel);
+        var jpeg = await db
+            .Pictures.AsNoTracking()
+            .Where(p => p.Id == id)
+            .Select(p => p.Jpeg)
+            .FirstOrDefaultAsync(cancel);
         return jpeg is null ? Problems.NotFound("picture") : TypedResults.File(jpeg, "image/jpeg");
     }
 

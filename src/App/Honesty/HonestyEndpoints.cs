@@ -45,7 +45,11 @@ public static class HonestyEndpoints
     {
         var room = await now.ReadAsync(cancel);
         var sequence = await reader.LatestSequenceAsync(cancel);
-        if (cache.Scored is not { } scored || scored.Sequence != sequence || scored.Fingerprint != room.Rules.Fingerprint)
+        if (
+            cache.Scored is not { } scored
+            || scored.Sequence != sequence
+            || scored.Fingerprint != room.Rules.Fingerprint
+        )
         {
             var journal = await reader.ReadSinceAsync(DateTimeOffset.MinValue, cancel);
             scored = new RoomCache.ScoredUntil(Replay.Of(journal, room), sequence, room.Rules.Fingerprint);

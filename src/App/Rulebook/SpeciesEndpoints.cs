@@ -53,7 +53,11 @@ public static class SpeciesEndpoints
     public static void MapSpecies(this WebApplication app)
     {
         var rulebook = app.MapGroup("/api/rulebook").WithTags("Rulebook");
-        rulebook.MapGet("species/{id}", SheetAsync).WithName("speciesSheet").Produces<SpeciesSheet>().ProducesProblem(404);
+        rulebook
+            .MapGet("species/{id}", SheetAsync)
+            .WithName("speciesSheet")
+            .Produces<SpeciesSheet>()
+            .ProducesProblem(404);
         rulebook
             .MapGet("species/{id}/profile", ProfileAsync)
             .WithName("speciesProfile")
@@ -76,7 +80,11 @@ public static class SpeciesEndpoints
             .WithName("setOverride")
             .Produces<OverridePreview>()
             .ProducesValidationProblem();
-        rulebook.MapDelete("overrides/{id:guid}", GiveUpAsync).WithName("giveUpOverride").Produces(204).ProducesProblem(404);
+        rulebook
+            .MapDelete("overrides/{id:guid}", GiveUpAsync)
+            .WithName("giveUpOverride")
+            .Produces(204)
+            .ProducesProblem(404);
     }
 
     private static async Task<IResult> SheetAsync(
@@ -119,7 +127,9 @@ public static class SpeciesEndpoints
                     .Concat(RuleSheet.Of(holds.Group))
                     .Select(line =>
                     {
-                        var change = changes.LastOrDefault(o => line.Name == o.Rule || line.Name == $"{o.Rule}.default");
+                        var change = changes.LastOrDefault(o =>
+                            line.Name == o.Rule || line.Name == $"{o.Rule}.default"
+                        );
                         return new SheetLine(
                             line,
                             change is null ? null : shipped.GetValueOrDefault(line.Name),
@@ -314,5 +324,6 @@ public static class SpeciesEndpoints
 /// <summary>How profiles are exported.</summary>
 internal static class RulebookJson
 {
-    public static JsonSerializerOptions Pretty { get; } = new(LedgerJson.Options) { WriteIndented = true, DefaultIgnoreCondition = JsonIgnoreCondition.Never };
+    public static JsonSerializerOptions Pretty { get; } =
+        new(LedgerJson.Options) { WriteIndented = true, DefaultIgnoreCondition = JsonIgnoreCondition.Never };
 }

@@ -22,7 +22,15 @@ public sealed record WaterPlan(DateOnly Due, DateOnly? Last)
         return new Answer<WaterPlan>(
             new WaterPlan(due, last),
             due <= subject.Room.Tonight ? "Water is due." : $"Water again {words.Day(due)}.",
-            [rule.Because("Water", stage == Stage.Sling ? "group.slingWaterEveryDays" : $"group.waterEveryDays.{moisture.ToString().ToLowerInvariant()}", text)]
+            [
+                rule.Because(
+                    "Water",
+                    stage == Stage.Sling
+                        ? "group.slingWaterEveryDays"
+                        : $"group.waterEveryDays.{moisture.ToString().ToLowerInvariant()}",
+                    text
+                ),
+            ]
         );
     }
 }

@@ -94,8 +94,7 @@ public sealed record GrowthRecord(
         );
         return new Answer<GrowthRecord?>(
             record,
-            fit is null
-                ? "One size on record; growth shows after the next molt."
+            fit is null ? "One size on record; growth shows after the next molt."
                 : record.Corrected is { } better
                     ? $"Grows {record.Ratio:0.00}-fold per molt as recorded, {better.Ratio:0.00}-fold if a molt was missed."
                 : $"Grows {record.Ratio:0.00}-fold per molt.",
@@ -156,7 +155,8 @@ public sealed record LimbRecord(string Limb, LimbState State, DateOnly SeenOn, i
                 var since = subject.Standing.Molts.Count - l.LostAtMolts;
                 var outlook =
                     l.State == LimbState.Full ? "Full size again."
-                    : Vigils.VigilForecast.WillNotMoltAgain(subject) is not null ? "It will not grow again: no molt is to come."
+                    : Vigils.VigilForecast.WillNotMoltAgain(subject) is not null
+                        ? "It will not grow again: no molt is to come."
                     : since == 0 ? "Grows again at the next one to three molts, thin at first."
                     : l.State == LimbState.Small ? "Full size after one or two more molts."
                     : "Look at the limb: it should have begun to grow again.";

@@ -63,13 +63,13 @@ public sealed record MoltsLeft(int? BySizeLow, int? BySizeHigh, int? ByInstarLow
             return new Answer<MoltsLeft?>(null, "Neither size nor instar is known.", reasons);
         }
 
-        var agree =
-            bySize is not { } s || byInstar is not { } i || (s.Low <= i.High && i.Low <= s.High);
+        var agree = bySize is not { } s || byInstar is not { } i || (s.Low <= i.High && i.Low <= s.High);
         var left = new MoltsLeft(bySize?.Low, bySize?.High, byInstar?.Low, byInstar?.High, agree);
         var summary =
             !agree
                 ? $"By size {Span(bySize!.Value.Low, bySize.Value.High)}, by instar {Span(byInstar!.Value.Low, byInstar.Value.High)}: they disagree. A molt nobody saw, a wrong instar or a small adult."
-            : bySize is { } b && byInstar is { } k ? $"{Span(Math.Max(b.Low, k.Low), Math.Min(b.High, k.High))} to adult."
+            : bySize is { } b && byInstar is { } k
+                ? $"{Span(Math.Max(b.Low, k.Low), Math.Min(b.High, k.High))} to adult."
             : $"{Span((bySize ?? byInstar)!.Value.Low, (bySize ?? byInstar)!.Value.High)} to adult.";
         return new Answer<MoltsLeft?>(left, summary, reasons);
     }

@@ -66,7 +66,9 @@ public sealed record ScoredForecast(
 
         var (low, high) = (q.P10 - HalfNight, q.P90 + HalfNight);
         return to - HappenedFrom < HalfNight
-            ? to >= low && HappenedFrom <= high ? 1 : 0
+            ? to >= low && HappenedFrom <= high
+                ? 1
+                : 0
             : Math.Max(0, Math.Min(to, high) - Math.Max(HappenedFrom, low)) / (to - HappenedFrom);
     }
 

@@ -123,7 +123,15 @@ public sealed partial class RuleSet
             .Select(d => Parse<SpeciesProfile>(d, problems))
             .OfType<SpeciesProfile>()
             .ToList();
-        if (problems.Count > 0 || groups is null || feeders is null || signs is null || hush is null || guide is null || room is null)
+        if (
+            problems.Count > 0
+            || groups is null
+            || feeders is null
+            || signs is null
+            || hush is null
+            || guide is null
+            || room is null
+        )
         {
             return new RuleSetReading(null, problems);
         }

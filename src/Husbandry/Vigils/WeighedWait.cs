@@ -13,7 +13,6 @@ namespace Husbandry.Vigils;
 /// </param>
 public sealed record Witness(double AgeDays, double SpanDays, double Ratio, bool IsSharp = false)
 {
-
     /// <summary>Likelihood of the observation if so many days are left, relative to being far from a molt.</summary>
     public double Of(double daysLeft)
     {
@@ -33,10 +32,7 @@ public sealed record Witness(double AgeDays, double SpanDays, double Ratio, bool
 public sealed class WeighedWait
 {
     // Cells by share of the length of premolt.
-    private static readonly double[] Shares =
-    [
-        0.05, 0.1, 0.2, 0.35, 0.5, 0.7, 0.9, 1, 1.15, 1.4, 1.8, 2.4, 4,
-    ];
+    private static readonly double[] Shares = [0.05, 0.1, 0.2, 0.35, 0.5, 0.7, 0.9, 1, 1.15, 1.4, 1.8, 2.4, 4];
 
     private readonly RemainingWait left;
     private readonly double[] edges;
@@ -48,12 +44,7 @@ public sealed class WeighedWait
     /// <param name="premoltDays">Length of premolt.</param>
     /// <param name="imminentDays">How long before the molt an imminent sign shows.</param>
     /// <param name="witnesses">The evidence.</param>
-    public WeighedWait(
-        RemainingWait left,
-        double premoltDays,
-        double imminentDays,
-        IReadOnlyList<Witness> witnesses
-    )
+    public WeighedWait(RemainingWait left, double premoltDays, double imminentDays, IReadOnlyList<Witness> witnesses)
     {
         (this.left, PremoltDays) = (left, premoltDays);
         edges = Cells(premoltDays, imminentDays);

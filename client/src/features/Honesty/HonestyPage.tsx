@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useHonesty, useLessons } from '../../api/queries';
-import { dayDate, fromDays, shortDate, toDays } from '../../ui/dates';
+import { fromDays, shortDate, toDays } from '../../ui/dates';
 import { Waiting } from '../../ui/Waiting';
 import { CoverageBar, ForecastStrip, RatioBar } from './HonestyDrawings';
 
@@ -55,7 +55,8 @@ function Scores({ report }: { report: Report }) {
   return (
     <section aria-labelledby="scores" className="mt-4 border-t border-line pt-3">
       <h2 id="scores" className="text-18">
-        Forecasts of {dayDate(report.from)} to {dayDate(report.to)}
+        Forecasts of {shortDate(report.from)} {report.from.slice(0, 4)} to {shortDate(report.to)}{' '}
+        {report.to.slice(0, 4)}
       </h2>
       <div className="overflow-x-auto" role="region" aria-label="Scores, wide table" tabIndex={0}>
         <table className="w-full min-w-[860px] border-collapse text-13">
@@ -81,9 +82,11 @@ function Scores({ report }: { report: Report }) {
             </tr>
           </thead>
           <tbody>
-            {report.vigils.map((line) => (
-              <ScoreRow key={`${line.vigil}${line.group}`} line={line} />
-            ))}
+            {report.vigils
+              .filter((line) => line.group !== 'all' || groupsOf(report, line.vigil) > 1)
+              .map((line) => (
+                <ScoreRow key={`${line.vigil}${line.group}`} line={line} />
+              ))}
           </tbody>
         </table>
       </div>
@@ -97,6 +100,10 @@ function Scores({ report }: { report: Report }) {
     </section>
   );
 }
+
+/** In how many groups a kind of wait was scored; the sum of one is not worth a line. */
+const groupsOf = (report: Report, vigil: Line['vigil']) =>
+  report.vigils.filter((l) => l.vigil === vigil && l.group !== 'all').length;
 
 function ScoreRow({ line }: { line: Line }) {
   const all = line.group === 'all';

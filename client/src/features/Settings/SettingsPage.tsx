@@ -3,6 +3,7 @@ import { Refusal, type VersionedSettings } from '../../api/client';
 import { useChangeSettings, useSettings } from '../../api/queries';
 import { Choice, Field, FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
+import { Thermometer } from './Thermometer';
 import { type Look, looks, readLook, setLook } from './look';
 
 /** What holds for the whole room. */
@@ -11,7 +12,12 @@ export function SettingsPage() {
   const change = useChangeSettings();
   return (
     <Waiting query={useSettings()} what="The room">
-      {(settings) => <SettingsForm key={settings.version} saved={settings} change={change} />}
+      {(settings) => (
+        <>
+          <SettingsForm key={settings.version} saved={settings} change={change} />
+          <Thermometer />
+        </>
+      )}
     </Waiting>
   );
 }

@@ -1,7 +1,7 @@
 import { Link, useParams } from 'react-router';
 import type { AnimalView, Reason } from '../../api/client';
 import { useAnimal, useSettings } from '../../api/queries';
-import { dayDate, shortDate } from '../../ui/dates';
+import { dayDate, shortDate, toDays } from '../../ui/dates';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
 import { Lantern } from '../../ui/Lantern';
 import { useKeys } from '../../ui/useKeys';
@@ -217,7 +217,7 @@ function Head({ animal }: { animal: AnimalView }) {
       .join(', '),
     animal.lastMolt === null
       ? 'no molt on record'
-      : `${animal.molt.value?.waitedNights ?? ''} nights since the molt of ${shortDate(animal.lastMolt)}`.trim(),
+      : `${toDays(animal.tonight) - toDays(animal.lastMolt)} nights since the molt of ${shortDate(animal.lastMolt)}`,
     animal.meal.value.lastMeal === null
       ? 'not fed here yet'
       : `last fed ${dayDate(animal.meal.value.lastMeal)}`,

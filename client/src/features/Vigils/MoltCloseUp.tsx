@@ -8,15 +8,19 @@ import { useWhy } from '../Reasons/WhyContext';
 const height = 206;
 const mostAhead = 240;
 
-/** The weeks round tonight: meals, refusals, signs, and the band in which the next molt is expected. */
+/** What the animal is waited for: the end of another wait while one lasts, else the next molt. */
+const awaited = (animal: AnimalView) => (animal.wait.value === null ? animal.molt : animal.wait);
+
+/** The weeks round tonight: meals, refusals, signs, and the band in which what is awaited is expected. */
 export function MoltCloseUp({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   const { toggle } = useWhy();
   const subject = animal.details.nickname;
+  const forecast = awaited(animal);
   return (
     <figure className="min-w-0">
       <figcaption>
         <h2 className="text-18">
-          {animal.molt.summary}{' '}
+          {forecast.summary}{' '}
           <button
             type="button"
             aria-label={`Why this forecast for ${subject}`}
@@ -27,8 +31,8 @@ export function MoltCloseUp({ animal, unit }: { animal: AnimalView; unit: Length
                 place: animal.place,
                 name: subject,
                 species: animal.species,
-                summary: animal.molt.summary,
-                reasons: animal.molt.reasons,
+                summary: forecast.summary,
+                reasons: forecast.reasons,
               })
             }
             className="relative ml-0.5 size-6 rounded-full border border-edge text-12 font-semibold text-muted hover:text-ink"
@@ -36,7 +40,7 @@ export function MoltCloseUp({ animal, unit }: { animal: AnimalView; unit: Length
             ?
           </button>
         </h2>
-        {animal.molt.value?.longerThanNormal === true && (
+        {forecast.value?.longerThanNormal === true && (
           <p className="text-13 text-lamptext">
             A longer wait than 39 in 40. Waiting is still right: leave {animal.them} be.
           </p>
@@ -49,7 +53,7 @@ export function MoltCloseUp({ animal, unit }: { animal: AnimalView; unit: Length
 
 function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; unit: LengthUnit }) {
   const tonight = toDays(animal.tonight);
-  const molt = animal.molt.value;
+  const molt = awaited(animal).value;
   const from = tonight - 49;
   const to = Math.max(tonight + 28, Math.min(tonight + mostAhead, molt === null ? 0 : toDays(molt.p90) + 10));
   const x = scaleLinear([from, to], [0, width]);
@@ -73,7 +77,7 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
       width={width}
       height={height}
       role="img"
-      aria-label={`${animal.molt.summary} ${events.map((e) => `${e.text} ${shortDate(e.night)}`).join(', ')}`}
+      aria-label={`${awaited(animal).summary} ${events.map((e) => `${e.text} ${shortDate(e.night)}`).join(', ')}`}
       className="block overflow-hidden"
     >
       {band !== null && (
@@ -99,7 +103,7 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
           strokeDasharray="3 3"
         />
       )}
-      {next !== null && band !== null && (
+      {next !== null && band !== null && animal.wait.value === null && (
         <text x={width} y={14} textAnchor="end">
           <tspan className="fill-muted">then about </tspan>
           <tspan fontWeight="650">{fromMm(next.medianMm, unit)}</tspan>

@@ -1,0 +1,82 @@
+using App.Hosting;
+using Husbandry.Climate;
+using Ledger;
+using Microsoft.AspNetCore.Http.HttpResults;
+using Microsoft.EntityFrameworkCore;
+
+namespace App.Rounds;
+
+/// <summary>A temperature read off in the room.</summary>
+/// <param name="TemperatureC">−20 to 60 °C.</param>
+/// <param name="RelativeHumidity">0 to 100 per cent, if read.</param>
+/// <param name="Zone">Rack, shelf or place; empty for the whole room.</param>
+public sealed record ReadOff(double TemperatureC, double? RelativeHumidity = null, string Zone = "");
+
+/// <summary>Temperatures by hand, so that waits can be counted by warmth.</summary>
+public static class ClimateEndpoints
+{
+    private const int Shown = 14;
+
+    public static void MapClimate(this WebApplication app)
+    {
+        var climate = app.MapGroup("/api/climate").WithTags("Climate");
+        climate.MapGet("", NewestAsync).WithName("climate");
+        climate
+            .MapPost("", AddAsync)
+            .WithName("addReading")
+            .Produces<IReadOnlyList<ClimateReading>>()
+            .ProducesValidationProblem();
+    }
+
+    private static async Task<Ok<IReadOnlyList<ClimateReading>>> NewestAsync(LanternDb db, CancellationToken cancel)
+    {
+        var rows = await db.Climate.AsNoTracking().OrderByDescending(c => c.Ticks).Take(Shown).ToListAsync(cancel);
+        return TypedResults.Ok<IReadOnlyList<ClimateReading>>([
+            .. rows.Select(r => new ClimateReading(
+                new DateTimeOffset(r.Ticks, TimeSpan.Zero),
+                r.TemperatureC,
+                r.RelativeHumidity,
+                r.Zone
+            )),
+        ]);
+    }
+
+    private static async Task<IResult> AddAsync(
+        ReadOff body,
+        LanternDb db,
+        RoomCache cache,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
+    {
+        var zone = body.Zone.Trim().ToUpperInvariant();
+        var reading = new ClimateReading(clock.GetUtcNow(), body.TemperatureC, body.RelativeHumidity, zone);
+        if (reading.Problem is { } wrong)
+        {
+            return Problems.Of(
+                wrong.Contains("per cent", StringComparison.Ordinal) ? "relativeHumidity"
+                    : wrong.Contains("zone", StringComparison.Ordinal) ? "zone"
+                    : "temperatureC",
+                wrong
+            );
+        }
+
+        // A second tap in the same instant is the same reading.
+        if (!await db.Climate.AnyAsync(c => c.Zone == zone && c.Ticks == reading.At.UtcTicks, cancel))
+        {
+            db.Climate.Add(
+                new ClimateRow
+                {
+                    Ticks = reading.At.UtcTicks,
+                    Zone = zone,
+                    TemperatureC = reading.TemperatureC,
+                    RelativeHumidity = reading.RelativeHumidity,
+                }
+            );
+            await db.SaveChangesAsync(cancel);
+            (cache.Climate, cache.Taught) = (null, null);
+        }
+
+        return await NewestAsync(db, cancel);
+    }
+}
