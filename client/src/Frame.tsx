@@ -86,7 +86,7 @@ export function Frame() {
                   <main
                     id="main"
                     tabIndex={-1}
-                    className="flex min-h-0 flex-1 flex-col overflow-y-auto outline-none"
+                    className="relative flex min-h-0 flex-1 flex-col overflow-y-auto outline-none"
                   >
                     <Suspense fallback={<Coming />}>
                       <Outlet />

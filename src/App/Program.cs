@@ -67,6 +67,7 @@ app.MapStock();
 app.MapJournal();
 app.MapRulebook();
 app.MapSpecies();
+app.MapOverrides();
 app.MapGuide();
 app.MapHonesty();
 app.MapPictures();

@@ -84,6 +84,30 @@ public sealed record RoomFileStock(
     [property: Description("Who wrote it down.")] string? WrittenBy = null
 )
 {
+    /// <summary>The line of an animal from the entry by which it came.</summary>
+    public static RoomFileStock Of(Guid id, Acquired came, Guid entryId, DateTimeOffset at)
+    {
+        var details = came.Details;
+        return new RoomFileStock(
+            id,
+            details.Group,
+            details.AcquiredOn,
+            details.SpeciesId,
+            details.OtherSpecies,
+            came.Place,
+            details.Nickname,
+            details.Kind,
+            details.Sex,
+            details.AcquiredFrom,
+            details.MoltsAtArrival,
+            details.MatureAtArrival,
+            details.HatchedOn,
+            details.Count,
+            entryId,
+            at
+        );
+    }
+
     /// <summary>The details as the journal keeps them.</summary>
     public StockDetails Details() =>
         new(

@@ -50,30 +50,12 @@ public sealed class RoomFileWriter(LanternDb db, RoomStore rooms, JournalReader 
         File.Move(beside, path, overwrite: true);
     }
 
-    private static RoomFileStock Stock(JournalEntry entry)
-    {
-        var (details, place) = (Acquired)entry.Act;
-        return new RoomFileStock(
-            entry.StockId,
-            details.Group,
-            details.AcquiredOn,
-            details.SpeciesId,
-            details.OtherSpecies,
-            place,
-            details.Nickname,
-            details.Kind,
-            details.Sex,
-            details.AcquiredFrom,
-            details.MoltsAtArrival,
-            details.MatureAtArrival,
-            details.HatchedOn,
-            details.Count,
-            entry.Id,
-            entry.When.To,
-            entry.WrittenAt,
-            entry.WrittenBy
-        );
-    }
+    private static RoomFileStock Stock(JournalEntry entry) =>
+        RoomFileStock.Of(entry.StockId, (Acquired)entry.Act, entry.Id, entry.When.To) with
+        {
+            WrittenAt = entry.WrittenAt,
+            WrittenBy = entry.WrittenBy,
+        };
 
     private static RoomFileEntry Line(JournalEntry entry) =>
         new(

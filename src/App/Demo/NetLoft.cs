@@ -31,32 +31,13 @@ internal static class NetLoft
             RoomFile.FormatName,
             RoomFile.CurrentVersion,
             room.Settings,
-            [.. entries.Where(e => e.Entry.Act is Acquired).Select(e => Stock(e.StockId, e.Entry))],
+            [
+                .. entries
+                    .Where(e => e.Entry.Act is Acquired)
+                    .Select(e => RoomFileStock.Of(e.StockId, (Acquired)e.Entry.Act, e.Entry.Id, e.Entry.When.To)),
+            ],
             [.. entries.Where(e => e.Entry.Act is not Acquired).Select(e => Line(e.StockId, e.Entry))],
             climate
-        );
-    }
-
-    private static RoomFileStock Stock(Guid id, NewEntry entry)
-    {
-        var (details, place) = (Acquired)entry.Act;
-        return new RoomFileStock(
-            id,
-            details.Group,
-            details.AcquiredOn,
-            details.SpeciesId,
-            null,
-            place,
-            details.Nickname,
-            details.Kind,
-            details.Sex,
-            details.AcquiredFrom,
-            details.MoltsAtArrival,
-            details.MatureAtArrival,
-            details.HatchedOn,
-            details.Count,
-            entry.Id,
-            entry.When.To
         );
     }
 

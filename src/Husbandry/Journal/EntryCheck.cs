@@ -3,7 +3,6 @@ using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
-using Husbandry.Vigils;
 
 namespace Husbandry.Journal;
 
@@ -54,10 +53,10 @@ public static class EntryCheck
                 Departed d => CheckText("act.remark", d.Remark, required: false),
                 PutOff p => CheckPutOff(p, room),
                 Molted m => CheckMolt(m, standing),
-                Began b => CheckBegan(b, standing, room),
-                Ended e => CheckEnded(e, standing),
-                Chilled => CheckChilled(standing),
-                Handled h => CheckHandled(h),
+                Began b => WaitCheck.Began(b, standing, room),
+                Ended e => WaitCheck.Ended(e, standing),
+                Chilled => WaitCheck.Chilled(standing),
+                Handled h => WaitCheck.Handled(h),
                 LimbNoted l => CheckText("act.limb", l.Limb, required: true, LongestLimb),
                 Pictured p => CheckText("act.caption", p.Caption, required: false, LongestCaption),
                 _ => [],
@@ -304,52 +303,6 @@ public static class EntryCheck
                 "act.untilNight",
                 $"Must be after tonight and at most {LongestPutOffNights} nights ahead."
             );
-        }
-    }
-
-    private static IEnumerable<Problem> CheckBegan(Began b, Standing? standing, Room room)
-    {
-        if (b.Vigil == VigilKind.Molt)
-        {
-            yield return new Problem("act.vigil", "The wait for a molt begins with the molt before it: log that.");
-        }
-        else if (standing?.Waiting is { } waiting)
-        {
-            yield return new Problem(
-                "act.vigil",
-                $"It {VigilWords.Began(waiting.Vigil)} already; log how that ended first."
-            );
-        }
-        else if (standing is not null && !VigilForecast.CanBegin(room.Rules.Group(standing.Details.Group)!, b.Vigil))
-        {
-            yield return new Problem(
-                "act.vigil",
-                $"This does not happen to a {room.Rules.Group(standing.Details.Group)!.One}."
-            );
-        }
-    }
-
-    private static IEnumerable<Problem> CheckEnded(Ended e, Standing? standing)
-    {
-        if (standing is not null && standing.Waiting?.Vigil != e.Vigil)
-        {
-            yield return new Problem("act.vigil", $"Nothing says that it {VigilWords.Began(e.Vigil)}: log that first.");
-        }
-    }
-
-    private static IEnumerable<Problem> CheckHandled(Handled h)
-    {
-        if (h.Care is CareAct.FeedLive or CareAct.FeedDead or CareAct.Water or CareAct.Mist)
-        {
-            yield return new Problem("act.care", "Food and water are logged as offers and watering.");
-        }
-    }
-
-    private static IEnumerable<Problem> CheckChilled(Standing? standing)
-    {
-        if (standing is not null && standing.Waiting?.Vigil != VigilKind.Emergence)
-        {
-            yield return new Problem("act.kind", "Only a pupa is put into the winter cold.");
         }
     }
 

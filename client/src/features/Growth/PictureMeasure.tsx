@@ -139,7 +139,7 @@ export function PictureMeasure({ animal, source, picture, parts, unit, onClose }
                 return a === undefined || b === undefined ? null : (
                   <g key={k} strokeWidth={marker / 4}>
                     <path d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke="#15120f" strokeWidth={marker / 2} />
-                    <path d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke={k === 0 ? '#f6f1e7' : '#e8a33d'} />
+                    <path d={`M${a.x} ${a.y}L${b.x} ${b.y}`} stroke={k === 0 ? '#c9c4f0' : '#e8a33d'} />
                   </g>
                 );
               })}
@@ -150,7 +150,7 @@ export function PictureMeasure({ animal, source, picture, parts, unit, onClose }
                   cy={p.y}
                   r={marker / 1.6}
                   fill="transparent"
-                  stroke={k < 2 ? '#f6f1e7' : '#e8a33d'}
+                  stroke={k < 2 ? '#57527f' : '#b06e0c'}
                   strokeWidth={marker / 4}
                   tabIndex={0}
                   role="slider"

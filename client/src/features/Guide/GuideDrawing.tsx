@@ -2,11 +2,13 @@ import type { ReactNode } from 'react';
 
 interface GuideDrawingProps {
   name: string;
+  /** The group, for what looks otherwise in each. */
+  group: string;
   className?: string;
 }
 
 /** Our own drawings of what a worried keeper sees. The words beside them say the same. */
-export function GuideDrawing({ name, className = '' }: GuideDrawingProps) {
+export function GuideDrawing({ name, group, className = '' }: GuideDrawingProps) {
   return (
     <svg
       viewBox="0 0 160 100"
@@ -18,7 +20,7 @@ export function GuideDrawing({ name, className = '' }: GuideDrawingProps) {
       strokeLinecap="round"
       strokeLinejoin="round"
     >
-      {drawings[name] ?? drawings['not-eating']}
+      {drawings[name] ?? anyGroup(name, group)}
     </svg>
   );
 }
@@ -61,6 +63,96 @@ function spider(
       {options.abdomen ?? <ellipse cx="80" cy="67" rx="14" ry="18" {...body} />}
     </>
   );
+}
+
+/** One animal of each group from above or from the side, drawn plainly. */
+const figures: Record<string, ReactNode> = {
+  scorpion: (
+    <>
+      <path d="M72 52q-26 8-34-4l-12-2m12 2-8 10M88 52q26 8 34-4l12-2m-12 2 8 10" />
+      <ellipse cx="80" cy="58" rx="13" ry="16" fill="var(--raised)" />
+      <path d="M66 62l-16 10M68 68l-14 14M94 62l16 10M92 68l14 14" />
+      <path d="M80 42q0-30 22-30 12 2 8 14" />
+    </>
+  ),
+  mantis: (
+    <>
+      <path d="M34 78h40" strokeWidth="9" stroke="var(--line)" />
+      <path d="M30 78q22-10 46-6l26-32" />
+      <path d="M30 78q22 8 46-6" />
+      <path d="M98 44l-16 6 14 10M102 40l-6-8 12-4 4 8Z" fill="var(--raised)" />
+      <path d="M62 76l-6 14M76 74l4 16M50 78l-8 12" />
+    </>
+  ),
+  'hermit-crab': (
+    <>
+      <path
+        d="M60 80q-24-2-22-26t30-22q24 2 22 24-2 18-18 18-14 0-14-13 0-9 9-9 7 0 7 7"
+        fill="var(--raised)"
+      />
+      <path d="M84 70q10 8 20 6l12-8m-12 8 10 6M88 78l14 12M78 82l6 8M92 60l14-10" />
+      <circle cx="108" cy="48" r="2" fill="currentColor" />
+    </>
+  ),
+  moth: (
+    <>
+      <path d="M32 74q10-18 22 0t22 0 22 0 20-6" strokeWidth="13" stroke="var(--line)" />
+      <path d="M28 74q12-26 26-6t22 0 22 0 20-10M32 82q12-10 22-2t22 0 22 0 24-4" />
+      <circle cx="120" cy="70" r="7" fill="var(--raised)" />
+    </>
+  ),
+  isopod: (
+    <>
+      <path d="M34 74q4-34 46-34t46 34Z" fill="var(--raised)" />
+      <path d="M50 50l-4 24M64 43v31M80 40v34M96 43v31M110 50l4 24M126 70l12-8M44 76l-4 8M62 76v9M80 76v9M98 76v9" />
+    </>
+  ),
+  beetle: (
+    <>
+      <ellipse cx="80" cy="60" rx="18" ry="26" fill="var(--raised)" />
+      <path d="M80 36v50M68 34q12-16 24 0M74 24l-6-10M86 24l6-10M64 46 46 38M62 60H42M64 74l-16 10M96 46l18-8M98 60h20M96 74l16 10" />
+    </>
+  ),
+};
+
+/** What can be seen in any group, drawn on an animal of that group. */
+function anyGroup(name: string, group: string): ReactNode {
+  const figure = figures[group] ?? spider(0.82);
+  switch (name) {
+    case 'stuck':
+      return (
+        <>
+          <g transform="translate(12 8) scale(0.85)">{figure}</g>
+          <path d="M34 22q46-30 92 0l8 36q-6 20-16 34M34 22l-8 36q6 20 16 34" strokeDasharray="4 4" />
+        </>
+      );
+    case 'pale':
+      return (
+        <>
+          <g strokeWidth="1.2">{figure}</g>
+          <path d="M122 90q10-14 24-10l-4 10Z" fill="var(--line)" />
+          {ground}
+        </>
+      );
+    case 'lost-leg':
+      return (
+        <>
+          {figures[group] === undefined ? spider(0.95, { skip: 2 }) : figure}
+          {figures[group] !== undefined && (
+            <path d="M50 82l10 10m0-10-10 10" stroke="var(--ember)" strokeWidth="3.5" />
+          )}
+        </>
+      );
+    default:
+      return (
+        <>
+          <g transform="translate(-14 6) scale(0.86)">{figure}</g>
+          <ellipse cx="134" cy="78" rx="10" ry="5" fill="var(--raised)" />
+          <path d="M144 76l7-5M126 74l-5-7M129 83l-3 5M138 83l3 5" strokeWidth="1.6" />
+          {ground}
+        </>
+      );
+  }
 }
 
 const drawings: Record<string, ReactNode> = {
@@ -125,28 +217,6 @@ const drawings: Record<string, ReactNode> = {
       <path d="M68 34l9-3M74 52l10-6M86 70l9-8" strokeWidth="1.4" />
     </>
   ),
-  stuck: (
-    <>
-      {spider(0.7)}
-      <path d="M52 22q28-16 56 0l8 34q-8 14-12 30M52 22l-8 34q6 12 12 30" strokeDasharray="4 4" />
-    </>
-  ),
-  pale: (
-    <>
-      <g strokeWidth="1.3">{spider(0.95, { pale: true })}</g>
-      <path d="M118 84q10-14 24-10l-4 10Z" fill="var(--line)" />
-      {ground}
-    </>
-  ),
-  'not-eating': (
-    <>
-      <g transform="translate(-26 0)">{spider(0.72)}</g>
-      <ellipse cx="124" cy="76" rx="12" ry="6" fill="var(--raised)" />
-      <path d="M136 74l8-6M114 72l-6-8M118 82l-4 6M128 82l4 6" strokeWidth="1.6" />
-      {ground}
-    </>
-  ),
-  'lost-leg': spider(0.95, { skip: 2 }),
   'spider-patch': spider(0.95, {
     abdomen: (
       <>

@@ -79,7 +79,11 @@ function Cases({ cases, animal }: { cases: Case[]; animal?: Asked }) {
                 onClick={() => setChosen(c)}
                 className="grid w-full justify-items-center gap-1 rounded-s border border-line bg-raised p-3 text-center hover:border-ink"
               >
-                <GuideDrawing name={c.drawing} className="h-24 w-full max-w-[150px] text-soft" />
+                <GuideDrawing
+                  name={c.drawing}
+                  group={group}
+                  className="h-24 w-full max-w-[150px] text-soft"
+                />
                 <span className="font-display text-15 font-semibold">{c.title}</span>
               </button>
             </li>
@@ -89,6 +93,7 @@ function Cases({ cases, animal }: { cases: Case[]; animal?: Asked }) {
         <Reading
           key={chosen.id}
           guide={chosen}
+          group={group}
           {...(animal === undefined ? {} : { animal })}
           onBack={() => setChosen(null)}
         />
@@ -103,7 +108,14 @@ const sureness: Record<Schemas['Sureness'], string> = {
   possible: 'Possible, not sure',
 };
 
-function Reading({ guide, animal, onBack }: { guide: Case; animal?: Asked; onBack: () => void }) {
+interface ReadingProps {
+  guide: Case;
+  group: string;
+  animal?: Asked;
+  onBack: () => void;
+}
+
+function Reading({ guide, group, animal, onBack }: ReadingProps) {
   const [path, setPath] = useState<readonly { question: string; answer: string; to: string }[]>([]);
   const at = path.at(-1)?.to ?? guide.start;
   const question = guide.questions.find((q) => q.id === at);
@@ -113,6 +125,7 @@ function Reading({ guide, animal, onBack }: { guide: Case; animal?: Asked; onBac
       <div className="text-center">
         <GuideDrawing
           name={guide.drawing}
+          group={group}
           className="mx-auto h-36 w-full max-w-[220px] text-soft max-sm:h-24"
         />
         <h2 className="text-18">{guide.title}</h2>

@@ -5,6 +5,7 @@ import { Dialog } from '../../ui/Dialog';
 import { useIsWide } from '../../ui/useMedia';
 import { MoltBand } from '../Vigils/MoltBand';
 import { ChangeRule } from '../Rulebook/ChangeRule';
+import { tagWord } from './tags';
 import { useWhy, type Why } from './WhyContext';
 
 /** The drawer on a wide screen, a sheet on a narrow one. */
@@ -86,15 +87,6 @@ function Steps({ why }: { why: Why }) {
     </>
   );
 }
-
-const tagWord: Record<Schemas['RuleTag'], string> = {
-  practice: 'common practice',
-  published: 'published',
-  house: 'our pick',
-  memory: 'from memory',
-  record: 'your record',
-  keeper: 'changed by you',
-};
 
 type Settings = Schemas['RoomSettings'];
 

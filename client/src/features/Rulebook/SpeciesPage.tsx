@@ -3,6 +3,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useGiveUpOverride, useSpecies } from '../../api/queries';
 import { Waiting } from '../../ui/Waiting';
+import { tagWord } from '../Reasons/tags';
 import { RuleForm, type RuleTarget } from './RuleForm';
 import { canChange } from './ruleParts';
 
@@ -116,15 +117,6 @@ function Section({ title, rows, onChange }: { title: string; rows: Row[]; onChan
   );
 }
 
-const tagWord: Record<Schemas['RuleTag'], string> = {
-  practice: 'common practice',
-  published: 'published',
-  house: 'our pick',
-  memory: 'from memory',
-  record: 'your record',
-  keeper: 'changed by you',
-};
-
 function RuleRow({ row, onChange }: { row: Row; onChange: () => void }) {
   const { line } = row;
   const giveUp = useGiveUpOverride();
@@ -150,7 +142,7 @@ function RuleRow({ row, onChange }: { row: Row; onChange: () => void }) {
           <span className="block text-12">{line.source.replace(/^house: /, '')}</span>
         )}
       </td>
-      <td className="py-1.5 text-right whitespace-nowrap max-sm:col-start-2 max-sm:row-start-1">
+      <td className="py-1.5 text-right whitespace-nowrap max-sm:col-start-2 max-sm:row-span-3 max-sm:row-start-1">
         {canChange(line.form) && (
           <button type="button" className="linkish min-h-6 max-sm:min-h-11" onClick={onChange}>
             change

@@ -125,7 +125,9 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
             }
             onWhy={why('Why this size of prey?', animal.prey)}
           />
-          {!fed && <p className="text-13 text-hush">Now none. This is what {animal.it} may have later.</p>}
+          {!fed && fit !== null && (
+            <p className="text-13 text-hush">Now none. This is what {animal.it} may have later.</p>
+          )}
           {fit === null ? (
             <p className="text-muted">{animal.prey.summary}</p>
           ) : (

@@ -1,0 +1,207 @@
+using App.Hosting;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Ledger;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace App.Rulebook;
+
+/// <summary>A rule as it holds for one animal, with every reach to which it can be changed.</summary>
+public sealed record RuleAt(
+    RuleLine Line,
+    string Group,
+    string? SpeciesId,
+    string Species,
+    string Animal,
+    IReadOnlyList<RuleOverride> Changes
+);
+
+/// <summary>Something that a change of rules moves.</summary>
+/// <param name="What">What moves, from what to what.</param>
+public sealed record MovedForecast(Guid StockId, string Code, string Name, string What);
+
+/// <summary>What a change of rules would move.</summary>
+public sealed record OverridePreview(int Animals, IReadOnlyList<MovedForecast> Moved);
+
+/// <summary>Changing rules, seeing beforehand what that moves, and giving changes up.</summary>
+public static class OverrideEndpoints
+{
+    private const int LongestRemark = 200;
+
+    public static void MapOverrides(this WebApplication app)
+    {
+        var rulebook = app.MapGroup("/api/rulebook").WithTags("Rulebook");
+        rulebook.MapGet("rule", RuleAsync).WithName("ruleAt").Produces<RuleAt>().ProducesProblem(404);
+        rulebook.MapGet("overrides", OverridesAsync).WithName("overrides");
+        rulebook
+            .MapPost("overrides/preview", PreviewAsync)
+            .WithName("previewOverride")
+            .Produces<OverridePreview>()
+            .ProducesValidationProblem();
+        rulebook
+            .MapPost("overrides", SetAsync)
+            .WithName("setOverride")
+            .Produces<OverridePreview>()
+            .ProducesValidationProblem();
+        rulebook
+            .MapDelete("overrides/{id:guid}", GiveUpAsync)
+            .WithName("giveUpOverride")
+            .Produces(204)
+            .ProducesProblem(404);
+    }
+
+    private static async Task<IResult> RuleAsync(
+        string name,
+        Guid stockId,
+        RulebookStore store,
+        JournalReader reader,
+        CancellationToken cancel
+    )
+    {
+        var rules = await store.ReadAsync(cancel);
+        if (await reader.StandingAsync(stockId, cancel) is not { } standing)
+        {
+            return Problems.NotFound("animal");
+        }
+
+        var (group, species) = (standing.Details.Group, standing.Details.SpeciesId);
+        if (rules.Rule(name, group, species, stockId) is not { } rule)
+        {
+            return Problems.NotFound("rule");
+        }
+
+        var changes = rules
+            .Overrides.Where(o => o.Rule == name && (o.Group == group || o.Group.Length == 0))
+            .Where(o =>
+                o.Scope == OverrideScope.Room
+                || (o.Scope == OverrideScope.Species && o.SpeciesId == species)
+                || o.StockId == stockId
+            )
+            .ToList();
+        return TypedResults.Ok(
+            new RuleAt(
+                RuleSheet.Line(name, rule),
+                group,
+                species,
+                rules.For(standing.Details, stockId).Profile.ScientificName,
+                standing.Details.Nickname,
+                changes
+            )
+        );
+    }
+
+    private static async Task<Ok<IReadOnlyList<RuleOverride>>> OverridesAsync(
+        RulebookStore store,
+        CancellationToken cancel
+    ) => TypedResults.Ok(await store.OverridesAsync(cancel));
+
+    private static async Task<IResult> PreviewAsync(
+        RuleOverride body,
+        RoomNow now,
+        JournalReader reader,
+        CancellationToken cancel
+    )
+    {
+        var room = await now.ReadAsync(cancel);
+        if (body.Remark.Length > LongestRemark)
+        {
+            return Problems.Of("remark", $"At most {LongestRemark} characters.");
+        }
+
+        var others = room.Rules.Overrides.Where(o =>
+            (o.Scope, o.Group, o.SpeciesId, o.StockId, o.Rule)
+            != (body.Scope, body.Group, body.SpeciesId, body.StockId, body.Rule)
+        );
+        var reading = room.Rules.With([.. others, body]);
+        return reading.Rules is null
+            ? Problems.Of(reading.Problems)
+            : TypedResults.Ok(await MovedAsync(room, room with { Rules = reading.Rules }, reader, cancel));
+    }
+
+    private static async Task<IResult> SetAsync(
+        RuleOverride body,
+        RoomNow now,
+        RulebookStore store,
+        JournalStore journal,
+        JournalReader reader,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
+    {
+        if (body.Remark.Length > LongestRemark)
+        {
+            return Problems.Of("remark", $"At most {LongestRemark} characters.");
+        }
+
+        var before = await now.ReadAsync(cancel);
+        var wrong = await store.SetAsync(body, clock.GetUtcNow(), cancel);
+        if (wrong.Count > 0)
+        {
+            return Problems.Of(wrong);
+        }
+
+        var after = await now.ReadAsync(cancel);
+        await journal.RejudgeAsync(after, cancel);
+        return TypedResults.Ok(await MovedAsync(before, after, reader, cancel));
+    }
+
+    private static async Task<IResult> GiveUpAsync(
+        Guid id,
+        RoomNow now,
+        RulebookStore store,
+        JournalStore journal,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
+    {
+        if (!await store.GiveUpAsync(id, clock.GetUtcNow(), cancel))
+        {
+            return Problems.NotFound("change");
+        }
+
+        await journal.RejudgeAsync(await now.ReadAsync(cancel), cancel);
+        return TypedResults.NoContent();
+    }
+
+    /// <summary>Judges every animal under both rules and says what differs.</summary>
+    private static async Task<OverridePreview> MovedAsync(
+        Room before,
+        Room after,
+        JournalReader reader,
+        CancellationToken cancel
+    )
+    {
+        var moved = new List<MovedForecast>();
+        var standings = await reader.StandingsAsync(here: true, cancel);
+        foreach (var standing in standings)
+        {
+            var (a, b) = (Judgement.Of(standing, before), Judgement.Of(standing, after));
+            var what = new[]
+            {
+                (a.Molt.Summary, b.Molt.Summary),
+                (a.Wait.Summary, b.Wait.Summary),
+                (a.Meal.Summary, b.Meal.Summary),
+                (a.FirstMeal.Summary, b.FirstMeal.Summary),
+                (a.Water.Summary, b.Water.Summary),
+                (a.Stage.Summary, b.Stage.Summary),
+                (a.Phase.Summary, b.Phase.Summary),
+            }
+                .Where(p => p.Item1 != p.Item2)
+                .Select(p => $"{p.Item1} → {p.Item2}")
+                .ToList();
+            if (what.Count > 0)
+            {
+                moved.Add(
+                    new MovedForecast(
+                        standing.StockId,
+                        standing.Place.Code,
+                        standing.Details.Nickname,
+                        string.Join(" ", what)
+                    )
+                );
+            }
+        }
+
+        return new OverridePreview(moved.Count, moved);
+    }
+}
