@@ -98,6 +98,9 @@ public sealed class RulebookApiTests : IDisposable
     [InlineData("species.wings", "2", "rule", "There is no rule")]
     [InlineData("species.moltInterval.juvenile", "{\"p10\":9,\"p50\":3,\"p90\":40}", "value", "Must rise")]
     [InlineData("dragon.fire", "2", "rule", "begin with")]
+    [InlineData("group.cadence.juvenile.default", "-1", "value", "above 0")]
+    [InlineData("group.cadence.juvenile.default", "1e9", "value", "at most 10000")]
+    [InlineData("group.firstMeal.adult.default", "{\"low\":1,\"high\":2}", "value", "same form")]
     public async Task A_change_that_cannot_be_is_refused(string rule, string value, string field, string says)
     {
         foreach (var path in new[] { "/api/rulebook/overrides", "/api/rulebook/overrides/preview" })

@@ -47,9 +47,10 @@ public sealed partial class RuleSet
             {
                 problems.Add(new Problem("scope", "Rules of the room hold for the whole room: scope must be room."));
             }
-            else
+            else if (Apply(room, change, problems) is { } changedRoom)
             {
-                room = Apply(room, change, problems) ?? room;
+                problems.AddRange(RuleSetChecks.CheckRoom(changedRoom).Select(p => p with { Field = "value" }));
+                room = changedRoom;
             }
         }
 
@@ -176,6 +177,12 @@ public sealed partial class RuleSet
             return null;
         }
 
+        if (!Numbers(change.Value).All(n => n is > 0 and <= MostNumber || (n == 0 && IsZero(rule["value"]!))))
+        {
+            problems.Add(new Problem("value", $"Must be above 0 and at most {MostNumber} {rule["unit"]}."));
+            return null;
+        }
+
         rule["value"] = change.Value.DeepClone();
         rule["tag"] = "keeper";
         rule["source"] = change.Remark.Length > 0 ? $"your own: {change.Remark}" : "your own";
@@ -194,6 +201,20 @@ public sealed partial class RuleSet
             return null;
         }
     }
+
+    // No day, length, share or factor of the rulebook is anywhere near it; it keeps dates and sizes within bounds.
+    private const double MostNumber = 10_000;
+
+    private static IEnumerable<double> Numbers(JsonNode? value) =>
+        value switch
+        {
+            JsonObject o => o.SelectMany(p => Numbers(p.Value)),
+            JsonValue v when v.GetValueKind() == JsonValueKind.Number => [v.GetValue<double>()],
+            _ => [],
+        };
+
+    /// <summary>Whether the value that is replaced may be 0, as the wait of those that eat at once is.</summary>
+    private static bool IsZero(JsonNode value) => Numbers(value).Any(n => n == 0);
 
     private static string Root(string rule) => rule.Split('.')[0];
 

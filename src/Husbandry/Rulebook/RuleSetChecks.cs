@@ -13,6 +13,7 @@ internal static class RuleSetChecks
             .Concat(rules.Feeders.SelectMany(CheckFeeder))
             .Concat(rules.Signs.SelectMany(s => CheckSign(s, rules)))
             .Concat(CheckHush(rules))
+            .Concat(CheckRoom(rules.Room))
             .Concat(rules.Guide.SelectMany(g => GuideChecks.Check(g, rules)))
             .Concat(Repeated("guide", rules.Guide.Select(g => g.Id)))
             .Concat(Repeated("groups", rules.Groups.Select(g => g.Id)))
@@ -142,6 +143,20 @@ internal static class RuleSetChecks
             yield return new Problem($"{at}.likelihoodRatio", "Must be above 1; for opposite signs between 0 and 1.");
         }
     }
+
+    public static IEnumerable<Problem> CheckRoom(RoomRules room) =>
+        new[]
+        {
+            Within("room.json roomShare", room.RoomShare, 0.05, 0.45),
+            Within("room.json betweenAnimalsShare", room.BetweenAnimalsShare, 0.05, 0.45),
+            Within("room.json missedMoltChance", room.MissedMoltChance, 0.001, 0.5),
+            Within("room.json refusedInPremolt", room.RefusedInPremolt, 0.1, 0.99),
+            Within("room.json appetitePrior", room.AppetitePrior, 0.1, 0.97),
+            Within("room.json longerThanNormal", room.LongerThanNormal, 0.5, 0.999),
+            Within("room.json varietyShareLimit", room.VarietyShareLimit, 0.05, 1),
+            Within("room.json lookWithoutSign", room.LookWithoutSign, 0.01, 1),
+            Within("room.json settleDays", room.SettleDays, 0, 60),
+        }.OfType<Problem>();
 
     private static IEnumerable<Problem> CheckHush(RuleSet rules) =>
         Enum.GetValues<HushCause>()
