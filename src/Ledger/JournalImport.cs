@@ -1,6 +1,7 @@
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
+using Husbandry.Stock;
 using Microsoft.EntityFrameworkCore;
 
 namespace Ledger;
@@ -33,6 +34,10 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
             .ToList();
         var problems = new List<Problem>();
         var added = 0;
+        var here = (await db.Standings.AsNoTracking().Where(s => s.Here).ToListAsync(cancel)).ToDictionary(
+            s => s.StockId,
+            s => new Place(s.Rack, s.Shelf, s.Slot)
+        );
         foreach (var animal in rows.GroupBy(r => r.StockId))
         {
             var written = await reader.ReadAsync(animal.Key, cancel);
@@ -47,9 +52,25 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
             if (problems.Count == 0)
             {
                 var former = await db.Standings.FirstOrDefaultAsync(s => s.StockId == animal.Key, cancel);
-                db.Store(former, Standing.Fold([.. written, .. fresh])!, room);
+                var standing = Standing.Fold([.. written, .. fresh])!;
+                here.Remove(animal.Key);
+                if (standing.Departure is null)
+                {
+                    here[animal.Key] = standing.Place;
+                }
+
+                db.Store(former, standing, room);
             }
         }
+
+        problems.AddRange(
+            here.GroupBy(h => h.Value)
+                .Where(g => g.Count() > 1)
+                .Select(g => new Problem(
+                    $"{g.Last().Key} place",
+                    $"{g.Key.Code} would be taken twice; at most one enclosure stands in a place."
+                ))
+        );
 
         if (problems.Count > 0)
         {

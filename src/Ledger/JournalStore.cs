@@ -135,6 +135,7 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
         db.Store(row, standing!, room);
         await db.SaveChangesAsync(cancel);
         await transaction.CommitAsync(cancel);
+        cache.Wrote(standing!.LatestSequence);
         if (entries.Any(Teaches))
         {
             cache.Taught = null;

@@ -47,13 +47,14 @@ public sealed class RoomFileLoader(
     /// <summary>The entries of a file as the journal takes them, or what is wrong with them.</summary>
     public static (IReadOnlyList<(Guid StockId, NewEntry Entry)> Entries, IReadOnlyList<Problem> Problems) Entries(
         RoomFile file,
-        Room room
+        Room room,
+        IReadOnlySet<Place>? taken = null
     )
     {
         var problems = new List<Problem>();
+        var places = new FreePlaces(taken ?? new HashSet<Place>(), file.Stock);
         var entries = new List<(Guid, NewEntry)>(file.Stock.Count + file.Journal.Count);
         var known = new HashSet<Guid>();
-        var free = 0;
         foreach (var (stock, i) in file.Stock.Select((s, i) => (s, i)))
         {
             if (stock is null || !known.Add(stock.Id))
@@ -63,7 +64,7 @@ public sealed class RoomFileLoader(
             }
 
             var at = stock.AcquiredAt ?? room.Clock.StartOf(stock.AcquiredOn);
-            var place = stock.Place ?? new Place("Z", 1 + (free / 99), 1 + (free++ % 99));
+            var place = stock.Place ?? places.Next();
             var act = new Acquired(stock.Details(), place);
             var entryId = stock.EntryId ?? DerivedId.Of(stock.Id, "acquired");
             entries.Add(
@@ -130,6 +131,11 @@ public sealed class RoomFileLoader(
             }
         }
 
+        if (file.Room?.Problems().ToList() is { Count: > 0 } unsound)
+        {
+            return new LoadedRoom(0, 0, 0, [.. unsound.Select(p => p with { Field = $"room.{p.Field}" })]);
+        }
+
         var former = await rooms.ReadAsync(cancel);
         var settings = file.Room ?? former.Settings;
         var rules = await rulebook.ReadAsync(cancel);
@@ -139,7 +145,7 @@ public sealed class RoomFileLoader(
         }
 
         var room = Room.At(rules, settings, now);
-        var (entries, problems) = Entries(file, room);
+        var (entries, problems) = Entries(file, room, await TakenAsync(file, cancel));
         if (problems.Count > 0)
         {
             return new LoadedRoom(0, 0, 0, problems);
@@ -156,8 +162,47 @@ public sealed class RoomFileLoader(
 
         await db.SaveChangesAsync(cancel);
         await transaction.CommitAsync(cancel);
-        (cache.Rules, cache.Climate, cache.Taught) = (null, null, null);
+        cache.LetGo();
         return result with { Readings = readings };
+    }
+
+    /// <summary>Places of enclosures that are in the room already and not in the file.</summary>
+    private async Task<HashSet<Place>> TakenAsync(RoomFile file, CancellationToken cancel)
+    {
+        var inFile = file.Stock.Where(s => s is not null).Select(s => s.Id).ToHashSet();
+        var rows = await db
+            .Standings.AsNoTracking()
+            .Where(s => s.Here)
+            .Select(s => new
+            {
+                s.StockId,
+                s.Rack,
+                s.Shelf,
+                s.Slot,
+            })
+            .ToListAsync(cancel);
+        return [.. rows.Where(r => !inFile.Contains(r.StockId)).Select(r => new Place(r.Rack, r.Shelf, r.Slot))];
+    }
+
+    /// <summary>Hands out places of rack Z to stock of which the file does not say where it stands.</summary>
+    private sealed class FreePlaces(IReadOnlySet<Place> taken, IReadOnlyList<RoomFileStock> stock)
+    {
+        private const int Slots = 999;
+
+        private readonly HashSet<Place> used = [.. taken, .. stock.Select(s => s?.Place).OfType<Place>()];
+        private int next;
+
+        public Place Next()
+        {
+            Place place;
+            do
+            {
+                place = new Place("Z", 1 + (next / Slots), 1 + (next % Slots));
+                next++;
+            } while (!used.Add(place));
+
+            return place;
+        }
     }
 
     private async Task AddPicturesAsync(RoomFile file, CancellationToken cancel)

@@ -30,6 +30,11 @@ public static class RoomFileRules
     /// <returns>The scores, or what is wrong with the file.</returns>
     public static (ReplayResult? Result, IReadOnlyList<Problem> Problems) Replay(RoomFile file, RuleSet rules)
     {
+        if (file.Room?.Problems().ToList() is { Count: > 0 } unsound)
+        {
+            return (null, [.. unsound.Select(p => p with { Field = $"room.{p.Field}" })]);
+        }
+
         // The file stands for itself: its present is when its last line was written.
         var settings = file.Room ?? RoomStore.Fresh;
         var now = file

@@ -216,6 +216,27 @@ public sealed class RoomCache
     /// <summary>Lessons with the rules and the night for which they hold.</summary>
     public sealed record TaughtUntil(Lessons Lessons, string Fingerprint, DateOnly Night);
 
+    private long seen = -1;
+
+    /// <summary>
+    /// Notes the newest entry of the file. When another process wrote in the meantime (a file loaded by the script while
+    /// the server runs), everything that is kept here may be stale and is let go.
+    /// </summary>
+    public void See(long latestSequence)
+    {
+        var former = Interlocked.Exchange(ref seen, latestSequence);
+        if (former >= 0 && former != latestSequence)
+        {
+            LetGo();
+        }
+    }
+
+    /// <summary>Notes the newest entry of the file as written by this process.</summary>
+    public void Wrote(long latestSequence) => Interlocked.Exchange(ref seen, latestSequence);
+
+    /// <summary>Lets everything go, so that it is read anew.</summary>
+    public void LetGo() => (Rules, Climate, Taught, Scored) = (null, null, null, null);
+
     /// <summary>What the room has taught; none when it must be learned anew.</summary>
     public TaughtUntil? Taught
     {

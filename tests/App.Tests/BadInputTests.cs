@@ -146,7 +146,7 @@ public sealed class BadInputTests : IDisposable
             { """{"kind":"moved","place":"nowhere"}""", "act.place", "A1·03" },
             { """{"kind":"counted","count":5}""", "act.count", "Only a brood" },
             { """{"kind":"noted","text":"  "}""", "act.text", "1 to 2000" },
-            { """{"kind":"putOff","untilNight":"2026-11-23"}""", "act.untilNight", "after tonight" },
+            { """{"kind":"putOff","untilNight":"2026-11-23"}""", "act.untilNight", "after that night" },
             { """{"kind":"putOff","untilNight":"2029-11-23"}""", "act.untilNight", "60 nights" },
             { """{"kind":"withdrawn","entryId":"00000000-0000-0000-0000-000000000001"}""", "act.kind", "undo" },
             { """{"kind":"acquired","details":null,"place":"A1·01"}""", "act.details", "" },

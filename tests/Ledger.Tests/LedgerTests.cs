@@ -1,7 +1,4 @@
 using Husbandry.Journal;
-using Husbandry.Rounds;
-using Husbandry.Rulebook;
-using Husbandry.Stock;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;
@@ -10,29 +7,8 @@ using Microsoft.EntityFrameworkCore.Migrations;
 namespace Ledger.Tests;
 
 /// <summary>The ledger on a real SQLite file.</summary>
-public sealed class LedgerTests : IAsyncLifetime
+public sealed class LedgerTests : LedgerFolder
 {
-    private static readonly DateTimeOffset Evening = new(2026, 11, 23, 21, 0, 0, TimeSpan.Zero);
-    private static readonly Room Room = Room.At(RuleSet.Shipped, RoomStore.Fresh with { ZoneId = "UTC" }, Evening);
-    private static readonly CancellationToken Cancel = CancellationToken.None;
-
-    private readonly string folder = Directory.CreateTempSubdirectory("lantern-ledger-").FullName;
-    private LedgerFile file = null!;
-
-    public async ValueTask InitializeAsync()
-    {
-        file = new LedgerFile(Path.Combine(folder, "lantern.db"));
-        await using var db = Open();
-        await file.BringUpToDateAsync(db, Evening, Cancel);
-    }
-
-    public ValueTask DisposeAsync()
-    {
-        SqliteConnection.ClearAllPools();
-        Directory.Delete(folder, recursive: true);
-        return ValueTask.CompletedTask;
-    }
-
     [Fact]
     public async Task The_file_is_durable_wal_with_full_synchronous()
     {
@@ -181,7 +157,7 @@ public sealed class LedgerTests : IAsyncLifetime
     public async Task A_copy_made_while_in_use_holds_everything()
     {
         var id = await AddAsync("A1·01");
-        var copy = await file.CopyAsync(Evening, "by-hand", Cancel);
+        var copy = await File.CopyAsync(Evening, "by-hand", Cancel);
         await using var db = new LanternDb(
             new DbContextOptionsBuilder<LanternDb>().UseSqlite($"Data Source={copy}").Options
         );
@@ -196,7 +172,7 @@ public sealed class LedgerTests : IAsyncLifetime
             "CREATE TABLE IF NOT EXISTS \"__EFMigrationsLock\" (Id INTEGER PRIMARY KEY, Timestamp TEXT); INSERT OR REPLACE INTO \"__EFMigrationsLock\" VALUES (1, '');",
             Cancel
         );
-        var error = await Assert.ThrowsAsync<LedgerFileException>(() => file.BringUpToDateAsync(db, Evening, Cancel));
+        var error = await Assert.ThrowsAsync<LedgerFileException>(() => File.BringUpToDateAsync(db, Evening, Cancel));
         Assert.Contains("backups", error.Message, StringComparison.Ordinal);
     }
 
@@ -208,13 +184,13 @@ public sealed class LedgerTests : IAsyncLifetime
             "INSERT INTO \"__EFMigrationsHistory\" VALUES ('29990101000000_Future', '99')",
             Cancel
         );
-        await Assert.ThrowsAsync<LedgerFileException>(() => file.BringUpToDateAsync(db, Evening, Cancel));
+        await Assert.ThrowsAsync<LedgerFileException>(() => File.BringUpToDateAsync(db, Evening, Cancel));
     }
 
     [Fact]
     public async Task An_older_file_is_copied_aside_before_it_is_updated()
     {
-        var old = new LedgerFile(Path.Combine(folder, "old", "lantern.db"));
+        var old = new LedgerFile(Path.Combine(Folder, "old", "lantern.db"));
         LanternDb OpenOld() => Open(old);
         Directory.CreateDirectory(Path.GetDirectoryName(old.Path)!);
         await using (var db = OpenOld())
@@ -227,7 +203,7 @@ public sealed class LedgerTests : IAsyncLifetime
         }
 
         await using var again = OpenOld();
-        Assert.True(File.Exists(await old.BringUpToDateAsync(again, Evening, Cancel)));
+        Assert.True(System.IO.File.Exists(await old.BringUpToDateAsync(again, Evening, Cancel)));
         Assert.Null((await again.Entries.SingleAsync(Cancel)).Against);
         Assert.Equal(0, await again.Climate.CountAsync(Cancel));
     }
@@ -247,34 +223,6 @@ public sealed class LedgerTests : IAsyncLifetime
         Assert.Equal(0, await after.Entries.CountAsync(Cancel));
     }
 
-    private LanternDb Open() => Open(file);
-
-    private static LanternDb Open(LedgerFile at)
-    {
-        var options = new DbContextOptionsBuilder<LanternDb>();
-        at.Configure(options);
-        return new LanternDb(options.Options);
-    }
-
-    private async Task<Guid> AddAsync(string place)
-    {
-        var id = Guid.NewGuid();
-        Assert.Equal(WriteOutcome.Written, (await WriteAsync(id, Came(place))).Outcome);
-        return id;
-    }
-
-    private async Task<WriteResult> WriteAsync(Guid stockId, NewEntry entry)
-    {
-        await using var db = Open();
-        return await new JournalStore(db, new JournalReader(db), new RoomCache()).WriteAsync(
-            stockId,
-            [entry],
-            null,
-            Room,
-            Cancel
-        );
-    }
-
     private async Task<List<string>> SnapshotAsync()
     {
         await using var db = Open();
@@ -286,27 +234,6 @@ public sealed class LedgerTests : IAsyncLifetime
             ),
         ];
     }
-
-    private static NewEntry Came(string place) => Entry(300, new Acquired(Details(), Place.Parse(place)!));
-
-    private static NewEntry Entry(int nightsAgo, Act act) =>
-        new(Guid.NewGuid(), Occurrence.At(Evening.AddDays(-nightsAgo)), null, act);
-
-    private static StockDetails Details() =>
-        new(
-            StockKind.Specimen,
-            "tarantula",
-            "tliltocatl-albopilosus",
-            null,
-            "Tansy",
-            Sex.Female,
-            new DateOnly(2026, 1, 1),
-            null,
-            4,
-            false,
-            null,
-            1
-        );
 
     private static Act Some(int kind) =>
         kind switch

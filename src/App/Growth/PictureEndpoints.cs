@@ -82,7 +82,8 @@ public static class PictureEndpoints
         var room = await now.ReadAsync(cancel);
         var entry = new NewEntry(entryId, Occurrence.At(room.Now), null, new Pictured(pictureId, caption, ofExuvia));
         // The picture goes first: an entry without its picture would be a promise broken.
-        if (!await db.Pictures.AnyAsync(p => p.Id == pictureId, cancel))
+        var isNew = !await db.Pictures.AnyAsync(p => p.Id == pictureId, cancel);
+        if (isNew)
         {
             db.Pictures.Add(
                 new PictureRow
@@ -99,6 +100,11 @@ public static class PictureEndpoints
         }
 
         var result = await store.WriteAsync(id, [entry], null, room, cancel);
+        if (isNew && result.Outcome is not (WriteOutcome.Written or WriteOutcome.WrittenBefore))
+        {
+            await db.Pictures.Where(p => p.Id == pictureId).ExecuteDeleteAsync(cancel);
+        }
+
         return await StockEndpoints.AnswerAsync(id, result, room, reader, cancel);
     }
 

@@ -75,6 +75,7 @@ public sealed class RoomNow(
 {
     public async Task<Room> ReadAsync(CancellationToken cancel)
     {
+        cache.See(await reader.LatestSequenceAsync(cancel));
         var room = Room.At(
             await rulebook.ReadAsync(cancel),
             (await store.ReadAsync(cancel)).Settings,

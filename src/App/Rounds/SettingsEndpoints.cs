@@ -1,7 +1,6 @@
 using System.Reflection;
 using App.Hosting;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
 using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -13,10 +12,6 @@ public sealed record Health(string Status, string Version);
 /// <summary>Settings of the room, and whether the application is well.</summary>
 public static class SettingsEndpoints
 {
-    private const int LongestRoomName = 80;
-    private const int LongestKeeperName = 60;
-    private const int LatestCutover = 12;
-
     public static void MapSettings(this WebApplication app)
     {
         app.MapGet("/api/settings", ReadAsync).WithName("settings").WithTags("Settings");
@@ -48,7 +43,7 @@ public static class SettingsEndpoints
         CancellationToken cancel
     )
     {
-        var problems = Check(body.Settings).ToList();
+        var problems = body.Settings.Problems().Select(p => p with { Field = $"settings.{p.Field}" }).ToList();
         if (problems.Count > 0)
         {
             return Problems.Of(problems);
@@ -65,28 +60,5 @@ public static class SettingsEndpoints
         // Due dates depend on schools and nights, so every standing is judged anew.
         await journal.RejudgeAsync(await now.ReadAsync(cancel), cancel);
         return TypedResults.Ok(await store.ReadAsync(cancel));
-    }
-
-    private static IEnumerable<Problem> Check(RoomSettings s)
-    {
-        if (string.IsNullOrWhiteSpace(s.RoomName) || s.RoomName.Length > LongestRoomName)
-        {
-            yield return new Problem("settings.roomName", $"Write 1 to {LongestRoomName} characters.");
-        }
-
-        if (string.IsNullOrWhiteSpace(s.KeeperName) || s.KeeperName.Length > LongestKeeperName)
-        {
-            yield return new Problem("settings.keeperName", $"Write 1 to {LongestKeeperName} characters.");
-        }
-
-        if (!TimeZoneInfo.TryFindSystemTimeZoneById(s.ZoneId, out _))
-        {
-            yield return new Problem("settings.zoneId", "Unknown time zone: use a name like Europe/London or UTC.");
-        }
-
-        if (s.CutoverHour is < 0 or > LatestCutover)
-        {
-            yield return new Problem("settings.cutoverHour", $"Must be an hour from 0 to {LatestCutover}.");
-        }
     }
 }

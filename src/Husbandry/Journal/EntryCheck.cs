@@ -47,11 +47,11 @@ public static class EntryCheck
                 Moved m => CheckPlace(m.Place),
                 Offered o => CheckOffer(o, room.Rules),
                 SignSeen s => CheckSign(s, standing, room.Rules),
-                Measured m => CheckMeasure(m, standing, room),
+                Measured m => CheckMeasure(m, when, standing, room),
                 Counted c => CheckCount(c, standing),
                 Noted n => CheckText("act.text", n.Text, required: true),
                 Departed d => CheckText("act.remark", d.Remark, required: false),
-                PutOff p => CheckPutOff(p, room),
+                PutOff p => CheckPutOff(p, room.Clock.NightOf(when.To)),
                 Molted m => CheckMolt(m, standing),
                 Began b => WaitCheck.Began(b, standing, room),
                 Ended e => WaitCheck.Ended(e, standing),
@@ -62,7 +62,11 @@ public static class EntryCheck
                 _ => [],
             }
         );
-        if (standing?.Departure is { } gone && act is not (Withdrawn or Noted) && when.To > gone.At)
+        if (
+            standing?.Departure is { } gone
+            && act is not (Withdrawn or Noted or DetailsChanged or Pictured)
+            && when.To > gone.At
+        )
         {
             problems.Add(
                 new Problem(
@@ -247,7 +251,7 @@ public static class EntryCheck
         }
     }
 
-    private static IEnumerable<Problem> CheckMeasure(Measured m, Standing? standing, Room room)
+    private static IEnumerable<Problem> CheckMeasure(Measured m, Occurrence when, Standing? standing, Room room)
     {
         if (standing is null || room.Rules.Group(standing.Details.Group) is not { } group)
         {
@@ -274,11 +278,11 @@ public static class EntryCheck
             yield return new Problem("act.errorMm", "Must be 0 mm to the measured length.");
         }
 
-        if (m.FromExuvia && standing.Molts.Count == 0)
+        if (m.FromExuvia && standing.Molts.All(molt => molt.When.From > when.To))
         {
             yield return new Problem(
                 "act.fromExuvia",
-                "No molt is on record here: log the molt first, then measure its skin."
+                "No molt is on record by then: log the molt first, then measure its skin."
             );
         }
     }
@@ -295,13 +299,13 @@ public static class EntryCheck
         }
     }
 
-    private static IEnumerable<Problem> CheckPutOff(PutOff p, Room room)
+    private static IEnumerable<Problem> CheckPutOff(PutOff p, DateOnly night)
     {
-        if (p.UntilNight <= room.Tonight || p.UntilNight > room.Tonight.AddDays(LongestPutOffNights))
+        if (p.UntilNight <= night || p.UntilNight > night.AddDays(LongestPutOffNights))
         {
             yield return new Problem(
                 "act.untilNight",
-                $"Must be after tonight and at most {LongestPutOffNights} nights ahead."
+                $"Must be after that night and at most {LongestPutOffNights} nights ahead."
             );
         }
     }

@@ -1,4 +1,5 @@
 using Husbandry.Climate;
+using Husbandry.Reasons;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Vigils;
@@ -49,6 +50,34 @@ public sealed record RoomSettings(
     CadenceSchool Cadence
 )
 {
+    private const int LongestRoomName = 80;
+    private const int LongestKeeperName = 60;
+    private const int LatestCutover = 12;
+
+    /// <summary>What is wrong with the settings; none when they can be.</summary>
+    public IEnumerable<Problem> Problems()
+    {
+        if (string.IsNullOrWhiteSpace(RoomName) || RoomName.Length > LongestRoomName)
+        {
+            yield return new Problem("roomName", $"Write 1 to {LongestRoomName} characters.");
+        }
+
+        if (string.IsNullOrWhiteSpace(KeeperName) || KeeperName.Length > LongestKeeperName)
+        {
+            yield return new Problem("keeperName", $"Write 1 to {LongestKeeperName} characters.");
+        }
+
+        if (!TimeZoneInfo.TryFindSystemTimeZoneById(ZoneId, out _))
+        {
+            yield return new Problem("zoneId", "Unknown time zone: use a name like Europe/London or UTC.");
+        }
+
+        if (CutoverHour is < 0 or > LatestCutover)
+        {
+            yield return new Problem("cutoverHour", $"Must be an hour from 0 to {LatestCutover}.");
+        }
+    }
+
     /// <summary>The night clock of the room; an unknown zone falls back to UTC.</summary>
     public NightClock Clock() =>
         new(TimeZoneInfo.TryFindSystemTimeZoneById(ZoneId, out var zone) ? zone : TimeZoneInfo.Utc, CutoverHour);

@@ -209,7 +209,8 @@ public sealed partial class RuleSet
         value switch
         {
             JsonObject o => o.SelectMany(p => Numbers(p.Value)),
-            JsonValue v when v.GetValueKind() == JsonValueKind.Number => [v.GetValue<double>()],
+            JsonArray a => a.SelectMany(Numbers),
+            JsonValue v when v.GetValueKind() == JsonValueKind.Number => [v.Deserialize<double>()],
             _ => [],
         };
 
