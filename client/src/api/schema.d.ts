@@ -1026,6 +1026,8 @@ export interface components {
             vigils: components["schemas"]["BacktestLine"][];
             /** @description Premolt readings by group. */
             readings: components["schemas"]["ReadingLine"][];
+            /** @description Chances of waits ending otherwise than hoped, by kind and group. */
+            ends: components["schemas"]["EndLine"][];
             /**
              * Format: int32
              * @description Forecasts made too near the end of the record.
@@ -1033,7 +1035,7 @@ export interface components {
             tooLateToScore: number;
             /**
              * Format: int32
-             * @description Forecasts whose animal left first.
+             * @description Forecasts whose animal left first, or whose wait ended otherwise.
              */
             cutShort: number;
         };
@@ -1268,6 +1270,70 @@ export interface components {
             text: string;
             /** Format: date-time */
             at: string;
+        };
+        /** @description The chance of each end of a wait by each night. */
+        EndForecast: {
+            /** @description The end that is hoped for, in two or three words. */
+            hoped: string;
+            /** @description The other end. */
+            otherwise: string;
+            /**
+             * Format: double
+             * @description Chance that it ends otherwise in the end (0–1).
+             */
+            otherChance: number;
+            /** @description Chances by night, from tonight on, evenly spaced. */
+            nights: components["schemas"]["EndsBy"][];
+        };
+        /** @description How well it was told how waits of one kind would end. */
+        EndLine: {
+            /** @description What was awaited. */
+            vigil: components["schemas"]["VigilKind"];
+            /** @description Its group. */
+            group: string;
+            /**
+             * Format: int32
+             * @description Chances scored.
+             */
+            chances: number;
+            /**
+             * Format: double
+             * @description Share that ended otherwise than hoped.
+             */
+            otherwise: number;
+            /**
+             * Format: double
+             * @description Brier score of what the keeper saw; less is better.
+             */
+            brier: number;
+            /**
+             * Format: double
+             * @description The same of the rulebook alone.
+             */
+            brierSpeciesPrior: number;
+            /**
+             * Format: double
+             * @description Brier score of always saying that share.
+             */
+            brierOfShare: number;
+        };
+        /** @description Chances of either end by one night; what is missing to 1 is still waiting then. */
+        EndsBy: {
+            /**
+             * Format: date
+             * @description The night.
+             */
+            night: string;
+            /**
+             * Format: double
+             * @description Chance that it has ended as hoped by then (0–1).
+             */
+            hoped: number;
+            /**
+             * Format: double
+             * @description Chance that it has ended otherwise by then (0–1).
+             */
+            otherwise: number;
         };
         /** @description One piece of evidence. */
         Evidence: {
@@ -3048,6 +3114,7 @@ export interface components {
             ladder: components["schemas"]["Rung"][];
             /** @description Whether the wait is beyond the 97.5 % point. */
             longerThanNormal: boolean;
+            ends: null | components["schemas"]["EndForecast"];
         };
         /**
          * @description What is waited for.

@@ -10,13 +10,15 @@ namespace App.Honesty;
 /// <param name="To">Last night of the record.</param>
 /// <param name="Vigils">Forecasts by kind and group.</param>
 /// <param name="Readings">Premolt readings by group.</param>
+/// <param name="Ends">Chances of waits ending otherwise than hoped, by kind and group.</param>
 /// <param name="TooLateToScore">Forecasts made too near the end of the record.</param>
-/// <param name="CutShort">Forecasts whose animal left first.</param>
+/// <param name="CutShort">Forecasts whose animal left first, or whose wait ended otherwise.</param>
 public sealed record BacktestReport(
     DateOnly From,
     DateOnly To,
     IReadOnlyList<BacktestLine> Vigils,
     IReadOnlyList<ReadingLine> Readings,
+    IReadOnlyList<EndLine> Ends,
     int TooLateToScore,
     int CutShort
 )
@@ -33,6 +35,7 @@ public sealed record BacktestReport(
             replay.To,
             BacktestLine.Of(replay.Forecasts),
             ReadingLine.Of(replay.Readings),
+            EndLine.Of(replay.Ends),
             replay.TooLate,
             replay.CutShort
         );
@@ -71,9 +74,20 @@ public sealed record BacktestReport(
 
         say.WriteLine();
         say.WriteLine(
+            $"{"ends", -13}{"group", -16}{"scored", 7}{"otherwise", 10}{"Brier", 10}{"prior", 9}{"of share", 9}"
+        );
+        foreach (var e in report.Ends)
+        {
+            say.WriteLine(
+                $"{Name(e.Vigil.ToString()), -13}{e.Group, -16}{e.Chances, 7}{Number(e.Otherwise * 100, 0) + " %", 10}{Number(e.Brier, 4), 10}{Number(e.BrierSpeciesPrior, 4), 9}{Number(e.BrierOfShare, 4), 9}"
+            );
+        }
+
+        say.WriteLine();
+        say.WriteLine(
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"{report.TooLateToScore} forecasts were made too near the end of the record to be scored; in {report.CutShort} the animal left first."
+                $"{report.TooLateToScore} forecasts were made too near the end of the record to be scored; in {report.CutShort} the animal left first or the wait ended otherwise."
             )
         );
         say.WriteLine();

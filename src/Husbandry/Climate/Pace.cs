@@ -73,6 +73,20 @@ public sealed class Pace
         return LongestLookAhead + ((effective - gone) / RateNow);
     }
 
+    /// <summary>Effective days gone by after 0, 1, 2, … days from now, up to <paramref name="days"/>.</summary>
+    public double[] EffectiveAhead(int days)
+    {
+        var gone = new double[days + 1];
+        for (var ahead = 1; ahead <= days; ahead++)
+        {
+            gone[ahead] =
+                gone[ahead - 1]
+                + (means is null || warmth is null ? 1 : Rate(warmth, means.Expected(asOf + ahead, asOf, recent)));
+        }
+
+        return gone;
+    }
+
     /// <summary>Effective days since the first reading; before it and after the last one the nearest level goes on.</summary>
     private double At(DateTimeOffset instant)
     {

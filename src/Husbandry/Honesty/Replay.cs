@@ -1,3 +1,5 @@
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Rounds;
 using Husbandry.Vigils;
@@ -10,17 +12,14 @@ namespace Husbandry.Honesty;
 /// </summary>
 public sealed class Replay
 {
-    // Forecasts are kept at these ages of a wait, as shares of the rulebook's median.
-    private static readonly double[] Ages = [0, 0.5, 1, 1.5];
-
-    private const int ReadingEveryNights = 7;
     private const int LearnEveryNights = 7;
 
     private readonly Room room;
-    private readonly List<Life> lives;
+    private readonly List<ReplayedLife> lives;
     private readonly List<JournalEntry> written;
     private readonly List<ScoredForecast> forecasts = [];
     private readonly List<ScoredReading> readings = [];
+    private readonly List<ScoredEnd> ends = [];
     private int tooLate;
     private int cutShort;
 
@@ -28,7 +27,7 @@ public sealed class Replay
     {
         this.room = room;
         written = [.. journal.OrderBy(e => e.WrittenAt).ThenBy(e => e.Sequence)];
-        lives = [.. journal.GroupBy(e => e.StockId).Select(g => Life.Of([.. g])).OfType<Life>()];
+        lives = [.. journal.GroupBy(e => e.StockId).Select(g => ReplayedLife.Of([.. g])).OfType<ReplayedLife>()];
     }
 
     /// <summary>Replays a journal.</summary>
@@ -37,7 +36,7 @@ public sealed class Replay
     public static ReplayResult Of(IReadOnlyList<JournalEntry> journal, Room room)
     {
         var replay = new Replay(journal, room);
-        return journal.Count == 0 ? new ReplayResult(room.Tonight, room.Tonight, [], [], 0, 0) : replay.Run();
+        return journal.Count == 0 ? new ReplayResult(room.Tonight, room.Tonight, [], [], [], 0, 0) : replay.Run();
     }
 
     private ReplayResult Run()
@@ -73,39 +72,46 @@ public sealed class Replay
             }
         }
 
-        return new ReplayResult(first, last, forecasts, readings, tooLate, cutShort);
+        return new ReplayResult(first, last, forecasts, readings, ends, tooLate, cutShort);
     }
 
-    private void Visit(Life life, Room then, DateOnly last)
+    private void Visit(ReplayedLife life, Room then, DateOnly last)
     {
         var subject = Subject.Of(life.Standing!, then);
-        var readingDue = (then.Tonight.DayNumber + life.Offset) % ReadingEveryNights == 0;
         if (subject.Standing.Waiting is { } waiting)
         {
-            if (life.AgeDue(waiting.Began, AgeShare(subject, waiting)) is { } age)
+            var prior = WaitPriors.Of(subject, waiting.Vigil, VigilEnd.AsHoped, waiting.Began.Middle);
+            if (life.AgeDue(waiting.Began, AgeShare(subject, waiting.Began, prior)) is { } age)
             {
-                Forecast(life, subject, waiting.Vigil, age, last);
+                var made = ForecastMade.OfOther(OpenWait.Of(subject)!);
+                Score(life, subject, made, age, life.Next(waiting.Vigil, then.Now), last);
             }
         }
         else if (VigilForecast.WillNotMoltAgain(subject) is null)
         {
-            var start = PastWaits.Start(subject.Standing, subject.Standing.Molts.Count, subject);
-            var age = start is null ? null : life.AgeDue(start, AgeShare(subject, start));
-            if (age is not null || readingDue)
-            {
-                Molt(life, subject, age, readingDue, last);
-            }
+            Await(life, subject, last);
         }
     }
 
-    private void Molt(Life life, Subject subject, double? age, bool readingDue, DateOnly last)
+    private void Await(ReplayedLife life, Subject subject, DateOnly last)
     {
-        var size = Growth.BodySize.Of(subject).Value;
-        var stage = Growth.StageReading.Of(subject, size).Value;
-        var reading = PremoltReading.Of(subject, stage, Feeding.Condition.Of(subject).Value).Value;
+        var (standing, now) = (subject.Standing, subject.Room.Now);
+        var readingDue =
+            (subject.Room.Tonight.DayNumber + life.Offset) % ReplayedLife.ReadingEveryNights == 0;
+        var start = PastWaits.Start(standing, standing.Molts.Count, subject);
+        var age = start is null
+            ? null
+            : life.AgeDue(start, AgeShare(subject, start, PastWaits.PriorOf(subject, standing.Molts.Count)));
+        if (age is null && !readingDue)
+        {
+            return;
+        }
+
+        var stage = StageReading.Of(subject, BodySize.Of(subject).Value).Value;
+        var reading = PremoltReading.Of(subject, stage, Condition.Of(subject).Value).Value;
         var wait = MoltWait.Of(subject, stage);
         var (weighed, _) = wait.Weigh(reading);
-        var outcome = life.Next(VigilKind.Molt, subject.Room.Now);
+        var outcome = life.Next(VigilKind.Molt, now);
         if (readingDue)
         {
             Read(life, subject, reading, weighed, outcome, last);
@@ -113,83 +119,44 @@ public sealed class Replay
 
         if (age is { } share)
         {
-            var own = PastWaits.Of(subject, VigilKind.Molt).LastOrDefault(w => w.IsOver);
-            double Calendar(double effective) => subject.Pace.CalendarDays(effective);
-            var prior = new RemainingWait(wait.Prior.Alone, wait.Left.ElapsedDays);
-            Score(
-                life,
-                subject,
-                VigilKind.Molt,
-                share,
-                new Quantiles(
-                    Calendar(weighed.Quantile(0.1)),
-                    Calendar(weighed.Quantile(0.5)),
-                    Calendar(weighed.Quantile(0.9))
-                ),
-                prior,
-                LastInterval(subject, own is not null),
-                outcome,
-                last
-            );
+            Score(life, subject, ForecastMade.OfMolt(subject, wait, weighed), share, outcome, last);
         }
-    }
-
-    private void Forecast(Life life, Subject subject, VigilKind vigil, double age, DateOnly last)
-    {
-        if (VigilForecast.OfOther(subject).Value is not { } forecast)
-        {
-            return;
-        }
-
-        var tonight = subject.Room.Tonight.DayNumber;
-        var prior = VigilForecast.PriorFor(subject, vigil, subject.Standing.Waiting!.Began.Middle);
-        var elapsed = Math.Max(0, subject.Pace.Between(subject.Standing.Waiting.Began.Middle, subject.Room.Now));
-        var former = subject.Standing.Vigils.LastOrDefault(v =>
-            v.Vigil == vigil && v is { Ended: not null, AsHoped: true }
-        );
-        var sameAsLast = former is null
-            ? (double?)null
-            : (former.Ended!.Middle - former.Began.Middle).TotalDays - forecast.WaitedNights;
-        Score(
-            life,
-            subject,
-            vigil,
-            age,
-            new Quantiles(
-                forecast.P10.DayNumber - tonight,
-                forecast.P50.DayNumber - tonight,
-                forecast.P90.DayNumber - tonight
-            ),
-            new RemainingWait(prior.Alone, elapsed),
-            sameAsLast,
-            life.Next(vigil, subject.Room.Now),
-            last
-        );
     }
 
     private void Score(
-        Life life,
+        ReplayedLife life,
         Subject subject,
-        VigilKind vigil,
+        ForecastMade made,
         double age,
-        Quantiles engine,
-        RemainingWait prior,
-        double? sameAsLast,
         Outcome outcome,
         DateOnly last
     )
     {
-        var alone = new Quantiles(prior.Quantile(0.1), prior.Quantile(0.5), prior.Quantile(0.9));
         // Whether a forecast can be scored must not depend on what came of it: only those are whose wait would have
         // ended before the record of the animal does by the rulebook's own 90 % night.
         var left = life.LastNight(room, last).DayNumber - subject.Room.Tonight.DayNumber;
-        if (alone.P90 > left)
+        if (made.Alone.P90 > left)
         {
             tooLate++;
             return;
         }
 
-        if (outcome is { When: null, CutShortAt: not null })
+        if (made.Vigil != VigilKind.Molt && (outcome.AsHoped ?? outcome.Otherwise) is not null)
+        {
+            ends.Add(
+                new ScoredEnd(
+                    life.StockId,
+                    subject.Group.Id,
+                    made.Vigil,
+                    subject.Room.Tonight,
+                    made.OtherChance,
+                    made.OtherChanceAlone,
+                    outcome.Otherwise is not null
+                )
+            );
+        }
+
+        if (outcome.CutShortAt is not null)
         {
             cutShort++;
             return;
@@ -197,26 +164,26 @@ public sealed class Replay
 
         // An end that was already past that night, only not yet found, lies before it.
         double NightsAhead(DateTimeOffset at) => (at - subject.Room.Now).TotalDays;
-        var naive = sameAsLast is { } days ? Math.Max(0, days) : (double?)null;
+        var naive = made.LastInterval is { } days ? Math.Max(0, days) : (double?)null;
         forecasts.Add(
             new ScoredForecast(
                 life.StockId,
                 subject.Standing.Details.Nickname,
                 subject.Group.Id,
-                vigil,
+                made.Vigil,
                 subject.Room.Tonight,
                 age,
-                engine,
-                alone,
+                made.Engine,
+                made.Alone,
                 naive is { } n ? new Quantiles(n, n, n) : null,
-                outcome.When is { } when ? NightsAhead(when.From) : left,
-                outcome.When is { } found ? NightsAhead(found.To) : null
+                outcome.AsHoped is { } when ? NightsAhead(when.From) : left,
+                outcome.AsHoped is { } found ? NightsAhead(found.To) : null
             )
         );
     }
 
     private void Read(
-        Life life,
+        ReplayedLife life,
         Subject subject,
         PremoltReading reading,
         WeighedWait weighed,
@@ -224,11 +191,10 @@ public sealed class Replay
         DateOnly last
     )
     {
-        var days = weighed.PremoltDays;
-        var until = subject.Room.Now.AddDays(days);
-        var followed = outcome.When is { } when && when.Middle <= until;
+        var until = subject.Room.Now.AddDays(weighed.PremoltDays);
+        var followed = outcome.AsHoped is { } when && when.Middle <= until;
         // Near the end of the record, or of its stay, nobody knows whether a molt would have followed.
-        if (!followed && (until > room.Clock.EndOf(life.LastNight(room, last)) || outcome.CutShortAt < until))
+        if (!followed && (until > room.Clock.EndOf(life.LastNight(room, last)) || outcome.LeftAt < until))
         {
             return;
         }
@@ -245,108 +211,6 @@ public sealed class Replay
         );
     }
 
-    private static double? LastInterval(Subject subject, bool hasOwn)
-    {
-        var standing = subject.Standing;
-        var n = standing.Molts.Count;
-        if (!hasOwn || PastWaits.Start(standing, n - 1, subject) is not { } before)
-        {
-            return null;
-        }
-
-        var length = (standing.Molts[n - 1].When.Middle - before.Middle).TotalDays;
-        return length - (subject.Room.Now - standing.Molts[n - 1].When.Middle).TotalDays;
-    }
-
-    private static double AgeShare(Subject subject, Occurrence start)
-    {
-        var prior = PastWaits.PriorOf(subject, subject.Standing.Molts.Count);
-        return (subject.Room.Now - start.Middle).TotalDays / Math.Exp(prior.Mu);
-    }
-
-    private static double AgeShare(Subject subject, VigilEvent waiting)
-    {
-        var prior = VigilForecast.PriorFor(subject, waiting.Vigil, waiting.Began.Middle);
-        return (subject.Room.Now - waiting.Began.Middle).TotalDays / Math.Exp(prior.Mu);
-    }
-
-    /// <summary>What came of a wait: when it ended, or when the animal left before.</summary>
-    private sealed record Outcome(Occurrence? When, DateTimeOffset? CutShortAt);
-
-    /// <summary>One animal: what is known of it so far, and what is known of it in the end.</summary>
-    private sealed class Life(Guid stockId, Standing final, Dictionary<Guid, DateTimeOffset> writtenAt)
-    {
-        private readonly List<JournalEntry> known = [];
-        private Occurrence? waitingSince;
-        private int agesDone;
-
-        public Guid StockId => stockId;
-
-        public Standing? Standing { get; private set; }
-
-        /// <summary>The night on which its record ends: nobody knows what came of an animal that was never written of again.</summary>
-        public DateOnly LastNight(Room room, DateOnly last)
-        {
-            var own = room.Clock.NightOf(final.LatestEventAt);
-            return final.Departure is null && own < last ? own : last;
-        }
-
-        /// <summary>Spreads the weekly readings of a room over the week.</summary>
-        public int Offset { get; } = stockId.ToByteArray()[0] % ReadingEveryNights;
-
-        public static Life? Of(IReadOnlyList<JournalEntry> entries)
-        {
-            var final = Journal.Standing.Fold(entries);
-            return final is null
-                ? null
-                : new Life(entries[0].StockId, final, entries.ToDictionary(e => e.Id, e => e.WrittenAt));
-        }
-
-        public void Write(JournalEntry entry)
-        {
-            known.Add(entry);
-            Standing =
-                Standing is not null && Standing.CanApply(entry) ? Standing.Apply(entry) : Journal.Standing.Fold(known);
-        }
-
-        /// <summary>The age at which a forecast is due tonight, if one is.</summary>
-        public double? AgeDue(Occurrence start, double share)
-        {
-            if (start != waitingSince)
-            {
-                (waitingSince, agesDone) = (start, 0);
-            }
-
-            if (agesDone >= Ages.Length || share < Ages[agesDone])
-            {
-                return null;
-            }
-
-            // After a gap in the record only the latest age that has passed is due.
-            while (agesDone + 1 < Ages.Length && share >= Ages[agesDone + 1])
-            {
-                agesDone++;
-            }
-
-            return Ages[agesDone++];
-        }
-
-        /// <summary>How the wait that stood at an instant ended, by the record as it is in the end.</summary>
-        public Outcome Next(VigilKind vigil, DateTimeOffset now)
-        {
-            if (vigil == VigilKind.Molt)
-            {
-                var molt = final.Molts.FirstOrDefault(m => writtenAt[m.EntryId] > now && m.When.To > Since());
-                return new Outcome(molt?.When, final.Departure?.At);
-            }
-
-            var began = Standing!.Waiting!.Began;
-            var wait = final.Vigils.FirstOrDefault(v => v.Vigil == vigil && v.Began == began);
-            return wait is { Ended: not null, AsHoped: true } ? new Outcome(wait.Ended, null)
-                : wait?.Ended is { } otherwise ? new Outcome(null, otherwise.To)
-                : new Outcome(null, final.Departure?.At);
-        }
-
-        private DateTimeOffset Since() => Standing?.LastMolt?.When.To ?? DateTimeOffset.MinValue;
-    }
+    private static double AgeShare(Subject subject, Occurrence start, IntervalPrior prior) =>
+        (subject.Room.Now - start.Middle).TotalDays / Math.Exp(prior.Mu);
 }

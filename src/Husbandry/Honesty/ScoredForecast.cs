@@ -92,122 +92,39 @@ public sealed record ScoredReading(
     bool Followed
 );
 
+/// <summary>What was said of how a wait would end, and how it did.</summary>
+/// <param name="StockId">The animal.</param>
+/// <param name="Group">Its group.</param>
+/// <param name="Vigil">What was awaited.</param>
+/// <param name="Night">Night on which it was said.</param>
+/// <param name="Chance">Chance of ending otherwise that the keeper was shown.</param>
+/// <param name="SpeciesPrior">The same by the rulebook alone.</param>
+/// <param name="Otherwise">Whether it ended otherwise.</param>
+public sealed record ScoredEnd(
+    Guid StockId,
+    string Group,
+    VigilKind Vigil,
+    DateOnly Night,
+    double Chance,
+    double SpeciesPrior,
+    bool Otherwise
+);
+
 /// <summary>Everything that a replay of a journal scored.</summary>
 /// <param name="From">First night of the record.</param>
 /// <param name="To">Last night of the record.</param>
 /// <param name="Forecasts">Scored forecasts, in the order in which they were made.</param>
 /// <param name="Readings">Scored premolt readings.</param>
+/// <param name="Ends">Scored chances of how waits other than for a molt end.</param>
 /// <param name="TooLate">Forecasts made too near the end of the record to know what came of them.</param>
-/// <param name="CutShort">Forecasts whose animal left before.</param>
+/// <param name="CutShort">Forecasts whose animal left before, or whose wait ended otherwise.</param>
 public sealed record ReplayResult(
     DateOnly From,
     DateOnly To,
     IReadOnlyList<ScoredForecast> Forecasts,
     IReadOnlyList<ScoredReading> Readings,
+    IReadOnlyList<ScoredEnd> Ends,
     int TooLate,
     int CutShort
 );
 
-/// <summary>How the forecasts of one kind in one group did.</summary>
-/// <param name="Vigil">What was awaited.</param>
-/// <param name="Group">Group, or <c>all</c>.</param>
-/// <param name="Forecasts">Forecasts scored.</param>
-/// <param name="Coverage80">Share of them whose 10–90 % window held what happened; about 0.8 is honest.</param>
-/// <param name="MedianAbsoluteErrorDays">Median distance between the 50 % night and what happened.</param>
-/// <param name="PinballEngine">Mean pinball loss of what the keeper saw, days; less is better.</param>
-/// <param name="PinballSpeciesPrior">The same of the rulebook alone.</param>
-/// <param name="ComparedWithLast">Forecasts of animals that had an interval before.</param>
-/// <param name="PinballEngineThere">Loss of what the keeper saw, on those.</param>
-/// <param name="PinballLastInterval">Loss of "same as last interval", on those.</param>
-/// <param name="MedianErrorSpeciesPriorDays">Median error of the rulebook alone.</param>
-/// <param name="MedianErrorLastIntervalDays">Median error of "same as last interval".</param>
-public sealed record BacktestLine(
-    VigilKind Vigil,
-    string Group,
-    int Forecasts,
-    double Coverage80,
-    double MedianAbsoluteErrorDays,
-    double PinballEngine,
-    double PinballSpeciesPrior,
-    int ComparedWithLast,
-    double? PinballEngineThere,
-    double? PinballLastInterval,
-    double MedianErrorSpeciesPriorDays,
-    double? MedianErrorLastIntervalDays
-)
-{
-    /// <summary>Name of the line that sums all groups up.</summary>
-    public const string AllGroups = "all";
-
-    /// <summary>One line for every kind and group, and one for every kind over all groups.</summary>
-    public static IReadOnlyList<BacktestLine> Of(IReadOnlyList<ScoredForecast> forecasts) =>
-        [
-            .. forecasts
-                .SelectMany(f => new[] { (f, Group: f.Group), (f, Group: AllGroups) })
-                .GroupBy(x => (x.f.Vigil, x.Group))
-                .OrderBy(g => g.Key.Vigil)
-                .ThenBy(g => g.Key.Group == AllGroups ? 1 : 0)
-                .ThenBy(g => g.Key.Group, StringComparer.Ordinal)
-                .Select(g => Of(g.Key.Vigil, g.Key.Group, [.. g.Select(x => x.f)])),
-        ];
-
-    private static BacktestLine Of(VigilKind vigil, string group, List<ScoredForecast> all)
-    {
-        var withLast = all.Where(f => f.LastInterval is not null).ToList();
-        double? Mean(Func<ScoredForecast, double> of) => withLast.Count == 0 ? null : withLast.Average(of);
-        return new BacktestLine(
-            vigil,
-            group,
-            all.Count,
-            all.Average(f => f.Covered(f.Engine)),
-            Scores.Median(all.Select(f => f.Error(f.Engine)))!.Value,
-            all.Average(f => f.Engine.Pinball(f.Counts(f.Engine))),
-            all.Average(f => f.SpeciesPrior.Pinball(f.Counts(f.SpeciesPrior))),
-            withLast.Count,
-            Mean(f => f.Engine.Pinball(f.Counts(f.Engine))),
-            Mean(f => f.LastInterval!.Pinball(f.Counts(f.LastInterval))),
-            Scores.Median(all.Select(f => f.Error(f.SpeciesPrior)))!.Value,
-            Scores.Median(withLast.Select(f => f.Error(f.LastInterval!)))
-        );
-    }
-}
-
-/// <summary>How the premolt readings of a group did.</summary>
-/// <param name="Group">Group, or <c>all</c>.</param>
-/// <param name="Readings">Readings scored.</param>
-/// <param name="Followed">Share that a molt followed.</param>
-/// <param name="Brier">Brier score; less is better.</param>
-/// <param name="BrierOfShare">Brier score of always saying that share.</param>
-/// <param name="AreaUnderRoc">How well readings tell premolt from the rest; 0.5 is chance. None when only one of both occurred.</param>
-public sealed record ReadingLine(
-    string Group,
-    int Readings,
-    double Followed,
-    double Brier,
-    double BrierOfShare,
-    double? AreaUnderRoc
-)
-{
-    /// <summary>One line for every group, and one over all.</summary>
-    public static IReadOnlyList<ReadingLine> Of(IReadOnlyList<ScoredReading> readings) =>
-        [
-            .. readings
-                .SelectMany(r => new[] { (r, Group: r.Group), (r, Group: BacktestLine.AllGroups) })
-                .GroupBy(x => x.Group)
-                .OrderBy(g => g.Key == BacktestLine.AllGroups ? 1 : 0)
-                .ThenBy(g => g.Key, StringComparer.Ordinal)
-                .Select(g =>
-                {
-                    var pairs = g.Select(x => (x.r.Chance, x.r.Followed)).ToList();
-                    var share = pairs.Average(p => p.Followed ? 1.0 : 0);
-                    return new ReadingLine(
-                        g.Key,
-                        pairs.Count,
-                        share,
-                        Scores.Brier(pairs)!.Value,
-                        share * (1 - share),
-                        Scores.AreaUnderRoc(pairs)
-                    );
-                }),
-        ];
-}

@@ -1,5 +1,6 @@
 using Husbandry.Journal;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Rulebook;
 
@@ -41,6 +42,7 @@ namespace Husbandry.Rulebook;
 /// <param name="Containers">Least enclosure by habit; the first is the group's usual one.</param>
 /// <param name="LongWait">What a wait longer than normal can mean for this animal; never "dig it up".</param>
 /// <param name="Underground">Nights a buried animal stays down, by size; empty where none buries itself to molt.</param>
+/// <param name="OtherEnds">How a wait can end otherwise than hoped, for every wait that the group knows besides molts.</param>
 public sealed record GroupRules(
     string Id,
     string Name,
@@ -78,7 +80,8 @@ public sealed record GroupRules(
     Rule<LengthMass> Mass,
     IReadOnlyDictionary<Habit, ContainerRules> Containers,
     Rule<string> LongWait,
-    IReadOnlyList<SizedWait> Underground
+    IReadOnlyList<SizedWait> Underground,
+    IReadOnlyDictionary<VigilKind, OtherEndRules> OtherEnds
 )
 {
     /// <summary>What a keeper of this group calls a stage.</summary>
@@ -148,9 +151,6 @@ public sealed record ContainerRules(
     Rule<double>? Substrate,
     Rule<double>? SubstrateLeastMm
 );
-
-/// <summary>A wait at a size of the animal.</summary>
-public sealed record SizedWait(double SizeMm, Rule<WaitPrior> Wait);
 
 /// <summary>How large prey may be and how much makes a meal.</summary>
 /// <param name="ShareOfBody">Longest prey as a share of the predator's body length.</param>

@@ -1,5 +1,6 @@
 using Husbandry.Reasons;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Rulebook;
 
@@ -61,6 +62,17 @@ internal static class RuleSetChecks
                     ? null
                     : new Problem($"{at}.firstMeal", $"Stage {stage} has no rule from 0 mm up.")
             );
+        }
+
+        checks.AddRange(
+            Enum.GetValues<VigilKind>()
+                .Where(v => v != VigilKind.Molt && VigilForecast.CanBegin(group, v))
+                .Select(v => Has(at + ".otherEnds", v, group.OtherEnds))
+        );
+        foreach (var (vigil, end) in group.OtherEnds)
+        {
+            checks.Add(Within($"{at}.otherEnds.{vigil}.share", end.Share, 0.005, 0.95));
+            checks.Add(Rising($"{at}.otherEnds.{vigil}.wait", end.Wait.Value));
         }
 
         checks.AddRange(Enum.GetValues<Moisture>().Select(m => Has(at + ".waterEveryDays", m, group.WaterEveryDays)));
@@ -156,6 +168,10 @@ internal static class RuleSetChecks
             Within("room.json varietyShareLimit", room.VarietyShareLimit, 0.05, 1),
             Within("room.json lookWithoutSign", room.LookWithoutSign, 0.01, 1),
             Within("room.json settleDays", room.SettleDays, 0, 60),
+            Within("room.json otherEndPriorWaits", room.OtherEndPriorWaits, 0.1, 100),
+            Within("room.json drawnInSpreads", room.DrawnInSpreads, 1, 10),
+            Within("room.json leastBetweenShare", room.LeastBetweenShare, 0.001, 0.5),
+            Rising("room.json unknownWait", room.UnknownWait.Value),
         }.OfType<Problem>();
 
     private static IEnumerable<Problem> CheckHush(RuleSet rules) =>
@@ -163,8 +179,8 @@ internal static class RuleSetChecks
             .Where(cause => rules.Hush.Count(h => h.Cause == cause) != 1)
             .Select(cause => new Problem("hush.json", $"Cause {cause} must be given exactly once."));
 
-    private static readonly IReadOnlyDictionary<Vigils.VigilKind, Rule<WaitPrior>> Nothing =
-        new Dictionary<Vigils.VigilKind, Rule<WaitPrior>>();
+    private static readonly IReadOnlyDictionary<VigilKind, Rule<WaitPrior>> Nothing =
+        new Dictionary<VigilKind, Rule<WaitPrior>>();
 
     private static Problem? Rising(string field, WaitPrior q) =>
         q.P10 > 0 && q.P10 < q.P50 && q.P50 < q.P90 && q.P90 < LongestWaitDays

@@ -101,6 +101,7 @@ public static class RuleSheet
         ["containers"] = ("Keeping", "Enclosure"),
         ["longWait"] = ("Waits", "Longer than normal"),
         ["underground"] = ("Waits", "Nights underground"),
+        ["otherEnds"] = ("Waits", "Ends otherwise than hoped"),
     };
 
     private static readonly HashSet<string> Schools = ["often", "lean", "default", "quick", "cautious"];

@@ -43,7 +43,7 @@ internal sealed record MoltWait(
         var lesson = subject.Room.Lessons.For(subject, VigilKind.Molt);
         // Without lessons of a room the animal's own intervals still count, against the rulebook alone.
         lesson ??= own.Count == 0 ? null : SpeciesLesson.Of([], prior.Sigma, subject.Room.Rules.Room);
-        var whole = VigilForecast.Whole(prior, lesson, own);
+        var whole = SpeciesLesson.Whole(prior, lesson, own);
         var waited = Math.Max(0, subject.NightsSince(since));
         var elapsed = Math.Max(0, subject.Pace.Between(since, subject.Room.Now));
         var left = new RemainingWait(start is null ? new UnknownStartWait(AsLogNormal(whole)) : whole, elapsed);

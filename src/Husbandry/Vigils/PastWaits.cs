@@ -11,7 +11,14 @@ namespace Husbandry.Vigils;
 /// <param name="EffectiveDays">Temperature-corrected days that it lasted, or has lasted so far.</param>
 /// <param name="DateSpread">Standard deviation of those days because its ends were only found later.</param>
 /// <param name="IsOver">Whether it ended; else it is known only to be longer.</param>
-public sealed record PastWait(IntervalPrior Prior, double EffectiveDays, double DateSpread, bool IsOver)
+/// <param name="Chance">Chance (0–1) that it is one that ends this way at all; 1 when it did.</param>
+public sealed record PastWait(
+    IntervalPrior Prior,
+    double EffectiveDays,
+    double DateSpread,
+    bool IsOver,
+    double Chance = 1
+)
 {
     private const double LeastDays = 0.5;
 
@@ -26,14 +33,13 @@ public static class PastWaits
     private static readonly double Uniform = Math.Sqrt(12);
 
     /// <summary>
-    /// The waits of one kind, in order; the last is the present one when it still lasts, or one that the animal's leaving
+    /// The waits of one kind that end one way, in order; the last is the present one when it still lasts, or one that the animal's leaving
     /// cut short.
     /// </summary>
-    public static IReadOnlyList<PastWait> Of(Subject subject, VigilKind vigil)
-    {
-        var pace = subject.Pace;
-        return vigil == VigilKind.Molt ? [.. Molts(subject, pace)] : [.. Others(subject, vigil, pace)];
-    }
+    public static IReadOnlyList<PastWait> Of(Subject subject, VigilKind vigil, VigilEnd end = VigilEnd.AsHoped) =>
+        vigil != VigilKind.Molt ? [.. Others(subject, vigil, end)]
+        : end == VigilEnd.AsHoped ? [.. Molts(subject, subject.Pace)]
+        : [];
 
     /// <summary>Whether molts of this animal are followed one by one.</summary>
     public static bool FollowsMolts(Subject subject) =>
@@ -66,18 +72,35 @@ public static class PastWaits
         }
     }
 
-    private static IEnumerable<PastWait> Others(Subject subject, VigilKind vigil, Pace pace)
+    /// <summary>
+    /// Waits that ended in one way, and those still lasting with the chance that they are such: one that ended the other
+    /// way ran on the other clock and says nothing of this one.
+    /// </summary>
+    private static IEnumerable<PastWait> Others(Subject subject, VigilKind vigil, VigilEnd end)
     {
         foreach (var wait in subject.Standing.Vigils.Where(v => v.Vigil == vigil))
         {
-            // A wait that ended otherwise says only that the hoped end took longer.
-            yield return Between(
-                wait.Began,
-                wait.Ended ?? Until(subject),
-                VigilForecast.PriorFor(subject, vigil, wait.Began.Middle),
-                pace,
-                wait is { Ended: not null, AsHoped: true }
+            var prior = WaitPriors.Of(subject, vigil, end, wait.Began.Middle);
+            if (wait.Ended is { } ended)
+            {
+                if (wait.AsHoped == (end == VigilEnd.AsHoped))
+                {
+                    yield return Between(wait.Began, ended, prior, subject.Pace, isOver: true);
+                }
+
+                continue;
+            }
+
+            var open = Between(wait.Began, Until(subject), prior, subject.Pace, isOver: false);
+            var otherwise = OpenWait.ChanceOtherwise(
+                WaitPriors.OtherShare(subject, vigil),
+                Alone(VigilEnd.AsHoped),
+                Alone(VigilEnd.Otherwise)
             );
+            yield return open with { Chance = end == VigilEnd.AsHoped ? 1 - otherwise : otherwise };
+
+            RemainingWait Alone(VigilEnd e) =>
+                new(WaitPriors.Of(subject, vigil, e, wait.Began.Middle).Alone, open.EffectiveDays);
         }
     }
 

@@ -15,13 +15,14 @@ public sealed record RemainingWait(IWait Whole, double ElapsedDays)
 
     private const int MostIterations = 200;
 
-    private readonly double logReached = Whole.LogSurvival(ElapsedDays);
+    /// <summary>ln of the chance that a whole wait lasts as long as this one has.</summary>
+    public double LogReached { get; } = Whole.LogSurvival(ElapsedDays);
 
     /// <summary>Chance that the wait is over within <paramref name="days"/> days from now (0–1).</summary>
     public double Within(double days) => days <= 0 ? 0 : -double.ExpM1(LogStill(days));
 
     /// <summary>Chance that the whole wait would not have lasted this long: above 0.975 it is longer than normal.</summary>
-    public double ShareAlreadyOver => -double.ExpM1(logReached);
+    public double ShareAlreadyOver => -double.ExpM1(LogReached);
 
     /// <summary>Days from now by which the wait is over with chance <paramref name="p"/> (0 &lt; p &lt; 1).</summary>
     public double Quantile(double p)
@@ -54,5 +55,5 @@ public sealed record RemainingWait(IWait Whole, double ElapsedDays)
         return Brent.TryFindRoot(Difference, low, high, DayAccuracy, MostIterations, out var root) ? root : Quantile(p);
     }
 
-    private double LogStill(double days) => Whole.LogSurvival(ElapsedDays + days) - logReached;
+    private double LogStill(double days) => Whole.LogSurvival(ElapsedDays + days) - LogReached;
 }

@@ -21,6 +21,7 @@ internal sealed record AnimalShare(double Weight, double Mean, double Share);
 /// <param name="Beta">Scale of the same.</param>
 /// <param name="Intervals">Waits seen to their end.</param>
 /// <param name="Animals">Animals they came from.</param>
+/// <param name="DrawnInSpreads">An own wait further out than this many spreads is drawn in.</param>
 /// <remarks>
 /// Closed form throughout: a normal-inverse-gamma belief on the spread within animals, the method of moments for the
 /// spread between them (DerSimonian &amp; Laird 1986, Control. Clin. Trials 7:177–188), precision weights for the mean.
@@ -35,14 +36,10 @@ public sealed record SpeciesLesson(
     double Alpha,
     double Beta,
     int Intervals,
-    int Animals
+    int Animals,
+    double DrawnInSpreads
 )
 {
-    private const double LeastBetweenShare = 0.05;
-
-    // A residual further out than this many spreads is drawn in: most such waits hide a molt nobody saw.
-    private const double DrawnIn = 2.5;
-
     private const double LeastInformation = 0.02;
 
     private const double FurthestStep = 3;
@@ -62,7 +59,7 @@ public sealed record SpeciesLesson(
         var over = animals.Select(a => a.Where(w => w.IsOver).ToList()).ToList();
         var count = over.Sum(a => a.Count);
         var centre = count == 0 ? 0 : over.SelectMany(a => a).Average(w => w.Prior.Molts);
-        var limit = DrawnIn * sigma;
+        var limit = rules.DrawnInSpreads.Value * sigma;
         var middle = Median([.. over.SelectMany(a => a).Select(w => w.Residual)]);
         double Drawn(PastWait w) => middle + Math.Clamp(w.Residual - middle, -limit, limit);
         double WeightOf(PastWait w) => within / (within + Square(w.DateSpread / Math.Max(1, w.EffectiveDays)));
@@ -84,7 +81,7 @@ public sealed record SpeciesLesson(
         var prior = rules.BetweenPriorAnimals.Value;
         var excess = known.Sum(k => Square(k.Mean - offset) - (within / k.Weight));
         between = Math.Max(
-            LeastBetweenShare * priorBetween,
+            rules.LeastBetweenShare.Value * priorBetween,
             ((prior * priorBetween) + excess) / (prior + Math.Max(0, known.Count - 1))
         );
 
@@ -95,8 +92,23 @@ public sealed record SpeciesLesson(
             .OfType<AnimalShare>()
             .ToList();
         (offset, variance) = Centre([.. known, .. cut], within, between, total, rules);
-        return new SpeciesLesson(offset, slope, centre, variance, between, alpha, beta, count, known.Count);
+        return new SpeciesLesson(
+            offset,
+            slope,
+            centre,
+            variance,
+            between,
+            alpha,
+            beta,
+            count,
+            known.Count,
+            rules.DrawnInSpreads.Value
+        );
     }
+
+    /// <summary>The whole wait as far as rulebook, room and the animal's own record know it.</summary>
+    internal static IWait Whole(IntervalPrior prior, SpeciesLesson? lesson, IReadOnlyList<PastWait> own) =>
+        lesson is null ? prior.Alone : lesson.Before(prior).Seen(lesson.Brought(own, prior)).Predictive();
 
     /// <summary>The belief about the next wait of one animal before its own waits are looked at.</summary>
     public LearnedWait Before(IntervalPrior prior) =>
@@ -111,7 +123,7 @@ public sealed record SpeciesLesson(
     public IEnumerable<(double LogDays, double Weight)> Brought(IEnumerable<PastWait> own, IntervalPrior now)
     {
         var centre = now.Mu + Offset + (Slope * (now.Molts - MoltsCentre));
-        var limit = DrawnIn * Math.Sqrt(Within + Between);
+        var limit = DrawnInSpreads * Math.Sqrt(Within + Between);
         return own.Where(w => w.IsOver)
             .Select(w =>
             {
@@ -176,7 +188,7 @@ public sealed record SpeciesLesson(
         var information = hazard * (hazard - z);
         return information < LeastInformation
             ? null
-            : new AnimalShare(1, offset + (sd * Math.Min(FurthestStep, hazard / information)), information);
+            : new AnimalShare(1, offset + (sd * Math.Min(FurthestStep, hazard / information)), information * wait.Chance);
     }
 
     private static double Median(List<double> values)

@@ -1,5 +1,3 @@
-using Husbandry.Growth;
-using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
@@ -16,6 +14,7 @@ namespace Husbandry.Vigils;
 /// <param name="PremoltChance">Chance (0–1) that it is in premolt now; 0 for other waits.</param>
 /// <param name="Ladder">How each step of the evidence moved that chance.</param>
 /// <param name="LongerThanNormal">Whether the wait is beyond the 97.5 % point.</param>
+/// <param name="Ends">The chance of each end by each night; none for molts. The nights above hold if it ends as hoped.</param>
 public sealed record VigilForecast(
     VigilKind Vigil,
     DateOnly P10,
@@ -24,7 +23,8 @@ public sealed record VigilForecast(
     int WaitedNights,
     double PremoltChance,
     IReadOnlyList<Rung> Ladder,
-    bool LongerThanNormal
+    bool LongerThanNormal,
+    EndForecast? Ends
 )
 {
     /// <summary>The forecast of the next molt, the signs taken into account.</summary>
@@ -49,7 +49,8 @@ public sealed record VigilForecast(
             wait.WaitedNights,
             weighed.PremoltChance,
             ladder,
-            wait.StartIsKnown && wait.Left.ShareAlreadyOver > room.LongerThanNormal.Value
+            wait.StartIsKnown && wait.Left.ShareAlreadyOver > room.LongerThanNormal.Value,
+            null
         );
         return new Answer<VigilForecast?>(
             forecast,
@@ -62,64 +63,51 @@ public sealed record VigilForecast(
     /// <returns>No value when none is.</returns>
     public static Answer<VigilForecast?> OfOther(Subject subject)
     {
-        if (subject.Standing.Waiting is not { } waiting)
+        if (OpenWait.Of(subject) is not { } wait)
         {
             return new Answer<VigilForecast?>(null, "Nothing else is awaited.", []);
         }
 
         var words = subject.Room.Wording;
-        var prior = PriorFor(subject, waiting.Vigil, waiting.Began.Middle);
-        var lesson = subject.Room.Lessons.For(subject, waiting.Vigil);
-        var own = PastWaits.Of(subject, waiting.Vigil);
-        var whole = Whole(prior, lesson, own);
-        var chill = ChillLeft(subject, waiting);
-        var start =
-            subject.Standing.Chill?.To is { } warm && subject.Profile.Diapause is not null
-                ? warm
-                : waiting.Began.Middle;
-        var elapsed = chill > 0 ? 0 : Math.Max(0, subject.Pace.Between(start, subject.Room.Now));
-        var left = new RemainingWait(whole, elapsed);
-        DateOnly Quantile(double p) =>
-            subject.Room.Tonight.AddDays((int)Math.Round(chill + subject.Pace.CalendarDays(left.Quantile(p))));
+        var (vigil, began) = (wait.Began.Vigil, wait.Began.Began);
+        var ends = EndForecast.Of(wait);
         var forecast = new VigilForecast(
-            waiting.Vigil,
-            Quantile(0.1),
-            Quantile(0.5),
-            Quantile(0.9),
-            subject.NightsSince(waiting.Began.Middle),
+            vigil,
+            wait.Quantile(0.1),
+            wait.Quantile(0.5),
+            wait.Quantile(0.9),
+            subject.NightsSince(began.Middle),
             0,
             [],
-            chill <= 0 && left.ShareAlreadyOver > subject.Room.Rules.Room.LongerThanNormal.Value
+            wait.ChillDays <= 0 && wait.Left.ShareAlreadyOver > subject.Room.Rules.Room.LongerThanNormal.Value,
+            ends
         );
         var reasons = new List<Reason>
         {
             Reason.FromRecord(
                 "Waited",
-                $"{Sentence(VigilWords.Began(waiting.Vigil))} {words.Dates(subject.Night(waiting.Began.From), subject.Night(waiting.Began.To))}, {Wording.Nights(forecast.WaitedNights)} ago.",
+                $"{Sentence(VigilWords.Began(vigil))} {words.Dates(subject.Night(began.From), subject.Night(began.To))}, {Wording.Nights(forecast.WaitedNights)} ago.",
                 "record.began"
             ),
-            PriorRule(subject, waiting.Vigil, prior, words),
+            PriorRule(subject, vigil, wait.Prior),
+            EndForecast.Why(wait, ends),
         };
         if (subject.Profile.Diapause is { } diapause)
         {
             var text =
-                chill > 0
-                    ? $"Needs {Wording.Plain(diapause.Value.ChillWeeks)} weeks of cold first; {Wording.Days(Math.Ceiling(chill))} of it are still to come."
+                wait.ChillDays > 0
+                    ? $"Needs {Wording.Plain(diapause.Value.ChillWeeks)} weeks of cold first; {Wording.Days(Math.Ceiling(wait.ChillDays))} of it are still to come."
                     : "Its cold is behind it; the warm days count.";
             reasons.Add(diapause.Because("Winter", "species.diapause", text));
         }
 
-        MoltReasons.AddLearned(reasons, subject, lesson, own.Count(w => w.IsOver));
+        MoltReasons.AddLearned(reasons, subject, wait.Lesson, wait.Own.Count);
         if (forecast.LongerThanNormal)
         {
             reasons.Add(MoltReasons.LongWait(subject));
         }
 
-        return new Answer<VigilForecast?>(
-            forecast,
-            Summary(Sentence(VigilWords.Ends(waiting.Vigil)), forecast, words),
-            reasons
-        );
+        return new Answer<VigilForecast?>(forecast, Summary(Sentence(VigilWords.Ends(vigil)), forecast, words), reasons);
     }
 
     /// <summary>Whether such a wait can begin in a group.</summary>
@@ -198,43 +186,7 @@ public sealed record VigilForecast(
     internal static double PremoltDays(Subject subject, int k) =>
         PremoltDays(subject, PastWaits.StageThen(subject, k)).Value;
 
-    /// <summary>What the rulebook expects of a wait other than for a molt.</summary>
-    internal static IntervalPrior PriorFor(Subject subject, VigilKind vigil, DateTimeOffset began)
-    {
-        if (vigil == VigilKind.Surfacing && subject.Group.Underground.Count > 0)
-        {
-            return Underground(subject, began);
-        }
-
-        var wait = subject.Profile.Waits?.GetValueOrDefault(vigil)?.Value ?? UnknownWait;
-        var whole = LogNormalWait.FromPrior(wait);
-        return new IntervalPrior(whole.Mu, whole.Sigma, 0);
-    }
-
-    /// <summary>The whole wait as far as rulebook, room and the animal's own record know it.</summary>
-    internal static IWait Whole(IntervalPrior prior, SpeciesLesson? lesson, IReadOnlyList<PastWait> own) =>
-        lesson is null ? prior.Alone : lesson.Before(prior).Seen(lesson.Brought(own, prior)).Predictive();
-
-    // Weeks to most of a year: an honest shrug where the rulebook has no wait of this kind.
-    private static readonly WaitPrior UnknownWait = new(14, 50, 180);
-
-    /// <summary>Nights underground by size: a straight line on log scales through the rulebook's points.</summary>
-    private static IntervalPrior Underground(Subject subject, DateTimeOffset began)
-    {
-        var points = subject.Group.Underground.OrderBy(p => p.SizeMm).ToList();
-        var size =
-            subject.Standing.Measures.LastOrDefault(m => m.Part == subject.Group.SizePart && m.At <= began)?.LengthMm
-            ?? BodySize.Of(subject).Value?.SizeMm
-            ?? Math.Sqrt(points[0].SizeMm * points[^1].SizeMm);
-        var x = Math.Clamp(Math.Log(size), Math.Log(points[0].SizeMm), Math.Log(points[^1].SizeMm));
-        var i = Math.Max(1, points.FindIndex(p => Math.Log(p.SizeMm) >= x));
-        var (a, b) = (points[i - 1], points[i]);
-        var (la, lb) = (LogNormalWait.FromPrior(a.Wait.Value), LogNormalWait.FromPrior(b.Wait.Value));
-        var share = (x - Math.Log(a.SizeMm)) / (Math.Log(b.SizeMm) - Math.Log(a.SizeMm));
-        return new IntervalPrior(la.Mu + (share * (lb.Mu - la.Mu)), la.Sigma + (share * (lb.Sigma - la.Sigma)), 0);
-    }
-
-    private static Reason PriorRule(Subject subject, VigilKind vigil, IntervalPrior prior, Wording words)
+    private static Reason PriorRule(Subject subject, VigilKind vigil, IntervalPrior prior)
     {
         var (low, middle, high) = (
             Math.Exp(prior.Mu - (LogNormalWait.NormalQuantile90 * prior.Sigma)),
@@ -247,25 +199,7 @@ public sealed record VigilForecast(
         return vigil == VigilKind.Surfacing && subject.Group.Underground.Count > 0
                 ? subject.Group.Underground[0].Wait.Because("Usual wait", "group.underground", text)
             : subject.Profile.Waits?.GetValueOrDefault(vigil) is { } rule ? rule.Because("Usual wait", name, text)
-            : new Reason("Usual wait", text, name, RuleTag.House, "house: nothing is known of this species", []);
-    }
-
-    /// <summary>Days of winter cold that a diapausing pupa still needs.</summary>
-    private static double ChillLeft(Subject subject, VigilEvent waiting)
-    {
-        if (waiting.Vigil != VigilKind.Emergence || subject.Profile.Diapause is not { } diapause)
-        {
-            return 0;
-        }
-
-        const double Week = 7;
-        var needed = diapause.Value.ChillWeeks * Week;
-        return subject.Standing.Chill switch
-        {
-            null => needed,
-            { To: not null } => 0,
-            { From: var from } => Math.Max(0, needed - (subject.Room.Now - from).TotalDays),
-        };
+            : subject.Room.Rules.Room.UnknownWait.Because("Usual wait", "room.unknownWait", text);
     }
 
     private static string Summary(string what, VigilForecast f, Wording words) =>

@@ -29,6 +29,17 @@ public static class VigilWords
             _ => "molts",
         };
 
+    /// <summary>How a wait other than for a molt ends, one way or the other, in two or three words.</summary>
+    public static string Ends(VigilKind kind, bool asHoped) =>
+        (kind, asHoped) switch
+        {
+            (VigilKind.Surfacing, true) => "up after a molt",
+            (VigilKind.Surfacing, false) => "only hid",
+            (VigilKind.Emergence, false) => "the pupa fails",
+            (VigilKind.FirstWorkers, false) => "founding fails",
+            _ => Ends(kind),
+        };
+
     /// <summary>What would end the wait before its forecast.</summary>
     public static string EndsEarlyBy(VigilKind kind) =>
         kind switch

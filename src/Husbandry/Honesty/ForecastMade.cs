@@ -1,0 +1,78 @@
+using Husbandry.Rounds;
+using Husbandry.Vigils;
+
+namespace Husbandry.Honesty;
+
+/// <summary>A forecast as it stood on a night, beside those that knew less.</summary>
+/// <param name="Vigil">What was awaited.</param>
+/// <param name="Engine">What the keeper saw.</param>
+/// <param name="Alone">The rulebook alone, conditioned on the days waited.</param>
+/// <param name="LastInterval">"Same as last interval" in nights from then, for animals that had one.</param>
+/// <param name="OtherChance">Chance (0–1) that the wait ends otherwise than hoped; 0 for molts.</param>
+/// <param name="OtherChanceAlone">The same by the rulebook alone.</param>
+internal sealed record ForecastMade(
+    VigilKind Vigil,
+    Quantiles Engine,
+    Quantiles Alone,
+    double? LastInterval,
+    double OtherChance,
+    double OtherChanceAlone
+)
+{
+    /// <summary>The forecast of a molt.</summary>
+    public static ForecastMade OfMolt(Subject subject, MoltWait wait, WeighedWait weighed)
+    {
+        double Calendar(double p) => subject.Pace.CalendarDays(weighed.Quantile(p));
+        return new ForecastMade(
+            VigilKind.Molt,
+            new Quantiles(Calendar(0.1), Calendar(0.5), Calendar(0.9)),
+            Of(new RemainingWait(wait.Prior.Alone, wait.Left.ElapsedDays)),
+            SameAsLastMolt(subject),
+            0,
+            0
+        );
+    }
+
+    /// <summary>The forecast of another wait.</summary>
+    public static ForecastMade OfOther(OpenWait wait)
+    {
+        var subject = wait.Subject;
+        var tonight = subject.Room.Tonight.DayNumber;
+        var vigil = wait.Began.Vigil;
+        var elapsed = Math.Max(0, subject.Pace.Between(wait.Began.Began.Middle, subject.Room.Now));
+        var former = subject.Standing.Vigils.LastOrDefault(v =>
+            v.Vigil == vigil && v is { Ended: not null, AsHoped: true }
+        );
+        var alone = new RemainingWait(wait.Prior.Alone, elapsed);
+        var otherAlone = new RemainingWait(wait.OtherPrior.Alone, elapsed);
+        return new ForecastMade(
+            vigil,
+            new Quantiles(
+                wait.Quantile(0.1).DayNumber - tonight,
+                wait.Quantile(0.5).DayNumber - tonight,
+                wait.Quantile(0.9).DayNumber - tonight
+            ),
+            Of(alone),
+            former is null
+                ? null
+                : (former.Ended!.Middle - former.Began.Middle).TotalDays
+                    - subject.NightsSince(wait.Began.Began.Middle),
+            wait.OtherChance,
+            OpenWait.ChanceOtherwise(WaitPriors.OtherShare(subject, vigil), alone, otherAlone)
+        );
+    }
+
+    private static Quantiles Of(RemainingWait wait) => new(wait.Quantile(0.1), wait.Quantile(0.5), wait.Quantile(0.9));
+
+    private static double? SameAsLastMolt(Subject subject)
+    {
+        var molts = subject.Standing.Molts;
+        if (molts.Count == 0 || PastWaits.Start(subject.Standing, molts.Count - 1, subject) is not { } before)
+        {
+            return null;
+        }
+
+        var last = molts[^1].When.Middle;
+        return (last - before.Middle).TotalDays - (subject.Room.Now - last).TotalDays;
+    }
+}

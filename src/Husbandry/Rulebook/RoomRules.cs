@@ -1,0 +1,73 @@
+namespace Husbandry.Rulebook;
+
+/// <summary>Rules of the evening round and of whole-room arithmetic.</summary>
+/// <param name="SecondsPerAct">Time for one enclosure by act, for the estimate.</param>
+/// <param name="UsualGrowthRatio">Growth ratio where nothing is known of the species.</param>
+/// <param name="ConditionLastsDays">How long a condition score says something of today.</param>
+/// <param name="SlingShareOfMolts">End of the sling stage as a share of the molts to adult, where no size is known.</param>
+/// <param name="SurfacedNights">For how many nights a crab is left in peace after it came up.</param>
+/// <param name="HelpCallNights">For how many nights after it a sign that needs help still calls for it.</param>
+/// <param name="SettleDays">Nights before a new arrival is first fed.</param>
+/// <param name="VarietyShareLimit">No feeder above this share of the last meals.</param>
+/// <param name="MealsRemembered">How many last meals are looked at.</param>
+/// <param name="ReadingLooksBackDays">A look without a sign counts for this long.</param>
+/// <param name="SignsLapse">After this many lengths of premolt a sign counts no more.</param>
+/// <param name="ImminentSignsLapse">After this many usual waits an imminent sign counts no more.</param>
+/// <param name="LookWithoutSign">Likelihood ratio of a look that shows no sign.</param>
+/// <param name="ShrinkageSteps">Weight of the species' growth ratio, in molt steps.</param>
+/// <param name="MissedMoltChance">Prior chance that a step hides one more molt than recorded.</param>
+/// <param name="StepNoiseFloor">Least spread of ln(ratio) around its mean.</param>
+/// <param name="StepRatioPriorSd">Spread of the usual ln(ratio) around the group's.</param>
+/// <param name="RoomShare">Share of a prior's variance that is how far this room's animals lie from the rulebook.</param>
+/// <param name="BetweenAnimalsShare">Share of it that is how much animals of a species differ in one room.</param>
+/// <param name="BetweenPriorAnimals">Weight of that share, in animals.</param>
+/// <param name="SlopePriorSd">How much ln(wait) may lengthen per molt beyond the rulebook's own.</param>
+/// <param name="SignPriorSpans">Weight of the rulebook's likelihood ratio of a sign, in premolts.</param>
+/// <param name="SignShown">Share of premolts in which a sign of a strength is seen, before anything was counted.</param>
+/// <param name="RefusedInPremolt">Share of offers turned down in premolt.</param>
+/// <param name="AppetitePrior">Share of offers taken outside premolt, before anything was counted.</param>
+/// <param name="AppetitePriorOffers">Weight of that share, in offers.</param>
+/// <param name="RefusalsCap">Greatest odds that refusals together may give.</param>
+/// <param name="LearningKappa">Weight of a prior median, in intervals.</param>
+/// <param name="LearningAlpha">Shape of the prior on the spread.</param>
+/// <param name="LongerThanNormal">Quantile beyond which a wait is longer than normal.</param>
+/// <param name="UnknownWait">A wait of which the rulebook knows nothing: an honest shrug.</param>
+/// <param name="OtherEndPriorWaits">Weight of the rulebook's share of waits that end otherwise than hoped, in waits.</param>
+/// <param name="DrawnInSpreads">A wait further out than this many spreads is drawn in when the room learns from it.</param>
+/// <param name="LeastBetweenShare">Least difference between animals, as a share of what the rulebook expects.</param>
+public sealed record RoomRules(
+    IReadOnlyDictionary<string, Rule<double>> SecondsPerAct,
+    Rule<double> UsualGrowthRatio,
+    Rule<double> ConditionLastsDays,
+    Rule<double> SlingShareOfMolts,
+    Rule<double> SurfacedNights,
+    Rule<int> HelpCallNights,
+    Rule<double> SettleDays,
+    Rule<double> VarietyShareLimit,
+    Rule<int> MealsRemembered,
+    Rule<double> ReadingLooksBackDays,
+    Rule<double> SignsLapse,
+    Rule<double> ImminentSignsLapse,
+    Rule<double> LookWithoutSign,
+    Rule<double> ShrinkageSteps,
+    Rule<double> MissedMoltChance,
+    Rule<double> StepNoiseFloor,
+    Rule<double> StepRatioPriorSd,
+    Rule<double> RoomShare,
+    Rule<double> BetweenAnimalsShare,
+    Rule<double> BetweenPriorAnimals,
+    Rule<double> SlopePriorSd,
+    Rule<double> SignPriorSpans,
+    IReadOnlyDictionary<SignStrength, Rule<double>> SignShown,
+    Rule<double> RefusedInPremolt,
+    Rule<double> AppetitePrior,
+    Rule<double> AppetitePriorOffers,
+    Rule<double> RefusalsCap,
+    Rule<double> LearningKappa,
+    Rule<double> LearningAlpha,
+    Rule<double> LongerThanNormal,
+    Rule<WaitPrior> UnknownWait,
+    Rule<double> OtherEndPriorWaits,
+    Rule<double> DrawnInSpreads,
+    Rule<double> LeastBetweenShare
+);

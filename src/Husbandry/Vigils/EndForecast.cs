@@ -1,0 +1,73 @@
+using Husbandry.Reasons;
+using Husbandry.Stock;
+
+namespace Husbandry.Vigils;
+
+/// <summary>Chances of either end by one night; what is missing to 1 is still waiting then.</summary>
+/// <param name="Night">The night.</param>
+/// <param name="Hoped">Chance that it has ended as hoped by then (0–1).</param>
+/// <param name="Otherwise">Chance that it has ended otherwise by then (0–1).</param>
+public sealed record EndsBy(DateOnly Night, double Hoped, double Otherwise);
+
+/// <summary>The chance of each end of a wait by each night.</summary>
+/// <param name="Hoped">The end that is hoped for, in two or three words.</param>
+/// <param name="Otherwise">The other end.</param>
+/// <param name="OtherChance">Chance that it ends otherwise in the end (0–1).</param>
+/// <param name="Nights">Chances by night, from tonight on, evenly spaced.</param>
+public sealed record EndForecast(string Hoped, string Otherwise, double OtherChance, IReadOnlyList<EndsBy> Nights)
+{
+    private const int Steps = 24;
+
+    /// <summary>How a wait that stands may end. Both clocks run on effective days; dates are of the calendar.</summary>
+    internal static EndForecast Of(OpenWait wait)
+    {
+        var (subject, other) = (wait.Subject, wait.OtherChance);
+        // As far as nine in ten of whichever end is the slower to come, as long as it has a fair chance at all.
+        const double FairChance = 0.1;
+        var horizon =
+            other < FairChance
+                ? wait.Left.Quantile(0.9)
+                : Math.Max(wait.Left.Quantile(0.9), wait.OtherLeft.Quantile(0.9));
+        var nights = Math.Max(Steps, (int)Math.Ceiling(wait.ChillDays + subject.Pace.CalendarDays(horizon)));
+        // The clocks stand still while the cold lasts.
+        var cold = (int)Math.Ceiling(wait.ChillDays);
+        var gone = subject.Pace.EffectiveAhead(nights);
+        return new EndForecast(
+            VigilWords.Ends(wait.Began.Vigil, asHoped: true),
+            VigilWords.Ends(wait.Began.Vigil, asHoped: false),
+            other,
+            [
+                .. Enumerable
+                    .Range(0, Steps + 1)
+                    .Select(k => (int)Math.Round((double)nights * k / Steps))
+                    .Select(ahead =>
+                    {
+                        var effective = gone[Math.Max(0, ahead - cold)];
+                        return new EndsBy(
+                            subject.Room.Tonight.AddDays(ahead),
+                            (1 - other) * wait.Left.Within(effective),
+                            other * wait.OtherLeft.Within(effective)
+                        );
+                    }),
+            ]
+        );
+    }
+
+    /// <summary>Why that chance.</summary>
+    internal static Reason Why(OpenWait wait, EndForecast ends)
+    {
+        var vigil = wait.Began.Vigil;
+        var key = vigil.ToString();
+        var counted = wait.Ends is { Ended: > 0 } lesson
+            ? $" Here {lesson.Otherwise} of {lesson.Ended} that ended did."
+            : "";
+        return wait
+            .Subject.Group.OtherEnds[vigil]
+            .Share.Because(
+                "Other end",
+                $"group.otherEnds.{char.ToLowerInvariant(key[0])}{key[1..]}.share",
+                $"Of such waits {Wording.Chance(wait.OtherShare)} end otherwise ({ends.Otherwise}).{counted} "
+                    + $"After this wait the chance is {Wording.Chance(ends.OtherChance)}. The dates hold if it {VigilWords.Ends(vigil)}."
+            );
+    }
+}
