@@ -29,7 +29,8 @@ internal sealed class Diary
         int cameNightsAgo = 400,
         bool mature = false,
         int? molts = null,
-        DateOnly? hatched = null
+        DateOnly? hatched = null,
+        StockKind kind = StockKind.Specimen
     )
     {
         var group = RuleSet.Shipped.Profile(species)!.Group;
@@ -37,7 +38,7 @@ internal sealed class Diary
             cameNightsAgo,
             new Acquired(
                 new StockDetails(
-                    StockKind.Specimen,
+                    kind,
                     group,
                     species,
                     null,
@@ -48,7 +49,7 @@ internal sealed class Diary
                     molts,
                     mature,
                     hatched,
-                    1
+                    kind == StockKind.Specimen ? 1 : 20
                 ),
                 new Place("A", 1, 3)
             )

@@ -953,6 +953,14 @@ export interface components {
             /** @description The steps that led to it, most telling first. */
             reasons: components["schemas"]["Reason"][];
         };
+        /** @description What an animal is waited for next, and between which nights in eight of ten such waits. */
+        Awaited: {
+            vigil: components["schemas"]["VigilKind"];
+            /** Format: date */
+            p10: string;
+            /** Format: date */
+            p90: string;
+        };
         /** @description How the forecasts of one kind in one group did. */
         BacktestLine: {
             /** @description What was awaited. */
@@ -3049,9 +3057,10 @@ export interface components {
             lastMolt: null | string;
             /** Format: date */
             lastMeal: null | string;
-            molt: null | components["schemas"]["VigilForecast"];
-            wait: null | components["schemas"]["VigilForecast"];
+            awaited: null | components["schemas"]["Awaited"];
             departure: null | components["schemas"]["DepartureEvent"];
+            /** Format: date */
+            tonight: string;
         };
         /**
          * @description How sure a guided reading can be. It never diagnoses.

@@ -20,8 +20,14 @@ const asDate = (night: string) => new Date(`${night}T00:00:00Z`);
 /** "Nov", spelled as the server spells it. */
 export const monthName = (night: string): string => months[asDate(night).getUTCMonth()] ?? '';
 
-/** "23 Nov". */
-export const shortDate = (night: string): string => `${asDate(night).getUTCDate()} ${monthName(night)}`;
+/** Beyond this many days a date without its year is mistaken for one of this year; as the server writes dates. */
+const daysThatNeedNoYear = 300;
+
+/** "23 Nov"; "23 Nov 2028" when it is far from tonight. */
+export const shortDate = (night: string, tonight = night): string =>
+  `${asDate(night).getUTCDate()} ${monthName(night)}${
+    Math.abs(toDays(night) - toDays(tonight)) > daysThatNeedNoYear ? ` ${night.slice(0, 4)}` : ''
+  }`;
 
 /** "Mon 23 Nov". */
 export const dayDate = (night: string): string => `${weekday.format(asDate(night))} ${shortDate(night)}`;

@@ -48,10 +48,18 @@ public sealed record StockLine(
     int Shutters,
     DateOnly? LastMolt,
     DateOnly? LastMeal,
-    VigilForecast? Molt,
-    VigilForecast? Wait,
-    DepartureEvent? Departure
+    Awaited? Awaited,
+    DepartureEvent? Departure,
+    DateOnly Tonight
 );
+
+/// <summary>What an animal is waited for next, and between which nights in eight of ten such waits.</summary>
+public sealed record Awaited(VigilKind Vigil, DateOnly P10, DateOnly P90)
+{
+    /// <summary>The end of another wait while one lasts, else the next molt; none when nothing is awaited.</summary>
+    public static Awaited? Of(Judgement judgement) =>
+        (judgement.Wait.Value ?? judgement.Molt.Value) is { } f ? new Awaited(f.Vigil, f.P10, f.P90) : null;
+}
 
 /// <summary>Everything on an animal's page.</summary>
 public sealed record AnimalView(

@@ -103,9 +103,9 @@ public static class StockEndpoints
             Phases.Shutters(j.Phase.Value),
             standing.LastMolt is { } molt ? s.Night(molt.When.Middle) : null,
             j.Meal.Value.LastMeal,
-            j.Molt.Value,
-            j.Wait.Value,
-            standing.Departure
+            Awaited.Of(j),
+            standing.Departure,
+            s.Room.Tonight
         );
     }
 

@@ -46,9 +46,12 @@ public static class StageReading
     public static Stage Decide(Subject subject, double? sizeMm, int? molts)
     {
         var byMolts = subject.Group.StageBy == StageBasis.Molts && molts is not null;
-        return sizeMm is { } size && !byMolts ? BySize(subject, size)
+        var stage =
+            sizeMm is { } size && !byMolts ? BySize(subject, size)
             : molts is { } m ? ByMolts(subject, m)
             : Stage.Juvenile;
+        // A lone queen, whatever her size: of ants only adults are kept by themselves.
+        return subject.Group.StageWords.ContainsKey(stage) ? stage : Stage.Adult;
     }
 
     /// <summary>The stage from size alone, for a group without a species.</summary>

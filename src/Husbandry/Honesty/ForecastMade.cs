@@ -55,10 +55,9 @@ internal sealed record ForecastMade(
             Of(alone),
             former is null
                 ? null
-                : (former.Ended!.Middle - former.Began.Middle).TotalDays
-                    - subject.NightsSince(wait.Began.Began.Middle),
+                : (former.Ended!.Middle - former.Began.Middle).TotalDays - subject.NightsSince(wait.Began.Began.Middle),
             wait.OtherChance,
-            OpenWait.ChanceOtherwise(WaitPriors.OtherShare(subject, vigil), alone, otherAlone)
+            EndForecast.ChanceOtherwise(WaitPriors.OtherShare(subject, vigil), alone, otherAlone)
         );
     }
 

@@ -96,8 +96,7 @@ public sealed class Replay
     private void Await(ReplayedLife life, Subject subject, DateOnly last)
     {
         var (standing, now) = (subject.Standing, subject.Room.Now);
-        var readingDue =
-            (subject.Room.Tonight.DayNumber + life.Offset) % ReplayedLife.ReadingEveryNights == 0;
+        var readingDue = (subject.Room.Tonight.DayNumber + life.Offset) % ReplayedLife.ReadingEveryNights == 0;
         var start = PastWaits.Start(standing, standing.Molts.Count, subject);
         var age = start is null
             ? null

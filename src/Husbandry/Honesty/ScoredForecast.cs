@@ -127,4 +127,3 @@ public sealed record ReplayResult(
     int TooLate,
     int CutShort
 );
-

@@ -1,5 +1,6 @@
 using Husbandry.Reasons;
 using Husbandry.Stock;
+using MathNet.Numerics.RootFinding;
 
 namespace Husbandry.Vigils;
 
@@ -18,16 +19,33 @@ public sealed record EndForecast(string Hoped, string Otherwise, double OtherCha
 {
     private const int Steps = 24;
 
+    /// <summary>Share of waits that have ended, one way or the other, by the last night drawn.</summary>
+    private const double Drawn = 0.95;
+
+    private const double DayAccuracy = 0.1;
+    private const int MostHalvings = 60;
+
+    /// <summary>Chance that a wait which has lasted so far ends otherwise: Bayes' rule on what either clock says.</summary>
+    /// <param name="share">Share of such waits that end otherwise, between 0 and 1.</param>
+    /// <param name="hoped">The wait if it ends as hoped.</param>
+    /// <param name="otherwise">The wait if it ends otherwise.</param>
+    public static double ChanceOtherwise(double share, RemainingWait hoped, RemainingWait otherwise) =>
+        1 / (1 + ((1 - share) / share * Math.Exp(hoped.LogReached - otherwise.LogReached)));
+
     /// <summary>How a wait that stands may end. Both clocks run on effective days; dates are of the calendar.</summary>
     internal static EndForecast Of(OpenWait wait)
     {
         var (subject, other) = (wait.Subject, wait.OtherChance);
-        // As far as nine in ten of whichever end is the slower to come, as long as it has a fair chance at all.
-        const double FairChance = 0.1;
-        var horizon =
-            other < FairChance
-                ? wait.Left.Quantile(0.9)
-                : Math.Max(wait.Left.Quantile(0.9), wait.OtherLeft.Quantile(0.9));
+        double Ended(double effective) =>
+            ((1 - other) * wait.Left.Within(effective)) + (other * wait.OtherLeft.Within(effective));
+        // As far as most such waits have ended, one way or the other.
+        var (least, most) = (
+            Math.Min(wait.Left.Quantile(Drawn), wait.OtherLeft.Quantile(Drawn)),
+            Math.Max(wait.Left.Quantile(Drawn), wait.OtherLeft.Quantile(Drawn))
+        );
+        var horizon = Bisection.TryFindRoot(d => Ended(d) - Drawn, least, most, DayAccuracy, MostHalvings, out var root)
+            ? root
+            : most;
         var nights = Math.Max(Steps, (int)Math.Ceiling(wait.ChillDays + subject.Pace.CalendarDays(horizon)));
         // The clocks stand still while the cold lasts.
         var cold = (int)Math.Ceiling(wait.ChillDays);

@@ -62,10 +62,7 @@ internal sealed record OpenWait(
             prior,
             other,
             new RemainingWait(SpeciesLesson.Whole(prior, lesson, own), elapsed),
-            new RemainingWait(
-                SpeciesLesson.Whole(other, lessons.For(subject, vigil, VigilEnd.Otherwise), []),
-                elapsed
-            ),
+            new RemainingWait(SpeciesLesson.Whole(other, lessons.For(subject, vigil, VigilEnd.Otherwise), []), elapsed),
             ends?.Share ?? WaitPriors.OtherShare(subject, vigil),
             lesson,
             ends,
@@ -75,20 +72,11 @@ internal sealed record OpenWait(
     }
 
     /// <summary>Chance (0–1) that this wait ends otherwise, after what was waited already.</summary>
-    public double OtherChance => ChanceOtherwise(OtherShare, Left, OtherLeft);
+    public double OtherChance => EndForecast.ChanceOtherwise(OtherShare, Left, OtherLeft);
 
     /// <summary>Night by which it has ended as hoped with chance <paramref name="p"/>, if it does end so.</summary>
     public DateOnly Quantile(double p) =>
-        Subject.Room.Tonight.AddDays(
-            (int)Math.Round(ChillDays + Subject.Pace.CalendarDays(Left.Quantile(p)))
-        );
-
-    /// <summary>Chance that a wait which has lasted so far ends otherwise: Bayes' rule on what either clock says.</summary>
-    /// <param name="share">Share of such waits that end otherwise, between 0 and 1.</param>
-    /// <param name="hoped">The wait if it ends as hoped.</param>
-    /// <param name="otherwise">The wait if it ends otherwise.</param>
-    public static double ChanceOtherwise(double share, RemainingWait hoped, RemainingWait otherwise) =>
-        1 / (1 + ((1 - share) / share * Math.Exp(hoped.LogReached - otherwise.LogReached)));
+        Subject.Room.Tonight.AddDays((int)Math.Round(ChillDays + Subject.Pace.CalendarDays(Left.Quantile(p))));
 
     /// <summary>Days of winter cold that a diapausing pupa still needs.</summary>
     private static double ChillLeft(Subject subject, VigilEvent waiting)

@@ -92,12 +92,15 @@ public static class PastWaits
             }
 
             var open = Between(wait.Began, Until(subject), prior, subject.Pace, isOver: false);
-            var otherwise = OpenWait.ChanceOtherwise(
+            var otherwise = EndForecast.ChanceOtherwise(
                 WaitPriors.OtherShare(subject, vigil),
                 Alone(VigilEnd.AsHoped),
                 Alone(VigilEnd.Otherwise)
             );
-            yield return open with { Chance = end == VigilEnd.AsHoped ? 1 - otherwise : otherwise };
+            yield return open with
+            {
+                Chance = end == VigilEnd.AsHoped ? 1 - otherwise : otherwise,
+            };
 
             RemainingWait Alone(VigilEnd e) =>
                 new(WaitPriors.Of(subject, vigil, e, wait.Began.Middle).Alone, open.EffectiveDays);

@@ -188,7 +188,11 @@ public sealed record SpeciesLesson(
         var information = hazard * (hazard - z);
         return information < LeastInformation
             ? null
-            : new AnimalShare(1, offset + (sd * Math.Min(FurthestStep, hazard / information)), information * wait.Chance);
+            : new AnimalShare(
+                1,
+                offset + (sd * Math.Min(FurthestStep, hazard / information)),
+                information * wait.Chance
+            );
     }
 
     private static double Median(List<double> values)

@@ -107,7 +107,11 @@ public sealed record VigilForecast(
             reasons.Add(MoltReasons.LongWait(subject));
         }
 
-        return new Answer<VigilForecast?>(forecast, Summary(Sentence(VigilWords.Ends(vigil)), forecast, words), reasons);
+        return new Answer<VigilForecast?>(
+            forecast,
+            Summary(Sentence(VigilWords.Ends(vigil)), forecast, words),
+            reasons
+        );
     }
 
     /// <summary>Whether such a wait can begin in a group.</summary>

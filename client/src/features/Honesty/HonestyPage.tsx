@@ -92,11 +92,12 @@ function Scores({ report }: { report: Report }) {
       </div>
       <p className="mt-2 max-w-[80ch] text-12 text-muted">
         {report.tooLateToScore} forecasts were made too near the end of the record to be scored; in{' '}
-        {report.cutShort} the animal left first. The loss counts being wrong and being vague alike (pinball
-        loss of the 10, 50 and 90 % nights); less is better. “Same as last time” can only be asked of animals
-        that had a time before; in brackets what was shown here for those.
+        {report.cutShort} the animal left first or the wait ended otherwise. The loss counts being wrong and
+        being vague alike (pinball loss of the 10, 50 and 90 % nights); less is better. “Same as last time”
+        can only be asked of animals that had a time before; in brackets what was shown here for those.
       </p>
       <Readings report={report} />
+      <Ends report={report} />
     </section>
   );
 }
@@ -139,6 +140,24 @@ function Readings({ report }: { report: Report }) {
         ` Of one animal before its molt and one that is not, the right one was given the higher chance ${Math.round(all.areaUnderRoc * 100)} times in 100.`}
     </p>
   );
+}
+
+/** What the other end of each wait is, as a keeper says it. */
+const otherEnd: Partial<Record<Schemas['VigilKind'], string>> = {
+  surfacing: 'up again without a molt',
+  emergence: 'never emerged',
+  firstWorkers: 'the queen failed',
+};
+
+function Ends({ report }: { report: Report }) {
+  return report.ends.map((line) => (
+    <p key={`${line.vigil}${line.group}`} className="mt-2 max-w-[80ch]">
+      <b className="font-semibold">{vigilWord[line.vigil]}:</b> how it would end was said {line.chances} times;{' '}
+      {Math.round(line.otherwise * 100)} in 100 ended otherwise ({otherEnd[line.vigil] ?? 'otherwise'}). Brier
+      score {line.brier.toFixed(3)}, the rulebook alone {line.brierSpeciesPrior.toFixed(3)}, always saying the
+      same {line.brierOfShare.toFixed(3)}.
+    </p>
+  ));
 }
 
 function Examples({ examples }: { examples: Schemas['ScoredForecast'][] }) {

@@ -23,14 +23,14 @@ const verdictClass: Record<Schemas['Verdict'], string> = {
   fine: 'text-mosstext',
 };
 
-const until = (line: Line): string => {
+const until = (line: Line, tonight: string): string => {
   if (line.until === null) {
     return '';
   }
   const { from, night, to } = line.until;
   return from === to
-    ? `until ${shortDate(night)}`
-    : `until about ${shortDate(night)} (${shortDate(from)} – ${shortDate(to)})`;
+    ? `until ${shortDate(night, tonight)}`
+    : `until about ${shortDate(night, tonight)} (${shortDate(from, tonight)} – ${shortDate(to, tonight)})`;
 };
 
 interface Row {
@@ -40,13 +40,13 @@ interface Row {
 }
 
 /** What may be done tonight, the forbidden first; acts that end together stand together. */
-export function HushList({ lines }: { lines: Line[] }) {
+export function HushList({ lines, tonight }: { lines: Line[]; tonight: string }) {
   const rows: Row[] = [];
   for (const verdict of ['never', 'avoid', 'fine'] as const) {
     for (const line of lines.filter((l) => l.verdict === verdict)) {
-      const same = rows.find((row) => row.verdict === verdict && row.until === until(line));
+      const same = rows.find((row) => row.verdict === verdict && row.until === until(line, tonight));
       if (same === undefined) {
-        rows.push({ verdict, until: until(line), acts: [actWord[line.act]] });
+        rows.push({ verdict, until: until(line, tonight), acts: [actWord[line.act]] });
       } else {
         same.acts.push(actWord[line.act]);
       }

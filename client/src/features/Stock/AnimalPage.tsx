@@ -13,6 +13,7 @@ import { SkinTable } from '../Growth/SkinTable';
 import { HushList } from '../Hush/HushList';
 import { JournalList } from '../Journal/JournalList';
 import { useWhy } from '../Reasons/WhyContext';
+import { EndsChart } from '../Vigils/EndsChart';
 import { EvidenceLadder } from '../Vigils/EvidenceLadder';
 import { MoltCloseUp } from '../Vigils/MoltCloseUp';
 import { AnimalActs } from './AnimalActs';
@@ -58,6 +59,7 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
           <SectionHead id="reading" title={heading(animal)} onWhy={whyPhase} />
           <p className="mb-2 text-13 text-soft">{animal.phase.summary}</p>
           <EvidenceLadder animal={animal} />
+          <EndsChart animal={animal} />
           <p className="my-2 text-13">
             <Link to={`/guide?animal=${animal.stockId}`} className="linkish">
               What am I seeing?
@@ -153,7 +155,7 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
             title={`What ${animal.it} may have`}
             onWhy={why('Why this hush?', { summary: animal.phase.summary, reasons: animal.hushReasons })}
           />
-          <HushList lines={animal.hush} />
+          <HushList lines={animal.hush} tonight={animal.tonight} />
           <h2 className="mt-4 mb-1 text-18">Journal</h2>
           <JournalList animal={animal} />
         </section>
@@ -219,7 +221,7 @@ function Head({ animal }: { animal: AnimalView }) {
       .join(', '),
     animal.lastMolt === null
       ? 'no molt on record'
-      : `${toDays(animal.tonight) - toDays(animal.lastMolt)} nights since the molt of ${shortDate(animal.lastMolt)}`,
+      : `${toDays(animal.tonight) - toDays(animal.lastMolt)} nights since the molt of ${shortDate(animal.lastMolt, animal.tonight)}`,
     animal.meal.value.lastMeal === null
       ? 'not fed here yet'
       : `last fed ${dayDate(animal.meal.value.lastMeal)}`,
@@ -256,7 +258,7 @@ function Head({ animal }: { animal: AnimalView }) {
         </p>
         {animal.departure !== null && (
           <p className="mt-1 text-lamptext">
-            Left the collection {shortDate(animal.departure.at.slice(0, 10))}
+            Left the collection {shortDate(animal.departure.at.slice(0, 10), animal.tonight)}
             {animal.departure.remark === null ? '' : `: ${animal.departure.remark}`}
           </p>
         )}

@@ -102,11 +102,11 @@ function Table({ stock, here }: { stock: Line[]; here: boolean }) {
               </td>
               <td className="p-2 max-sm:hidden">{s.lastMeal === null ? '–' : dayDate(s.lastMeal)}</td>
               <td className="p-2 max-sm:hidden">
-                {s.lastMolt === null ? 'not seen' : shortDate(s.lastMolt)}
+                {s.lastMolt === null ? 'not seen' : shortDate(s.lastMolt, s.tonight)}
               </td>
               <td className="p-2 pr-6 max-sm:hidden">
                 {s.departure !== null
-                  ? `${departureWord[s.departure.kind]} ${shortDate(s.departure.at.slice(0, 10))}`
+                  ? `${departureWord[s.departure.kind]} ${shortDate(s.departure.at.slice(0, 10), s.tonight)}`
                   : awaited(s)}
               </td>
             </tr>
@@ -119,12 +119,12 @@ function Table({ stock, here }: { stock: Line[]; here: boolean }) {
 
 /** The window of what is awaited next, in words. */
 function awaited(s: Line): string {
-  const next = s.wait ?? s.molt;
-  if (next === null) {
+  if (s.awaited === null) {
     return s.kind === 'colony' ? '–' : 'no more molts';
   }
-  const window = `${shortDate(next.p10)} – ${shortDate(next.p90)}`;
-  return s.wait === null ? window : `${waitWord[next.vigil]} ${window}`;
+  const { vigil, p10, p90 } = s.awaited;
+  const window = `${shortDate(p10, s.tonight)} – ${shortDate(p90, s.tonight)}`;
+  return vigil === 'molt' ? window : `${waitWord[vigil]} ${window}`;
 }
 
 const waitWord: Record<Schemas['VigilKind'], string> = {

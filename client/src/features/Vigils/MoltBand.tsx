@@ -18,7 +18,7 @@ export function MoltBand({ forecast, tonight }: { forecast: Forecast; tonight: s
       width={width}
       height="36"
       role="img"
-      aria-label={`From tonight: one in ten by ${shortDate(forecast.p10)}, half by ${shortDate(forecast.p50)}, nine in ten by ${shortDate(forecast.p90)}`}
+      aria-label={`From tonight: one in ten by ${shortDate(forecast.p10, tonight)}, half by ${shortDate(forecast.p50, tonight)}, nine in ten by ${shortDate(forecast.p90, tonight)}`}
       className="mt-1.5 block max-w-full overflow-visible"
     >
       <rect x={from} y="3" width={Math.max(2, to - from)} height="12" fill="var(--hushpale)" />
@@ -32,11 +32,11 @@ export function MoltBand({ forecast, tonight }: { forecast: Forecast; tonight: s
         </text>
       )}
       <text x={Math.max(18, likely)} y="32" textAnchor="middle">
-        {shortDate(forecast.p50)}
+        {shortDate(forecast.p50, tonight)}
       </text>
       {to - likely > 44 && (
         <text x={to} y="32" textAnchor="middle" className="fill-muted!">
-          {shortDate(forecast.p90)}
+          {shortDate(forecast.p90, tonight)}
         </text>
       )}
     </svg>

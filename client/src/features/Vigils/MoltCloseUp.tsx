@@ -77,7 +77,7 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
       width={width}
       height={height}
       role="img"
-      aria-label={`${awaited(animal).summary} ${events.map((e) => `${e.text} ${shortDate(e.night)}`).join(', ')}`}
+      aria-label={`${awaited(animal).summary} ${events.map((e) => `${e.text} ${shortDate(e.night, animal.tonight)}`).join(', ')}`}
       className="block overflow-hidden"
     >
       {band !== null && (
