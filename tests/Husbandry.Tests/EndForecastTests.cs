@@ -3,6 +3,7 @@ using Husbandry.Climate;
 using Husbandry.Honesty;
 using Husbandry.Journal;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Vigils;
 
@@ -124,6 +125,23 @@ public class EndForecastTests
         // How long hides last here is learned as well: the rulebook says four days, here it was six.
         Assert.NotNull(lessons.For(subject, VigilKind.Surfacing, VigilEnd.Otherwise));
         Assert.Null(lessons.For(subject, VigilKind.Surfacing));
+    }
+
+    [Fact]
+    public void A_brooding_mother_is_hushed_until_her_young_are_out()
+    {
+        // Common practice, no published source: disturbed with her sac she may eat it; a male has none.
+        var mother = new Diary("hyllus-diardi", mature: true).With(10, new Began(VigilKind.Young));
+        var j = mother.Judge();
+        Assert.Equal(Hush.Phase.Brooding, j.Phase.Value);
+        Assert.Equal(Verdict.Never, j.Hush[CareAct.Handle].Verdict);
+        Assert.Equal(Verdict.Never, j.Hush[CareAct.Clean].Verdict);
+        Assert.Equal(Verdict.Fine, j.Hush[CareAct.Water].Verdict);
+        Assert.Equal("young out", j.Wait.Value!.Ends!.Hoped);
+        Assert.Null(j.Molt.Value);
+        Assert.Contains(j.Wait.Reasons, r => r.Rule == "group.waits.young");
+        mother.Add(1, new Ended(VigilKind.Young, VigilEnd.AsHoped));
+        Assert.Equal(Verdict.Fine, mother.Judge().Hush[CareAct.Handle].Verdict);
     }
 
     [Fact]

@@ -1665,7 +1665,7 @@ export interface components {
          * @description What brings a hush about.
          * @enum {unknown}
          */
-        HushCause: "suspected" | "darkening" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "veryPlump" | "buried" | "surfaced" | "pupa" | "chilled" | "founding";
+        HushCause: "suspected" | "darkening" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "veryPlump" | "buried" | "surfaced" | "pupa" | "chilled" | "founding" | "brooding";
         /** @description One cause that bears on an act. */
         HushContributor: {
             /** @description The cause. */
@@ -2150,7 +2150,7 @@ export interface components {
          * @description Where an animal stands between two molts, as the lantern shows it.
          * @enum {unknown}
          */
-        Phase: "open" | "wellFed" | "suspected" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "buried" | "pupa" | "founding";
+        Phase: "open" | "wellFed" | "suspected" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "buried" | "pupa" | "founding" | "brooding";
         /** @description A length measured in a picture against a scale of known length. */
         PhotoMeasure: {
             /**
@@ -3129,7 +3129,7 @@ export interface components {
          * @description What is waited for.
          * @enum {unknown}
          */
-        VigilKind: "molt" | "surfacing" | "emergence" | "firstWorkers";
+        VigilKind: "molt" | "surfacing" | "emergence" | "firstWorkers" | "young";
         /** @description A wait to forecast. */
         VigilRequest: {
             /** @description Usual wait, days. */

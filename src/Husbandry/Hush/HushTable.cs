@@ -129,6 +129,7 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
             Phase.Buried => HushCause.Buried,
             Phase.Pupa => HushCause.Pupa,
             Phase.Founding => HushCause.Founding,
+            Phase.Brooding => HushCause.Brooding,
             _ => null,
         };
 

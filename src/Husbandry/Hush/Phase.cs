@@ -38,6 +38,9 @@ public enum Phase
 
     /// <summary>A queen founding her colony.</summary>
     Founding,
+
+    /// <summary>A mother with a sac, eggs or young.</summary>
+    Brooding,
 }
 
 /// <summary>Finds the phase and its words.</summary>
@@ -85,6 +88,7 @@ public static class Phases
         {
             VigilKind.Surfacing => (Phase.Buried, $"Buried: leave {subject.Them} be, however long it takes."),
             VigilKind.Emergence => (Phase.Pupa, "A pupa: leave it be, neither dry nor wet."),
+            VigilKind.Young => (Phase.Brooding, "Brooding: disturb her as little as can be; keep the damp side."),
             _ => (Phase.Founding, "Founding: dark, still, and no looks but rare ones."),
         };
         var words = subject.Room.Wording;
@@ -110,6 +114,7 @@ public static class Phases
             Phase.Buried => "buried",
             Phase.Pupa => "pupa",
             Phase.Founding => "founding",
+            Phase.Brooding => "brooding",
             _ => "fangs unchecked",
         };
 

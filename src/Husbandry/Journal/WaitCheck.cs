@@ -1,6 +1,7 @@
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
+using Husbandry.Stock;
 using Husbandry.Vigils;
 
 namespace Husbandry.Journal;
@@ -27,6 +28,10 @@ internal static class WaitCheck
                 "act.vigil",
                 $"This does not happen to a {room.Rules.Group(standing.Details.Group)!.One}."
             );
+        }
+        else if (b.Vigil == VigilKind.Young && standing?.Details.Sex == Sex.Male)
+        {
+            yield return new Problem("act.vigil", "A male does not brood: mend the sex first if it was told wrong.");
         }
     }
 

@@ -42,6 +42,7 @@ namespace Husbandry.Rulebook;
 /// <param name="Containers">Least enclosure by habit; the first is the group's usual one.</param>
 /// <param name="LongWait">What a wait longer than normal can mean for this animal; never "dig it up".</param>
 /// <param name="Underground">Nights a buried animal stays down, by size; empty where none buries itself to molt.</param>
+/// <param name="Waits">Waits other than for a molt that are much alike in the whole group; a species' own go first.</param>
 /// <param name="OtherEnds">How a wait can end otherwise than hoped, for every wait that the group knows besides molts.</param>
 public sealed record GroupRules(
     string Id,
@@ -81,6 +82,7 @@ public sealed record GroupRules(
     IReadOnlyDictionary<Habit, ContainerRules> Containers,
     Rule<string> LongWait,
     IReadOnlyList<SizedWait> Underground,
+    IReadOnlyDictionary<VigilKind, Rule<WaitPrior>> Waits,
     IReadOnlyDictionary<VigilKind, OtherEndRules> OtherEnds
 )
 {

@@ -88,6 +88,9 @@ public enum HushCause
 
     /// <summary>A queen founding her colony.</summary>
     Founding,
+
+    /// <summary>A mother with a sac, eggs or young.</summary>
+    Brooding,
 }
 
 /// <summary>What one cause forbids.</summary>

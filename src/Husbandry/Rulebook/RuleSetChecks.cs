@@ -64,11 +64,20 @@ internal static class RuleSetChecks
             );
         }
 
-        checks.AddRange(
-            Enum.GetValues<VigilKind>()
-                .Where(v => v != VigilKind.Molt && VigilForecast.CanBegin(group, v))
-                .Select(v => Has(at + ".otherEnds", v, group.OtherEnds))
-        );
+        if (CanBegin(VigilKind.Surfacing) && group.Underground.Count < 2)
+        {
+            checks.Add(
+                new Problem($"{at}.underground", "Needs two sizes at least where animals bury themselves to molt.")
+            );
+        }
+
+        if (CanBegin(VigilKind.Emergence))
+        {
+            checks.Add(Has($"{at}.stageWords", Stage.Pupa, group.StageWords));
+        }
+
+        checks.AddRange(group.Waits.Select(w => Rising($"{at}.waits.{w.Key}", w.Value.Value)));
+        bool CanBegin(VigilKind vigil) => group.OtherEnds.ContainsKey(vigil);
         foreach (var (vigil, end) in group.OtherEnds)
         {
             checks.Add(Within($"{at}.otherEnds.{vigil}.share", end.Share, 0.005, 0.95));

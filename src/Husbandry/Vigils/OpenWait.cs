@@ -111,7 +111,11 @@ internal static class WaitPriors
         {
             return vigil == VigilKind.Surfacing && subject.Group.Underground.Count > 0
                 ? Underground(subject, began)
-                : Plain(subject.Profile.Waits?.GetValueOrDefault(vigil) ?? subject.Room.Rules.Room.UnknownWait);
+                : Plain(
+                    subject.Profile.Waits?.GetValueOrDefault(vigil)
+                        ?? subject.Group.Waits.GetValueOrDefault(vigil)
+                        ?? subject.Room.Rules.Room.UnknownWait
+                );
         }
 
         var rules = subject.Group.OtherEnds[vigil];

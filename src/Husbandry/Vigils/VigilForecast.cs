@@ -115,14 +115,7 @@ public sealed record VigilForecast(
     }
 
     /// <summary>Whether such a wait can begin in a group.</summary>
-    public static bool CanBegin(GroupRules group, VigilKind vigil) =>
-        vigil switch
-        {
-            VigilKind.Surfacing => group.Underground.Count > 0,
-            VigilKind.Emergence => group.StageWords.ContainsKey(Stage.Pupa),
-            VigilKind.FirstWorkers => group.Diet == Diet.SugarAndProtein,
-            _ => true,
-        };
+    public static bool CanBegin(GroupRules group, VigilKind vigil) => group.OtherEnds.ContainsKey(vigil);
 
     /// <summary>Why an animal will not molt again, or why its molts are not awaited; none when one is awaited.</summary>
     public static Reason? WillNotMoltAgain(Subject subject)
@@ -199,10 +192,13 @@ public sealed record VigilForecast(
         );
         var text = $"{subject.SpeciesName}: {middle:0} days, 8 of 10 between {low:0} and {high:0}.";
         var key = vigil.ToString();
-        var name = $"species.waits.{char.ToLowerInvariant(key[0])}{key[1..]}";
+        var name = $"waits.{char.ToLowerInvariant(key[0])}{key[1..]}";
         return vigil == VigilKind.Surfacing && subject.Group.Underground.Count > 0
                 ? subject.Group.Underground[0].Wait.Because("Usual wait", "group.underground", text)
-            : subject.Profile.Waits?.GetValueOrDefault(vigil) is { } rule ? rule.Because("Usual wait", name, text)
+            : subject.Profile.Waits?.GetValueOrDefault(vigil) is { } rule
+                ? rule.Because("Usual wait", $"species.{name}", text)
+            : subject.Group.Waits.GetValueOrDefault(vigil) is { } usual
+                ? usual.Because("Usual wait", $"group.{name}", text)
             : subject.Room.Rules.Room.UnknownWait.Because("Usual wait", "room.unknownWait", text);
     }
 

@@ -14,6 +14,9 @@ public enum VigilKind
 
     /// <summary>The first workers of a founding queen.</summary>
     FirstWorkers,
+
+    /// <summary>The young of a brooding mother, out of her sac or off her back.</summary>
+    Young,
 }
 
 /// <summary>Words for vigils.</summary>
@@ -26,6 +29,7 @@ public static class VigilWords
             VigilKind.Surfacing => "comes up",
             VigilKind.Emergence => "emerges",
             VigilKind.FirstWorkers => "first workers",
+            VigilKind.Young => "young out",
             _ => "molts",
         };
 
@@ -37,6 +41,7 @@ public static class VigilWords
             (VigilKind.Surfacing, false) => "only hid",
             (VigilKind.Emergence, false) => "the pupa fails",
             (VigilKind.FirstWorkers, false) => "founding fails",
+            (VigilKind.Young, false) => "brood lost",
             _ => Ends(kind),
         };
 
@@ -47,6 +52,7 @@ public static class VigilWords
             VigilKind.Surfacing => "it comes up by itself",
             VigilKind.Emergence => "it emerges",
             VigilKind.FirstWorkers => "the first workers",
+            VigilKind.Young => "the young leaving her",
             _ => "the molt",
         };
 
@@ -57,6 +63,7 @@ public static class VigilWords
             VigilKind.Surfacing => "buried itself",
             VigilKind.Emergence => "pupated",
             VigilKind.FirstWorkers => "set up to found",
+            VigilKind.Young => "began to brood",
             _ => "molted",
         };
 
@@ -70,6 +77,8 @@ public static class VigilWords
             (VigilKind.Emergence, false) => "the pupa failed",
             (VigilKind.FirstWorkers, true) => "first workers seen",
             (VigilKind.FirstWorkers, false) => "founding failed",
+            (VigilKind.Young, true) => "the young came out",
+            (VigilKind.Young, false) => "lost her brood",
             _ => "molted",
         };
 }

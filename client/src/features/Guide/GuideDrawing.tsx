@@ -155,7 +155,52 @@ function anyGroup(name: string, group: string): ReactNode {
   }
 }
 
+/** A test tube on its side: water behind cotton to the left, a plug to the right. */
+const tube = (
+  <>
+    <path d="M16 36h132M16 78h132M16 36q-12 21 0 42" />
+    <path d="M16 40h26v34H16q-9-17 0-34" fill="var(--line)" stroke="none" />
+    <path d="M46 36q-6 10 0 21t0 21M56 36q6 10 0 21t0 21" strokeWidth="1.6" />
+    <path d="M136 36q-6 10 0 21t0 21M148 36v42" strokeWidth="1.6" />
+  </>
+);
+
+/** An ant seen from the side, her feet at the origin. */
+function ant(x: number, y: number, size: number, color = 'var(--raised)'): ReactNode {
+  return (
+    <g transform={`translate(${x} ${y}) scale(${size})`} fill={color}>
+      <path d="M-8-8l-7 8M-4-8v8M0-8l7 8" strokeWidth={1.6 / size} fill="none" />
+      <ellipse cx="-19" cy="-10" rx="11" ry="7" />
+      <ellipse cx="-3" cy="-11" rx="7" ry="5" />
+      <circle cx="9" cy="-13" r="4.6" />
+      <path d="M12-16l6-6m-4 5 8-1" strokeWidth={1.4 / size} fill="none" />
+    </g>
+  );
+}
+
 const drawings: Record<string, ReactNode> = {
+  'queen-tube': (
+    <>
+      {tube}
+      {ant(92, 77, 1)}
+      <path d="M112 73h14" strokeDasharray="2 4" strokeWidth="3" />
+    </>
+  ),
+  'queen-still': (
+    <>
+      {tube}
+      <g transform="translate(0 134) scale(1 -1)">{ant(96, 76, 1)}</g>
+    </>
+  ),
+  'workers-plug': (
+    <>
+      {tube}
+      {ant(74, 77, 0.5)}
+      <g transform="translate(0 150) scale(1 -1)">{ant(96, 82, 0.5)}</g>
+      <g transform="rotate(-90 126 60)">{ant(126, 66, 0.5)}</g>
+      <g transform="translate(0 150) scale(1 -1)">{ant(116, 82, 0.5)}</g>
+    </>
+  ),
   'spider-back': (
     <>
       <path d="M28 78q52 14 104 0" strokeDasharray="3 4" strokeWidth="1.4" />

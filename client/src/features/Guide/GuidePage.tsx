@@ -77,7 +77,7 @@ function Cases({ cases, animal }: { cases: Case[]; animal?: Asked }) {
               <button
                 type="button"
                 onClick={() => setChosen(c)}
-                className="grid w-full justify-items-center gap-1 rounded-s border border-line bg-raised p-3 text-center hover:border-ink"
+                className="grid h-full w-full content-start justify-items-center gap-1 rounded-s border border-line bg-raised p-3 text-center hover:border-ink"
               >
                 <GuideDrawing
                   name={c.drawing}

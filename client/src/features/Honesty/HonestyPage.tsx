@@ -42,6 +42,7 @@ const vigilWord: Record<Schemas['VigilKind'], string> = {
   surfacing: 'Crabs coming up',
   emergence: 'Pupae emerging',
   firstWorkers: 'First workers',
+  young: 'Young leaving their mothers',
 };
 
 function Scores({ report }: { report: Report }) {
@@ -147,15 +148,16 @@ const otherEnd: Partial<Record<Schemas['VigilKind'], string>> = {
   surfacing: 'up again without a molt',
   emergence: 'never emerged',
   firstWorkers: 'the queen failed',
+  young: 'the brood was lost',
 };
 
 function Ends({ report }: { report: Report }) {
   return report.ends.map((line) => (
     <p key={`${line.vigil}${line.group}`} className="mt-2 max-w-[80ch]">
-      <b className="font-semibold">{vigilWord[line.vigil]}:</b> how it would end was said {line.chances} times;{' '}
-      {Math.round(line.otherwise * 100)} in 100 ended otherwise ({otherEnd[line.vigil] ?? 'otherwise'}). Brier
-      score {line.brier.toFixed(3)}, the rulebook alone {line.brierSpeciesPrior.toFixed(3)}, always saying the
-      same {line.brierOfShare.toFixed(3)}.
+      <b className="font-semibold">{vigilWord[line.vigil]}:</b> how it would end was said {line.chances}{' '}
+      times; {Math.round(line.otherwise * 100)} in 100 ended otherwise ({otherEnd[line.vigil] ?? 'otherwise'}
+      ). Brier score {line.brier.toFixed(3)}, the rulebook alone {line.brierSpeciesPrior.toFixed(3)}, always
+      saying the same {line.brierOfShare.toFixed(3)}.
     </p>
   ));
 }

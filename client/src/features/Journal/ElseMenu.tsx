@@ -37,6 +37,7 @@ const begins: Record<Schemas['VigilKind'], string> = {
   surfacing: 'Buried itself',
   emergence: 'Pupated',
   firstWorkers: 'Set up to found',
+  young: 'Broods: sac, eggs or young',
 };
 
 const ends: Record<Schemas['VigilKind'], readonly [string, string]> = {
@@ -44,6 +45,7 @@ const ends: Record<Schemas['VigilKind'], readonly [string, string]> = {
   surfacing: ['Came up after a molt', 'Came up without a molt'],
   emergence: ['Emerged', 'The pupa failed'],
   firstWorkers: ['First workers seen', 'Founding failed'],
+  young: ['The young came out', 'Brood lost'],
 };
 
 /** What can be logged with one tap, by group and by what is under way. */

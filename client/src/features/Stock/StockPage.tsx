@@ -132,6 +132,7 @@ const waitWord: Record<Schemas['VigilKind'], string> = {
   surfacing: 'comes up',
   emergence: 'emerges',
   firstWorkers: 'first workers',
+  young: 'young out',
 };
 
 const departureWord: Record<Schemas['DepartureKind'], string> = {

@@ -65,6 +65,7 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
     molt === null
       ? null
       : { x1: x(toDays(molt.p10)), half: x(toDays(molt.p50)), x2: Math.min(width, x(toDays(molt.p90))) };
+  const grows = molt?.vigil === 'molt' || molt?.vigil === 'surfacing';
   const food = animal.hush.find((h) => h.act === 'feedDead');
   const until = food?.verdict === 'never' ? food.until : null;
   const step = 7 * Math.ceil((to - from) / Math.max(3, Math.floor(width / 84)) / 7);
@@ -96,7 +97,7 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
       <path d={`M0 ${line}H${x(tonight)}`} stroke="var(--ink)" strokeWidth="2.5" />
       {band !== null && (
         <path
-          d={`M${x(tonight)} ${line}H${band.half}V${line - 18}H${width}`}
+          d={`M${x(tonight)} ${line}H${band.half}${grows ? `V${line - 18}` : ''}H${width}`}
           fill="none"
           stroke="var(--ink)"
           strokeWidth="1.6"
