@@ -169,14 +169,16 @@ public static class RuleSheet
     private static string TextOf(JsonNode value, RuleForm form, string unit)
     {
         string Number(string key) => value[key]!.GetValue<double>().ToString("0.###", CultureInfo.InvariantCulture);
+        string One(string number, string many) => number == "1" && many == "days" ? "day" : many;
+        string Counted(string number) => $"{number} {One(number, unit)}";
         return form switch
         {
-            RuleForm.Range when Number("low") == Number("high") => $"{Number("low")} {unit}",
+            RuleForm.Range when Number("low") == Number("high") => Counted(Number("low")),
             RuleForm.Range => $"{Number("low")}–{Number("high")} {unit}",
             RuleForm.Wait => $"{Number("p10")} · {Number("p50")} · {Number("p90")} {unit}",
             RuleForm.Number when unit.StartsWith("1 easy", StringComparison.Ordinal) =>
                 $"{value.GetValue<double>():0} of 5, 1 being easy",
-            RuleForm.Number => $"{value.GetValue<double>().ToString("0.###", CultureInfo.InvariantCulture)} {unit}",
+            RuleForm.Number => Counted(value.GetValue<double>().ToString("0.###", CultureInfo.InvariantCulture)),
             RuleForm.YesNo => value.GetValue<bool>() ? "yes" : "no",
             RuleForm.Choice => Words(value.GetValue<string>()),
             RuleForm.Text => value.GetValue<string>(),
@@ -184,12 +186,34 @@ public static class RuleSheet
                 ", ",
                 ((JsonObject)value)
                     .Where(p => p.Value is not null)
-                    .Select(p => $"{Words(p.Key)} {p.Value!.ToJsonString().Trim('"')}")
+                    .Select(p => Part(p.Key, p.Value!.ToJsonString().Trim('"')))
             ),
         };
     }
 
-    /// <summary>A name in code as words, e.g. <c>subAdult</c> as "sub adult".</summary>
+    /// <summary>One figure of a compound value, with the unit that its name ends in, e.g. "reference 25 °C".</summary>
+    private static string Part(string name, string value) =>
+        Units.FirstOrDefault(u => name.EndsWith(u.Ending, StringComparison.Ordinal)) is { Unit: { } unit } found
+            ? $"{Words(name[..^found.Ending.Length])} {value} {unit}"
+            : $"{Words(name)} {value}";
+
+    private static readonly (string Ending, string Unit)[] Units =
+    [
+        ("C", "°C"),
+        ("Weeks", "weeks"),
+        ("Days", "days"),
+        ("Mm", "mm"),
+    ];
+
+    /// <summary>A name in code as words, e.g. <c>adultAbove120</c> as "adult above 120".</summary>
     private static string Words(string name) =>
-        string.Concat(name.Select((c, i) => char.IsUpper(c) && i > 0 ? $" {char.ToLowerInvariant(c)}" : $"{c}"));
+        string.Concat(
+                name.Select(
+                    (c, i) =>
+                        char.IsUpper(c) && i > 0 ? $" {char.ToLowerInvariant(c)}"
+                        : char.IsDigit(c) && i > 1 && char.IsLetter(name[i - 1]) ? $" {c}"
+                        : $"{c}"
+                )
+            )
+            .Replace("sub adult", "sub-adult", StringComparison.Ordinal);
 }

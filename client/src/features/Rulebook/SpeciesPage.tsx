@@ -1,11 +1,13 @@
 import { type ReactNode, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useGiveUpOverride, useSpecies } from '../../api/queries';
+import { useSpecies } from '../../api/queries';
 import { Waiting } from '../../ui/Waiting';
 import { tagWord } from '../Reasons/tags';
 import { RuleForm, type RuleTarget } from './RuleForm';
-import { canChange } from './ruleParts';
+import { RuleRows, schoolWord } from './RuleRows';
+import { longestWait } from './ruleParts';
+import { WaitBand } from './WaitBand';
 
 type Sheet = Schemas['SpeciesSheet'];
 type Row = Schemas['SheetLine'];
@@ -78,7 +80,7 @@ function One({ sheet }: { sheet: Sheet }) {
       </Head>
       <div className="border-t border-line px-6 pb-10 max-sm:px-4">
         {sections.map((section) => (
-          <Section
+          <RuleRows
             key={section}
             title={section}
             rows={sheet.lines.filter((l) => l.line.section === section)}
@@ -90,90 +92,6 @@ function One({ sheet }: { sheet: Sheet }) {
     </>
   );
 }
-
-function Section({ title, rows, onChange }: { title: string; rows: Row[]; onChange: (row: Row) => void }) {
-  if (rows.length === 0) {
-    return null;
-  }
-  return (
-    <section aria-label={title} className="mt-4">
-      <h2 className="text-18">{title}</h2>
-      <table className="w-full border-collapse text-13">
-        <thead className="sr-only">
-          <tr>
-            <th scope="col">Rule</th>
-            <th scope="col">Value</th>
-            <th scope="col">Source</th>
-            <th scope="col">Change</th>
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <RuleRow key={row.line.name} row={row} onChange={() => onChange(row)} />
-          ))}
-        </tbody>
-      </table>
-    </section>
-  );
-}
-
-function RuleRow({ row, onChange }: { row: Row; onChange: () => void }) {
-  const { line } = row;
-  const giveUp = useGiveUpOverride();
-  return (
-    <tr className="border-t border-line align-top max-sm:grid max-sm:grid-cols-[1fr_auto] max-sm:py-1">
-      <th scope="row" className="w-[26%] py-1.5 pr-3 text-left font-normal max-sm:w-auto">
-        {line.label}
-        {line.school !== '' && (
-          <span className="text-muted"> · {schoolWord[line.school] ?? line.school}</span>
-        )}
-      </th>
-      <td
-        className={`w-[30%] py-1.5 pr-3 max-sm:col-start-1 max-sm:w-auto ${line.form === 'text' ? '' : 'font-semibold'}`}
-      >
-        {line.text}
-        {row.shipped !== null && (
-          <span className="block font-normal text-muted">rulebook: {row.shipped}</span>
-        )}
-      </td>
-      <td className="py-1.5 pr-3 text-muted max-sm:col-start-1">
-        <span className={line.tag === 'keeper' ? 'text-lamptext' : ''}>{tagWord[line.tag]}</span>
-        {line.tag !== 'practice' && line.tag !== 'memory' && (
-          <span className="block text-12">{line.source.replace(/^house: /, '')}</span>
-        )}
-      </td>
-      <td className="py-1.5 text-right whitespace-nowrap max-sm:col-start-2 max-sm:row-span-3 max-sm:row-start-1">
-        {canChange(line.form) && (
-          <button type="button" className="linkish min-h-6 max-sm:min-h-11" onClick={onChange}>
-            change
-            <span className="sr-only">
-              {' '}
-              {line.label} {line.school}
-            </span>
-          </button>
-        )}
-        {row.overrideId !== null && (
-          <button
-            type="button"
-            className="linkish ml-3 min-h-6 text-lamptext max-sm:min-h-11"
-            disabled={giveUp.isPending}
-            onClick={() => row.overrideId !== null && giveUp.mutate(row.overrideId)}
-          >
-            back to the rulebook
-          </button>
-        )}
-      </td>
-    </tr>
-  );
-}
-
-const schoolWord: Record<string, string> = {
-  often: 'often school',
-  lean: 'lean school',
-  quick: 'quick school',
-  cautious: 'cautious school',
-  default: 'our default',
-};
 
 /** Two species side by side; what is the same in both is left out unless asked for. */
 function Beside({ sheet, other }: { sheet: Sheet; other: string }) {
@@ -187,6 +105,7 @@ function Beside({ sheet, other }: { sheet: Sheet; other: string }) {
         const rows = names
           .map((name) => ({ name, a: here.get(name), b: there.get(name) }))
           .filter((r) => all || r.a?.text !== r.b?.text);
+        const longest = longestWait([...sheet.lines, ...second.lines].map((l) => l.line));
         return (
           <>
             <Head sheet={sheet}>
@@ -234,6 +153,7 @@ function Beside({ sheet, other }: { sheet: Sheet; other: string }) {
                           ) : (
                             <>
                               {line.text} <span className="text-12 text-muted">{tagWord[line.tag]}</span>
+                              {line.form === 'wait' && <WaitBand line={line} longest={longest} />}
                             </>
                           )}
                         </td>

@@ -40,3 +40,28 @@ export function parseValue(parts: Parts, form: Schemas['RuleForm']): unknown {
   }
   return form === 'number' ? figures[0]?.[1] : Object.fromEntries(figures);
 }
+
+/** Rows that say the same of different schools, together and in their order; every other row by itself. */
+export function bySchools<Row extends { line: Pick<Schemas['RuleLine'], 'label' | 'school'> }>(
+  rows: readonly Row[],
+): [Row, ...Row[]][] {
+  const groups: [Row, ...Row[]][] = [];
+  for (const row of rows) {
+    const last = groups.at(-1);
+    if (last !== undefined && row.line.school !== '' && last[0].line.label === row.line.label) {
+      last.push(row);
+    } else {
+      groups.push([row]);
+    }
+  }
+  return groups;
+}
+
+/** The longest day of waits that are drawn on one scale. */
+export const longestWait = (lines: readonly Schemas['RuleLine'][]): number =>
+  Math.max(
+    1,
+    ...lines
+      .filter((line) => line.form === 'wait' && line.unit.startsWith('days'))
+      .map((line) => Number(partsOf(line.value)['p90'])),
+  );
