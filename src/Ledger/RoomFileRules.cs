@@ -61,6 +61,8 @@ public static class RoomFileRules
                 JournalImport.Check([], [.. animal], room).Select(p => p with { Field = $"{animal.Key} {p.Field}" })
             )
             .ToList();
-        return wrong.Count > 0 ? (null, wrong) : (Husbandry.Honesty.Replay.Of(journal, room), []);
+        return wrong.Count > 0
+            ? (null, wrong)
+            : (Husbandry.Honesty.Replay.Of(journal, room, RuleHistory.Always(rules)), []);
     }
 }

@@ -1,9 +1,7 @@
 using System.Text.Json;
 using Husbandry.Climate;
-using Husbandry.Honesty;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
-using Husbandry.Vigils;
 using Microsoft.EntityFrameworkCore;
 
 namespace Ledger;
@@ -37,6 +35,27 @@ public sealed class RulebookStore(LanternDb db, RoomCache cache)
             .OrderBy(o => o.SetTicks)
             .ToListAsync(cancel);
         return [.. rows.Select(r => LedgerJson.Read<RuleOverride>(r.Override))];
+    }
+
+    /// <summary>The rules as they were at any time: changes keep when they were made and when they were given up.</summary>
+    public async Task<RuleHistory> HistoryAsync(CancellationToken cancel)
+    {
+        var own = (await WithSpeciesAsync([], cancel)).Rules!;
+        var rows = await db.Overrides.AsNoTracking().OrderBy(o => o.SetTicks).ToListAsync(cancel);
+        var instants = rows.SelectMany(r => new[] { r.SetTicks, r.EndedTicks ?? r.SetTicks }).Distinct().Order();
+        var changes = new List<RulesSince>();
+        foreach (var ticks in instants)
+        {
+            var held = rows.Where(r => r.SetTicks <= ticks && (r.EndedTicks ?? long.MaxValue) > ticks)
+                .Select(r => LedgerJson.Read<RuleOverride>(r.Override));
+            // What was sound when it was set may not be beside the rules of a later version: then it is left out.
+            if (own.With([.. held]).Rules is { } rules)
+            {
+                changes.Add(new RulesSince(new DateTimeOffset(ticks, TimeSpan.Zero), rules));
+            }
+        }
+
+        return new RuleHistory(own, changes);
     }
 
     /// <summary>The keeper's own species.</summary>
@@ -193,68 +212,4 @@ public sealed class RulebookStore(LanternDb db, RoomCache cache)
 
     private static bool SameReach(RuleOverride a, RuleOverride b) =>
         (a.Scope, a.Group, a.SpeciesId, a.StockId, a.Rule) == (b.Scope, b.Group, b.SpeciesId, b.StockId, b.Rule);
-}
-
-/// <summary>Keeps what is dear to read in memory until it changes: rules, climate, and what the room has taught.</summary>
-public sealed class RoomCache
-{
-    private volatile RuleSet? rules;
-    private volatile RoomClimate? climate;
-    private volatile TaughtUntil? taught;
-    private volatile ScoredUntil? scored;
-
-    /// <summary>A scored replay with the journal and the rules for which it holds.</summary>
-    public sealed record ScoredUntil(ReplayResult Replay, long Sequence, string Fingerprint);
-
-    /// <summary>The scored journal; none when it was never asked for.</summary>
-    public ScoredUntil? Scored
-    {
-        get => scored;
-        set => scored = value;
-    }
-
-    /// <summary>Lessons with the rules and the night for which they hold.</summary>
-    public sealed record TaughtUntil(Lessons Lessons, string Fingerprint, DateOnly Night);
-
-    private long seen = -1;
-
-    /// <summary>
-    /// Notes the newest entry of the file. When another process wrote in the meantime (a file loaded by the script while
-    /// the server runs), everything that is kept here may be stale and is let go.
-    /// </summary>
-    public void See(long latestSequence)
-    {
-        var former = Interlocked.Exchange(ref seen, latestSequence);
-        if (former >= 0 && former != latestSequence)
-        {
-            LetGo();
-        }
-    }
-
-    /// <summary>Notes the newest entry of the file as written by this process.</summary>
-    public void Wrote(long latestSequence) => Interlocked.Exchange(ref seen, latestSequence);
-
-    /// <summary>Lets everything go, so that it is read anew.</summary>
-    public void LetGo() => (Rules, Climate, Taught, Scored) = (null, null, null, null);
-
-    /// <summary>What the room has taught; none when it must be learned anew.</summary>
-    public TaughtUntil? Taught
-    {
-        get => taught;
-        set => taught = value;
-    }
-
-    /// <summary>Temperatures; none when they must be read anew.</summary>
-    public RoomClimate? Climate
-    {
-        get => climate;
-        set => climate = value;
-    }
-
-    /// <summary>The rules; none when they must be read anew.</summary>
-    public RuleSet? Rules
-    {
-        get => rules;
-        set => rules = value;
-    }
 }

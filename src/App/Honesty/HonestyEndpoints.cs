@@ -39,6 +39,7 @@ public static class HonestyEndpoints
     private static async Task<Ok<HonestyView>> ReadAsync(
         RoomNow now,
         JournalReader reader,
+        RulebookStore rulebook,
         RoomCache cache,
         CancellationToken cancel
     )
@@ -52,7 +53,8 @@ public static class HonestyEndpoints
         )
         {
             var journal = await reader.ReadSinceAsync(DateTimeOffset.MinValue, cancel);
-            scored = new RoomCache.ScoredUntil(Replay.Of(journal, room), sequence, room.Rules.Fingerprint);
+            var rules = await rulebook.HistoryAsync(cancel);
+            scored = new RoomCache.ScoredUntil(Replay.Of(journal, room, rules), sequence, room.Rules.Fingerprint);
             cache.Scored = scored;
         }
 

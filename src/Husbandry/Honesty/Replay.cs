@@ -2,6 +2,7 @@ using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
 namespace Husbandry.Honesty;
@@ -15,6 +16,7 @@ public sealed class Replay
     private const int LearnEveryNights = 7;
 
     private readonly Room room;
+    private readonly RuleHistory rules;
     private readonly List<ReplayedLife> lives;
     private readonly List<JournalEntry> written;
     private readonly List<ScoredForecast> forecasts = [];
@@ -23,19 +25,20 @@ public sealed class Replay
     private int tooLate;
     private int cutShort;
 
-    private Replay(IReadOnlyList<JournalEntry> journal, Room room)
+    private Replay(IReadOnlyList<JournalEntry> journal, Room room, RuleHistory rules)
     {
-        this.room = room;
+        (this.room, this.rules) = (room, rules);
         written = [.. journal.OrderBy(e => e.WrittenAt).ThenBy(e => e.Sequence)];
         lives = [.. journal.GroupBy(e => e.StockId).Select(g => ReplayedLife.Of([.. g])).OfType<ReplayedLife>()];
     }
 
     /// <summary>Replays a journal.</summary>
     /// <param name="journal">All entries of all animals, withdrawn and corrected ones included.</param>
-    /// <param name="room">Rules, settings and climate; what it has taught is not used.</param>
-    public static ReplayResult Of(IReadOnlyList<JournalEntry> journal, Room room)
+    /// <param name="room">Settings and climate; what it has taught is not used.</param>
+    /// <param name="rules">The rules as they were on each night.</param>
+    public static ReplayResult Of(IReadOnlyList<JournalEntry> journal, Room room, RuleHistory rules)
     {
-        var replay = new Replay(journal, room);
+        var replay = new Replay(journal, room, rules);
         return journal.Count == 0 ? new ReplayResult(room.Tonight, room.Tonight, [], [], [], 0, 0) : replay.Run();
     }
 
@@ -59,7 +62,7 @@ public sealed class Replay
                 next++;
             }
 
-            var then = Room.At(room.Rules, room.Settings, end.AddTicks(-1)) with { Climate = room.Climate };
+            var then = Room.At(rules.At(end), room.Settings, end.AddTicks(-1)) with { Climate = room.Climate };
             if ((night.DayNumber - first.DayNumber) % LearnEveryNights == 0)
             {
                 lessons = Lessons.Of([.. lives.Select(l => l.Standing).OfType<Standing>()], then);
