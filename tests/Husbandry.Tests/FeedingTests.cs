@@ -24,7 +24,7 @@ public class FeedingTests
     [InlineData(9, 6, 9)]
     public void Prey_is_at_most_two_thirds_of_the_body_and_never_longer(double body, double max, double never)
     {
-        var fit = PreyFit.Of(Tarantula, body, Rules.Feeders);
+        var fit = PreyFit.Of(Tarantula, body, Rules.Feeders, Stage.Juvenile);
         Assert.Equal(max, fit.MaxPreyMm, 1e-9);
         Assert.Equal(never, fit.NeverAboveMm, 1e-9);
     }
@@ -78,7 +78,9 @@ public class FeedingTests
         Gen.Double[2, 60]
             .Sample(body =>
                 Assert.All(
-                    PreyFit.Of(Tarantula, body, Rules.Feeders).Options.Where(o => o.Verdict == PreyVerdict.Cut),
+                    PreyFit
+                        .Of(Tarantula, body, Rules.Feeders, Stage.Juvenile)
+                        .Options.Where(o => o.Verdict == PreyVerdict.Cut),
                     o => Assert.True(o.MaxMm / o.Pieces <= (body * 2 / 3) + 1e-4)
                 )
             );
@@ -296,5 +298,7 @@ public class FeedingTests
     }
 
     private static PreyOption Option(double body, string feeder, string size) =>
-        PreyFit.Of(Tarantula, body, Rules.Feeders).Options.Single(o => o.FeederId == feeder && o.SizeClassId == size);
+        PreyFit
+            .Of(Tarantula, body, Rules.Feeders, Stage.Juvenile)
+            .Options.Single(o => o.FeederId == feeder && o.SizeClassId == size);
 }

@@ -50,7 +50,7 @@ public class RulebookTests
     [Theory]
     [InlineData("groups.json", "\"growthRatio\": {", "\"growthRadio\": {", "growthRadio")]
     [InlineData("groups.json", "\"tag\": \"practice\"", "\"tag\": \"hearsay\"", "groups.json")]
-    [InlineData("groups.json", "\"fruit-fly-large\"", "\"moon-cheese\"", "staples")]
+    [InlineData("groups.json", "\"fruit-fly-large\"", "\"moon-cheese\"", "menu")]
     [InlineData(
         "signs.json",
         "\"likelihoodRatio\": {\n      \"value\": 4.0",

@@ -51,6 +51,10 @@ public static class CalculatorEndpoints
             .WithName("calcMass")
             .Produces<CalcAnswer<MassResult>>()
             .ProducesValidationProblem();
+        calc.MapPost("diversity", DiversityCalculator.Answer)
+            .WithName("calcDiversity")
+            .Produces<CalcAnswer<DiversityResult>>()
+            .ProducesValidationProblem();
         calc.MapPost("container", BodyCalculators.ContainerOf)
             .WithName("calcContainer")
             .Produces<CalcAnswer<ContainerResult>>()

@@ -12,12 +12,14 @@ namespace App.Calculators;
 /// <param name="Stage">Stage of life; read from the leg span when left out.</param>
 /// <param name="LegSpanMm">Diagonal leg span.</param>
 /// <param name="AbdomenRatio">Abdomen width ÷ carapace width.</param>
+/// <param name="ForelegMm">Femur and tibia of a mantis's grasping foreleg.</param>
 public sealed record PreyRequest(
     string Group,
     double BodyLengthMm,
     Stage? Stage = null,
     double? LegSpanMm = null,
-    double? AbdomenRatio = null
+    double? AbdomenRatio = null,
+    double? ForelegMm = null
 );
 
 /// <summary>One size class of a feeder judged.</summary>
@@ -55,6 +57,7 @@ internal static class PreyCalculator
         var problems = CalculatorEndpoints
             .Within("bodyLengthMm", body.BodyLengthMm, limit.Low / 10, limit.High, "mm")
             .Concat(CalculatorEndpoints.Within("legSpanMm", body.LegSpanMm, limit.Low, limit.High, "mm"))
+            .Concat(CalculatorEndpoints.Within("forelegMm", body.ForelegMm, limit.Low / 10, limit.High, "mm"))
             .Concat(CalculatorEndpoints.Within("abdomenRatio", body.AbdomenRatio, 0.1, MostRatio, ""))
             .ToList();
         if (problems.Count > 0)
@@ -62,10 +65,18 @@ internal static class PreyCalculator
             return Problems.Of(problems);
         }
 
-        var fit = PreyFit.Of(group, body.BodyLengthMm, rules.Feeders);
-        var reasons = CalcReason.From(PreyFit.Why(group, fit, new Wording(LengthUnit.Mm, default))).ToList();
         var legSpan = body.LegSpanMm ?? (body.BodyLengthMm / group.BodyPerSize.Value);
         var stage = body.Stage ?? StageReading.ForGroup(group, legSpan);
+        if (!group.StageWords.ContainsKey(stage))
+        {
+            return Problems.Of(
+                "stage",
+                $"{group.Name} have no such stage. Known: {string.Join(", ", group.StageWords.Keys)}."
+            );
+        }
+
+        var fit = PreyFit.Of(group, body.BodyLengthMm, rules.Feeders, stage, body.ForelegMm);
+        var reasons = CalcReason.From(PreyFit.Why(group, fit, new Wording(LengthUnit.Mm, default))).ToList();
         reasons.Add(
             new CalcReason(
                 $"Counts as {group.StageWord(stage)}{(stage == Husbandry.Stock.Stage.Adult ? "; adults may be given less than the limit" : "")}.",

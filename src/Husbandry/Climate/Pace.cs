@@ -34,6 +34,9 @@ public sealed class Pace
     /// <summary>Whether temperatures were read at all.</summary>
     public bool IsKnown => means is not null;
 
+    /// <summary>Mean temperature of the last days, °C, where any was read; else that for which the waits hold.</summary>
+    public double CelsiusNow => recent;
+
     /// <summary>Effective days that one day at the present temperature is worth.</summary>
     public double RateNow => warmth is null ? 1 : Rate(warmth, recent);
 

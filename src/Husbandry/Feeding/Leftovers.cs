@@ -3,6 +3,7 @@ using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 using Husbandry.Stock;
 
 namespace Husbandry.Feeding;
@@ -23,17 +24,20 @@ public sealed record Leftover(string What, int InHours, DateTimeOffset OutBy, bo
         }
 
         var live = prey.Offer.Preparation == Preparation.Live && prey.Offer.Outcome != OfferOutcome.KilledAndLeft;
-        var rule = live ? subject.Group.LivePreyHours[stage] : subject.Group.DeadPreyHours;
+        var (rule, name) = RuleFor(subject, stage, prey.Offer, live);
         var atOnce = live && phase is not (Phase.Open or Phase.WellFed);
-        var what = JournalText.Food(prey.Offer, subject.Room.Rules);
+        var food = JournalText.Food(prey.Offer, subject.Room.Rules);
+        var what = prey.Offer.Untaken is { Count: > 0 } vials
+            ? $"what no. {string.Join(", ", vials)} left of {food}"
+            : food;
         var hours = (int)Math.Max(0, Math.Floor((subject.Room.Now - prey.At).TotalHours));
         var leftover = new Leftover(what, hours, atOnce ? prey.At : prey.At.AddHours(rule.Value), atOnce);
         var limit = rule.Because(
             "Leftovers",
-            live ? $"group.livePreyHours.{StageReading.Key(stage)}" : "group.deadPreyHours",
-            live
-                ? $"Live prey not taken comes out within {rule.Value:0} h."
-                : $"Dead prey comes out before it rots, within {rule.Value:0} h in a warm room."
+            name,
+            live ? $"Live prey not taken comes out within {rule.Value:0} h."
+                : prey.Offer.Preparation == Preparation.Fresh ? $"Out again within {rule.Value:0} h, before it molds."
+                : $"Dead prey comes out before it rots, within {rule.Value:0} h at {subject.Pace.CelsiusNow:0} °C."
         );
         var reasons = new List<Reason>
         {
@@ -56,5 +60,16 @@ public sealed record Leftover(string What, int InHours, DateTimeOffset OutBy, bo
         }
 
         return new Answer<Leftover?>(leftover, $"{what} in for {hours} h.", reasons);
+    }
+
+    /// <summary>The food's own limit where it has one; else live prey by stage, dead prey by warmth.</summary>
+    private static (Rule<double> Rule, string Name) RuleFor(Subject subject, Stage stage, Offered offer, bool live)
+    {
+        var cool = subject.Pace.IsKnown && subject.Pace.CelsiusNow < subject.Room.Rules.Room.CoolBelowC.Value;
+        return subject.Room.Rules.Feeder(offer.FeederId)?.StayHours is { } own
+                ? (own, $"feeder.{offer.FeederId}.stayHours")
+            : live ? (subject.Group.LivePreyHours[stage], $"group.livePreyHours.{StageReading.Key(stage)}")
+            : cool ? (subject.Group.DeadPreyHoursCool, "group.deadPreyHoursCool")
+            : (subject.Group.DeadPreyHours, "group.deadPreyHours");
     }
 }

@@ -36,16 +36,15 @@ public sealed record MealPlan(DateOnly? Due, bool Forbidden, DateOnly? LastMeal,
     public static Answer<MealPlan> Of(
         Subject subject,
         Answer<Stage> stage,
-        Phase phase,
         Answer<Condition> condition,
         FirstMeal? firstMeal,
         PreyFit? prey,
-        HushTable hush
+        HushTable hush,
+        Variety variety
     )
     {
-        var (every, cadenceReason) = Cadence(subject, stage.Value);
-        var (factor, conditionReasons) = ByCondition(subject, condition);
-        every *= factor;
+        var cadence = Cadence.Of(subject, stage.Value, condition);
+        var every = cadence.Days;
         var lastMeal =
             subject.Standing.Meals.Count == 0 ? (DateOnly?)null : subject.Night(subject.Standing.Meals[^1].At);
         var words = subject.Room.Wording;
@@ -66,13 +65,10 @@ public sealed record MealPlan(DateOnly? Due, bool Forbidden, DateOnly? LastMeal,
                 )
                 : Reason.FromRecord("Last meal", "None on record.", "record.offered")
         );
-        reasons.Add(cadenceReason);
-        reasons.AddRange(conditionReasons);
+        reasons.AddRange(cadence.Why);
         var due = DueNight(subject, stage.Value, lastMeal, every, firstMeal, reasons);
-        var offer =
-            subject.Group.Diet != Diet.Prey ? Serve(subject)
-            : prey is null ? null
-            : Choose(subject, prey, hush);
+        var offer = MealChoice.Of(subject, stage.Value, prey, hush, variety);
+        reasons.AddRange(variety.Why);
         var plan = new MealPlan(forbidden ? null : due, forbidden, lastMeal, every, offer);
         var summary =
             forbidden ? Until(hush[CareAct.FeedLive].Until, words)
@@ -85,56 +81,6 @@ public sealed record MealPlan(DateOnly? Due, bool Forbidden, DateOnly? LastMeal,
         end is null ? "No food for now."
         : end.From == end.To ? $"No food until {words.Date(end.Night)}."
         : $"No food until about {words.Date(end.Night)} ({words.Dates(end.From, end.To)}).";
-
-    private static (double Days, Reason Why) Cadence(Subject subject, Stage stage)
-    {
-        var rule = subject.Group.Cadence[stage];
-        var school = subject.Room.Settings.Cadence;
-        var picked = school switch
-        {
-            CadenceSchool.Often => rule.Often,
-            CadenceSchool.Lean => rule.Lean,
-            _ => rule.Default,
-        };
-        var male =
-            stage == Stage.Adult && subject.Standing.Details.Sex == Sex.Male && subject.Standing.IsMatureByRecord;
-        var days = picked.Value * (male ? subject.Group.MatureMaleCadence.Value : 1);
-        var suffix = male ? $" A mature male eats less: × {Wording.Plain(subject.Group.MatureMaleCadence.Value)}." : "";
-        var why = picked.Because(
-            "Cadence",
-            $"group.cadence.{StageReading.Key(stage)}",
-            $"A {StageReading.Word(stage)} eats every {Wording.Days(days)}.{suffix}",
-            new School("often", $"every {Wording.Days(rule.Often.Value)}", school == CadenceSchool.Often),
-            new School("default", $"every {Wording.Days(rule.Default.Value)}", school == CadenceSchool.Default),
-            new School("lean", $"every {Wording.Days(rule.Lean.Value)}", school == CadenceSchool.Lean)
-        );
-        return (days, why);
-    }
-
-    private static (double Factor, IEnumerable<Reason> Why) ByCondition(Subject subject, Answer<Condition> condition)
-    {
-        var rules = subject.Group.Condition;
-        return condition.Value.Word switch
-        {
-            ConditionWord.Thin => (
-                rules.ThinFactor.Value,
-                condition.Reasons.Append(
-                    rules.ThinFactor.Because(
-                        "Thin",
-                        "group.condition.thinFactor",
-                        "Thin: fed twice as soon, and check the water."
-                    )
-                )
-            ),
-            ConditionWord.Plump => (
-                rules.PlumpFactor.Value,
-                condition.Reasons.Append(
-                    rules.PlumpFactor.Because("Plump", "group.condition.plumpFactor", "Plump: one meal is skipped.")
-                )
-            ),
-            _ => (1, condition.Reasons),
-        };
-    }
 
     private static DateOnly DueNight(
         Subject subject,
@@ -186,85 +132,5 @@ public sealed record MealPlan(DateOnly? Due, bool Forbidden, DateOnly? LastMeal,
         }
 
         return due;
-    }
-
-    /// <summary>
-    /// Picks what to offer: a staple of the group that fits whole, the fullest meal in the fewest animals; another
-    /// when one feeder makes up too much of the last meals; else a cut one.
-    /// </summary>
-    private static MealOffer? Choose(Subject subject, PreyFit prey, HushTable hush)
-    {
-        var order = subject.Group.Staples;
-        var tired = TooOften(subject);
-        var option = prey
-            .Options.Where(o => o.Verdict is PreyVerdict.Fits or PreyVerdict.Cut && order.Contains(o.FeederId))
-            .OrderBy(o => o.Verdict == PreyVerdict.Fits ? 0 : 1)
-            .ThenBy(o => o.FeederId == tired ? 1 : 0)
-            .ThenBy(o => o.Fatty ? 1 : 0)
-            .ThenBy(o => IndexOf(order, o.FeederId))
-            .ThenBy(o => o.Count)
-            .ThenByDescending(o => o.MaxMm)
-            .FirstOrDefault();
-        if (option is null)
-        {
-            return null;
-        }
-
-        var mustBeDead = hush[CareAct.FeedLive].Verdict != Verdict.Fine;
-        var preparation =
-            option.Verdict == PreyVerdict.Cut ? Preparation.Cut
-            : mustBeDead ? Preparation.PreKilled
-            : Preparation.Live;
-        var count = option.Count * (subject.IsBrood ? subject.Standing.Details.Count : 1);
-        var offer = new Offered(option.FeederId, option.SizeClassId, count, preparation, OfferOutcome.NotSeen, null);
-        return new MealOffer(
-            option.FeederId,
-            option.SizeClassId,
-            count,
-            preparation,
-            JournalText.Food(offer, subject.Room.Rules),
-            option.Serving
-        );
-    }
-
-    /// <summary>Food that needs no sizing: the group's first staple, as it is.</summary>
-    private static MealOffer? Serve(Subject subject)
-    {
-        var feeder = subject.Room.Rules.Feeder(subject.Group.Staples[0])!;
-        var size = feeder.Classes[0];
-        var offer = new Offered(feeder.Id, size.Id, 1, Preparation.Fresh, OfferOutcome.NotSeen, null);
-        return new MealOffer(
-            feeder.Id,
-            size.Id,
-            1,
-            Preparation.Fresh,
-            JournalText.Food(offer, subject.Room.Rules),
-            feeder.Serving
-        );
-    }
-
-    private static string? TooOften(Subject subject)
-    {
-        var meals = subject.Standing.Meals;
-        var most = meals.GroupBy(m => m.Offer.FeederId).MaxBy(g => g.Count());
-        return
-            most is not null
-            && meals.Count == subject.Room.Rules.Room.MealsRemembered.Value
-            && most.Count() > meals.Count * subject.Room.Rules.Room.VarietyShareLimit.Value
-            ? most.Key
-            : null;
-    }
-
-    private static int IndexOf(IReadOnlyList<string> order, string id)
-    {
-        for (var i = 0; i < order.Count; i++)
-        {
-            if (order[i] == id)
-            {
-                return i;
-            }
-        }
-
-        return order.Count;
     }
 }

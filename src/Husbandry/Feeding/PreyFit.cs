@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
+using Husbandry.Stock;
 
 namespace Husbandry.Feeding;
 
@@ -36,6 +37,8 @@ public enum PreyVerdict
 /// <param name="Count">How many make a meal (of whole animals; of pieces when cut); 0 when not at all.</param>
 /// <param name="Fatty">Rich in fat.</param>
 /// <param name="Serving">How to serve it.</param>
+/// <param name="Traits">What it does that must be minded.</param>
+/// <param name="OnMenu">Whether it suits the stage.</param>
 public sealed record PreyOption(
     string FeederId,
     string SizeClassId,
@@ -47,7 +50,9 @@ public sealed record PreyOption(
     int Pieces,
     int Count,
     bool Fatty,
-    string Serving
+    string Serving,
+    IReadOnlyList<FeederTrait> Traits,
+    bool OnMenu = false
 );
 
 /// <summary>Largest prey and what every feeder class is to an animal.</summary>
@@ -55,7 +60,14 @@ public sealed record PreyOption(
 /// <param name="NeverAboveMm">Length that prey must never exceed.</param>
 /// <param name="BodyMm">Body length it was judged by.</param>
 /// <param name="Options">Every feeder class of the rulebook.</param>
-public sealed record PreyFit(double MaxPreyMm, double NeverAboveMm, double BodyMm, IReadOnlyList<PreyOption> Options)
+/// <param name="ForelegMm">Foreleg it was judged by, if that was measured.</param>
+public sealed record PreyFit(
+    double MaxPreyMm,
+    double NeverAboveMm,
+    double BodyMm,
+    IReadOnlyList<PreyOption> Options,
+    double? ForelegMm
+)
 {
     // Lengths that differ by less than this are the same to a ruler; it keeps 2/3 of 15 mm from refusing 10 mm prey.
     private const double RulerMm = 1e-6;
@@ -68,29 +80,52 @@ public sealed record PreyFit(double MaxPreyMm, double NeverAboveMm, double BodyM
     /// <param name="group">Rules of the predator's group, which must take prey.</param>
     /// <param name="bodyMm">Carapace and abdomen, legs not counted, mm, &gt; 0.</param>
     /// <param name="feeders">Feeders to judge.</param>
-    public static PreyFit Of(GroupRules group, double bodyMm, IReadOnlyList<FeederRules> feeders)
+    /// <param name="stage">Stage, for the menu and for what adults may hold.</param>
+    /// <param name="forelegMm">Femur and tibia of the grasping foreleg, where they were measured.</param>
+    public static PreyFit Of(
+        GroupRules group,
+        double bodyMm,
+        IReadOnlyList<FeederRules> feeders,
+        Stage stage,
+        double? forelegMm = null
+    )
     {
         var rules = RulesOf(group);
-        var limit = bodyMm * rules.ShareOfBody.Value;
+        var limit = Limit(rules, bodyMm, stage, forelegMm);
+        var menu = group.Menu[stage];
         var mealMg = InsectMass.FromLengthMm(bodyMm * rules.MealShareOfBody.Value);
         var options = feeders
             .SelectMany(f =>
                 f.Classes.Where(c => c.LengthMm is not null).Select(c => Judge(f, c, limit, mealMg, rules))
             )
+            .Select(o => o with { OnMenu = MealChoice.Rank(menu, o) >= 0 })
             .ToList();
-        return new PreyFit(limit, bodyMm * rules.NeverAboveShare.Value, bodyMm, options);
+        return new PreyFit(limit, bodyMm * rules.NeverAboveShare.Value, bodyMm, options, forelegMm);
+    }
+
+    /// <summary>
+    /// The group's share of the body; what must be held by the forelegs is no longer than they are, and for adults their
+    /// length alone decides.
+    /// </summary>
+    private static double Limit(PreyRules rules, double bodyMm, Stage stage, double? forelegMm)
+    {
+        var byBody = bodyMm * rules.ShareOfBody.Value;
+        return !rules.HeldByForelegs.Value || forelegMm is not { } foreleg ? byBody
+            : stage == Stage.Adult ? Math.Min(foreleg, bodyMm * rules.NeverAboveShare.Value)
+            : Math.Min(foreleg, byBody);
     }
 
     /// <summary>Why the limit is what it is.</summary>
-    public static IReadOnlyList<Reason> Why(GroupRules group, PreyFit fit, Stock.Wording words)
+    public static IReadOnlyList<Reason> Why(GroupRules group, PreyFit fit, Wording words)
     {
         var rules = RulesOf(group);
         return
         [
+            .. ByForeleg(rules, fit, words),
             rules.ShareOfBody.Because(
                 "Size",
                 "group.prey.shareOfBody",
-                $"{Share(rules.ShareOfBody.Value)} of a {words.Length(fit.BodyMm)} body is {words.Length(fit.MaxPreyMm)}; legs do not count. Too large is the dangerous side."
+                $"{Share(rules.ShareOfBody.Value)} of a {words.Length(fit.BodyMm)} body is {words.Length(fit.BodyMm * rules.ShareOfBody.Value)}; legs do not count. Too large is the dangerous side."
             ),
             rules.NeverAboveShare.Because(
                 "Never above",
@@ -113,6 +148,22 @@ public sealed record PreyFit(double MaxPreyMm, double NeverAboveMm, double BodyM
         ];
     }
 
+    private static IEnumerable<Reason> ByForeleg(PreyRules rules, PreyFit fit, Wording words)
+    {
+        if (!rules.HeldByForelegs.Value)
+        {
+            yield break;
+        }
+
+        yield return rules.HeldByForelegs.Because(
+            "Forelegs",
+            "group.prey.heldByForelegs",
+            fit.ForelegMm is { } mm
+                ? $"It must be able to close its forelegs on it: {words.Length(mm)} of femur and tibia."
+                : "It must be able to close its forelegs on it: measure femur and tibia to size prey by them; until then half the body counts."
+        );
+    }
+
     private static PreyRules RulesOf(GroupRules group) =>
         group.Prey ?? throw new ArgumentException($"{group.Name} take no prey.", nameof(group));
 
@@ -133,19 +184,19 @@ public sealed record PreyFit(double MaxPreyMm, double NeverAboveMm, double BodyM
                 : feeder.CanBeCut && pieces <= rules.MostPieces.Value
                     ? (PreyVerdict.Cut, pieces, Math.Clamp((int)Math.Round(mealMg / oneMg * pieces), 1, pieces))
                     : (PreyVerdict.TooLarge, 0, 0);
-        string Named(string noun) => size.Name.Length == 0 ? noun : $"{size.Name} {noun}";
         return new PreyOption(
             feeder.Id,
             size.Id,
-            Named(feeder.Name),
-            Named(feeder.Plural),
+            feeder.NameOf(size, many: false),
+            feeder.NameOf(size, many: true),
             min,
             max,
             verdict,
             cuts,
             count,
             feeder.Fatty,
-            feeder.Serving
+            feeder.Serving,
+            feeder.Traits
         );
     }
 }

@@ -80,6 +80,7 @@ public sealed record BodySize(double SizeMm, double BodyMm, double HardPartMm, b
             BodyPart.CarapaceWidth => "Carapace width",
             BodyPart.HeadCapsule => "Head capsule",
             BodyPart.Claw => "Large claw",
+            BodyPart.Foreleg => "Foreleg, femur and tibia",
             _ => "Abdomen width",
         };
 

@@ -99,6 +99,11 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
             var began = subject.Night(subject.Standing.Waiting!.Began.From);
             var end = new HushEnd(wait.P10, wait.P50, wait.P90);
             causes.Add((waiting, began, end, VigilWords.EndsEarlyBy(wait.Vigil)));
+            if (phase == Phase.Founding && subject.Profile.Founding?.Value == Founding.Claustral)
+            {
+                causes.Add((HushCause.Claustral, began, end, VigilWords.EndsEarlyBy(wait.Vigil)));
+            }
+
             if (phase == Phase.Pupa && subject.Standing.Chill is { To: null } chill)
             {
                 causes.Add((HushCause.Chilled, subject.Night(chill.From), null, "the weeks of cold being over"));

@@ -83,13 +83,15 @@ public enum OfferOutcome
 /// <param name="Preparation">How it was served.</param>
 /// <param name="Outcome">What came of it.</param>
 /// <param name="LeftIn">Whether prey stayed in the enclosure; by default what <see cref="OfferOutcomes"/> says.</param>
+/// <param name="Untaken">Of a brood in numbered vials: those that did not take it, though the others did.</param>
 public sealed record Offered(
     string FeederId,
     string SizeClassId,
     int Count,
     Preparation Preparation,
     OfferOutcome Outcome,
-    bool? LeftIn = null
+    bool? LeftIn = null,
+    IReadOnlyList<int>? Untaken = null
 ) : Act;
 
 /// <summary>Meaning of the outcomes.</summary>
@@ -104,8 +106,9 @@ public static class OfferOutcomes
 
     /// <summary>Whether prey is still in the enclosure after this offer.</summary>
     public static bool LeavesPreyIn(this Offered offer) =>
-        !offer.Outcome.IsMeal()
-        && (offer.LeftIn ?? offer.Outcome is OfferOutcome.NotSeen or OfferOutcome.KilledAndLeft);
+        offer.Outcome.IsMeal()
+            ? offer is { Untaken.Count: > 0, LeftIn: not false }
+            : offer.LeftIn ?? offer.Outcome is OfferOutcome.NotSeen or OfferOutcome.KilledAndLeft;
 }
 
 /// <summary>Leftovers were taken out.</summary>
@@ -162,6 +165,9 @@ public enum BodyPart
 
     /// <summary>Width of a hermit crab's large claw.</summary>
     Claw,
+
+    /// <summary>Length of a mantis's grasping foreleg, femur and tibia: what it can hold.</summary>
+    Foreleg,
 }
 
 /// <summary>A measure was taken.</summary>

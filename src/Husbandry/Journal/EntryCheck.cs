@@ -45,7 +45,7 @@ public static class EntryCheck
                 Acquired a => CheckDetails(a.Details, room).Concat(CheckPlace(a.Place)),
                 DetailsChanged d => CheckDetails(d.Details, room).Concat(CheckAgainstMolts(d.Details, standing, room)),
                 Moved m => CheckPlace(m.Place),
-                Offered o => CheckOffer(o, room.Rules),
+                Offered o => OfferCheck.Check(o, standing, room.Rules),
                 SignSeen s => CheckSign(s, standing, room.Rules),
                 Measured m => CheckMeasure(m, when, standing, room),
                 Counted c => CheckCount(c, standing),
@@ -212,30 +212,6 @@ public static class EntryCheck
         if (place.Rack.Length is < 1 or > 2 || place.Shelf is < 1 or > 99 || place.Slot is < 1 or > 999)
         {
             yield return new Problem("place", $"Write {Place.Form}.");
-        }
-    }
-
-    private static IEnumerable<Problem> CheckOffer(Offered o, RuleSet rules)
-    {
-        var feeder = rules.Feeder(o.FeederId);
-        if (feeder is null)
-        {
-            yield return new Problem(
-                "act.feederId",
-                $"Unknown feeder. Known: {string.Join(", ", rules.Feeders.Select(f => f.Id))}."
-            );
-        }
-        else if (feeder.Classes.All(c => c.Id != o.SizeClassId))
-        {
-            yield return new Problem(
-                "act.sizeClassId",
-                $"Unknown size of {feeder.Name}. Known: {string.Join(", ", feeder.Classes.Select(c => c.Id))}."
-            );
-        }
-
-        if (o.Count is < 1 or > MostAnimals)
-        {
-            yield return new Problem("act.count", $"Must be 1 to {MostAnimals} animals or pieces.");
         }
     }
 

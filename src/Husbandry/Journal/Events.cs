@@ -25,8 +25,14 @@ public sealed record MeasureEvent(
 /// <summary>An offer on record.</summary>
 public sealed record OfferEvent(Guid EntryId, DateTimeOffset At, Offered Offer);
 
-/// <summary>What came of one offer: taken or turned down.</summary>
-public sealed record AppetiteEvent(DateTimeOffset At, bool Taken);
+/// <summary>A vial of a brood that left its food while the others ate.</summary>
+/// <param name="Number">Number of the vial, from 1.</param>
+/// <param name="Times">Meals left in a row.</param>
+/// <param name="At">When it last did.</param>
+public sealed record VialEvent(int Number, int Times, DateTimeOffset At);
+
+/// <summary>What came of one offer of a feeder: taken or turned down.</summary>
+public sealed record AppetiteEvent(DateTimeOffset At, bool Taken, string? FeederId = null);
 
 /// <summary>A sign on record.</summary>
 public sealed record SignEvent(Guid EntryId, DateTimeOffset At, string SignId);

@@ -18,6 +18,7 @@ namespace Husbandry.Journal;
 /// <param name="Measures">Measures, in order.</param>
 /// <param name="Meals">The last meals taken, newest last.</param>
 /// <param name="Untaken">Offers not taken since the last meal and the last molt, newest last.</param>
+/// <param name="Vials">Vials of a brood that left their last meal, by number.</param>
 /// <param name="PreyIn">The offer whose prey is still in the enclosure, if any.</param>
 /// <param name="Signs">Signs seen in its whole life here, in order.</param>
 /// <param name="CleanLooks">Looks without a sign in its whole life here, in order.</param>
@@ -42,6 +43,7 @@ public sealed record Standing(
     IReadOnlyList<MeasureEvent> Measures,
     IReadOnlyList<OfferEvent> Meals,
     IReadOnlyList<OfferEvent> Untaken,
+    IReadOnlyList<VialEvent> Vials,
     OfferEvent? PreyIn,
     IReadOnlyList<SignEvent> Signs,
     IReadOnlyList<DateTimeOffset> CleanLooks,
@@ -58,7 +60,7 @@ public sealed record Standing(
 )
 {
     /// <summary>Changes with the shape of this record, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 2;
+    public const int Shape = 3;
 
     /// <summary>How many of the last meals are remembered; variety and appetite look no further back.</summary>
     public const int MealsKept = 10;
@@ -118,7 +120,12 @@ public sealed record Standing(
             Acquired a => this with { Details = a.Details, Place = a.Place, DetailsVersion = entry.Sequence },
             DetailsChanged d => this with { Details = d.Details, DetailsVersion = entry.Sequence },
             Moved m => this with { Place = m.Place, DetailsVersion = entry.Sequence },
-            Counted c => this with { Details = Details with { Count = c.Count }, DetailsVersion = entry.Sequence },
+            Counted c => this with
+            {
+                Details = Details with { Count = c.Count },
+                DetailsVersion = entry.Sequence,
+                Vials = [.. Vials.Where(v => v.Number <= c.Count)],
+            },
             Offered o => AfterOffer(new OfferEvent(entry.Id, at, o)),
             LeftoversRemoved => this with { PreyIn = null },
             Watered => this with { LastWater = at },
@@ -193,6 +200,7 @@ public sealed record Standing(
                 [],
                 [],
                 [],
+                [],
                 null,
                 [],
                 [],
@@ -213,20 +221,33 @@ public sealed record Standing(
         offer.Offer.Outcome.IsMeal()
             ? this with
             {
-                Appetite = WithAppetite(offer.At, true),
+                Appetite = WithAppetite(offer, true),
                 Meals = [.. Meals.Append(offer).TakeLast(MealsKept)],
                 Untaken = [],
-                PreyIn = null,
+                Vials = WithVials(offer),
+                PreyIn = offer.Offer.LeavesPreyIn() ? offer : null,
             }
             : this with
             {
-                Appetite = offer.Offer.Outcome.IsRefusal() ? WithAppetite(offer.At, false) : Appetite,
+                Appetite = offer.Offer.Outcome.IsRefusal() ? WithAppetite(offer, false) : Appetite,
                 Untaken = [.. Untaken.Append(offer).TakeLast(MealsKept)],
                 PreyIn = offer.Offer.LeavesPreyIn() ? offer : PreyIn,
             };
 
-    private List<AppetiteEvent> WithAppetite(DateTimeOffset at, bool taken) =>
-        [.. Appetite.Append(new AppetiteEvent(at, taken)).TakeLast(OffersKept)];
+    /// <summary>A vial that eats again is an exception no more; one that leaves its food again counts on.</summary>
+    private List<VialEvent> WithVials(OfferEvent offer) =>
+        [
+            .. (offer.Offer.Untaken ?? [])
+                .Order()
+                .Select(number => new VialEvent(
+                    number,
+                    1 + (Vials.FirstOrDefault(v => v.Number == number)?.Times ?? 0),
+                    offer.At
+                )),
+        ];
+
+    private List<AppetiteEvent> WithAppetite(OfferEvent offer, bool taken) =>
+        [.. Appetite.Append(new AppetiteEvent(offer.At, taken, offer.Offer.FeederId)).TakeLast(OffersKept)];
 
     private Standing AfterBegin(Began began, JournalEntry entry)
     {

@@ -16,7 +16,7 @@ public static class JournalText
         {
             Acquired a => a.Details.AcquiredFrom is { Length: > 0 } from ? $"came from {from}" : "came",
             DetailsChanged => "details changed",
-            Offered o => $"{OutcomeWords(o.Outcome)} {Food(o, rules)}",
+            Offered o => $"{OutcomeWords(o.Outcome)} {Food(o, rules)}{Exceptions(o)}",
             LeftoversRemoved => "leftovers taken out",
             Watered { Water: WaterKind.Mist } => "misted",
             Watered => "dish filled",
@@ -104,6 +104,9 @@ public static class JournalText
             SexEvidence.AdultMarks => "by its adult marks",
             _ => "by its looks",
         };
+
+    private static string Exceptions(Offered o) =>
+        o.Untaken is { Count: > 0 } vials ? $"; no. {string.Join(", ", vials)} left theirs" : "";
 
     private static string OutcomeWords(OfferOutcome outcome) =>
         outcome switch

@@ -21,6 +21,8 @@ namespace Husbandry.Rounds;
 /// <param name="Hush">What may be done, act by act.</param>
 /// <param name="Prey">Largest prey and every feeder class; none while its size is unknown.</param>
 /// <param name="Meal">The next meal.</param>
+/// <param name="NotEating">Why it has not eaten for long, when it has not.</param>
+/// <param name="Variety">How varied the last meals were and what it likes.</param>
 /// <param name="Water">The water clock.</param>
 /// <param name="Leftover">Prey still in there.</param>
 /// <param name="Growth">Skins and growth ratio.</param>
@@ -38,6 +40,8 @@ public sealed record Judgement(
     HushTable Hush,
     Answer<PreyFit?> Prey,
     Answer<MealPlan> Meal,
+    Answer<NotEating?> NotEating,
+    Variety Variety,
     Answer<WaterPlan> Water,
     Answer<Leftover?> Leftover,
     Answer<GrowthRecord?> Growth,
@@ -67,7 +71,9 @@ public sealed record Judgement(
             firstMeal.Value,
             Feeding.FirstMeal.Days(firstMealRule, room.Settings.FirstMeal)
         );
-        var prey = PreyOf(subject, size);
+        var prey = PreyOf(subject, size, stage.Value);
+        var variety = Feeding.Variety.Of(subject);
+        var meal = MealPlan.Of(subject, stage, condition, firstMeal.Value, prey.Value, hush, variety);
         var growth = GrowthRecord.Of(subject);
         var ratio = growth.Value?.Corrected?.Ratio ?? growth.Value?.Ratio ?? subject.Profile.GrowthRatio.Value;
         return new Judgement(
@@ -82,7 +88,9 @@ public sealed record Judgement(
             firstMeal,
             hush,
             prey,
-            MealPlan.Of(subject, stage, phase.Value, condition, firstMeal.Value, prey.Value, hush),
+            meal,
+            Feeding.NotEating.Of(subject, phase.Value, condition.Value, meal.Value, reading.Value, molt.Value),
+            variety,
             WaterPlan.Of(subject, stage.Value),
             Feeding.Leftover.Of(subject, stage.Value, phase.Value),
             growth,
@@ -93,7 +101,7 @@ public sealed record Judgement(
     /// <summary>Every hush reason, strictest first, for the "why" of the hush table.</summary>
     public IReadOnlyList<Reason> HushReasons => [.. Hush.Causes.Select(c => c.Why), .. Phase.Reasons];
 
-    private static Answer<PreyFit?> PreyOf(Subject subject, Answer<BodySize?> size)
+    private static Answer<PreyFit?> PreyOf(Subject subject, Answer<BodySize?> size, Stage stage)
     {
         if (subject.Group.Prey is null)
         {
@@ -105,7 +113,11 @@ public sealed record Judgement(
             return new Answer<PreyFit?>(null, "Size unknown: measure first, then prey can be sized.", size.Reasons);
         }
 
-        var fit = PreyFit.Of(subject.Group, known.BodyMm, subject.Room.Rules.Feeders);
+        var foreleg = subject.Standing.Measures.LastOrDefault(m => m.Part == BodyPart.Foreleg);
+        var grown = foreleg is null
+            ? 1
+            : Math.Pow(subject.Profile.GrowthRatio.Value, subject.Standing.Molts.Count - foreleg.MoltsHere);
+        var fit = PreyFit.Of(subject.Group, known.BodyMm, subject.Room.Rules.Feeders, stage, foreleg?.LengthMm * grown);
         return new Answer<PreyFit?>(
             fit,
             $"Prey up to {subject.Room.Wording.Length(fit.MaxPreyMm)}.",

@@ -29,6 +29,13 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
     /// <summary>Whether it is a brood rather than one animal.</summary>
     public bool IsBrood => Standing.Details.Kind == StockKind.Brood;
 
+    /// <summary>Animals to be fed: of a brood, those that have not left their last meals.</summary>
+    public int Mouths => IsBrood ? Math.Max(1, Standing.Details.Count - RestingVials.Count) : 1;
+
+    /// <summary>Vials of a brood that left so many meals in a row that they are left in peace for now.</summary>
+    public IReadOnlyList<VialEvent> RestingVials =>
+        [.. Standing.Vials.Where(v => v.Times >= Room.Rules.Room.VialRestsAfter.Value)];
+
     /// <summary>Whether it is spoken of as many: a brood or a colony.</summary>
     public bool IsMany => Standing.Details.Kind != StockKind.Specimen;
 

@@ -26,6 +26,7 @@ namespace Husbandry.Rulebook;
 /// <param name="Condition">Limits of the condition score.</param>
 /// <param name="LivePreyHours">How long live prey may stay, by stage.</param>
 /// <param name="DeadPreyHours">How long pre-killed prey may stay, in a warm room.</param>
+/// <param name="DeadPreyHoursCool">The same in a cool room.</param>
 /// <param name="PremoltDays">Length of premolt by stage.</param>
 /// <param name="ImminentDays">How long before the molt an imminent sign shows.</param>
 /// <param name="WaterEveryDays">Days between fillings of the dish, or mistings, by moisture school.</param>
@@ -37,13 +38,15 @@ namespace Husbandry.Rulebook;
 /// <param name="SizeLimitMm">What counts as an absurd size on entry.</param>
 /// <param name="AdultsMolt">Which adults molt again.</param>
 /// <param name="DrinksDrops">Whether it drinks drops at every stage, so that it is misted rather than given a dish.</param>
-/// <param name="Staples">Feeders offered first, in order.</param>
+/// <param name="Menu">What suits each stage, the first offered first: a feeder, or one class of it as <c>cricket/pinhead</c>.</param>
 /// <param name="Mass">Live mass from body length.</param>
 /// <param name="Containers">Least enclosure by habit; the first is the group's usual one.</param>
 /// <param name="LongWait">What a wait longer than normal can mean for this animal; never "dig it up".</param>
 /// <param name="Underground">Nights a buried animal stays down, by size; empty where none buries itself to molt.</param>
 /// <param name="Waits">Waits other than for a molt that are much alike in the whole group; a species' own go first.</param>
 /// <param name="OtherEnds">How a wait can end otherwise than hoped, for every wait that the group knows besides molts.</param>
+/// <param name="AdultLifeDays">Days an adult lives.</param>
+/// <param name="PacePerFood">Waits between molts grow with this power of the days between meals.</param>
 public sealed record GroupRules(
     string Id,
     string Name,
@@ -66,6 +69,7 @@ public sealed record GroupRules(
     ConditionRules Condition,
     IReadOnlyDictionary<Stage, Rule<double>> LivePreyHours,
     Rule<double> DeadPreyHours,
+    Rule<double> DeadPreyHoursCool,
     IReadOnlyDictionary<Stage, Rule<double>> PremoltDays,
     Rule<double> ImminentDays,
     IReadOnlyDictionary<Moisture, Rule<double>> WaterEveryDays,
@@ -77,13 +81,15 @@ public sealed record GroupRules(
     Rule<Range> SizeLimitMm,
     Rule<AdultMolting> AdultsMolt,
     Rule<bool> DrinksDrops,
-    IReadOnlyList<string> Staples,
+    IReadOnlyDictionary<Stage, IReadOnlyList<string>> Menu,
     Rule<LengthMass> Mass,
     IReadOnlyDictionary<Habit, ContainerRules> Containers,
     Rule<string> LongWait,
     IReadOnlyList<SizedWait> Underground,
     IReadOnlyDictionary<VigilKind, Rule<WaitPrior>> Waits,
-    IReadOnlyDictionary<VigilKind, OtherEndRules> OtherEnds
+    IReadOnlyDictionary<VigilKind, OtherEndRules> OtherEnds,
+    LifeBySex AdultLifeDays,
+    Rule<double> PacePerFood
 )
 {
     /// <summary>What a keeper of this group calls a stage.</summary>
@@ -160,13 +166,24 @@ public sealed record ContainerRules(
 /// <param name="MealShareOfBody">A meal weighs as much as one insect of this share of body length.</param>
 /// <param name="MostPieces">Prey that needs more cuts than this is not worth cutting.</param>
 /// <param name="MostForAMeal">Prey of which a meal needs more than this is too small to matter.</param>
+/// <param name="LiveOnly">Whether only what moves is taken.</param>
+/// <param name="HeldByForelegs">Whether prey must also be short enough for the forelegs to hold, once they were measured.</param>
 public sealed record PreyRules(
     Rule<double> ShareOfBody,
     Rule<double> NeverAboveShare,
     Rule<double> MealShareOfBody,
     Rule<int> MostPieces,
-    Rule<int> MostForAMeal
+    Rule<int> MostForAMeal,
+    Rule<bool> LiveOnly,
+    Rule<bool> HeldByForelegs
 );
+
+/// <summary>Days of adult life by sex.</summary>
+public sealed record LifeBySex(Rule<Range> Female, Rule<Range> Male)
+{
+    /// <summary>Those of a sex; unknown sex is taken as female.</summary>
+    public Rule<Range> Of(Sex sex) => sex == Sex.Male ? Male : Female;
+}
 
 /// <summary>Days between meals: both schools and our default.</summary>
 public sealed record CadenceRule(Rule<double> Often, Rule<double> Lean, Rule<double> Default);

@@ -89,6 +89,9 @@ public enum HushCause
     /// <summary>A queen founding her colony.</summary>
     Founding,
 
+    /// <summary>A queen that founds on her reserves.</summary>
+    Claustral,
+
     /// <summary>A mother with a sac, eggs or young.</summary>
     Brooding,
 }

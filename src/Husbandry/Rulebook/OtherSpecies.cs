@@ -36,7 +36,8 @@ internal static class OtherSpecies
             [],
             new Rule<string>("", "place", RuleTag.House, Why),
             new Rule<string>("Look up what holds where you live.", "note", RuleTag.House, Why),
-            new Dictionary<string, Rule<string>>()
+            new Dictionary<string, Rule<string>>(),
+            relatives[0].Founding
         );
 
     private static Rule<Range> Span(

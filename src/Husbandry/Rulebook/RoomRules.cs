@@ -35,6 +35,18 @@ namespace Husbandry.Rulebook;
 /// <param name="OtherEndPriorWaits">Weight of the rulebook's share of waits that end otherwise than hoped, in waits.</param>
 /// <param name="DrawnInSpreads">A wait further out than this many spreads is drawn in when the room learns from it.</param>
 /// <param name="LeastBetweenShare">Least difference between animals, as a share of what the rulebook expects.</param>
+/// <param name="FattyShareLimit">Share of the last meals above which fat-rich feeders are held back.</param>
+/// <param name="CoolBelowC">Room temperature below which dead prey keeps longer, °C.</param>
+/// <param name="LarderWeeks">Weeks that the larder plans ahead.</param>
+/// <param name="LarderMarginDays">Days by which food must be there before it is needed.</param>
+/// <param name="LarderGlutWeeks">Weeks of demand in stock above which there is too much.</param>
+/// <param name="OrderForDays">Days that one order is to last.</param>
+/// <param name="CadencePerPaceLimit">Greatest factor by which warmth changes the days between meals.</param>
+/// <param name="OldFromShareOfLife">Share of its adult life from which an animal is old.</param>
+/// <param name="OldCadence">Factor on the days between meals of an old animal.</param>
+/// <param name="ProteinEveryDays">Days between two proteins for an ant colony.</param>
+/// <param name="WorkersPerPiece">Workers for each piece of protein.</param>
+/// <param name="VialRestsAfter">Meals left in a row after which a vial of a brood is passed over.</param>
 public sealed record RoomRules(
     IReadOnlyDictionary<string, Rule<double>> SecondsPerAct,
     Rule<double> UsualGrowthRatio,
@@ -69,5 +81,17 @@ public sealed record RoomRules(
     Rule<WaitPrior> UnknownWait,
     Rule<double> OtherEndPriorWaits,
     Rule<double> DrawnInSpreads,
-    Rule<double> LeastBetweenShare
+    Rule<double> LeastBetweenShare,
+    Rule<double> FattyShareLimit,
+    Rule<double> CoolBelowC,
+    Rule<double> LarderWeeks,
+    Rule<double> LarderMarginDays,
+    Rule<double> LarderGlutWeeks,
+    Rule<double> OrderForDays,
+    Rule<double> CadencePerPaceLimit,
+    Rule<double> OldFromShareOfLife,
+    Rule<double> OldCadence,
+    Rule<double> ProteinEveryDays,
+    Rule<double> WorkersPerPiece,
+    Rule<int> VialRestsAfter
 );

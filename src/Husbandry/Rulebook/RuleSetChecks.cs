@@ -85,10 +85,16 @@ internal static class RuleSetChecks
         }
 
         checks.AddRange(Enum.GetValues<Moisture>().Select(m => Has(at + ".waterEveryDays", m, group.WaterEveryDays)));
+        foreach (var stage in group.StageWords.Keys)
+        {
+            checks.Add(Has(at + ".menu", stage, group.Menu));
+        }
+
         checks.AddRange(
-            group.Staples.Select(id =>
-                rules.Feeder(id) is null ? new Problem($"{at}.staples", $"No feeder {id}.") : null
-            )
+            group
+                .Menu.Values.SelectMany(menu => menu)
+                .Distinct()
+                .Select(dish => IsKnown(dish, rules) ? null : new Problem($"{at}.menu", $"No feeder {dish}."))
         );
         checks.AddRange(
             group.Cadence.Select(c =>
@@ -141,6 +147,12 @@ internal static class RuleSetChecks
             )
         );
         return checks.OfType<Problem>();
+    }
+
+    private static bool IsKnown(string dish, RuleSet rules)
+    {
+        var parts = dish.Split('/');
+        return rules.Feeder(parts[0]) is { } feeder && (parts.Length == 1 || feeder.Class(parts[1]) is not null);
     }
 
     private static IEnumerable<Problem> CheckFeeder(FeederRules feeder) =>

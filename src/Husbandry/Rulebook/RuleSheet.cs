@@ -101,6 +101,10 @@ public static class RuleSheet
         ["containers"] = ("Keeping", "Enclosure"),
         ["longWait"] = ("Waits", "Longer than normal"),
         ["underground"] = ("Waits", "Nights underground"),
+        ["deadPreyHoursCool"] = ("Feeding", "Dead food may stay in a cool room"),
+        ["adultLifeDays"] = ("Growth", "Adult life"),
+        ["pacePerFood"] = ("Feeding", "Waits by food"),
+        ["founding"] = ("Keeping", "Founding"),
         ["otherEnds"] = ("Waits", "Ends otherwise than hoped"),
     };
 

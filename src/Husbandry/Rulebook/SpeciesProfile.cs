@@ -37,6 +37,7 @@ public enum Habit
 /// <param name="Origin">Where it comes from.</param>
 /// <param name="LawNote">What to check in law before keeping or trading it; may be empty.</param>
 /// <param name="FalseFriends">Looks like a sign and is none in this species, by sign.</param>
+/// <param name="Founding">How a queen founds; none for what is no ant.</param>
 public sealed record SpeciesProfile(
     string Id,
     string ScientificName,
@@ -58,11 +59,22 @@ public sealed record SpeciesProfile(
     IReadOnlyList<Rule<string>> Cautions,
     Rule<string> Origin,
     Rule<string> LawNote,
-    IReadOnlyDictionary<string, Rule<string>> FalseFriends
+    IReadOnlyDictionary<string, Rule<string>> FalseFriends,
+    Rule<Founding>? Founding
 )
 {
     /// <summary>Size of adults of a sex; unknown sex is taken as female, the larger.</summary>
     public Rule<Range> AdultSizeOf(Sex sex) => sex == Sex.Male ? AdultSizeMm.Male : AdultSizeMm.Female;
+}
+
+/// <summary>How a queen founds her colony.</summary>
+public enum Founding
+{
+    /// <summary>On her reserves, without food.</summary>
+    Claustral,
+
+    /// <summary>She must be fed from the first day.</summary>
+    SemiClaustral,
 }
 
 /// <summary>How temperature changes the pace of waits.</summary>

@@ -1,0 +1,118 @@
+using Husbandry.Growth;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+
+namespace Husbandry.Feeding;
+
+/// <summary>Days between meals of an animal, and why.</summary>
+/// <param name="Days">Days, &gt; 0.</param>
+/// <param name="Why">School, sex, age, warmth, condition: each that changes it.</param>
+public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
+{
+    // A factor nearer to one than this changes no date and is not worth a sentence.
+    private const double WorthSaying = 0.05;
+
+    /// <summary>The cadence of the room's school, changed by sex, age, warmth and condition.</summary>
+    public static Cadence Of(Subject subject, Stage stage, Answer<Condition> condition)
+    {
+        var rule = subject.Group.Cadence[stage];
+        var school = subject.Room.Settings.Cadence;
+        var picked = school switch
+        {
+            CadenceSchool.Often => rule.Often,
+            CadenceSchool.Lean => rule.Lean,
+            _ => rule.Default,
+        };
+        var why = new List<Reason>
+        {
+            picked.Because(
+                "Cadence",
+                $"group.cadence.{StageReading.Key(stage)}",
+                $"A {StageReading.Word(stage)} eats every {Wording.Days(picked.Value)}.",
+                new School("often", $"every {Wording.Days(rule.Often.Value)}", school == CadenceSchool.Often),
+                new School("default", $"every {Wording.Days(rule.Default.Value)}", school == CadenceSchool.Default),
+                new School("lean", $"every {Wording.Days(rule.Lean.Value)}", school == CadenceSchool.Lean)
+            ),
+        };
+        var days = picked.Value * BySexAndAge(subject, stage, why) * ByWarmth(subject, why);
+        return new Cadence(days * ByCondition(subject, condition, why), why);
+    }
+
+    /// <summary>Nights since an animal became adult; none while it is not, or when nobody knows.</summary>
+    public static int? AdultNights(Subject subject)
+    {
+        var standing = subject.Standing;
+        return standing.Molts.LastOrDefault(m => m.Ultimate) is { } ultimate ? subject.NightsSince(ultimate.When.Middle)
+            : standing.Details.MatureAtArrival ? subject.Room.Tonight.DayNumber - standing.Details.AcquiredOn.DayNumber
+            : null;
+    }
+
+    /// <summary>Males eat less once adult, and either sex when old; the larger of the two counts.</summary>
+    private static double BySexAndAge(Subject subject, Stage stage, List<Reason> why)
+    {
+        var (group, room) = (subject.Group, subject.Room.Rules.Room);
+        var sex = subject.Standing.Details.Sex;
+        var male =
+            stage == Stage.Adult && sex == Sex.Male && subject.Standing.IsMatureByRecord
+                ? group.MatureMaleCadence.Value
+                : 1;
+        var life = group.AdultLifeDays.Of(sex);
+        var old =
+            AdultNights(subject) is { } nights && nights > life.Value.Middle * room.OldFromShareOfLife.Value
+                ? room.OldCadence.Value
+                : 1;
+        if (male > 1 && male >= old)
+        {
+            var text = $"A mature male eats less: × {Wording.Plain(male)}.";
+            why.Add(group.MatureMaleCadence.Because("Male", "group.matureMaleCadence", text));
+        }
+        else if (old > 1)
+        {
+            var text =
+                $"Adult for {Wording.Nights(AdultNights(subject)!.Value)}: old animals take less, × {Wording.Plain(old)}.";
+            why.Add(room.OldCadence.Because("Age", "room.oldCadence", text));
+        }
+
+        return Math.Max(male, old);
+    }
+
+    /// <summary>A cool animal digests slowly and needs less; a warm one more.</summary>
+    private static double ByWarmth(Subject subject, List<Reason> why)
+    {
+        var limit = subject.Room.Rules.Room.CadencePerPaceLimit;
+        var factor = subject.Pace.IsKnown ? Math.Clamp(1 / subject.Pace.RateNow, 1 / limit.Value, limit.Value) : 1;
+        if (Math.Abs(factor - 1) < WorthSaying)
+        {
+            return 1;
+        }
+
+        why.Add(
+            limit.Because(
+                "Warmth",
+                "room.cadencePerPaceLimit",
+                $"{subject.Pace.CelsiusNow:0.#} °C of late: it lives {(factor > 1 ? "slower" : "faster")}, × {factor:0.##}."
+            )
+        );
+        return factor;
+    }
+
+    private static double ByCondition(Subject subject, Answer<Condition> condition, List<Reason> why)
+    {
+        var rules = subject.Group.Condition;
+        why.AddRange(condition.Reasons);
+        switch (condition.Value.Word)
+        {
+            case ConditionWord.Thin:
+                const string Sooner = "Thin: fed twice as soon, and check the water.";
+                why.Add(rules.ThinFactor.Because("Thin", "group.condition.thinFactor", Sooner));
+                return rules.ThinFactor.Value;
+            case ConditionWord.Plump:
+                const string Skip = "Plump: one meal is skipped.";
+                why.Add(rules.PlumpFactor.Because("Plump", "group.condition.plumpFactor", Skip));
+                return rules.PlumpFactor.Value;
+            default:
+                return 1;
+        }
+    }
+}

@@ -1,0 +1,102 @@
+using Husbandry.Hush;
+using Husbandry.Journal;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+
+namespace Husbandry.Feeding;
+
+/// <summary>Picks what to offer.</summary>
+internal static class MealChoice
+{
+    /// <summary>What to offer; none when nothing suits, its size is not known, or it founds on her reserves.</summary>
+    public static MealOffer? Of(Subject subject, Stage stage, PreyFit? prey, HushTable hush, Variety variety) =>
+        subject.Group.Diet == Diet.SugarAndProtein ? ForColony(subject, stage)
+        : subject.Group.Diet != Diet.Prey ? Plain(subject, Fresh(subject, stage, variety), 1)
+        : prey is null ? null
+        : Prey(subject, stage, prey, hush, variety);
+
+    /// <summary>
+    /// From the menu of the stage what fits whole; a feeder that made up too much of the last meals, is too fat just
+    /// now or was mostly turned down comes later; else the menu's order, those eaten least of late first.
+    /// </summary>
+    private static MealOffer? Prey(Subject subject, Stage stage, PreyFit prey, HushTable hush, Variety variety)
+    {
+        var menu = subject.Group.Menu[stage];
+        var mustBeDead = hush[CareAct.FeedLive].Verdict != Verdict.Fine;
+        var liveOnly = subject.Group.Prey!.LiveOnly.Value;
+        var option = prey
+            .Options.Where(o => o.Verdict is PreyVerdict.Fits or PreyVerdict.Cut && Rank(menu, o) >= 0)
+            .Where(o => !(liveOnly && (mustBeDead || o.Verdict == PreyVerdict.Cut)))
+            .OrderBy(o => o.Verdict == PreyVerdict.Fits ? 0 : 1)
+            .ThenBy(o => o.FeederId == variety.Tired || (o.Fatty && variety.FatIsHeld) ? 1 : 0)
+            .ThenBy(o => variety.Dislikes(o.FeederId) ? 1 : 0)
+            .ThenBy(o => o.Fatty ? 1 : 0)
+            .ThenBy(o => Rank(menu, o) + variety.MealsOf(o.FeederId))
+            .ThenBy(o => o.Count)
+            .ThenByDescending(o => o.MaxMm)
+            .FirstOrDefault();
+        if (option is null)
+        {
+            return null;
+        }
+
+        var preparation =
+            option.Verdict == PreyVerdict.Cut ? Preparation.Cut
+            : mustBeDead ? Preparation.PreKilled
+            : Preparation.Live;
+        return Offer(subject, option.FeederId, option.SizeClassId, option.Count * subject.Mouths, preparation);
+    }
+
+    /// <summary>Place of an option on a menu; −1 when it is not on it.</summary>
+    public static int Rank(IReadOnlyList<string> menu, PreyOption option)
+    {
+        for (var i = 0; i < menu.Count; i++)
+        {
+            if (menu[i] == option.FeederId || menu[i] == $"{option.FeederId}/{option.SizeClassId}")
+            {
+                return i;
+            }
+        }
+
+        return -1;
+    }
+
+    /// <summary>Sugar always; protein once a week, a piece for every few workers.</summary>
+    private static MealOffer? ForColony(Subject subject, Stage stage)
+    {
+        var menu = subject.Group.Menu[stage];
+        var protein = menu.FirstOrDefault(id => id != menu[0]);
+        var last = subject.Standing.Meals.LastOrDefault(m => m.Offer.FeederId == protein);
+        var every = subject.Room.Rules.Room.ProteinEveryDays.Value;
+        var due = protein is not null && (last is null || subject.NightsSince(last.At) >= every);
+        var pieces = Math.Max(
+            1,
+            (int)Math.Ceiling(subject.Standing.Details.Count / subject.Room.Rules.Room.WorkersPerPiece.Value)
+        );
+        return Plain(subject, due ? protein! : menu[0], due ? pieces : 1);
+    }
+
+    /// <summary>Food that needs no sizing: the menu in turn, so that it is not every night the same.</summary>
+    private static string Fresh(Subject subject, Stage stage, Variety variety)
+    {
+        var menu = subject.Group.Menu[stage];
+        return menu.Select((id, rank) => (id, Score: rank + variety.MealsOf(id))).MinBy(x => x.Score).id;
+    }
+
+    private static MealOffer Plain(Subject subject, string feederId, int count) =>
+        Offer(subject, feederId, subject.Room.Rules.Feeder(feederId)!.Classes[0].Id, count, Preparation.Fresh);
+
+    private static MealOffer Offer(Subject subject, string feeder, string size, int count, Preparation preparation)
+    {
+        var offer = new Offered(feeder, size, count, preparation, OfferOutcome.NotSeen);
+        return new MealOffer(
+            feeder,
+            size,
+            count,
+            preparation,
+            JournalText.Food(offer, subject.Room.Rules),
+            subject.Room.Rules.Feeder(feeder)!.Serving
+        );
+    }
+}

@@ -1,0 +1,93 @@
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+
+namespace Husbandry.Feeding;
+
+/// <summary>One feeder in what an animal was given.</summary>
+/// <param name="FeederId">Feeder.</param>
+/// <param name="Name">Its name, plural.</param>
+/// <param name="Meals">How many of the last meals it made.</param>
+/// <param name="Offered">How often it was offered in the last offers.</param>
+/// <param name="Taken">How often it was then taken.</param>
+public sealed record FeederRecord(string FeederId, string Name, int Meals, int Offered, int Taken);
+
+/// <summary>How varied the last meals were, and what the animal likes.</summary>
+/// <param name="Feeders">Every feeder on record, the most eaten first.</param>
+/// <param name="Meals">Meals counted.</param>
+/// <param name="Evenness">Pielou's evenness of the last meals (0–1); none with fewer than two kinds.</param>
+/// <param name="FattyShare">Share of the last meals that was rich in fat (0–1).</param>
+/// <param name="Tired">Feeder that made up too much of them; none when they were mixed.</param>
+/// <param name="FatIsHeld">Whether fat-rich feeders are held back now.</param>
+/// <param name="Why">Why another is suggested; empty when there is nothing to say.</param>
+public sealed record Variety(
+    IReadOnlyList<FeederRecord> Feeders,
+    int Meals,
+    double? Evenness,
+    double FattyShare,
+    string? Tired,
+    bool FatIsHeld,
+    IReadOnlyList<Reason> Why
+)
+{
+    // Two offers untaken say nothing yet; from three on a dislike shows.
+    private const int OffersThatTell = 3;
+    private const double Disliked = 0.34;
+
+    /// <summary>Reads the last meals and offers.</summary>
+    public static Variety Of(Subject subject)
+    {
+        var (standing, rules) = (subject.Standing, subject.Room.Rules);
+        var meals = standing.Meals.GroupBy(m => m.Offer.FeederId).ToDictionary(g => g.Key, g => g.Count());
+        var offers = standing
+            .Appetite.Where(a => a.FeederId is not null)
+            .GroupBy(a => a.FeederId!)
+            .ToDictionary(g => g.Key, g => (All: g.Count(), Taken: g.Count(a => a.Taken)));
+        var feeders = meals
+            .Keys.Union(offers.Keys)
+            .Select(id =>
+            {
+                var (all, taken) = offers.GetValueOrDefault(id);
+                return new FeederRecord(id, rules.Feeder(id)?.Plural ?? id, meals.GetValueOrDefault(id), all, taken);
+            })
+            .OrderByDescending(f => f.Meals)
+            .ThenByDescending(f => f.Offered)
+            .ToList();
+        var count = standing.Meals.Count;
+        var fatty = standing.Meals.Count(m => rules.Feeder(m.Offer.FeederId)?.Fatty == true);
+        var limit = rules.Room.VarietyShareLimit;
+        var tired =
+            count >= rules.Room.MealsRemembered.Value && feeders[0].Meals > count * limit.Value ? feeders[0] : null;
+        var fatLimit = rules.Room.FattyShareLimit;
+        var held = count > 0 && fatty + 1 > (count + 1) * fatLimit.Value && fatty > 0;
+        var why = new List<Reason>();
+        if (tired is not null && subject.Group.Prey is not null)
+        {
+            var text = $"{tired.Meals} of the last {count} meals were {tired.Name}: something else now.";
+            why.Add(limit.Because("Variety", "room.varietyShareLimit", text));
+        }
+
+        if (held && subject.Group.Prey is not null)
+        {
+            var text = $"{fatty} of the last {count} meals were rich in fat: lean prey now.";
+            why.Add(fatLimit.Because("Fat", "room.fattyShareLimit", text));
+        }
+
+        return new Variety(
+            feeders,
+            count,
+            Diversity.Of([.. meals.Values]).Evenness,
+            count == 0 ? 0 : (double)fatty / count,
+            tired?.FeederId,
+            held,
+            why
+        );
+    }
+
+    /// <summary>How often a feeder made one of the last meals.</summary>
+    public int MealsOf(string feederId) => Feeders.FirstOrDefault(f => f.FeederId == feederId)?.Meals ?? 0;
+
+    /// <summary>Whether the animal has turned a feeder down so often that another is better offered first.</summary>
+    public bool Dislikes(string feederId) =>
+        Feeders.FirstOrDefault(f => f.FeederId == feederId) is { Offered: >= OffersThatTell } f
+        && f.Taken < f.Offered * Disliked;
+}
