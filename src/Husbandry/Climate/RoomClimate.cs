@@ -47,6 +47,14 @@ public sealed class RoomClimate
     public double? RecentC(Place place, DateTimeOffset asOf) =>
         ZoneOf(place) is { } zone ? zones[zone].Recent(Day(asOf)) : null;
 
+    /// <summary>Mean temperature of the last days in the room at large; none when none was read.</summary>
+    public double? RecentC(DateTimeOffset asOf)
+    {
+        var known = zones.TryGetValue("", out var whole) ? [whole] : zones.Values.ToList();
+        var recent = known.Select(z => z.Recent(Day(asOf))).OfType<double>().ToList();
+        return recent.Count == 0 ? null : recent.Average();
+    }
+
     /// <summary>How fast waits go by at a place for animals of a warmth, as known at an instant.</summary>
     public Pace PaceFor(Place place, Warmth warmth, DateTimeOffset asOf)
     {

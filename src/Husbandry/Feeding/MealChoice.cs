@@ -14,16 +14,22 @@ internal static class MealChoice
         subject.Group.Diet == Diet.SugarAndProtein ? ForColony(subject, stage)
         : subject.Group.Diet != Diet.Prey ? Plain(subject, Fresh(subject, stage, variety), 1)
         : prey is null ? null
-        : Prey(subject, stage, prey, hush, variety);
+        : Prey(subject, stage, prey, mustBeDead: hush[CareAct.FeedLive].Verdict != Verdict.Fine, variety);
+
+    /// <summary>What would be offered when nothing is hushed.</summary>
+    public static MealOffer? Freely(Subject subject, Stage stage, PreyFit? prey, Variety variety) =>
+        subject.Group.Diet == Diet.SugarAndProtein ? ForColony(subject, stage)
+        : subject.Group.Diet != Diet.Prey ? Plain(subject, Fresh(subject, stage, variety), 1)
+        : prey is null ? null
+        : Prey(subject, stage, prey, mustBeDead: false, variety);
 
     /// <summary>
     /// From the menu of the stage what fits whole; a feeder that made up too much of the last meals, is too fat just
     /// now or was mostly turned down comes later; else the menu's order, those eaten least of late first.
     /// </summary>
-    private static MealOffer? Prey(Subject subject, Stage stage, PreyFit prey, HushTable hush, Variety variety)
+    private static MealOffer? Prey(Subject subject, Stage stage, PreyFit prey, bool mustBeDead, Variety variety)
     {
         var menu = subject.Group.Menu[stage];
-        var mustBeDead = hush[CareAct.FeedLive].Verdict != Verdict.Fine;
         var liveOnly = subject.Group.Prey!.LiveOnly.Value;
         var option = prey
             .Options.Where(o => o.Verdict is PreyVerdict.Fits or PreyVerdict.Cut && Rank(menu, o) >= 0)
@@ -45,7 +51,9 @@ internal static class MealChoice
             option.Verdict == PreyVerdict.Cut ? Preparation.Cut
             : mustBeDead ? Preparation.PreKilled
             : Preparation.Live;
-        return Offer(subject, option.FeederId, option.SizeClassId, option.Count * subject.Mouths, preparation);
+        var count = option.Count * subject.Mouths;
+        var animals = (int)Math.Ceiling((double)count / Math.Max(1, option.Pieces));
+        return Offer(subject, option.FeederId, option.SizeClassId, count, preparation, animals);
     }
 
     /// <summary>Place of an option on a menu; −1 when it is not on it.</summary>
@@ -85,9 +93,16 @@ internal static class MealChoice
     }
 
     private static MealOffer Plain(Subject subject, string feederId, int count) =>
-        Offer(subject, feederId, subject.Room.Rules.Feeder(feederId)!.Classes[0].Id, count, Preparation.Fresh);
+        Offer(subject, feederId, subject.Room.Rules.Feeder(feederId)!.Classes[0].Id, count, Preparation.Fresh, count);
 
-    private static MealOffer Offer(Subject subject, string feeder, string size, int count, Preparation preparation)
+    private static MealOffer Offer(
+        Subject subject,
+        string feeder,
+        string size,
+        int count,
+        Preparation preparation,
+        int animals
+    )
     {
         var offer = new Offered(feeder, size, count, preparation, OfferOutcome.NotSeen);
         return new MealOffer(
@@ -96,7 +111,8 @@ internal static class MealChoice
             count,
             preparation,
             JournalText.Food(offer, subject.Room.Rules),
-            subject.Room.Rules.Feeder(feeder)!.Serving
+            subject.Room.Rules.Feeder(feeder)!.Serving,
+            animals
         );
     }
 }

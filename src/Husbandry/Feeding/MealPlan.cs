@@ -15,13 +15,15 @@ namespace Husbandry.Feeding;
 /// <param name="Preparation">How to serve it.</param>
 /// <param name="What">"1 small roach nymph".</param>
 /// <param name="Serving">How to serve this feeder.</param>
+/// <param name="Animals">Whole animals, or portions, that it takes from the larder.</param>
 public sealed record MealOffer(
     string FeederId,
     string SizeClassId,
     int Count,
     Preparation Preparation,
     string What,
-    string Serving
+    string Serving,
+    int Animals
 );
 
 /// <summary>When the next meal is due and what it should be.</summary>

@@ -1,5 +1,6 @@
 using Husbandry.Reasons;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 
 namespace Husbandry.Feeding;
 
@@ -29,6 +30,8 @@ public sealed record Variety(
     IReadOnlyList<Reason> Why
 )
 {
+    private IReadOnlyList<string> Last { get; init; } = [];
+
     // Two offers untaken say nothing yet; from three on a dislike shows.
     private const int OffersThatTell = 3;
     private const double Disliked = 0.34;
@@ -80,7 +83,39 @@ public sealed record Variety(
             tired?.FeederId,
             held,
             why
-        );
+        )
+        {
+            Last = [.. standing.Meals.Select(m => m.Offer.FeederId)],
+        };
+    }
+
+    /// <summary>The same after one more meal, for looking ahead; reasons and evenness are left as they were.</summary>
+    internal Variety After(string feederId, RuleSet rules)
+    {
+        var remembered = rules.Room.MealsRemembered.Value;
+        var last = Last.Append(feederId).TakeLast(remembered).ToList();
+        var counts = last.GroupBy(id => id).ToDictionary(g => g.Key, g => g.Count());
+        var most = counts.MaxBy(c => c.Value);
+        var fatty = last.Count(id => rules.Feeder(id)?.Fatty == true);
+        return this with
+        {
+            Last = last,
+            Feeders =
+            [
+                .. counts.Select(c =>
+                    (Feeders.FirstOrDefault(f => f.FeederId == c.Key) ?? new FeederRecord(c.Key, "", 0, 0, 0)) with
+                    {
+                        Meals = c.Value,
+                    }
+                ),
+                .. Feeders.Where(f => !counts.ContainsKey(f.FeederId)).Select(f => f with { Meals = 0 }),
+            ],
+            Tired =
+                last.Count >= remembered && most.Value > last.Count * rules.Room.VarietyShareLimit.Value
+                    ? most.Key
+                    : null,
+            FatIsHeld = fatty > 0 && fatty + 1 > (last.Count + 1) * rules.Room.FattyShareLimit.Value,
+        };
     }
 
     /// <summary>How often a feeder made one of the last meals.</summary>

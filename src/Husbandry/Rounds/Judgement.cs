@@ -25,8 +25,6 @@ namespace Husbandry.Rounds;
 /// <param name="Variety">How varied the last meals were and what it likes.</param>
 /// <param name="Water">The water clock.</param>
 /// <param name="Leftover">Prey still in there.</param>
-/// <param name="Growth">Skins and growth ratio.</param>
-/// <param name="MoltsLeft">Molts left to adult.</param>
 public sealed record Judgement(
     Subject Subject,
     Answer<BodySize?> Size,
@@ -43,9 +41,7 @@ public sealed record Judgement(
     Answer<NotEating?> NotEating,
     Variety Variety,
     Answer<WaterPlan> Water,
-    Answer<Leftover?> Leftover,
-    Answer<GrowthRecord?> Growth,
-    Answer<MoltsLeft?> MoltsLeft
+    Answer<Leftover?> Leftover
 )
 {
     /// <summary>Judges an animal. Pure: the same standing, rules, settings and instant give the same judgement.</summary>
@@ -74,8 +70,6 @@ public sealed record Judgement(
         var prey = PreyOf(subject, size, stage.Value);
         var variety = Feeding.Variety.Of(subject);
         var meal = MealPlan.Of(subject, stage, condition, firstMeal.Value, prey.Value, hush, variety);
-        var growth = GrowthRecord.Of(subject);
-        var ratio = growth.Value?.Corrected?.Ratio ?? growth.Value?.Ratio ?? subject.Profile.GrowthRatio.Value;
         return new Judgement(
             subject,
             size,
@@ -92,11 +86,21 @@ public sealed record Judgement(
             Feeding.NotEating.Of(subject, phase.Value, condition.Value, meal.Value, reading.Value, molt.Value),
             variety,
             WaterPlan.Of(subject, stage.Value),
-            Feeding.Leftover.Of(subject, stage.Value, phase.Value),
-            growth,
-            Husbandry.Growth.MoltsLeft.Of(subject, stage.Value, size.Value, ratio)
+            Feeding.Leftover.Of(subject, stage.Value, phase.Value)
         );
     }
+
+    /// <summary>Skins and growth ratio; worked out when first asked for, as the round and the lists never do.</summary>
+    public Answer<GrowthRecord?> Growth => field ??= GrowthRecord.Of(Subject);
+
+    /// <summary>Molts left to adult; worked out when first asked for.</summary>
+    public Answer<MoltsLeft?> MoltsLeft =>
+        field ??= Husbandry.Growth.MoltsLeft.Of(
+            Subject,
+            Stage.Value,
+            Size.Value,
+            Growth.Value?.Corrected?.Ratio ?? Growth.Value?.Ratio ?? Subject.Profile.GrowthRatio.Value
+        );
 
     /// <summary>Every hush reason, strictest first, for the "why" of the hush table.</summary>
     public IReadOnlyList<Reason> HushReasons => [.. Hush.Causes.Select(c => c.Why), .. Phase.Reasons];

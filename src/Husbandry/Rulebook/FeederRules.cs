@@ -68,6 +68,9 @@ public sealed record FeederRules(
     CultureRules? Culture
 )
 {
+    /// <summary>Whether it is bought as pots that hatch; what comes in several sizes is bought as animals.</summary>
+    public bool BoughtAsPots => Culture is not null && Classes.Count == 1;
+
     /// <summary>A size class by id.</summary>
     public FeederClass? Class(string id) => Classes.FirstOrDefault(c => c.Id == id);
 
@@ -93,11 +96,13 @@ public sealed record FeederClass(string Id, string Name, Rule<Range>? LengthMm)
 /// <param name="Yield">Animals in its whole life.</param>
 /// <param name="ColdHoldsDays">Days in the cold after which half no longer hatch; none when it must not be chilled.</param>
 /// <param name="RenewEveryDays">Days after which a new one is started in a running room.</param>
+/// <param name="ArrivesAtDays">Age of a bought one.</param>
 public sealed record CultureRules(
     Rule<double> FirstDays,
     Rule<double> PeakDays,
     Rule<double> EndDays,
     Rule<double> Yield,
     Rule<double>? ColdHoldsDays,
-    Rule<double> RenewEveryDays
+    Rule<double> RenewEveryDays,
+    Rule<double> ArrivesAtDays
 );

@@ -37,10 +37,6 @@ namespace Husbandry.Rulebook;
 /// <param name="LeastBetweenShare">Least difference between animals, as a share of what the rulebook expects.</param>
 /// <param name="FattyShareLimit">Share of the last meals above which fat-rich feeders are held back.</param>
 /// <param name="CoolBelowC">Room temperature below which dead prey keeps longer, °C.</param>
-/// <param name="LarderWeeks">Weeks that the larder plans ahead.</param>
-/// <param name="LarderMarginDays">Days by which food must be there before it is needed.</param>
-/// <param name="LarderGlutWeeks">Weeks of demand in stock above which there is too much.</param>
-/// <param name="OrderForDays">Days that one order is to last.</param>
 /// <param name="CadencePerPaceLimit">Greatest factor by which warmth changes the days between meals.</param>
 /// <param name="OldFromShareOfLife">Share of its adult life from which an animal is old.</param>
 /// <param name="OldCadence">Factor on the days between meals of an old animal.</param>
@@ -84,10 +80,6 @@ public sealed record RoomRules(
     Rule<double> LeastBetweenShare,
     Rule<double> FattyShareLimit,
     Rule<double> CoolBelowC,
-    Rule<double> LarderWeeks,
-    Rule<double> LarderMarginDays,
-    Rule<double> LarderGlutWeeks,
-    Rule<double> OrderForDays,
     Rule<double> CadencePerPaceLimit,
     Rule<double> OldFromShareOfLife,
     Rule<double> OldCadence,

@@ -62,6 +62,7 @@ public sealed partial class RuleSet
             Hush,
             Guide,
             room,
+            Larder,
             Fingerprint.Split('+')[0] + Mark(overrides),
             overrides
         );

@@ -36,6 +36,7 @@ public sealed partial class RuleSet
         IReadOnlyList<HushRules> hush,
         IReadOnlyList<GuideCase> guide,
         RoomRules room,
+        LarderRules larder,
         string fingerprint,
         IReadOnlyList<RuleOverride> overrides
     )
@@ -48,6 +49,7 @@ public sealed partial class RuleSet
         Hush = hush;
         Guide = guide;
         Room = room;
+        Larder = larder;
         Fingerprint = fingerprint;
     }
 
@@ -68,6 +70,9 @@ public sealed partial class RuleSet
 
     /// <summary>What each cause of a hush forbids.</summary>
     public IReadOnlyList<HushRules> Hush { get; }
+
+    /// <summary>Rules for planning food and goods.</summary>
+    public LarderRules Larder { get; }
 
     /// <summary>Guided readings for a worried keeper.</summary>
     public IReadOnlyList<GuideCase> Guide { get; }
@@ -104,8 +109,8 @@ public sealed partial class RuleSet
 
     /// <summary>Reads and checks a rulebook.</summary>
     /// <param name="documents">
-    /// <c>groups.json</c>, <c>feeders.json</c>, <c>signs.json</c>, <c>hush.json</c>, <c>guide.json</c>, <c>room.json</c> and any number
-    /// of <c>species/…</c>.
+    /// <c>groups.json</c>, <c>feeders.json</c>, <c>signs.json</c>, <c>hush.json</c>, <c>guide.json</c>, <c>room.json</c>,
+    /// <c>larder.json</c> and any number of <c>species/…</c> and of the keeper's own <c>feeders/…</c>.
     /// </param>
     /// <returns>The rules, or every problem found, each naming its document and path.</returns>
     public static RuleSetReading Read(IReadOnlyList<RulebookDocument> documents)
@@ -117,12 +122,9 @@ public sealed partial class RuleSet
         var hush = One<List<HushRules>>(documents, "hush.json", problems);
         var guide = One<List<GuideCase>>(documents, "guide.json", problems);
         var room = One<RoomRules>(documents, "room.json", problems);
-        var species = documents
-            .Where(d => d.Name.StartsWith("species/", StringComparison.Ordinal))
-            .OrderBy(d => d.Name, StringComparer.Ordinal)
-            .Select(d => Parse<SpeciesProfile>(d, problems))
-            .OfType<SpeciesProfile>()
-            .ToList();
+        var larder = One<LarderRules>(documents, "larder.json", problems);
+        var own = Many<FeederRules>(documents, "feeders/", problems);
+        var species = Many<SpeciesProfile>(documents, "species/", problems);
         if (
             problems.Count > 0
             || groups is null
@@ -131,12 +133,24 @@ public sealed partial class RuleSet
             || hush is null
             || guide is null
             || room is null
+            || larder is null
         )
         {
             return new RuleSetReading(null, problems);
         }
 
-        var rules = new RuleSet(groups, species, feeders, signs, hush, guide, room, Hash(documents), []);
+        var rules = new RuleSet(
+            groups,
+            species,
+            [.. feeders, .. own],
+            signs,
+            hush,
+            guide,
+            room,
+            larder,
+            Hash(documents),
+            []
+        );
         problems.AddRange(RuleSetChecks.Check(rules));
         return problems.Count == 0 ? new RuleSetReading(rules, []) : new RuleSetReading(null, problems);
     }
@@ -144,6 +158,20 @@ public sealed partial class RuleSet
     /// <summary>A species as a document of the rulebook.</summary>
     public static RulebookDocument Document(SpeciesProfile profile) =>
         new($"species/{profile.Id}.json", JsonSerializer.Serialize(profile, Strict));
+
+    /// <summary>A feeder of the keeper's own as a document of the rulebook.</summary>
+    public static RulebookDocument Document(FeederRules feeder) =>
+        new($"feeders/{feeder.Id}.json", JsonSerializer.Serialize(feeder, Strict));
+
+    private static List<T> Many<T>(IReadOnlyList<RulebookDocument> documents, string prefix, List<Problem> problems)
+        where T : class =>
+        [
+            .. documents
+                .Where(d => d.Name.StartsWith(prefix, StringComparison.Ordinal))
+                .OrderBy(d => d.Name, StringComparer.Ordinal)
+                .Select(d => Parse<T>(d, problems))
+                .OfType<T>(),
+        ];
 
     /// <summary>The documents that ship with the core.</summary>
     public static IReadOnlyList<RulebookDocument> ShippedDocuments()

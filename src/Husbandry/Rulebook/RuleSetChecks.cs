@@ -159,6 +159,26 @@ internal static class RuleSetChecks
         feeder
             .Classes.Where(c => c.LengthMm is not null)
             .Select(c => Ordered($"feeders.json {feeder.Id}.{c.Id}.lengthMm", c.LengthMm!))
+            .Append(Within($"feeders.json {feeder.Id}.keepsDays", feeder.KeepsDays, 0.5, 3650))
+            .Append(
+                feeder.Classes.Count == 0
+                    ? new Problem($"feeders.json {feeder.Id}.classes", "Needs one class at least.")
+                    : null
+            )
+            .Append(
+                feeder.Culture is { } c
+                && !(
+                    c.FirstDays.Value > 0
+                    && c.FirstDays.Value < c.PeakDays.Value
+                    && c.PeakDays.Value < c.EndDays.Value
+                    && c.Yield.Value > 0
+                )
+                    ? new Problem(
+                        $"feeders.json {feeder.Id}.culture",
+                        "Must rise: 0 < first < peak < end, and give something."
+                    )
+                    : null
+            )
             .OfType<Problem>()
             .Concat(Repeated($"feeders.json {feeder.Id}", feeder.Classes.Select(c => c.Id)));
 

@@ -1,0 +1,119 @@
+using Husbandry.Feeding;
+using Husbandry.Growth;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+using Husbandry.Vigils;
+using MathNet.Numerics.Distributions;
+
+namespace Husbandry.Larder;
+
+/// <summary>Food that one enclosure is expected to need on one night.</summary>
+/// <param name="Food">What.</param>
+/// <param name="Ahead">Nights from tonight.</param>
+/// <param name="Amount">How many whole animals, or portions.</param>
+/// <param name="Variance">Variance of that, since nobody knows on which side of its molt it will be.</param>
+public sealed record FoodNeed(FoodKey Food, int Ahead, double Amount, double Variance)
+{
+    // Half the distance of the 10 and 90 % points of a normal distribution, in standard deviations.
+    private const double Tenths = LogNormalWait.NormalQuantile90;
+
+    /// <summary>
+    /// Meals to come: each by cadence, of the size it has now as long as it has not molted, of the next size after; none
+    /// in the last of premolt nor while it is soft.
+    /// </summary>
+    /// <param name="j">The animal tonight.</param>
+    /// <param name="nights">Nights to look ahead.</param>
+    public static IEnumerable<FoodNeed> Of(Judgement j, int nights)
+    {
+        if (j.Subject.Standing.Departure is not null || j.Meal.Value.Offer is not { } now)
+        {
+            yield break;
+        }
+
+        var molt = j.Wait.Value is null ? j.Molt.Value : null;
+        var (thisSkin, nextSkin) = (new Table(j, molts: 0, now), new Table(j, molts: 1, null));
+        var tonight = j.Subject.Room.Tonight.DayNumber;
+        var every = Math.Max(1, j.Meal.Value.EveryDays);
+        for (var t = FirstMealAhead(j, tonight); t < nights; t += every)
+        {
+            var ahead = (int)Math.Round(t);
+            var (before, after) = molt is null ? (1.0, 0.0) : Sides(j, molt, tonight + ahead);
+            foreach (var need in thisSkin.Serve(before, ahead).Concat(nextSkin.Serve(after, ahead)))
+            {
+                yield return need;
+            }
+        }
+    }
+
+    /// <summary>Nights until food may be given again: the plan's night, or the middle of what forbids it.</summary>
+    private static double FirstMealAhead(Judgement j, int tonight)
+    {
+        var due =
+            j.Meal.Value.Due
+            ?? j.Hush[Rulebook.CareAct.FeedDead].Until?.Night
+            ?? j.Subject.Room.Tonight.AddDays((int)Math.Ceiling(j.Meal.Value.EveryDays));
+        return Math.Max(0, due.DayNumber - tonight);
+    }
+
+    /// <summary>Chances that on a night it has not begun to fast for its molt, and that it is hard again after it.</summary>
+    private static (double Before, double After) Sides(Judgement j, VigilForecast molt, int night)
+    {
+        var s = j.Subject;
+        var rules = s.Room.Rules;
+        var spread = Math.Max(1, (molt.P90.DayNumber - molt.P10.DayNumber) / (2 * Tenths));
+        var fast = VigilForecast.PremoltDays(s, j.Stage.Value).Value * rules.Larder.FastShareOfPremolt.Value;
+        var soft = FirstMeal.Days(
+            FirstMeal.RuleFor(s.Group, j.Stage.Value, j.Size.Value?.SizeMm),
+            s.Room.Settings.FirstMeal
+        );
+        double MoltedBy(double day) => Normal.CDF(molt.P50.DayNumber, spread, day);
+        // One that still eats tonight is not fasting: what lies before that is cut off.
+        return (1 - MoltedBy(night + fast), MoltedBy(night - soft));
+    }
+
+    /// <summary>The meals of one skin, in turn: each choice changes the next, as on the round.</summary>
+    private sealed class Table(Judgement j, int molts, MealOffer? first)
+    {
+        private const double Never = 1e-3;
+        private readonly PreyFit? fit = molts == 0 ? j.Prey.Value : Grown(j);
+        private readonly Stage stage = molts == 0 ? j.Stage.Value : StageAfter(j);
+        private Variety variety = j.Variety;
+        private MealOffer? next = first;
+
+        /// <summary>One meal that is given with a chance.</summary>
+        public IEnumerable<FoodNeed> Serve(double chance, int ahead)
+        {
+            if (chance < Never || (next ?? MealChoice.Freely(j.Subject, stage, fit, variety)) is not { } offer)
+            {
+                yield break;
+            }
+
+            next = null;
+            variety = variety.After(offer.FeederId, j.Subject.Room.Rules);
+            // A brood is written up as one: it molts, and changes its food, as one.
+            yield return new FoodNeed(
+                new FoodKey(offer.FeederId, offer.SizeClassId),
+                ahead,
+                offer.Animals * chance,
+                (double)offer.Animals * offer.Animals * chance * (1 - chance)
+            );
+        }
+
+        private static PreyFit? Grown(Judgement j)
+        {
+            var (s, ratio) = (j.Subject, j.Subject.Profile.GrowthRatio.Value);
+            return j.Size.Value is { } size && s.Group.Prey is not null
+                ? PreyFit.Of(s.Group, size.BodyMm * ratio, s.Room.Rules.Feeders, StageAfter(j))
+                : null;
+        }
+
+        private static Stage StageAfter(Judgement j) =>
+            j.Size.Value is { } size
+                ? StageReading.Decide(
+                    j.Subject,
+                    size.SizeMm * j.Subject.Profile.GrowthRatio.Value,
+                    j.Subject.Standing.MoltsInLife + 1
+                )
+                : j.Stage.Value;
+    }
+}

@@ -1,0 +1,196 @@
+using Husbandry.Rulebook;
+
+namespace Husbandry.Larder;
+
+/// <summary>A change of what is there of a food or of goods: set by a count, or more or fewer.</summary>
+/// <param name="At">When.</param>
+/// <param name="IsCount">Whether <paramref name="Quantity"/> is all there is.</param>
+/// <param name="Quantity">How many; negative for fewer.</param>
+public sealed record StockChange(DateTimeOffset At, bool IsCount, double Quantity);
+
+/// <summary>A culture or a pot of pupae.</summary>
+/// <param name="Id">Id.</param>
+/// <param name="FeederId">What it gives.</param>
+/// <param name="Pots">Pots.</param>
+/// <param name="StartedAt">When it was set up here.</param>
+/// <param name="AgeDays">Days it was along then, at the usual warmth.</param>
+/// <param name="Cold">Stays in the cold; the last may last.</param>
+/// <param name="MitesAt">When mites were seen.</param>
+/// <param name="EndedAt">When it was thrown away.</param>
+/// <param name="End">Why.</param>
+public sealed record Culture(
+    Guid Id,
+    string FeederId,
+    int Pots,
+    DateTimeOffset StartedAt,
+    double AgeDays,
+    IReadOnlyList<ColdStay> Cold,
+    DateTimeOffset? MitesAt,
+    DateTimeOffset? EndedAt,
+    CultureEnd? End
+)
+{
+    /// <summary>Whether it stands in the cold now.</summary>
+    public bool IsCold => Cold.Count > 0 && Cold[^1].To is null;
+}
+
+/// <summary>A stay in the cold.</summary>
+public sealed record ColdStay(DateTimeOffset From, DateTimeOffset? To);
+
+/// <summary>An order and how far it has come.</summary>
+public sealed record Order(
+    Guid Id,
+    IReadOnlyList<OrderLine> Lines,
+    DateTimeOffset PlacedAt,
+    DateOnly PromisedOn,
+    IReadOnlyList<OrderLine>? Arrived,
+    DateTimeOffset? ClosedAt
+)
+{
+    /// <summary>Whether it is still awaited.</summary>
+    public bool IsOpen => ClosedAt is null;
+}
+
+/// <summary>The larder as its journal tells it.</summary>
+/// <param name="Foods">Changes of each food, in order.</param>
+/// <param name="Cultures">Every culture there was.</param>
+/// <param name="Orders">Every order there was.</param>
+/// <param name="Goods">Changes of each kind of goods, in order.</param>
+public sealed record LarderStanding(
+    IReadOnlyDictionary<FoodKey, IReadOnlyList<StockChange>> Foods,
+    IReadOnlyList<Culture> Cultures,
+    IReadOnlyList<Order> Orders,
+    IReadOnlyDictionary<string, IReadOnlyList<StockChange>> Goods
+)
+{
+    /// <summary>An empty larder.</summary>
+    public static LarderStanding Empty { get; } =
+        new(
+            new Dictionary<FoodKey, IReadOnlyList<StockChange>>(),
+            [],
+            [],
+            new Dictionary<string, IReadOnlyList<StockChange>>()
+        );
+
+    /// <summary>Folds the whole journal of the larder; what was taken back counts for nothing.</summary>
+    /// <param name="entries">All entries, in any order.</param>
+    /// <param name="rules">Rules, for how old a bought pot is.</param>
+    public static LarderStanding Fold(IEnumerable<LarderEntry> entries, RuleSet rules)
+    {
+        var all = entries.OrderBy(e => e.At).ThenBy(e => e.Sequence).ToList();
+        var gone = all.Select(e => (e.Act as LarderWithdrawn)?.EntryId).OfType<Guid>().ToHashSet();
+        return all.Where(e => !gone.Contains(e.Id)).Aggregate(Empty, (larder, e) => larder.Apply(e, rules));
+    }
+
+    /// <summary>Cultures that still stand.</summary>
+    public IEnumerable<Culture> StandingCultures => Cultures.Where(c => c.EndedAt is null);
+
+    private LarderStanding Apply(LarderEntry entry, RuleSet rules) =>
+        entry.Act switch
+        {
+            FoodCounted c => With(c.Food, new StockChange(entry.At, true, c.Quantity)),
+            FoodGained g => With(g.Food, new StockChange(entry.At, false, g.Quantity)),
+            FoodLost l => With(l.Food, new StockChange(entry.At, false, -l.Quantity)),
+            CultureStarted s => With(
+                new Culture(s.CultureId, s.FeederId, s.Pots, entry.At, s.AgeDays, [], null, null, null)
+            ),
+            CultureSplit s => Split(s, entry.At),
+            CultureChilled c => With(c.CultureId, culture => Chill(culture, c.IntoCold, entry.At)),
+            MitesSeen m => With(m.CultureId, culture => culture with { MitesAt = entry.At }),
+            CultureEnded e => With(e.CultureId, culture => culture with { EndedAt = entry.At, End = e.End }),
+            OrderPlaced o => this with
+            {
+                Orders = [.. Orders, new Order(o.OrderId, o.Lines, entry.At, o.PromisedOn, null, null)],
+            },
+            OrderArrived a => Arrive(a, entry.At, rules),
+            OrderCancelled c => With(c.OrderId, order => order with { ClosedAt = entry.At }),
+            GoodsCounted g => With(g.GoodsId, new StockChange(entry.At, true, g.Quantity)),
+            _ => this,
+        };
+
+    private LarderStanding Arrive(OrderArrived arrived, DateTimeOffset at, RuleSet rules)
+    {
+        var larder = With(arrived.OrderId, order => order with { Arrived = arrived.Lines, ClosedAt = at });
+        foreach (var line in arrived.Lines.Where(l => l.Quantity > 0))
+        {
+            larder =
+                line.SizeClassId.Length == 0 ? larder.With(line.ItemId, new StockChange(at, false, line.Quantity))
+                : rules.Feeder(line.ItemId) is { BoughtAsPots: true, Culture.ArrivesAtDays.Value: var age }
+                    ? larder.With(
+                        new Culture(
+                            DerivedId(arrived.OrderId, line.ItemId),
+                            line.ItemId,
+                            line.Quantity,
+                            at,
+                            age,
+                            [],
+                            null,
+                            null,
+                            null
+                        )
+                    )
+                : larder.With(new FoodKey(line.ItemId, line.SizeClassId), new StockChange(at, false, line.Quantity));
+        }
+
+        return larder;
+    }
+
+    /// <summary>An id for a pot that came with an order: the same whenever the journal is folded.</summary>
+    private static Guid DerivedId(Guid order, string item)
+    {
+        var bytes = System.Security.Cryptography.SHA256.HashData([
+            .. order.ToByteArray(),
+            .. System.Text.Encoding.UTF8.GetBytes(item),
+        ]);
+        return new Guid(bytes.AsSpan(0, 16));
+    }
+
+    private LarderStanding Split(CultureSplit split, DateTimeOffset at)
+    {
+        if (Cultures.FirstOrDefault(c => c.Id == split.CultureId) is not { } culture || culture.Pots <= split.Pots)
+        {
+            return this;
+        }
+
+        var part = culture with { Id = split.NewCultureId, Pots = split.Pots };
+        return With(split.CultureId, c => c with { Pots = c.Pots - split.Pots })
+            .With(split.IntoCold ? Chill(part, true, at) : part);
+    }
+
+    private static Culture Chill(Culture culture, bool into, DateTimeOffset at) =>
+        into == culture.IsCold ? culture
+        : into ? culture with { Cold = [.. culture.Cold, new ColdStay(at, null)] }
+        : culture with { Cold = [.. culture.Cold.SkipLast(1), culture.Cold[^1] with { To = at }] };
+
+    private LarderStanding With(Culture culture) => this with { Cultures = [.. Cultures, culture] };
+
+    private LarderStanding With(Guid cultureId, Func<Culture, Culture> change) =>
+        this with
+        {
+            Cultures = [.. Cultures.Select(c => c.Id == cultureId ? change(c) : c)],
+        };
+
+    private LarderStanding With(Guid orderId, Func<Order, Order> change) =>
+        this with
+        {
+            Orders = [.. Orders.Select(o => o.Id == orderId ? change(o) : o)],
+        };
+
+    private LarderStanding With(FoodKey food, StockChange change) =>
+        this with
+        {
+            Foods = new Dictionary<FoodKey, IReadOnlyList<StockChange>>(Foods)
+            {
+                [food] = [.. Foods.GetValueOrDefault(food) ?? [], change],
+            },
+        };
+
+    private LarderStanding With(string goods, StockChange change) =>
+        this with
+        {
+            Goods = new Dictionary<string, IReadOnlyList<StockChange>>(Goods)
+            {
+                [goods] = [.. Goods.GetValueOrDefault(goods) ?? [], change],
+            },
+        };
+}
