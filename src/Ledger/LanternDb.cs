@@ -147,6 +147,38 @@ public sealed class PictureRow
     public required byte[] Jpeg { get; set; }
 }
 
+/// <summary>One line of the larder's journal as stored; never changed or removed.</summary>
+public sealed class LarderRow
+{
+    /// <summary>Order of writing; the primary key.</summary>
+    public long Sequence { get; set; }
+
+    /// <summary>Id made by the client; unique.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>When it happened, UTC ticks.</summary>
+    public long AtTicks { get; set; }
+
+    /// <summary>When it was written, UTC ticks.</summary>
+    public long WrittenTicks { get; set; }
+
+    /// <summary>Who wrote it.</summary>
+    public required string WrittenBy { get; set; }
+
+    /// <summary>What happened, as JSON with a <c>kind</c>.</summary>
+    public required string Act { get; set; }
+}
+
+/// <summary>A feeder that the keeper has added to the catalogue.</summary>
+public sealed class FeederRow
+{
+    /// <summary>Identifier of the feeder.</summary>
+    public required string Id { get; set; }
+
+    /// <summary>The feeder as JSON.</summary>
+    public required string Feeder { get; set; }
+}
+
 /// <summary>The SQLite file.</summary>
 public sealed class LanternDb(DbContextOptions<LanternDb> options) : DbContext(options)
 {
@@ -167,6 +199,12 @@ public sealed class LanternDb(DbContextOptions<LanternDb> options) : DbContext(o
 
     /// <summary>The keeper's own species.</summary>
     public DbSet<SpeciesRow> Species => Set<SpeciesRow>();
+
+    /// <summary>The larder's journal.</summary>
+    public DbSet<LarderRow> Larder => Set<LarderRow>();
+
+    /// <summary>The keeper's own feeders.</summary>
+    public DbSet<FeederRow> Feeders => Set<FeederRow>();
 
     /// <summary>Pictures.</summary>
     public DbSet<PictureRow> Pictures => Set<PictureRow>();
@@ -194,6 +232,12 @@ public sealed class LanternDb(DbContextOptions<LanternDb> options) : DbContext(o
                 s.Slot,
             });
             standing.HasIndex(s => new { s.Here, s.NextDueTicks });
+        });
+        modelBuilder.Entity<LarderRow>(entry =>
+        {
+            entry.HasKey(e => e.Sequence);
+            entry.Property(e => e.Sequence).ValueGeneratedOnAdd();
+            entry.HasIndex(e => e.Id).IsUnique();
         });
         modelBuilder.Entity<ClimateRow>().HasIndex(c => new { c.Zone, c.Ticks }).IsUnique();
         modelBuilder.Entity<OverrideRow>().HasIndex(o => o.EndedTicks);

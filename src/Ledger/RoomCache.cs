@@ -1,5 +1,7 @@
 using Husbandry.Climate;
 using Husbandry.Honesty;
+using Husbandry.Larder;
+using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
@@ -12,6 +14,8 @@ public sealed class RoomCache
     private volatile RoomClimate? climate;
     private volatile TaughtUntil? taught;
     private volatile ScoredUntil? scored;
+    private volatile RoomNeeds? needs;
+    private volatile KeptFoods? kept;
 
     /// <summary>A scored replay with the journal and the rules for which it holds.</summary>
     public sealed record ScoredUntil(ReplayResult Replay, long Sequence, string Fingerprint);
@@ -21,6 +25,44 @@ public sealed class RoomCache
     {
         get => scored;
         set => scored = value;
+    }
+
+    /// <summary>For what the needs hold: the journal, the rules, the night, the schools.</summary>
+    public sealed record NeedsMark(
+        long Sequence,
+        long LarderSequence,
+        string Fingerprint,
+        DateOnly Night,
+        RoomSettings Settings
+    );
+
+    /// <summary>What every enclosure will need in the weeks ahead.</summary>
+    /// <param name="Mark">For what it holds.</param>
+    /// <param name="Needs">Needs of all.</param>
+    /// <param name="Enclosures">Enclosures by group.</param>
+    /// <param name="Unsized">Enclosures whose meals cannot be planned.</param>
+    public sealed record RoomNeeds(
+        NeedsMark Mark,
+        IReadOnlyList<FoodNeed> Needs,
+        IReadOnlyDictionary<string, int> Enclosures,
+        int Unsized
+    );
+
+    /// <summary>Foods that the room keeps, with the larder's journal and the night for which that holds.</summary>
+    public sealed record KeptFoods(IReadOnlySet<FoodKey> Foods, long Sequence, DateOnly Night);
+
+    /// <summary>The foods kept; none when they must be read anew.</summary>
+    public KeptFoods? Kept
+    {
+        get => kept;
+        set => kept = value;
+    }
+
+    /// <summary>The needs; none when they must be worked out anew.</summary>
+    public RoomNeeds? Needs
+    {
+        get => needs;
+        set => needs = value;
     }
 
     /// <summary>Lessons with the rules and the night for which they hold.</summary>
@@ -45,7 +87,7 @@ public sealed class RoomCache
     public void Wrote(long latestSequence) => Interlocked.Exchange(ref seen, latestSequence);
 
     /// <summary>Lets everything go, so that it is read anew.</summary>
-    public void LetGo() => (Rules, Climate, Taught, Scored) = (null, null, null, null);
+    public void LetGo() => (Rules, Climate, Taught, Scored, Needs, Kept) = (null, null, null, null, null, null);
 
     /// <summary>What the room has taught; none when it must be learned anew.</summary>
     public TaughtUntil? Taught

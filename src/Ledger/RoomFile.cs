@@ -4,6 +4,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using Husbandry.Climate;
 using Husbandry.Journal;
+using Husbandry.Larder;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -26,7 +27,10 @@ public sealed record RoomFile(
     [property: Description("Species of the keeper's own that the rulebook does not have.")]
         IReadOnlyList<SpeciesProfile>? Species = null,
     [property: Description("Rules that the keeper has changed.")] IReadOnlyList<RuleOverride>? Overrides = null,
-    [property: Description("Pictures that the journal speaks of.")] IReadOnlyList<RoomFilePicture>? Pictures = null
+    [property: Description("Pictures that the journal speaks of.")] IReadOnlyList<RoomFilePicture>? Pictures = null,
+    [property: Description("Feeders of the keeper's own.")] IReadOnlyList<FeederRules>? Feeders = null,
+    [property: Description("The journal of the larder: food, cultures, orders, goods.")]
+        IReadOnlyList<LarderEntry>? Larder = null
 )
 {
     /// <summary>What <see cref="Format"/> must say.</summary>

@@ -16,6 +16,7 @@ public sealed class RoomFileLoader(
     RoomStore rooms,
     JournalImport import,
     RulebookStore rulebook,
+    LarderStore larder,
     RoomCache cache
 )
 {
@@ -122,6 +123,15 @@ public sealed class RoomFileLoader(
             return new LoadedRoom(0, 0, 0, wrong);
         }
 
+        foreach (var feeder in file.Feeders ?? [])
+        {
+            wrong = await rulebook.SetFeederAsync(feeder, cancel);
+            if (wrong.Count > 0)
+            {
+                return new LoadedRoom(0, 0, 0, [.. wrong.Select(p => p with { Field = $"feeders.{p.Field}" })]);
+            }
+        }
+
         foreach (var change in file.Overrides ?? [])
         {
             wrong = await rulebook.SetAsync(change, now, cancel);
@@ -151,6 +161,12 @@ public sealed class RoomFileLoader(
             return new LoadedRoom(0, 0, 0, problems);
         }
 
+        if (RoomFileLarder.Problems(file, rules) is { Count: > 0 } spoilt)
+        {
+            return new LoadedRoom(0, 0, 0, spoilt);
+        }
+
+        await larder.AddAsync(file.Larder ?? [], cancel);
         var readings = await AddClimateAsync(file, cancel);
         await AddPicturesAsync(file, cancel);
         room = room with { Climate = await rulebook.ClimateAsync(cancel) };

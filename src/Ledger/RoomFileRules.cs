@@ -13,7 +13,10 @@ public static class RoomFileRules
     /// <summary>The shipped rulebook with the file's own species and changed rules.</summary>
     public static (RuleSet? Rules, IReadOnlyList<Problem> Problems) Of(RoomFile file)
     {
-        var documents = (file.Species ?? []).Select(RuleSet.Document).ToList();
+        var documents = (file.Species ?? [])
+            .Select(RuleSet.Document)
+            .Concat((file.Feeders ?? []).Select(RuleSet.Document))
+            .ToList();
         var reading =
             documents.Count == 0
                 ? new RuleSetReading(RuleSet.Shipped, [])

@@ -5,7 +5,13 @@ using Microsoft.EntityFrameworkCore;
 namespace Ledger;
 
 /// <summary>Writes a whole room as a room file.</summary>
-public sealed class RoomFileWriter(LanternDb db, RoomStore rooms, JournalReader reader, RulebookStore rulebook)
+public sealed class RoomFileWriter(
+    LanternDb db,
+    RoomStore rooms,
+    JournalReader reader,
+    RulebookStore rulebook,
+    LarderStore larder
+)
 {
     /// <summary>Reads the room as a file.</summary>
     public async Task<RoomFile> ReadAsync(CancellationToken cancel)
@@ -33,7 +39,9 @@ public sealed class RoomFileWriter(LanternDb db, RoomStore rooms, JournalReader 
                         p.Jpeg
                     )
                 ),
-            ]
+            ],
+            await rulebook.FeedersAsync(cancel),
+            await larder.ReadAsync(cancel)
         );
     }
 

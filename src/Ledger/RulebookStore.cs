@@ -168,6 +168,54 @@ public sealed class RulebookStore(LanternDb db, RoomCache cache)
         return [];
     }
 
+    /// <summary>The keeper's own feeders.</summary>
+    public async Task<IReadOnlyList<FeederRules>> FeedersAsync(CancellationToken cancel)
+    {
+        var rows = await db.Feeders.AsNoTracking().OrderBy(f => f.Id).ToListAsync(cancel);
+        return [.. rows.Select(r => LedgerJson.Read<FeederRules>(r.Feeder))];
+    }
+
+    /// <summary>Adds a feeder of the keeper's own, or changes one; shipped ones never are.</summary>
+    /// <returns>What is wrong; then nothing was written.</returns>
+    public async Task<IReadOnlyList<Problem>> SetFeederAsync(FeederRules feeder, CancellationToken cancel)
+    {
+        if (RuleSet.Shipped.Feeder(feeder.Id) is not null)
+        {
+            return [new Problem("id", $"{feeder.Id} is in the shipped catalogue; give yours another id.")];
+        }
+
+        var others = (await FeedersAsync(cancel)).Where(f => f.Id != feeder.Id);
+        var reading = Read(await SpeciesAsync(cancel), [.. others, feeder]);
+        if (reading.Rules is null)
+        {
+            return reading.Problems;
+        }
+
+        var row = await db.Feeders.FirstOrDefaultAsync(f => f.Id == feeder.Id, cancel);
+        var json = JsonSerializer.Serialize(feeder, LedgerJson.Options);
+        if (row is null)
+        {
+            db.Feeders.Add(new FeederRow { Id = feeder.Id, Feeder = json });
+        }
+        else
+        {
+            row.Feeder = json;
+        }
+
+        await db.SaveChangesAsync(cancel);
+        cache.Rules = null;
+        return [];
+    }
+
+    private static RuleSetReading Read(IReadOnlyList<SpeciesProfile> species, IReadOnlyList<FeederRules> feeders) =>
+        species.Count + feeders.Count == 0
+            ? new RuleSetReading(RuleSet.Shipped, [])
+            : RuleSet.Read([
+                .. RuleSet.ShippedDocuments(),
+                .. species.Select(RuleSet.Document),
+                .. feeders.Select(RuleSet.Document),
+            ]);
+
     /// <summary>Temperatures read in the room.</summary>
     public async Task<RoomClimate> ClimateAsync(CancellationToken cancel)
     {
@@ -193,9 +241,7 @@ public sealed class RulebookStore(LanternDb db, RoomCache cache)
     private async Task<RuleSetReading> WithSpeciesAsync(IReadOnlyList<SpeciesProfile> more, CancellationToken cancel)
     {
         var own = (await SpeciesAsync(cancel)).Where(s => more.All(m => m.Id != s.Id)).Concat(more).ToList();
-        return own.Count == 0
-            ? new RuleSetReading(RuleSet.Shipped, [])
-            : RuleSet.Read([.. RuleSet.ShippedDocuments(), .. own.Select(RuleSet.Document)]);
+        return Read(own, await FeedersAsync(cancel));
     }
 
     private async Task<int> EndAsync(IEnumerable<Guid> ids, DateTimeOffset now, CancellationToken cancel)

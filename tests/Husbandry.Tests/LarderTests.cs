@@ -102,7 +102,7 @@ public class LarderTests
         var larder = Larder((0, new FoodCounted(SmallCricket, 60)));
         var plan = Plan(Every(SmallCricket, 2), larder);
         var step = plan.Steps[0];
-        Assert.Equal((LarderDo.OrderAnimals, SmallCricket, false), (step.Do, step.Food, step.IsLate));
+        Assert.Equal((LarderDo.Order, SmallCricket, false), (step.Do, step.Food, step.IsLate));
         // A slow parcel takes eight days, four are to spare.
         Assert.Equal(step.NeededOn.AddDays(-12), step.By);
         Assert.True(step.Amount % 50 == 0 && step.Amount >= 28, $"{step.Amount}");

@@ -5,6 +5,8 @@ using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
 using Husbandry.Climate;
 using Husbandry.Journal;
+using Husbandry.Larder;
+using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Vigils;
@@ -99,6 +101,9 @@ public sealed class RoomFileTests : LedgerFolder
         var rules = new RulebookStore(db, new RoomCache());
         var own = RuleSet.Shipped.Profile("caribena-versicolor")! with { Id = "caribena-nova" };
         Assert.Empty(await rules.AddSpeciesAsync([own], replace: false, Cancel));
+        var feeder = RuleSet.Shipped.Feeder("cricket")! with { Id = "black-cricket" };
+        Assert.Empty(await rules.SetFeederAsync(feeder, Cancel));
+        await FillLarderAsync(db, await rules.ReadAsync(Cancel));
         Assert.Empty(
             await rules.SetAsync(
                 new RuleOverride(
@@ -225,6 +230,41 @@ public sealed class RoomFileTests : LedgerFolder
         Assert.NotSame(RoomClimate.Unread, await rules.ClimateAsync(Cancel));
     }
 
+    private static async Task FillLarderAsync(LanternDb db, RuleSet rules)
+    {
+        var (pot, half, order, lost) = (Guid.NewGuid(), Guid.NewGuid(), Guid.NewGuid(), Guid.NewGuid());
+        var cricket = new FoodKey("black-cricket", "small");
+        LarderAct[] acts =
+        [
+            new FoodCounted(cricket, 60),
+            new FoodGained(cricket, 10),
+            new FoodLost(cricket, 5),
+            new CultureStarted(pot, "house-fly", 2),
+            new CultureSplit(pot, half, 1, true),
+            new CultureChilled(half, false),
+            new MitesSeen(pot),
+            new CultureEnded(pot, CultureEnd.Mites),
+            new OrderPlaced(order, [new OrderLine("cricket", "small", 50)], new DateOnly(2026, 11, 20)),
+            new OrderArrived(order, [new OrderLine("cricket", "small", 40)]),
+            new OrderPlaced(lost, [new OrderLine("vials", "", 50)], new DateOnly(2026, 11, 20)),
+            new OrderCancelled(lost),
+            new GoodsCounted("vials", 12.5),
+        ];
+        var store = new LarderStore(db, new RoomCache());
+        var room = Room.At(rules, RoomStore.Fresh with { ZoneId = "UTC" }, Evening);
+        for (var i = 0; i < acts.Length; i++)
+        {
+            var id = Guid.NewGuid();
+            var result = await store.WriteAsync(id, acts[i], Evening.AddHours(i - 40), room, Cancel);
+            Assert.Equal((WriteOutcome.Written, []), (result.Outcome, result.Problems));
+            result = await store.WriteAsync(id, acts[i], Evening, room, Cancel);
+            Assert.Equal(WriteOutcome.WrittenBefore, result.Outcome);
+        }
+
+        var mistake = (await store.ReadAsync(Cancel))[1].Id;
+        await store.WriteAsync(Guid.NewGuid(), new LarderWithdrawn(mistake), Evening, room, Cancel);
+    }
+
     private static async Task SaveAsync(LedgerFile file, string path)
     {
         await using var db = Open(file);
@@ -232,7 +272,8 @@ public sealed class RoomFileTests : LedgerFolder
             db,
             new RoomStore(db),
             new JournalReader(db),
-            new RulebookStore(db, new RoomCache())
+            new RulebookStore(db, new RoomCache()),
+            new LarderStore(db, new RoomCache())
         );
         await writer.WriteAsync(path, Cancel);
     }
@@ -257,6 +298,7 @@ public sealed class RoomFileTests : LedgerFolder
             new RoomStore(db),
             new JournalImport(db, reader),
             new RulebookStore(db, cache),
+            new LarderStore(db, new RoomCache()),
             cache
         );
         return await loader.LoadAsync(room!, Evening, Cancel);

@@ -244,6 +244,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/larder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["larder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/larder/journal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["logInLarder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/larder/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["order"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/larder/shopping.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shoppingList"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rulebook/species/{id}": {
         parameters: {
             query?: never;
@@ -500,6 +564,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/diversity": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcDiversity"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/calc/container": {
         parameters: {
             query?: never;
@@ -675,6 +755,8 @@ export interface components {
             outcome: components["schemas"]["OfferOutcome"];
             /** @description Whether prey stayed in the enclosure; by default what OfferOutcomes says. */
             leftIn?: null | boolean;
+            /** @description Of a brood in numbered vials: those that did not take it, though the others did. */
+            untaken?: null | number[];
         };
         /** @description A picture was kept on the record. */
         ActPictured: {
@@ -1052,11 +1134,20 @@ export interface components {
          * @enum {unknown}
          */
         BandKind: "molt" | "firstMeal" | "wait";
+        /** @description How flies are made ready at the bench. */
+        BenchRoutine: {
+            /** Format: double */
+            chillFromMinutes: number;
+            /** Format: double */
+            chillToMinutes: number;
+            /** Format: double */
+            lookEveryMinutes: number;
+        };
         /**
          * @description What was measured.
          * @enum {unknown}
          */
-        BodyPart: "legSpan" | "body" | "carapace" | "carapaceWidth" | "abdomenWidth" | "headCapsule" | "claw";
+        BodyPart: "legSpan" | "body" | "carapace" | "carapaceWidth" | "abdomenWidth" | "headCapsule" | "claw" | "foreleg";
         /** @description How large an animal is now, as far as its measures tell. */
         BodySize: {
             /**
@@ -1095,6 +1186,11 @@ export interface components {
         /** @description Answer of an open calculator. */
         CalcAnswerOfDegreeDaysResult: {
             result: components["schemas"]["DegreeDaysResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfDiversityResult: {
+            result: components["schemas"]["DiversityResult"];
             reasons: components["schemas"]["CalcReason"][];
         };
         /** @description Answer of an open calculator. */
@@ -1208,6 +1304,84 @@ export interface components {
             /** Format: double */
             maxHeightMm: null | number;
         };
+        /**
+         * @description Why a culture ended.
+         * @enum {unknown}
+         */
+        CultureEnd: "spent" | "mold" | "mites" | "failed";
+        /** @description How a culture gives its animals, at 25 °C: it rises from the first to the peak and falls to the end. */
+        CultureRules: {
+            /** @description Days from start to the first. */
+            firstDays: components["schemas"]["RuleOfdouble"];
+            /** @description Days to the peak. */
+            peakDays: components["schemas"]["RuleOfdouble"];
+            /** @description Days to the end. */
+            endDays: components["schemas"]["RuleOfdouble"];
+            /** @description Animals in its whole life. */
+            yield: components["schemas"]["RuleOfdouble"];
+            coldHoldsDays: null | components["schemas"]["RuleOfdouble"];
+            /** @description Days after which a new one is started in a running room. */
+            renewEveryDays: components["schemas"]["RuleOfdouble"];
+            /** @description Age of a bought one. */
+            arrivesAtDays: components["schemas"]["RuleOfdouble"];
+        };
+        /**
+         * @description How far a culture has come.
+         * @enum {unknown}
+         */
+        CultureState: "growing" | "giving" | "spent" | "cold";
+        /** @description A culture as shown. */
+        CultureView: {
+            /** Format: uuid */
+            id: string;
+            feederId: string;
+            name: string;
+            /** Format: int32 */
+            pots: number;
+            /** Format: date */
+            startedOn: string;
+            /** @description How far it has come. */
+            state: components["schemas"]["CultureState"];
+            /**
+             * Format: double
+             * @description Age in warm days.
+             */
+            ageDays: number;
+            /**
+             * Format: date
+             * @description When the first come, if it stays warm.
+             */
+            firstOn: string;
+            /**
+             * Format: date
+             * @description When most come.
+             */
+            peakOn: string;
+            /**
+             * Format: date
+             * @description When it is spent.
+             */
+            endsOn: string;
+            /**
+             * Format: double
+             * @description How many come a day now.
+             */
+            tonight: number;
+            /**
+             * Format: double
+             * @description Share that can still hatch after its time in the cold (0–1).
+             */
+            viable: number;
+            /** @description Whether the cold holds it back rather than kill it. */
+            canChill: boolean;
+            /**
+             * Format: date
+             * @description Night until which it is kept apart and handled last, after mites.
+             */
+            quarantineUntil: null | string;
+            /** @description Animals a day from its start on, every other day, for drawing. */
+            daily: number[];
+        };
         /** @description Lowest and highest temperature of one day, °C. */
         DayTemperatures: {
             /** Format: double */
@@ -1262,6 +1436,24 @@ export interface components {
              * @description Weeks of cold that it needs.
              */
             chillWeeks: number;
+        };
+        /** @description Counts of kinds, such as of feeders in the last meals. */
+        DiversityRequest: {
+            /** @description One count for each kind, 0 to 1,000,000; at most 1000. */
+            counts: number[];
+        };
+        /** @description How mixed they are. */
+        DiversityResult: {
+            /**
+             * Format: double
+             * @description Shannon's index, natural log.
+             */
+            shannon: number;
+            /**
+             * Format: double
+             * @description Pielou's evenness; none with fewer than two kinds.
+             */
+            evenness: null | number;
         };
         /** @description Something done tonight. */
         DoneLine: {
@@ -1380,7 +1572,17 @@ export interface components {
             /** @description Adjective before the feeder's name, e.g. "small"; empty when there is only one class. */
             name: string;
             lengthMm: null | components["schemas"]["RuleOfRange"];
+            /**
+             * Format: double
+             * @description Dry mass in mg of one of middling length, by the curve for insects; none for food that is no animal.
+             */
+            massMg?: null | number;
         };
+        /**
+         * @description Where a feeder comes from.
+         * @enum {unknown}
+         */
+        FeederFrom: "culture" | "shop" | "either" | "kitchen";
         /** @description A kind of food. */
         FeederRules: {
             /** @description Identifier. */
@@ -1397,7 +1599,22 @@ export interface components {
             serving: string;
             /** @description Size classes from small to large. */
             classes: components["schemas"]["FeederClass"][];
+            /** @description What it does. */
+            traits: components["schemas"]["FeederTrait"][];
+            /** @description Where it comes from. */
+            from: components["schemas"]["FeederFrom"];
+            /** @description Days after which half of what is in stock has died or spoilt. */
+            keepsDays: components["schemas"]["RuleOfdouble"];
+            stayHours: null | components["schemas"]["RuleOfdouble"];
+            culture: null | components["schemas"]["CultureRules"];
+            /** @description Whether it is bought as pots that hatch; what comes in several sizes is bought as animals. */
+            boughtAsPots?: boolean;
         };
+        /**
+         * @description What a feeder does that a keeper must mind.
+         * @enum {unknown}
+         */
+        FeederTrait: "climbs" | "jumps" | "burrows" | "bites" | "flies" | "hides";
         /** @description When an animal may eat again after its last molt. */
         FirstMeal: {
             /**
@@ -1430,6 +1647,126 @@ export interface components {
             part: components["schemas"]["BodyPart"];
             /** Format: double */
             lengthMm: number;
+        };
+        /** @description A food: one size class of a feeder. */
+        FoodKey: {
+            /** @description Feeder. */
+            feederId: string;
+            /** @description Size class. */
+            sizeClassId: string;
+        };
+        /** @description One food over the weeks to come. */
+        FoodOutlook: {
+            /** @description What. */
+            food: components["schemas"]["FoodKey"];
+            /** @description "small crickets". */
+            name: string;
+            /**
+             * Format: double
+             * @description What is there now, by the last count and what was fed, died or came since.
+             */
+            onHand: number;
+            /**
+             * Format: date
+             * @description When it was last counted; none when never.
+             */
+            countedOn: null | string;
+            /** @description Week by week. */
+            weeks: components["schemas"]["FoodWeek"][];
+            /**
+             * Format: date
+             * @description First night on which it would not reach as things stand; none when it does.
+             */
+            shortOn: null | string;
+            /**
+             * Format: date
+             * @description First night on which far more is there than will be eaten; none when there is not.
+             */
+            glutOn: null | string;
+            /** @description Where it comes from. */
+            from: components["schemas"]["FeederFrom"];
+        };
+        /** @description One week of one food. */
+        FoodWeek: {
+            /**
+             * Format: date
+             * @description First night.
+             */
+            from: string;
+            /**
+             * Format: double
+             * @description Expected need.
+             */
+            demand: number;
+            /**
+             * Format: double
+             * @description Need that is passed in nine of ten such weeks.
+             */
+            demandLow: number;
+            /**
+             * Format: double
+             * @description Need that is passed in one of ten.
+             */
+            demandHigh: number;
+            /**
+             * Format: double
+             * @description What cultures and parcels are expected to bring.
+             */
+            coming: number;
+            /**
+             * Format: double
+             * @description What is expected to be left at its end.
+             */
+            left: number;
+            /**
+             * Format: double
+             * @description What is left if need is high, pots are poor and parcels late.
+             */
+            leftLow: number;
+        };
+        /**
+         * @description How a queen founds her colony.
+         * @enum {unknown}
+         */
+        Founding: "claustral" | "semiClaustral";
+        /** @description One kind of goods: what is there, how fast it goes, when to order. */
+        GoodsOutlook: {
+            /** @description Kind. */
+            goodsId: string;
+            /** @description Its name. */
+            name: string;
+            /** @description What it is counted in. */
+            unit: string;
+            /**
+             * Format: double
+             * @description What is left by the last count; none when it was never counted.
+             */
+            onHand: null | number;
+            /**
+             * Format: date
+             * @description Night of the last count.
+             */
+            countedOn: null | string;
+            /**
+             * Format: double
+             * @description Used a week by what is kept now.
+             */
+            perWeek: number;
+            /**
+             * Format: date
+             * @description Night on which it is used up; none when nothing uses it or it was never counted.
+             */
+            lastsUntil: null | string;
+            /**
+             * Format: date
+             * @description Last night on which an order is in time.
+             */
+            orderBy: null | string;
+            /**
+             * Format: double
+             * @description How much is in a pack.
+             */
+            pack: number;
         };
         /** @description The signs of a group. */
         GroupSigns: {
@@ -1665,7 +2002,7 @@ export interface components {
          * @description What brings a hush about.
          * @enum {unknown}
          */
-        HushCause: "suspected" | "darkening" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "veryPlump" | "buried" | "surfaced" | "pupa" | "chilled" | "founding" | "brooding";
+        HushCause: "suspected" | "darkening" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "veryPlump" | "buried" | "surfaced" | "pupa" | "chilled" | "founding" | "claustral" | "brooding";
         /** @description One cause that bears on an act. */
         HushContributor: {
             /** @description The cause. */
@@ -1773,6 +2110,225 @@ export interface components {
             canBeCorrected: boolean;
         };
         JsonNode: unknown;
+        /** @description What happened in the larder, one record per kind; only ever added to. */
+        LarderAct: components["schemas"]["LarderActFoodCounted"] | components["schemas"]["LarderActFoodGained"] | components["schemas"]["LarderActFoodLost"] | components["schemas"]["LarderActCultureStarted"] | components["schemas"]["LarderActCultureSplit"] | components["schemas"]["LarderActCultureChilled"] | components["schemas"]["LarderActMitesSeen"] | components["schemas"]["LarderActCultureEnded"] | components["schemas"]["LarderActOrderPlaced"] | components["schemas"]["LarderActOrderArrived"] | components["schemas"]["LarderActOrderCancelled"] | components["schemas"]["LarderActGoodsCounted"] | components["schemas"]["LarderActLarderWithdrawn"];
+        /** @description A culture was put into the cold, or taken out of it. */
+        LarderActCultureChilled: {
+            /** @enum {string} */
+            kind: "cultureChilled";
+            /** Format: uuid */
+            cultureId: string;
+            intoCold: boolean;
+        };
+        /** @description A culture was thrown away. */
+        LarderActCultureEnded: {
+            /** @enum {string} */
+            kind: "cultureEnded";
+            /** Format: uuid */
+            cultureId: string;
+            end: components["schemas"]["CultureEnd"];
+        };
+        /** @description Some pots of a culture were parted from it, mostly to put one half into the cold. */
+        LarderActCultureSplit: {
+            /** @enum {string} */
+            kind: "cultureSplit";
+            /** Format: uuid */
+            cultureId: string;
+            /** Format: uuid */
+            newCultureId: string;
+            /** Format: int32 */
+            pots: number;
+            intoCold: boolean;
+        };
+        /** @description A culture was started, or a pot of pupae set out to hatch. */
+        LarderActCultureStarted: {
+            /** @enum {string} */
+            kind: "cultureStarted";
+            /**
+             * Format: uuid
+             * @description Id made by the client.
+             */
+            cultureId: string;
+            /** @description What it gives. */
+            feederId: string;
+            /**
+             * Format: int32
+             * @description Pots, 1–200.
+             */
+            pots: number;
+            /**
+             * Format: double
+             * @description Days it was along already.
+             * @default 0
+             */
+            ageDays: number;
+        };
+        /** @description A food was counted: so many are there. */
+        LarderActFoodCounted: {
+            /** @enum {string} */
+            kind: "foodCounted";
+            food: components["schemas"]["FoodKey"];
+            /** Format: int32 */
+            quantity: number;
+        };
+        /** @description More came, other than by an order on record. */
+        LarderActFoodGained: {
+            /** @enum {string} */
+            kind: "foodGained";
+            food: components["schemas"]["FoodKey"];
+            /** Format: int32 */
+            quantity: number;
+        };
+        /** @description Some died, escaped or were thrown away. */
+        LarderActFoodLost: {
+            /** @enum {string} */
+            kind: "foodLost";
+            food: components["schemas"]["FoodKey"];
+            /** Format: int32 */
+            quantity: number;
+        };
+        /** @description Goods were counted. */
+        LarderActGoodsCounted: {
+            /** @enum {string} */
+            kind: "goodsCounted";
+            goodsId: string;
+            /** Format: double */
+            quantity: number;
+        };
+        /** @description An entry of the larder was a mistake. */
+        LarderActLarderWithdrawn: {
+            /** @enum {string} */
+            kind: "larderWithdrawn";
+            /** Format: uuid */
+            entryId: string;
+        };
+        /** @description Mites were seen in a culture. */
+        LarderActMitesSeen: {
+            /** @enum {string} */
+            kind: "mitesSeen";
+            /** Format: uuid */
+            cultureId: string;
+        };
+        /** @description An order arrived; what is short of it is not coming. */
+        LarderActOrderArrived: {
+            /** @enum {string} */
+            kind: "orderArrived";
+            /** Format: uuid */
+            orderId: string;
+            lines: components["schemas"]["OrderLine"][];
+        };
+        /** @description An order was given up. */
+        LarderActOrderCancelled: {
+            /** @enum {string} */
+            kind: "orderCancelled";
+            /** Format: uuid */
+            orderId: string;
+        };
+        /** @description Something was ordered. */
+        LarderActOrderPlaced: {
+            /** @enum {string} */
+            kind: "orderPlaced";
+            /**
+             * Format: uuid
+             * @description Id made by the client.
+             */
+            orderId: string;
+            /** @description What. */
+            lines: components["schemas"]["OrderLine"][];
+            /**
+             * Format: date
+             * @description Day on which it was promised.
+             */
+            promisedOn: string;
+        };
+        /**
+         * @description What the larder plan asks for.
+         * @enum {unknown}
+         */
+        LarderDo: "startCulture" | "orderPots" | "order";
+        /** @description A line of the larder's journal as shown. */
+        LarderLine: {
+            /** Format: uuid */
+            entryId: string;
+            /** Format: date-time */
+            at: string;
+            writtenBy: string;
+            text: string;
+            canTakeBack: boolean;
+        };
+        /** @description What will be eaten, what will be there, and what to start or order by when. */
+        LarderPlan: {
+            /** @description Every food that is needed or there, the first to run short first. */
+            foods: components["schemas"]["FoodOutlook"][];
+            /** @description What to do, the most urgent first. */
+            steps: components["schemas"]["LarderStep"][];
+            /** @description What is used up besides food. */
+            goods: components["schemas"]["GoodsOutlook"][];
+        };
+        /** @description An entry for the larder. */
+        LarderRequest: {
+            /**
+             * Format: uuid
+             * @description Made by the client; the same id is written once.
+             */
+            id: string;
+            /** @description What happened. */
+            act: components["schemas"]["LarderAct"];
+            /**
+             * Format: date
+             * @description Night on which it happened; tonight when left out.
+             */
+            on?: null | string;
+        };
+        /** @description One thing to do so that a food does not run short. */
+        LarderStep: {
+            /** @description What. */
+            do: components["schemas"]["LarderDo"];
+            /** @description Of which food. */
+            food: components["schemas"]["FoodKey"];
+            /** @description "2 pots of small fruit flies". */
+            what: string;
+            /**
+             * Format: int32
+             * @description Pots or animals.
+             */
+            amount: number;
+            /**
+             * Format: date
+             * @description Last night on which it is in time.
+             */
+            by: string;
+            /**
+             * Format: date
+             * @description Night on which the food would run short without it.
+             */
+            neededOn: string;
+            /** @description Whether it comes too late to keep that night. */
+            isLate: boolean;
+            /** @description Why, in a sentence. */
+            why: string;
+        };
+        /** @description The larder tonight. */
+        LarderView: {
+            /** Format: date */
+            tonight: string;
+            plan: components["schemas"]["LarderPlan"];
+            /**
+             * Format: int32
+             * @description Enclosures whose meals cannot be planned, since their size is not known.
+             */
+            unsized: number;
+            cultures: components["schemas"]["CultureView"][];
+            orders: components["schemas"]["OrderView"][];
+            supplier: components["schemas"]["SupplierOffer"][];
+            bench: components["schemas"]["BenchRoutine"];
+            journal: components["schemas"]["LarderLine"][];
+        };
+        /** @description Something was written into the larder's journal. */
+        LarderWritten: {
+            /** Format: uuid */
+            id: string;
+        };
         /** @description Weights of the learning model. */
         Learning: {
             /**
@@ -1949,6 +2505,11 @@ export interface components {
             what: string;
             /** @description How to serve this feeder. */
             serving: string;
+            /**
+             * Format: int32
+             * @description Whole animals, or portions, that it takes from the larder.
+             */
+            animals: number;
         };
         /** @description When the next meal is due and what it should be. */
         MealPlan: {
@@ -2134,6 +2695,49 @@ export interface components {
             outcome: components["schemas"]["OfferOutcome"];
             /** @description Whether prey stayed in the enclosure; by default what OfferOutcomes says. */
             leftIn?: null | boolean;
+            /** @description Of a brood in numbered vials: those that did not take it, though the others did. */
+            untaken?: null | number[];
+        };
+        /** @description One line of an order: animals of a food, pots of a culture, or goods. */
+        OrderLine: {
+            /** @description Feeder or kind of goods. */
+            itemId: string;
+            /** @description Size class of a feeder; empty for goods. */
+            sizeClassId: string;
+            /**
+             * Format: int32
+             * @description Animals, pots, or units of goods, 1–1,000,000.
+             */
+            quantity: number;
+        };
+        /** @description An order to the supplier that comes with the product. */
+        OrderRequest: {
+            /**
+             * Format: uuid
+             * @description Id of the entry, made by the client.
+             */
+            id: string;
+            /**
+             * Format: uuid
+             * @description Id of the order, made by the client.
+             */
+            orderId: string;
+            /** @description What is wanted. */
+            lines: components["schemas"]["OrderLine"][];
+        };
+        /** @description An order as shown. */
+        OrderView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            placedOn: string;
+            /** Format: date */
+            promisedOn: string;
+            /** @description What was ordered, in words. */
+            lines: string[];
+            ordered: components["schemas"]["OrderLine"][];
+            /** @description How it stands with the supplier. */
+            parcel: components["schemas"]["Parcel"];
         };
         /** @description What a change of rules would move. */
         OverridePreview: {
@@ -2146,6 +2750,15 @@ export interface components {
          * @enum {unknown}
          */
         OverrideScope: "room" | "species" | "animal";
+        /** @description How an order of the supplier stands. */
+        Parcel: {
+            /** @description Whether the parcel is at the door. */
+            hasArrived: boolean;
+            /** @description What is in it; some lines may be short. */
+            lines: components["schemas"]["OrderLine"][];
+            /** @description What the supplier says. */
+            says: string;
+        };
         /**
          * @description Where an animal stands between two molts, as the lantern shows it.
          * @enum {unknown}
@@ -2261,6 +2874,11 @@ export interface components {
             bodyMm: number;
             /** @description Every feeder class of the rulebook. */
             options: components["schemas"]["PreyOption"][];
+            /**
+             * Format: double
+             * @description Foreleg it was judged by, if that was measured.
+             */
+            forelegMm: null | number;
         };
         /** @description One size class of a feeder judged for an animal. */
         PreyOption: {
@@ -2298,6 +2916,13 @@ export interface components {
             fatty: boolean;
             /** @description How to serve it. */
             serving: string;
+            /** @description What it does that must be minded. */
+            traits: components["schemas"]["FeederTrait"][];
+            /**
+             * @description Whether it suits the stage.
+             * @default false
+             */
+            onMenu: boolean;
         };
         /** @description A predator for which prey is wanted. */
         PreyRequest: {
@@ -2319,6 +2944,11 @@ export interface components {
              * @description Abdomen width ÷ carapace width.
              */
             abdomenRatio?: null | number;
+            /**
+             * Format: double
+             * @description Femur and tibia of a mantis's grasping foreleg.
+             */
+            forelegMm?: null | number;
         };
         /** @description Largest prey and every feeder class. */
         PreyResult: {
@@ -2574,6 +3204,17 @@ export interface components {
         RuleOfDiapause: {
             /** @description The value. */
             value: components["schemas"]["Diapause"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfFounding: {
+            /** @description The value. */
+            value: components["schemas"]["Founding"];
             /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
             unit: string;
             /** @description How far to trust it. */
@@ -2957,6 +3598,7 @@ export interface components {
             falseFriends: {
                 [key: string]: components["schemas"]["RuleOfstring"];
             };
+            founding: null | components["schemas"]["RuleOfFounding"];
         };
         /** @description Everything the rulebook says of a species. */
         SpeciesSheet: {
@@ -3061,6 +3703,22 @@ export interface components {
             departure: null | components["schemas"]["DepartureEvent"];
             /** Format: date */
             tonight: string;
+        };
+        /** @description Something that the supplier sells. */
+        SupplierOffer: {
+            /** @description Feeder or kind of goods. */
+            itemId: string;
+            /** @description Size class of a feeder; empty for goods. */
+            sizeClassId: string;
+            /** @description What it is called. */
+            name: string;
+            /** @description What a quantity of one means: "animals", "pots", or the unit of the goods. */
+            unit: string;
+            /**
+             * Format: int32
+             * @description Smallest amount; others are its multiples.
+             */
+            pack: number;
         };
         /**
          * @description How sure a guided reading can be. It never diagnoses.
@@ -3786,6 +4444,112 @@ export interface operations {
             };
         };
     };
+    larder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LarderView"];
+                };
+            };
+        };
+    };
+    logInLarder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LarderRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LarderWritten"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    order: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LarderWritten"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    shoppingList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
     speciesSheet: {
         parameters: {
             query?: never;
@@ -4332,6 +5096,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CalcAnswerOfMassResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcDiversity: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DiversityRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfDiversityResult"];
                 };
             };
             /** @description Bad Request */

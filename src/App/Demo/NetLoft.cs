@@ -37,7 +37,8 @@ internal static class NetLoft
                     .Select(e => RoomFileStock.Of(e.StockId, (Acquired)e.Entry.Act, e.Entry.Id, e.Entry.When.To)),
             ],
             [.. entries.Where(e => e.Entry.Act is not Acquired).Select(e => Line(e.StockId, e.Entry))],
-            climate
+            climate,
+            Larder: DemoLarder.Of(room)
         );
     }
 

@@ -1,4 +1,5 @@
 using App.Demo;
+using App.Larder;
 using Husbandry.Rounds;
 using Husbandry.Vigils;
 using Ledger;
@@ -20,6 +21,8 @@ public static class LedgerServices
         services.AddScoped<JournalStore>();
         services.AddScoped<JournalImport>();
         services.AddScoped<RoomStore>();
+        services.AddScoped<LarderStore>();
+        services.AddScoped<LarderPlanner>();
     }
 
     /// <summary>Brings the file up to date, judges standings anew after a change of rules, and lays out the demo if asked.</summary>
@@ -69,6 +72,7 @@ public sealed class RoomNow(
     RulebookStore rulebook,
     RoomStore store,
     JournalReader reader,
+    LarderStore larder,
     RoomCache cache,
     TimeProvider clock
 )
@@ -95,6 +99,7 @@ public sealed class RoomNow(
         return room with
         {
             Lessons = taught.Lessons,
+            Kept = await larder.KeptAsync(room, cancel),
         };
     }
 }

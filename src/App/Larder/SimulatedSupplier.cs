@@ -1,4 +1,5 @@
 using Husbandry.Larder;
+using Husbandry.Reasons;
 using Husbandry.Rulebook;
 
 namespace App.Larder;
@@ -46,6 +47,32 @@ public sealed class SimulatedSupplier(RuleSet rules)
 
     /// <summary>The day for which an order is promised.</summary>
     public DateOnly Promise(DateOnly placedOn) => placedOn.AddDays((int)rules.Larder.Lead.Value.P50);
+
+    /// <summary>Why an order cannot be placed; none when it can.</summary>
+    public Problem? Refuses(IReadOnlyList<OrderLine> lines)
+    {
+        for (var i = 0; i < lines.Count; i++)
+        {
+            var line = lines[i];
+            if (
+                Catalogue.FirstOrDefault(o => o.ItemId == line.ItemId && o.SizeClassId == line.SizeClassId)
+                is not { } offer
+            )
+            {
+                return new Problem($"lines[{i}].itemId", "The supplier does not sell this.");
+            }
+
+            if (line.Quantity < 1 || line.Quantity % offer.Pack != 0)
+            {
+                return new Problem(
+                    $"lines[{i}].quantity",
+                    offer.Pack == 1 ? "Must be at least 1." : $"Comes by {offer.Pack}: order a multiple of that."
+                );
+            }
+        }
+
+        return lines.Count == 0 ? new Problem("lines", "Order one thing at least.") : null;
+    }
 
     /// <summary>How an order stands on a day.</summary>
     public static Parcel Ask(Order order, DateOnly today)

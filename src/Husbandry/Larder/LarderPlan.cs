@@ -13,8 +13,8 @@ public enum LarderDo
     /// <summary>Order pots of a culture, or of pupae.</summary>
     OrderPots,
 
-    /// <summary>Order animals.</summary>
-    OrderAnimals,
+    /// <summary>Order animals or portions.</summary>
+    Order,
 }
 
 /// <summary>One thing to do so that a food does not run short.</summary>
@@ -143,17 +143,17 @@ public sealed record LarderPlan(
             flow.OnHand,
             supply.CountedOn(food),
             weeks,
-            shortAt is { } t ? room.Tonight.AddDays(t) : null,
-            Glut(flow, left, room) is { } g ? room.Tonight.AddDays(g) : null,
+            feeder.From != FeederFrom.Kitchen && shortAt is { } t ? room.Tonight.AddDays(t) : null,
+            Glut(flow, left, size, room) is { } g ? room.Tonight.AddDays(g) : null,
             feeder.From
         );
     }
 
-    /// <summary>First night on which more is there than will be eaten in some weeks at the usual rate.</summary>
-    private static int? Glut(FoodFlow flow, double[] left, Room room)
+    /// <summary>First night on which more than a pack is there and more than will be eaten in some weeks.</summary>
+    private static int? Glut(FoodFlow flow, double[] left, FeederClass size, Room room)
     {
         var daily = flow.Need.Average();
-        var most = Math.Max(1, daily * room.Rules.Larder.GlutWeeks.Value * 7);
+        var most = Math.Max(room.Rules.Larder.PackOf(size), daily * room.Rules.Larder.GlutWeeks.Value * 7);
         var at = Array.FindIndex(left, stock => stock > most);
         return at < 0 ? null : at;
     }

@@ -79,13 +79,34 @@ public sealed record LarderStanding(
     {
         var all = entries.OrderBy(e => e.At).ThenBy(e => e.Sequence).ToList();
         var gone = all.Select(e => (e.Act as LarderWithdrawn)?.EntryId).OfType<Guid>().ToHashSet();
-        return all.Where(e => !gone.Contains(e.Id)).Aggregate(Empty, (larder, e) => larder.Apply(e, rules));
+        return all.Where(e => !gone.Contains(e.Id)).Aggregate(Empty, (larder, e) => larder.After(e, rules));
     }
+
+    /// <summary>Foods that this room keeps: counted, grown or ordered since an instant.</summary>
+    public IReadOnlySet<FoodKey> KeptSince(DateTimeOffset since, RuleSet rules) =>
+        Foods
+            .Where(f => f.Value[^1].At >= since)
+            .Select(f => f.Key)
+            .Concat(
+                StandingCultures
+                    .Select(c => rules.Feeder(c.FeederId))
+                    .OfType<FeederRules>()
+                    .Select(f => new FoodKey(f.Id, f.Classes[0].Id))
+            )
+            .Concat(
+                Orders
+                    .Where(o => o.IsOpen)
+                    .SelectMany(o => o.Lines)
+                    .Where(l => l.SizeClassId.Length > 0)
+                    .Select(l => new FoodKey(l.ItemId, l.SizeClassId))
+            )
+            .ToHashSet();
 
     /// <summary>Cultures that still stand.</summary>
     public IEnumerable<Culture> StandingCultures => Cultures.Where(c => c.EndedAt is null);
 
-    private LarderStanding Apply(LarderEntry entry, RuleSet rules) =>
+    /// <summary>The larder after one more entry, not before those folded so far.</summary>
+    public LarderStanding After(LarderEntry entry, RuleSet rules) =>
         entry.Act switch
         {
             FoodCounted c => With(c.Food, new StockChange(entry.At, true, c.Quantity)),
@@ -118,7 +139,7 @@ public sealed record LarderStanding(
                 : rules.Feeder(line.ItemId) is { BoughtAsPots: true, Culture.ArrivesAtDays.Value: var age }
                     ? larder.With(
                         new Culture(
-                            DerivedId(arrived.OrderId, line.ItemId),
+                            IdOfPots(arrived.OrderId, line.ItemId),
                             line.ItemId,
                             line.Quantity,
                             at,
@@ -136,7 +157,7 @@ public sealed record LarderStanding(
     }
 
     /// <summary>An id for a pot that came with an order: the same whenever the journal is folded.</summary>
-    private static Guid DerivedId(Guid order, string item)
+    private static Guid IdOfPots(Guid order, string item)
     {
         var bytes = System.Security.Cryptography.SHA256.HashData([
             .. order.ToByteArray(),

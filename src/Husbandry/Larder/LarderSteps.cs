@@ -142,7 +142,9 @@ internal static class LarderSteps
             var survive = Math.Pow(0.5, (until - arrives) / feeder.KeepsDays.Value);
             var pack = rules.PackOf(size);
             amount = Math.Max(1, (int)Math.Ceiling(wanted / survive / pack)) * pack;
-            what = $"{amount} {feeder.NameOf(size, many: true)}";
+            what = size.LengthMm is null
+                ? $"{amount} portions of {feeder.Plural}"
+                : $"{amount} {feeder.NameOf(size, many: true)}";
         }
 
         supply.Deliver(flow, feeder, amount, arrives);
@@ -152,7 +154,7 @@ internal static class LarderSteps
             ? $"{Sentence(feeder.NameOf(size, many: true))} run short about {words.Date(needed)}, and a slow parcel comes about {words.Date(room.Tonight.AddDays(there))}: order now."
             : $"{Sentence(feeder.NameOf(size, many: true))} would run short about {words.Date(needed)}; a slow parcel takes {Wording.Days(Math.Ceiling(lead.P90))}{(hatch > 0 ? $", hatching {Wording.Days(hatch)}" : "")}, with {Wording.Days(margin)} to spare.";
         var step = new LarderStep(
-            feeder.BoughtAsPots ? LarderDo.OrderPots : LarderDo.OrderAnimals,
+            feeder.BoughtAsPots ? LarderDo.OrderPots : LarderDo.Order,
             food,
             what,
             amount,

@@ -1,4 +1,5 @@
 using Husbandry.Climate;
+using Husbandry.Larder;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -96,6 +97,9 @@ public sealed record Room(RuleSet Rules, RoomSettings Settings, NightClock Clock
 
     /// <summary>What the room has taught so far.</summary>
     public Lessons Lessons { get; init; } = Lessons.None;
+
+    /// <summary>Foods that the room keeps; empty when nobody keeps count, and then nothing is preferred.</summary>
+    public IReadOnlySet<FoodKey> Kept { get; init; } = new HashSet<FoodKey>();
 
     /// <summary>Temperatures read in the room.</summary>
     public RoomClimate Climate { get; init; } = RoomClimate.Unread;

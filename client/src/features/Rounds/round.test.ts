@@ -9,6 +9,7 @@ const offer: Schemas['MealOffer'] = {
   count: 2,
   preparation: 'preKilled',
   what: '2 pre-killed small crickets',
+  animals: 1,
   serving: '',
 };
 

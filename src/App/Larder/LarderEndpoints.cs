@@ -1,0 +1,162 @@
+using App.Hosting;
+using Husbandry.Larder;
+using Husbandry.Rounds;
+using Ledger;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace App.Larder;
+
+/// <summary>An entry for the larder.</summary>
+/// <param name="Id">Made by the client; the same id is written once.</param>
+/// <param name="Act">What happened.</param>
+/// <param name="On">Night on which it happened; tonight when left out.</param>
+public sealed record LarderRequest(Guid Id, LarderAct Act, DateOnly? On = null);
+
+/// <summary>An order to the supplier that comes with the product.</summary>
+/// <param name="Id">Id of the entry, made by the client.</param>
+/// <param name="OrderId">Id of the order, made by the client.</param>
+/// <param name="Lines">What is wanted.</param>
+public sealed record OrderRequest(Guid Id, Guid OrderId, IReadOnlyList<OrderLine> Lines);
+
+/// <summary>Something was written into the larder's journal.</summary>
+public sealed record LarderWritten(Guid Id);
+
+/// <summary>The larder: what is there, what will be needed, what to start or order.</summary>
+public static class LarderEndpoints
+{
+    private const int LinesShown = 40;
+
+    public static void MapLarder(this WebApplication app)
+    {
+        var larder = app.MapGroup("/api/larder").WithTags("Larder");
+        larder.MapGet("", ReadAsync).WithName("larder");
+        larder
+            .MapPost("journal", WriteAsync)
+            .WithName("logInLarder")
+            .Produces<LarderWritten>()
+            .ProducesValidationProblem();
+        larder.MapPost("orders", OrderAsync).WithName("order").Produces<LarderWritten>().ProducesValidationProblem();
+        larder.MapGet("shopping.csv", ShoppingAsync).WithName("shoppingList").Produces<string>(200, "text/csv");
+    }
+
+    private static async Task<Ok<LarderView>> ReadAsync(
+        RoomNow now,
+        LarderPlanner planner,
+        LarderStore store,
+        CancellationToken cancel
+    )
+    {
+        var room = await now.ReadAsync(cancel);
+        var (plan, unsized, standing) = await planner.PlanAsync(room, cancel);
+        var entries = await store.ReadAsync(cancel);
+        var gone = entries.Select(e => (e.Act as LarderWithdrawn)?.EntryId).OfType<Guid>().ToHashSet();
+        return TypedResults.Ok(
+            new LarderView(
+                room.Tonight,
+                plan,
+                unsized,
+                [
+                    .. standing
+                        .StandingCultures.Where(c => room.Rules.Feeder(c.FeederId)?.Culture is not null)
+                        .Select(c => CultureView.Of(c, room.Rules.Feeder(c.FeederId)!, room))
+                        .OrderBy(c => c.Name, StringComparer.Ordinal)
+                        .ThenBy(c => c.StartedOn),
+                ],
+                [.. standing.Orders.Where(o => o.IsOpen).OrderBy(o => o.PlacedAt).Select(o => Show(o, room))],
+                new SimulatedSupplier(room.Rules).Catalogue,
+                new BenchRoutine(
+                    room.Rules.Larder.ChillMinutes.Value.Low,
+                    room.Rules.Larder.ChillMinutes.Value.High,
+                    room.Rules.Larder.ChillLookMinutes.Value
+                ),
+                [
+                    .. entries
+                        .Where(e => e.Act is not LarderWithdrawn && !gone.Contains(e.Id))
+                        .OrderByDescending(e => e.Sequence)
+                        .Take(LinesShown)
+                        .Select(
+                            (e, i) =>
+                                new LarderLine(
+                                    e.Id,
+                                    e.At,
+                                    e.WrittenBy,
+                                    LarderText.Of(e.Act, standing, room.Rules),
+                                    i == 0 || e.Act is FoodCounted or FoodGained or FoodLost or GoodsCounted
+                                )
+                        ),
+                ]
+            )
+        );
+    }
+
+    private static OrderView Show(Order order, Room room) =>
+        new(
+            order.Id,
+            room.Clock.NightOf(order.PlacedAt),
+            order.PromisedOn,
+            [.. order.Lines.Select(l => LarderText.Line(l, room.Rules))],
+            order.Lines,
+            SimulatedSupplier.Ask(order, room.Tonight)
+        );
+
+    private static async Task<IResult> WriteAsync(
+        LarderRequest body,
+        RoomNow now,
+        LarderStore store,
+        CancellationToken cancel
+    )
+    {
+        if (body.Act is OrderPlaced)
+        {
+            return Problems.Of("act.kind", "Cannot be logged here: orders are placed under /api/larder/orders.");
+        }
+
+        var room = await now.ReadAsync(cancel);
+        var earliest = room.Tonight.AddYears(-1);
+        if (body.On is { } on && (on > room.Tonight || on < earliest))
+        {
+            return Problems.Of(
+                "on",
+                $"Must be between {room.Wording.Date(earliest)} and tonight, {room.Wording.Date(room.Tonight)}."
+            );
+        }
+
+        var at = body.On is { } night ? Journal.JournalTimes.Evening(night, room) : room.Now;
+        var result = await store.WriteAsync(body.Id, body.Act, at, room, cancel);
+        return Problems.ForFailure(result) ?? TypedResults.Ok(new LarderWritten(body.Id));
+    }
+
+    private static async Task<IResult> OrderAsync(
+        OrderRequest body,
+        RoomNow now,
+        LarderStore store,
+        CancellationToken cancel
+    )
+    {
+        var room = await now.ReadAsync(cancel);
+        var supplier = new SimulatedSupplier(room.Rules);
+        if (supplier.Refuses(body.Lines) is { } refusal)
+        {
+            return Problems.Of(refusal.Field, refusal.Message);
+        }
+
+        var placed = new OrderPlaced(body.OrderId, body.Lines, supplier.Promise(room.Tonight));
+        var result = await store.WriteAsync(body.Id, placed, room.Now, room, cancel);
+        return Problems.ForFailure(result) ?? TypedResults.Ok(new LarderWritten(body.Id));
+    }
+
+    private static async Task<FileContentHttpResult> ShoppingAsync(
+        RoomNow now,
+        LarderPlanner planner,
+        CancellationToken cancel
+    )
+    {
+        var room = await now.ReadAsync(cancel);
+        var (plan, _, _) = await planner.PlanAsync(room, cancel);
+        return TypedResults.File(
+            ShoppingList.Csv(plan),
+            "text/csv; charset=utf-8",
+            $"shopping-{room.Tonight:yyyy-MM-dd}.csv"
+        );
+    }
+}

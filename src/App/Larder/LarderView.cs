@@ -1,0 +1,123 @@
+using Husbandry.Larder;
+using Husbandry.Rulebook;
+
+namespace App.Larder;
+
+/// <summary>How far a culture has come.</summary>
+public enum CultureState
+{
+    /// <summary>Nothing comes yet.</summary>
+    Growing,
+
+    /// <summary>It gives animals.</summary>
+    Giving,
+
+    /// <summary>Past its time.</summary>
+    Spent,
+
+    /// <summary>In the cold.</summary>
+    Cold,
+}
+
+/// <summary>A culture as shown.</summary>
+/// <param name="State">How far it has come.</param>
+/// <param name="AgeDays">Age in warm days.</param>
+/// <param name="FirstOn">When the first come, if it stays warm.</param>
+/// <param name="PeakOn">When most come.</param>
+/// <param name="EndsOn">When it is spent.</param>
+/// <param name="Tonight">How many come a day now.</param>
+/// <param name="Viable">Share that can still hatch after its time in the cold (0–1).</param>
+/// <param name="CanChill">Whether the cold holds it back rather than kill it.</param>
+/// <param name="QuarantineUntil">Night until which it is kept apart and handled last, after mites.</param>
+/// <param name="Daily">Animals a day from its start on, every other day, for drawing.</param>
+public sealed record CultureView(
+    Guid Id,
+    string FeederId,
+    string Name,
+    int Pots,
+    DateOnly StartedOn,
+    CultureState State,
+    double AgeDays,
+    DateOnly FirstOn,
+    DateOnly PeakOn,
+    DateOnly EndsOn,
+    double Tonight,
+    double Viable,
+    bool CanChill,
+    DateOnly? QuarantineUntil,
+    IReadOnlyList<double> Daily
+)
+{
+    private const int DrawnPoints = 48;
+
+    internal static CultureView Of(Culture culture, FeederRules feeder, Husbandry.Rounds.Room room)
+    {
+        var rules = feeder.Culture!;
+        var pace = Emergence.Pace(room.Rules.Larder, room.Climate.RecentC(room.Now));
+        var age = Emergence.Age(culture, room.Now, pace);
+        DateOnly At(double days) => room.Tonight.AddDays((int)Math.Ceiling((days - age) / pace));
+        var warm = culture with { Cold = [] };
+        var life = (rules.EndDays.Value - culture.AgeDays) / pace;
+        double Between(Culture c, double from, double to) =>
+            Emergence.Between(c, rules, c.StartedAt.AddDays(from), c.StartedAt.AddDays(to), pace);
+        var step = Math.Max(life, 1) / DrawnPoints;
+        return new CultureView(
+            culture.Id,
+            culture.FeederId,
+            feeder.Plural,
+            culture.Pots,
+            room.Clock.NightOf(culture.StartedAt),
+            culture.IsCold ? CultureState.Cold
+                : age < rules.FirstDays.Value ? CultureState.Growing
+                : age < rules.EndDays.Value ? CultureState.Giving
+                : CultureState.Spent,
+            age,
+            At(rules.FirstDays.Value),
+            At(rules.PeakDays.Value),
+            At(rules.EndDays.Value),
+            culture.IsCold ? 0 : Emergence.Between(culture, rules, room.Now, room.Now.AddDays(1), pace),
+            Emergence.Viable(culture, rules, room.Now),
+            rules.ColdHoldsDays is not null,
+            culture.MitesAt is { } mites
+                ? room.Clock.NightOf(mites).AddDays((int)room.Rules.Larder.QuarantineNights.Value)
+                : null,
+            [.. Enumerable.Range(0, DrawnPoints).Select(k => Between(warm, k * step, (k + 1) * step) / step)]
+        );
+    }
+}
+
+/// <summary>An order as shown.</summary>
+/// <param name="Lines">What was ordered, in words.</param>
+/// <param name="Parcel">How it stands with the supplier.</param>
+public sealed record OrderView(
+    Guid Id,
+    DateOnly PlacedOn,
+    DateOnly PromisedOn,
+    IReadOnlyList<string> Lines,
+    IReadOnlyList<OrderLine> Ordered,
+    Parcel Parcel
+);
+
+/// <summary>A line of the larder's journal as shown.</summary>
+public sealed record LarderLine(Guid EntryId, DateTimeOffset At, string WrittenBy, string Text, bool CanTakeBack);
+
+/// <summary>How flies are made ready at the bench.</summary>
+public sealed record BenchRoutine(double ChillFromMinutes, double ChillToMinutes, double LookEveryMinutes);
+
+/// <summary>A feeder of the catalogue.</summary>
+/// <param name="Own">Whether the keeper added it.</param>
+/// <param name="MassMg">Dry mass of one of each class; none for food that is no animal.</param>
+public sealed record FeederView(FeederRules Feeder, bool Own, IReadOnlyList<double?> MassMg);
+
+/// <summary>The larder tonight.</summary>
+/// <param name="Unsized">Enclosures whose meals cannot be planned, since their size is not known.</param>
+public sealed record LarderView(
+    DateOnly Tonight,
+    LarderPlan Plan,
+    int Unsized,
+    IReadOnlyList<CultureView> Cultures,
+    IReadOnlyList<OrderView> Orders,
+    IReadOnlyList<SupplierOffer> Supplier,
+    BenchRoutine Bench,
+    IReadOnlyList<LarderLine> Journal
+);

@@ -1,0 +1,142 @@
+using System.Text.Json;
+using Husbandry.Journal;
+using Husbandry.Larder;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Microsoft.EntityFrameworkCore;
+
+namespace Ledger;
+
+/// <summary>The larder's journal: append-only, as that of the animals.</summary>
+public sealed class LarderStore(LanternDb db, RoomCache cache)
+{
+    /// <summary>Sequence of the newest entry; 0 when there is none.</summary>
+    public async Task<long> LatestSequenceAsync(CancellationToken cancel) =>
+        await db.Larder.AsNoTracking().MaxAsync(e => (long?)e.Sequence, cancel) ?? 0;
+
+    /// <summary>Every entry, in order of writing.</summary>
+    public async Task<IReadOnlyList<LarderEntry>> ReadAsync(CancellationToken cancel) =>
+        [.. (await db.Larder.AsNoTracking().OrderBy(e => e.Sequence).ToListAsync(cancel)).Select(ToEntry)];
+
+    /// <summary>The larder now.</summary>
+    public async Task<LarderStanding> StandingAsync(RuleSet rules, CancellationToken cancel) =>
+        LarderStanding.Fold(await ReadAsync(cancel), rules);
+
+    /// <summary>Foods that the room keeps, by what was written of them in the last weeks.</summary>
+    public async Task<IReadOnlySet<FoodKey>> KeptAsync(Room room, CancellationToken cancel)
+    {
+        var latest = await LatestSequenceAsync(cancel);
+        if (cache.Kept is { } kept && kept.Sequence == latest && kept.Night == room.Tonight)
+        {
+            return kept.Foods;
+        }
+
+        var since = room.Now.AddDays(-room.Rules.Larder.Weeks.Value * 7);
+        var foods = (await StandingAsync(room.Rules, cancel)).KeptSince(since, room.Rules);
+        cache.Kept = new RoomCache.KeptFoods(foods, latest, room.Tonight);
+        return foods;
+    }
+
+    /// <summary>What was fed since the foods that are counted were counted first.</summary>
+    public async Task<IReadOnlyList<FoodFed>> FedAsync(LarderStanding larder, Room room, CancellationToken cancel)
+    {
+        var counted = larder.Foods.ToDictionary(
+            f => f.Key,
+            f => f.Value.LastOrDefault(c => c.IsCount)?.At ?? f.Value[0].At
+        );
+        if (counted.Count == 0)
+        {
+            return [];
+        }
+
+        var since = counted.Values.Min().UtcTicks;
+        // The text is looked at first, so that years of waterings need not be read as JSON.
+        var rows = await db
+            .Entries.AsNoTracking()
+            .Where(e =>
+                e.ToTicks >= since
+                && (e.Supersedes != null || e.Act.Contains("\"offered\"") || e.Act.Contains("\"withdrawn\""))
+            )
+            .ToListAsync(cancel);
+        return
+        [
+            .. Chronicle
+                .Effective(rows.Select(Rows.ToEntry).ToList())
+                .Where(e => e.Act is Offered && e.When.To <= room.Now)
+                .Select(e => Fed((Offered)e.Act, e.When.To))
+                .Where(f => counted.TryGetValue(f.Food, out var at) && f.At > at),
+        ];
+    }
+
+    /// <summary>Writes an entry once, however often it is sent.</summary>
+    /// <returns>What is wrong with it; then nothing was written.</returns>
+    public async Task<WriteResult> WriteAsync(
+        Guid id,
+        LarderAct act,
+        DateTimeOffset at,
+        Room room,
+        CancellationToken cancel
+    )
+    {
+        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        if (await db.Larder.AnyAsync(e => e.Id == id, cancel))
+        {
+            return WriteResult.WrittenBefore;
+        }
+
+        if (act is LarderWithdrawn back && !await db.Larder.AnyAsync(e => e.Id == back.EntryId, cancel))
+        {
+            return WriteResult.Refuse(new Husbandry.Reasons.Problem("act.entryId", "No such entry."));
+        }
+
+        var problems = LarderCheck.Check(act, await StandingAsync(room.Rules, cancel), room.Rules);
+        if (problems.Count > 0)
+        {
+            return WriteResult.Refuse(problems);
+        }
+
+        db.Larder.Add(Row(id, act, at, room.Now, room.Settings.KeeperName));
+        await db.SaveChangesAsync(cancel);
+        await transaction.CommitAsync(cancel);
+        return WriteResult.Written;
+    }
+
+    /// <summary>Adds entries of a room file; those that are there already are passed over. Saved by the caller.</summary>
+    internal async Task AddAsync(IReadOnlyList<LarderEntry> entries, CancellationToken cancel)
+    {
+        var known = (await db.Larder.AsNoTracking().Select(e => e.Id).ToListAsync(cancel)).ToHashSet();
+        foreach (var entry in entries.OrderBy(e => e.Sequence).Where(e => known.Add(e.Id)))
+        {
+            db.Larder.Add(Row(entry.Id, entry.Act, entry.At, entry.At, entry.WrittenBy));
+        }
+    }
+
+    // Cut prey takes whole animals; most cuts are in two, and what is over of one is not kept.
+    private const int PiecesOfOne = 2;
+
+    private static FoodFed Fed(Offered offer, DateTimeOffset at) =>
+        new(
+            new FoodKey(offer.FeederId, offer.SizeClassId),
+            at,
+            offer.Preparation == Preparation.Cut ? Math.Ceiling((double)offer.Count / PiecesOfOne) : offer.Count
+        );
+
+    private static LarderRow Row(Guid id, LarderAct act, DateTimeOffset at, DateTimeOffset now, string by) =>
+        new()
+        {
+            Id = id,
+            AtTicks = at.UtcTicks,
+            WrittenTicks = now.UtcTicks,
+            WrittenBy = by,
+            Act = JsonSerializer.Serialize(act, LedgerJson.Options),
+        };
+
+    private static LarderEntry ToEntry(LarderRow row) =>
+        new(
+            row.Id,
+            row.Sequence,
+            new DateTimeOffset(row.AtTicks, TimeSpan.Zero),
+            row.WrittenBy,
+            LedgerJson.Read<LarderAct>(row.Act)
+        );
+}
