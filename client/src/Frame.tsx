@@ -14,6 +14,7 @@ import {
   FindIcon,
   GuideIcon,
   HonestyIcon,
+  LarderIcon,
   MoreIcon,
   RoomIcon,
   RoundIcon,
@@ -25,6 +26,7 @@ import { useKeys } from './ui/useKeys';
 const places: readonly (readonly [string, string, string, () => ReactNode])[] = [
   ['/', 'Round', 'r', RoundIcon],
   ['/stock', 'Stock', 's', StockIcon],
+  ['/larder', 'Larder', 'l', LarderIcon],
   ['/guide', 'Guide', 'u', GuideIcon],
   ['/rulebook', 'Rulebook', 'b', RulebookIcon],
   ['/honesty', 'Honesty', 'y', HonestyIcon],
@@ -71,7 +73,7 @@ export function Frame() {
     <WhyContext value={control}>
       <DoneProvider>
         {(bar) => (
-          <div className="grid h-full grid-cols-[80px_minmax(0,1fr)] max-sm:grid-cols-1 max-sm:grid-rows-[minmax(0,1fr)_64px]">
+          <div className="grid h-full print:block print:h-auto grid-cols-[80px_minmax(0,1fr)] max-sm:grid-cols-1 max-sm:grid-rows-[minmax(0,1fr)_64px]">
             <a
               href="#main"
               className="sr-only z-50 bg-lamp p-3 text-onlamp focus:not-sr-only focus:absolute focus:top-2 focus:left-2"
@@ -80,7 +82,9 @@ export function Frame() {
             </a>
             <Rail onFind={() => setSheet('find')} onKeys={() => setSheet('keys')} />
             <div className="flex min-h-0 min-w-0 flex-col">
-              <NightlineStrip />
+              <div className="contents print:hidden">
+                <NightlineStrip />
+              </div>
               <div className="flex min-h-0 flex-1">
                 <div className="flex min-h-0 min-w-0 flex-1 flex-col">
                   <main
@@ -152,7 +156,7 @@ function Rail({ onFind, onKeys }: { onFind: () => void; onKeys: () => void }) {
   return (
     <nav
       aria-label="Places"
-      className="flex flex-col border-line max-sm:order-last max-sm:grid max-sm:grid-cols-5 max-sm:border-t sm:border-r sm:pt-2.5 sm:pb-2"
+      className="flex flex-col print:hidden border-line max-sm:order-last max-sm:grid max-sm:grid-cols-5 max-sm:border-t sm:border-r sm:pt-2.5 sm:pb-2"
     >
       <NavLink
         to="/"

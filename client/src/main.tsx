@@ -30,6 +30,10 @@ const RulebookPage = lazy(async () => ({
 const SpeciesPage = lazy(async () => ({
   default: (await import('./features/Rulebook/SpeciesPage')).SpeciesPage,
 }));
+const LarderPage = lazy(async () => ({ default: (await import('./features/Larder/LarderPage')).LarderPage }));
+const FeedersPage = lazy(async () => ({
+  default: (await import('./features/Larder/FeedersPage')).FeedersPage,
+}));
 const HonestyPage = lazy(async () => ({
   default: (await import('./features/Honesty/HonestyPage')).HonestyPage,
 }));
@@ -59,6 +63,8 @@ const router = createBrowserRouter([
       { path: '/stock/:id', element: <AnimalPage /> },
       { path: '/stock/:id/edit', element: <EditAnimalPage /> },
       { path: '/stock/:id/pictures', element: <PicturesPage /> },
+      { path: '/larder', element: <LarderPage /> },
+      { path: '/larder/feeders', element: <FeedersPage /> },
       { path: '/guide', element: <GuidePage /> },
       { path: '/rulebook', element: <RulebookPage /> },
       { path: '/rulebook/:id', element: <SpeciesPage /> },

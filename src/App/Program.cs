@@ -67,6 +67,7 @@ app.MapRound();
 app.MapStock();
 app.MapJournal();
 app.MapLarder();
+app.MapFeeders();
 app.MapRulebook();
 app.MapSpecies();
 app.MapOverrides();

@@ -166,7 +166,7 @@ function useAfterWrite() {
   return async (animal: AnimalView) => {
     client.setQueryData(['animal', animal.stockId], animal);
     // The strip and the lists follow when they can; only the round is waited for, so that the next key finds its line.
-    for (const key of ['nightline', 'stock', 'lessons', 'honesty']) {
+    for (const key of ['nightline', 'stock', 'lessons', 'honesty', 'larder']) {
       void client.invalidateQueries({ queryKey: [key] });
     }
     await client.invalidateQueries({ queryKey: ['round'] });
@@ -220,6 +220,51 @@ export function useChangeSettings() {
     onSuccess: async (settings) => {
       client.setQueryData(['settings'], settings);
       await client.invalidateQueries({ predicate: (query) => query.queryKey[0] !== 'settings' });
+    },
+  });
+}
+
+export const useLarder = () =>
+  useQuery({ queryKey: ['larder'], queryFn: () => take(api.GET('/api/larder')) });
+
+export const useFeeders = () =>
+  useQuery({ queryKey: ['feeders'], queryFn: () => take(api.GET('/api/feeders')) });
+
+/** What the room keeps decides what is offered: after a change in the larder the rest is asked anew as well. */
+function useAfterLarder() {
+  const client = useQueryClient();
+  return async () => {
+    for (const key of ['round', 'animal']) {
+      void client.invalidateQueries({ queryKey: [key] });
+    }
+    await client.invalidateQueries({ queryKey: ['larder'] });
+  };
+}
+
+export function useLogInLarder() {
+  const after = useAfterLarder();
+  return useMutation({
+    mutationFn: (body: { id: string; act: Schemas['LarderAct'] }) =>
+      take(api.POST('/api/larder/journal', { body })),
+    onSuccess: after,
+  });
+}
+
+export function useOrder() {
+  const after = useAfterLarder();
+  return useMutation({
+    mutationFn: (body: Schemas['OrderRequest']) => take(api.POST('/api/larder/orders', { body })),
+    onSuccess: after,
+  });
+}
+
+export function useSetFeeder() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: ({ id, ...body }: Schemas['OwnFeeder'] & { id: string }) =>
+      take(api.PUT('/api/feeders/{id}', { params: { path: { id } }, body })),
+    onSuccess: async () => {
+      await client.invalidateQueries();
     },
   });
 }

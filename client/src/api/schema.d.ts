@@ -308,6 +308,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/feeders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["feeders"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feeders/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setFeeder"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/rulebook/species/{id}": {
         parameters: {
             query?: never;
@@ -1615,6 +1647,14 @@ export interface components {
          * @enum {unknown}
          */
         FeederTrait: "climbs" | "jumps" | "burrows" | "bites" | "flies" | "hides";
+        /** @description A feeder of the catalogue. */
+        FeederView: {
+            feeder: components["schemas"]["FeederRules"];
+            /** @description Whether the keeper added it. */
+            own: boolean;
+            /** @description Dry mass of one of each class; none for food that is no animal. */
+            massMg: (null | number)[];
+        };
         /** @description When an animal may eat again after its last molt. */
         FirstMeal: {
             /**
@@ -2750,6 +2790,43 @@ export interface components {
          * @enum {unknown}
          */
         OverrideScope: "room" | "species" | "animal";
+        /** @description A feeder of the keeper's own. */
+        OwnFeeder: {
+            /** @description Name, singular, 2–40 characters. */
+            name: string;
+            /** @description Name, plural, 2–40 characters. */
+            plural: string;
+            /** @description Rich in fat. */
+            fatty: boolean;
+            /** @description Whether it may be cut. */
+            canBeCut: boolean;
+            /** @description What it does. */
+            traits: components["schemas"]["FeederTrait"][];
+            /**
+             * Format: double
+             * @description Days after which half of it is dead in stock, 1–730.
+             */
+            keepsDays: number;
+            /** @description How to serve it, up to 200 characters. */
+            serving: string;
+            /** @description Size classes, small to large, 1–6. */
+            classes: components["schemas"]["OwnFeederClass"][];
+        };
+        /** @description A size class of a feeder of the keeper's own. */
+        OwnFeederClass: {
+            /** @description Adjective before the feeder's name, e.g. "small"; empty when there is only one class. */
+            name: string;
+            /**
+             * Format: double
+             * @description Shortest, 0.5 to 300 mm.
+             */
+            fromMm: number;
+            /**
+             * Format: double
+             * @description Longest.
+             */
+            toMm: number;
+        };
         /** @description How an order of the supplier stands. */
         Parcel: {
             /** @description Whether the parcel is at the door. */
@@ -4546,6 +4623,61 @@ export interface operations {
                 };
                 content: {
                     "text/csv": string;
+                };
+            };
+        };
+    };
+    feeders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeederView"][];
+                };
+            };
+        };
+    };
+    setFeeder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnFeeder"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeederView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };

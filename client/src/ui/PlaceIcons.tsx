@@ -31,6 +31,13 @@ export const StockIcon = () => (
   </Icon>
 );
 
+export const LarderIcon = () => (
+  <Icon>
+    <path d="M7.5 3.5h9v3h-9ZM6 9.5q0-3 1.5-3h9q1.5 0 1.5 3v9q0 2-2 2H8q-2 0-2-2Z" />
+    <path d="M6 13h12M9.5 16.5l1.5 1m3.5-1-1.5 1" />
+  </Icon>
+);
+
 export const RoomIcon = () => (
   <Icon>
     <path d="M3.5 20.5h17M5.5 20.5V9l6.5-5.5L18.5 9v11.5M10 20.5v-6h4v6" />

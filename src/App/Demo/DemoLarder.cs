@@ -69,7 +69,6 @@ internal static class DemoLarder
         Log(20, new GoodsCounted("vials", 18));
         Log(20, new GoodsCounted("cotton", 60));
         Log(20, new GoodsCounted("lining", 220));
-        Log(20, new GoodsCounted("cuttlebone", 3));
         return entries;
     }
 }

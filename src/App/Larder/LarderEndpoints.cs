@@ -72,7 +72,8 @@ public static class LarderEndpoints
                 [
                     .. entries
                         .Where(e => e.Act is not LarderWithdrawn && !gone.Contains(e.Id))
-                        .OrderByDescending(e => e.Sequence)
+                        .OrderByDescending(e => e.At)
+                        .ThenByDescending(e => e.Sequence)
                         .Take(LinesShown)
                         .Select(
                             (e, i) =>

@@ -1,0 +1,129 @@
+import { DropdownMenu } from 'radix-ui';
+import { useState } from 'react';
+import type { Schemas } from '../../api/client';
+import { useLogInLarder } from '../../api/queries';
+import { shortDate } from '../../ui/dates';
+import { MenuItem, menuClass, pickByLetter } from '../../ui/Menu';
+import { CultureCurve } from './CultureCurve';
+import { StartDialog } from './StartDialog';
+
+type Culture = Schemas['CultureView'];
+
+/** Every culture and pot of pupae: when it gives, and how much tonight. */
+export function Cultures({ cultures, tonight }: { cultures: readonly Culture[]; tonight: string }) {
+  const [starting, setStarting] = useState(false);
+  return (
+    <section aria-labelledby="cultures" className="mt-5">
+      <div className="flex items-baseline justify-between">
+        <h2 id="cultures" className="text-18">
+          Cultures
+        </h2>
+        <button type="button" className="linkish min-h-6" onClick={() => setStarting(true)}>
+          Start one
+        </button>
+      </div>
+      {cultures.length === 0 && <p className="py-1 text-muted">None stands here.</p>}
+      <ul>
+        {cultures.map((culture) => (
+          <li
+            key={culture.id}
+            className="grid grid-cols-[minmax(0,1fr)_132px_auto] items-center gap-x-3 border-t border-line py-1.5"
+          >
+            <span className="min-w-0">
+              <span className="font-semibold">{culture.name}</span>
+              {culture.pots > 1 && <span className="text-muted"> × {culture.pots}</span>}
+              <span className="block text-12 text-muted">{words(culture, tonight)}</span>
+              {culture.quarantineUntil !== null && culture.quarantineUntil >= tonight && (
+                <span className="block text-12 font-semibold text-ember">
+                  mites: keep apart and last until {shortDate(culture.quarantineUntil, tonight)}
+                </span>
+              )}
+            </span>
+            <CultureCurve culture={culture} tonight={tonight} />
+            <CultureMenu culture={culture} />
+          </li>
+        ))}
+      </ul>
+      {starting && <StartDialog onClose={() => setStarting(false)} />}
+    </section>
+  );
+}
+
+function words(c: Culture, tonight: string): string {
+  const alive = c.viable < 0.995 ? `, ${Math.round(c.viable * 100)} in 100 still hatch` : '';
+  switch (c.state) {
+    case 'cold':
+      return `in the cold${alive}`;
+    case 'growing':
+      return `first about ${shortDate(c.firstOn, tonight)}, most ${shortDate(c.peakOn, tonight)}${alive}`;
+    case 'giving':
+      return `about ${c.tonight < 10 ? c.tonight.toFixed(1) : Math.round(c.tonight)} a day, ends ${shortDate(c.endsOn, tonight)}${alive}`;
+    case 'spent':
+      return `past its time since ${shortDate(c.endsOn, tonight)}: throw it away`;
+  }
+}
+
+function CultureMenu({ culture }: { culture: Culture }) {
+  const log = useLogInLarder();
+  const [open, setOpen] = useState(false);
+  const act = (next: Schemas['LarderAct']) => () => log.mutate({ id: crypto.randomUUID(), act: next });
+  const cultureId = culture.id;
+  const half = Math.floor(culture.pots / 2);
+  return (
+    <DropdownMenu.Root open={open} onOpenChange={setOpen} modal={false}>
+      <DropdownMenu.Trigger asChild>
+        <button type="button" className="act px-2.5" aria-label={`What happened to the ${culture.name}`}>
+          …
+        </button>
+      </DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align="end"
+          sideOffset={4}
+          collisionPadding={12}
+          className={menuClass}
+          onKeyDown={pickByLetter}
+        >
+          {half > 0 && culture.canChill && culture.state !== 'cold' && (
+            <MenuItem
+              letter="h"
+              onSelect={act({
+                kind: 'cultureSplit',
+                cultureId,
+                newCultureId: crypto.randomUUID(),
+                pots: half,
+                intoCold: true,
+              })}
+            >
+              Half of the pots into the cold
+            </MenuItem>
+          )}
+          {culture.canChill && (
+            <MenuItem
+              letter="c"
+              onSelect={act({ kind: 'cultureChilled', cultureId, intoCold: culture.state !== 'cold' })}
+            >
+              {culture.state === 'cold' ? 'Out of the cold' : 'Into the cold'}
+            </MenuItem>
+          )}
+          <MenuItem letter="m" onSelect={act({ kind: 'mitesSeen', cultureId })}>
+            Mites seen
+          </MenuItem>
+          <DropdownMenu.Separator className="my-1 border-t border-line" />
+          <MenuItem letter="s" onSelect={act({ kind: 'cultureEnded', cultureId, end: 'spent' })}>
+            Thrown away: spent
+          </MenuItem>
+          <MenuItem letter="o" onSelect={act({ kind: 'cultureEnded', cultureId, end: 'mold' })}>
+            Thrown away: moldy
+          </MenuItem>
+          <MenuItem letter="i" onSelect={act({ kind: 'cultureEnded', cultureId, end: 'mites' })}>
+            Thrown away: mites
+          </MenuItem>
+          <MenuItem letter="n" onSelect={act({ kind: 'cultureEnded', cultureId, end: 'failed' })}>
+            Thrown away: never gave anything
+          </MenuItem>
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}

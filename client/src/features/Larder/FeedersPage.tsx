@@ -1,0 +1,120 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { useFeeders, useSettings } from '../../api/queries';
+import { fromMm, type LengthUnit } from '../../ui/lengths';
+import { Waiting } from '../../ui/Waiting';
+import { FeederForm } from './FeederForm';
+import { traitWord } from './feederWords';
+
+type FeederView = Schemas['FeederView'];
+
+const fromWord: Record<Schemas['FeederFrom'], string> = {
+  culture: 'own culture',
+  shop: 'bought',
+  either: 'own culture or bought',
+  kitchen: 'kitchen or gathered',
+};
+
+/** The catalogue: sizes, masses, what each does, how to serve it. */
+export function FeedersPage() {
+  const unit = useSettings().data?.settings.unit ?? 'mm';
+  const [form, setForm] = useState<FeederView | 'new' | null>(null);
+  return (
+    <>
+      <header className="flex flex-wrap items-end justify-between gap-3 px-6 pt-4 pb-3 max-sm:px-4">
+        <div>
+          <p className="text-13 text-muted">
+            <Link to="/larder" className="linkish">
+              Larder
+            </Link>
+          </p>
+          <h1 className="text-30 max-sm:text-[24px]">Feeders</h1>
+        </div>
+        <button type="button" className="act act-first px-4" onClick={() => setForm('new')}>
+          Add one of your own
+        </button>
+      </header>
+      <Waiting query={useFeeders()} what="The catalogue">
+        {(feeders) => <Catalogue feeders={feeders} unit={unit} onChange={setForm} />}
+      </Waiting>
+      {form !== null && <FeederForm former={form === 'new' ? null : form} onClose={() => setForm(null)} />}
+    </>
+  );
+}
+
+interface CatalogueProps {
+  feeders: readonly FeederView[];
+  unit: LengthUnit;
+  onChange: (feeder: FeederView) => void;
+}
+
+function Catalogue({ feeders, unit, onChange }: CatalogueProps) {
+  return (
+    <div
+      className="overflow-x-auto border-t border-line px-6 pb-10 max-sm:px-4"
+      role="region"
+      aria-label="Feeders, wide table"
+      tabIndex={0}
+    >
+      <table className="w-full min-w-[820px] border-collapse text-13">
+        <thead>
+          <tr className="text-left text-muted">
+            {['Feeder', `Sizes, ${unit} (dry mass of one, mg)`, 'Mind', 'Serve', 'Keeps', 'From'].map((h) => (
+              <th key={h} scope="col" className="py-1.5 pr-4 font-normal">
+                {h}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {feeders.map((view) => {
+            const f = view.feeder;
+            return (
+              <tr key={f.id} className="border-t border-line align-top">
+                <th scope="row" className="w-[16%] py-1.5 pr-4 text-left font-semibold">
+                  {f.plural}
+                  {f.fatty && <span className="block font-normal text-lamptext">rich in fat</span>}
+                  {view.own && (
+                    <button
+                      type="button"
+                      className="linkish block font-normal"
+                      onClick={() => onChange(view)}
+                    >
+                      change<span className="sr-only"> {f.plural}</span>
+                    </button>
+                  )}
+                </th>
+                <td className="w-[24%] py-1.5 pr-4">
+                  {f.classes.map((c, k) => (
+                    <span key={c.id} className="block">
+                      {c.lengthMm === null ? (
+                        <span className="text-muted">not sized</span>
+                      ) : (
+                        <>
+                          {c.name !== '' && `${c.name} `}
+                          {fromMm(c.lengthMm.value.low, unit)}–{fromMm(c.lengthMm.value.high, unit)}{' '}
+                          <span className="text-muted">({mass(view.massMg[k] ?? null)})</span>
+                        </>
+                      )}
+                    </span>
+                  ))}
+                </td>
+                <td className="w-[14%] py-1.5 pr-4">{f.traits.map((t) => traitWord[t]).join(', ') || '–'}</td>
+                <td className="py-1.5 pr-4 text-soft">{f.serving}</td>
+                <td className="w-[9%] py-1.5 pr-4 whitespace-nowrap">{Math.round(f.keepsDays.value)} days</td>
+                <td className="w-[12%] py-1.5 pr-4">{fromWord[f.from]}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+      <p className="mt-3 max-w-[80ch] text-12 text-muted">
+        Keeps: days after which half of what is in stock has died or spoilt. Mass by the length–mass curve for
+        insects of Rogers, Hinds and Buschbom (1976).
+      </p>
+    </div>
+  );
+}
+
+const mass = (mg: number | null) => (mg === null ? '–' : mg < 10 ? mg.toFixed(1) : Math.round(mg).toString());

@@ -1,0 +1,150 @@
+import { useState } from 'react';
+import { Refusal, type Schemas } from '../../api/client';
+import { useLogInLarder } from '../../api/queries';
+import { shortDate } from '../../ui/dates';
+import { FoodWeeks } from './FoodWeeks';
+
+type Food = Schemas['FoodOutlook'];
+
+/** Every food: how many are there, and eight weeks of need against what will be there. */
+export function FoodTable({ foods, tonight }: { foods: readonly Food[]; tonight: string }) {
+  const needed = foods.filter((f) => f.weeks.some((w) => w.demand > 0.05) || f.onHand > 0.5);
+  return (
+    <section aria-labelledby="foods" className="mt-6">
+      <h2 id="foods" className="text-18">
+        Eight weeks of each food
+      </h2>
+      <p className="mb-1 text-12 text-muted">
+        Bars: what will be eaten each week, the thin line up to what one week in ten passes. Line: what is
+        left at the end of the week; pale, if need is high, pots are poor and parcels late.
+      </p>
+      <table className="w-full table-fixed border-collapse text-13">
+        <thead>
+          <tr className="text-left text-muted">
+            <th scope="col" className="w-[30%] py-1 pr-3 font-normal max-sm:w-[46%]">
+              Food
+            </th>
+            <th scope="col" className="w-[17%] py-1 pr-3 font-normal max-sm:w-[24%]">
+              There now
+            </th>
+            <th scope="col" className="py-1 pr-3 font-normal max-sm:hidden">
+              {shortDate(tonight)} and eight weeks on
+            </th>
+            <th scope="col" className="w-[19%] py-1 font-normal max-sm:w-[30%]">
+              So
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {needed.map((food) => (
+            <tr key={`${food.food.feederId}/${food.food.sizeClassId}`} className="border-t border-line">
+              <th scope="row" className="py-1 pr-3 text-left font-normal">
+                {food.name}
+                <span className="block text-12 text-muted">{perWeek(food)}</span>
+              </th>
+              <td className="py-1 pr-3">
+                <Count food={food} tonight={tonight} />
+              </td>
+              <td className="py-1 pr-3 max-sm:hidden">
+                <FoodWeeks food={food} />
+              </td>
+              <td className="py-1">
+                <Verdict food={food} tonight={tonight} />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+/** What a usual week takes. */
+function perWeek(food: Food): string {
+  const mean = food.weeks.reduce((sum, w) => sum + w.demand, 0) / Math.max(1, food.weeks.length);
+  return mean < 0.05
+    ? 'nobody eats it now'
+    : `${mean < 1 ? 'less than 1' : `about ${Math.round(mean)}`} a week`;
+}
+
+function Verdict({ food, tonight }: { food: Food; tonight: string }) {
+  if (food.shortOn !== null) {
+    return (
+      <span className="font-semibold text-lamptext">
+        short {food.shortOn === tonight ? 'now' : `about ${shortDate(food.shortOn, tonight)}`}
+      </span>
+    );
+  }
+  if (food.glutOn !== null) {
+    return (
+      <span className="text-hush">
+        too much{food.glutOn === tonight ? '' : ` from ${shortDate(food.glutOn, tonight)}`}
+      </span>
+    );
+  }
+  return <span className="text-mosstext">{food.from === 'kitchen' ? 'from the kitchen' : 'lasts'}</span>;
+}
+
+/** How many are there by the last count; a tap counts anew. */
+function Count({ food, tonight }: { food: Food; tonight: string }) {
+  const [text, setText] = useState<string | null>(null);
+  const log = useLogInLarder();
+  const wrong = log.error instanceof Refusal ? log.error.message : undefined;
+  if (text === null) {
+    const counted =
+      food.countedOn === null ? 'never counted' : `counted ${shortDate(food.countedOn, tonight)}`;
+    return (
+      <button
+        type="button"
+        className="group min-h-8 text-left"
+        onClick={() => setText(food.countedOn === null ? '' : String(Math.round(food.onHand)))}
+        title={counted}
+      >
+        <span className="font-semibold group-hover:underline">
+          {food.countedOn === null && food.onHand < 0.5 ? '–' : Math.round(food.onHand)}
+        </span>
+        <span className="sr-only">
+          {' '}
+          {food.name}, {counted}: count
+        </span>
+        <span className="ml-1.5 text-12 text-muted group-hover:underline" aria-hidden="true">
+          count
+        </span>
+      </button>
+    );
+  }
+  const save = () => {
+    const quantity = Number(text);
+    log.mutate(
+      { id: crypto.randomUUID(), act: { kind: 'foodCounted', food: food.food, quantity } },
+      { onSuccess: () => setText(null) },
+    );
+  };
+  const bad = text.trim() === '' || !/^\d{1,7}$/.test(text.trim());
+  return (
+    <form
+      className="flex items-center gap-1"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (!bad) {
+          save();
+        }
+      }}
+    >
+      <input
+        className="field h-8 w-16 px-1.5"
+        inputMode="numeric"
+        aria-label={`How many ${food.name} are there?`}
+        aria-invalid={bad || wrong !== undefined}
+        title={wrong}
+        value={text}
+        autoFocus
+        onChange={(e) => setText(e.target.value)}
+        onKeyDown={(e) => e.key === 'Escape' && setText(null)}
+      />
+      <button type="submit" className="linkish min-h-6" disabled={bad || log.isPending}>
+        save
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,99 @@
+import { useState } from 'react';
+import type { Schemas } from '../../api/client';
+import { useLogInLarder } from '../../api/queries';
+import { shortDate, toDays } from '../../ui/dates';
+
+type Goods = Schemas['GoodsOutlook'];
+
+const plain = (n: number) => (n >= 10 ? Math.round(n).toString() : n.toFixed(1).replace('.0', ''));
+
+/** Calcium, salt, vials, lining: how long they last. */
+export function GoodsTable({ goods, tonight }: { goods: readonly Goods[]; tonight: string }) {
+  return (
+    <section aria-labelledby="goods" className="mt-5">
+      <h2 id="goods" className="text-18">
+        Goods
+      </h2>
+      <table className="w-full border-collapse text-13">
+        <thead className="sr-only">
+          <tr>
+            <th scope="col">Kind</th>
+            <th scope="col">There</th>
+            <th scope="col">Order by</th>
+          </tr>
+        </thead>
+        <tbody>
+          {goods.map((g) => (
+            <tr key={g.goodsId} className="border-t border-line">
+              <th scope="row" className="py-1 pr-2 text-left font-normal">
+                {g.name}
+                <span className="block text-12 text-muted">
+                  {plain(g.perWeek)} {g.unit} a week
+                </span>
+              </th>
+              <td className="py-1 pr-2">
+                <GoodsCount goods={g} />
+              </td>
+              <td className="py-1 text-right">
+                {g.orderBy !== null && (
+                  <span
+                    className={toDays(g.orderBy) - toDays(tonight) <= 7 ? 'font-semibold text-lamptext' : ''}
+                  >
+                    order {g.orderBy <= tonight ? 'now' : `by ${shortDate(g.orderBy, tonight)}`}
+                  </span>
+                )}
+                {g.lastsUntil !== null && (
+                  <span className="block text-12 text-muted">
+                    lasts to {shortDate(g.lastsUntil, tonight)}
+                  </span>
+                )}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}
+
+function GoodsCount({ goods: g }: { goods: Goods }) {
+  const [text, setText] = useState<string | null>(null);
+  const log = useLogInLarder();
+  if (text === null) {
+    return (
+      <button type="button" className="min-h-8 hover:underline" onClick={() => setText('')}>
+        <b className="font-semibold">{g.onHand === null ? '–' : plain(g.onHand)}</b> {g.unit}
+        <span className="sr-only"> of {g.name}: count</span>
+      </button>
+    );
+  }
+  const quantity = Number(text.replace(',', '.'));
+  const bad = text.trim() === '' || !Number.isFinite(quantity) || quantity < 0;
+  return (
+    <form
+      className="flex items-center gap-1"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (!bad) {
+          log.mutate(
+            { id: crypto.randomUUID(), act: { kind: 'goodsCounted', goodsId: g.goodsId, quantity } },
+            { onSuccess: () => setText(null) },
+          );
+        }
+      }}
+    >
+      <input
+        className="field h-8 w-16 px-1.5"
+        inputMode="decimal"
+        aria-label={`How much ${g.name} is there, in ${g.unit}?`}
+        value={text}
+        autoFocus
+        onChange={(e) => setText(e.target.value)}
+        onKeyDown={(e) => e.key === 'Escape' && setText(null)}
+      />
+      <button type="submit" className="linkish min-h-6" disabled={bad || log.isPending}>
+        save
+      </button>
+    </form>
+  );
+}

@@ -1,0 +1,43 @@
+import type { Schemas } from '../../api/client';
+import { useLogInLarder } from '../../api/queries';
+import { shortDate } from '../../ui/dates';
+
+/** The last things that happened in the larder; a mistake is taken back, never wiped out. */
+export function LarderJournal({
+  lines,
+  tonight,
+}: {
+  lines: readonly Schemas['LarderLine'][];
+  tonight: string;
+}) {
+  const log = useLogInLarder();
+  return (
+    <section aria-labelledby="larder-journal" className="mt-5">
+      <h2 id="larder-journal" className="text-18">
+        Journal
+      </h2>
+      <ul className="text-13">
+        {lines.slice(0, 14).map((line) => (
+          <li key={line.entryId} className="flex gap-3 border-t border-line py-1">
+            <span className="w-16 flex-none text-muted">{shortDate(line.at.slice(0, 10), tonight)}</span>
+            <span className="min-w-0 flex-1">{line.text}</span>
+            {line.canTakeBack && (
+              <button
+                type="button"
+                className="linkish"
+                onClick={() =>
+                  log.mutate({
+                    id: crypto.randomUUID(),
+                    act: { kind: 'larderWithdrawn', entryId: line.entryId },
+                  })
+                }
+              >
+                take back<span className="sr-only"> {line.text}</span>
+              </button>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

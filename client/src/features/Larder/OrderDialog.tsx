@@ -1,0 +1,136 @@
+import { Plus, X } from 'lucide-react';
+import { useState } from 'react';
+import { Refusal, type Schemas } from '../../api/client';
+import { useOrder } from '../../api/queries';
+import { Dialog } from '../../ui/Dialog';
+import { Field, FormError } from '../../ui/Field';
+
+type Offer = Schemas['SupplierOffer'];
+type Line = Schemas['OrderLine'];
+
+interface OrderDialogProps {
+  supplier: readonly Offer[];
+  first: readonly Line[];
+  onClose: () => void;
+}
+
+interface Draft {
+  key: string;
+  quantity: string;
+}
+
+const keyOf = (item: { itemId: string; sizeClassId: string }) => `${item.itemId}/${item.sizeClassId}`;
+
+/** Rounds up to whole packs. */
+const packed = (quantity: number, pack: number) => Math.max(1, Math.ceil(quantity / pack)) * pack;
+
+/** An order to the supplier that comes with the product. */
+export function OrderDialog({ supplier, first, onClose }: OrderDialogProps) {
+  const offer = (key: string) => supplier.find((o) => keyOf(o) === key);
+  const [lines, setLines] = useState<Draft[]>(() => {
+    const start = first.filter((l) => offer(keyOf(l)) !== undefined);
+    return (start.length > 0 ? start : supplier.slice(0, 1).map((o) => ({ ...o, quantity: o.pack }))).map(
+      (l) => ({
+        key: keyOf(l),
+        quantity: String(packed(l.quantity, offer(keyOf(l))?.pack ?? 1)),
+      }),
+    );
+  });
+  const order = useOrder();
+  const wrong = order.error instanceof Refusal ? order.error.message : undefined;
+  const change = (k: number, next: Partial<Draft>) =>
+    setLines(lines.map((line, i) => (i === k ? { ...line, ...next } : line)));
+  const bad = lines.length === 0 || lines.some((l) => !/^\d{1,7}$/.test(l.quantity.trim()));
+  return (
+    <Dialog
+      title="Order"
+      hint="From the supplier that comes with the product: made up, but late and short now and then like a real one."
+      onClose={onClose}
+      wide
+    >
+      <form
+        className="grid gap-3"
+        onSubmit={(e) => {
+          e.preventDefault();
+          order.mutate(
+            {
+              id: crypto.randomUUID(),
+              orderId: crypto.randomUUID(),
+              lines: lines.flatMap((l) => {
+                const wanted = offer(l.key);
+                return wanted === undefined
+                  ? []
+                  : [
+                      {
+                        itemId: wanted.itemId,
+                        sizeClassId: wanted.sizeClassId,
+                        quantity: Number(l.quantity),
+                      },
+                    ];
+              }),
+            },
+            { onSuccess: onClose },
+          );
+        }}
+      >
+        {lines.map((line, k) => (
+          <div key={`${k}${line.key}`} className="grid grid-cols-[minmax(0,1fr)_8rem_auto] items-end gap-2">
+            <Field label={k === 0 ? 'What' : `What, line ${k + 1}`}>
+              {(p) => (
+                <select
+                  {...p}
+                  className="field"
+                  value={line.key}
+                  onChange={(e) =>
+                    change(k, { key: e.target.value, quantity: String(offer(e.target.value)?.pack ?? 1) })
+                  }
+                >
+                  {supplier.map((o) => (
+                    <option key={keyOf(o)} value={keyOf(o)}>
+                      {o.name}
+                    </option>
+                  ))}
+                </select>
+              )}
+            </Field>
+            <Field label={`${offer(line.key)?.unit ?? ''}, by ${offer(line.key)?.pack ?? 1}`}>
+              {(p) => (
+                <input
+                  {...p}
+                  className="field"
+                  inputMode="numeric"
+                  value={line.quantity}
+                  onChange={(e) => change(k, { quantity: e.target.value })}
+                />
+              )}
+            </Field>
+            <button
+              type="button"
+              className="grid size-10 place-items-center text-muted"
+              aria-label={`Leave out ${offer(line.key)?.name ?? ''}`}
+              onClick={() => setLines(lines.filter((_, i) => i !== k))}
+            >
+              <X className="size-5" />
+            </button>
+          </div>
+        ))}
+        <button
+          type="button"
+          className="linkish flex min-h-8 items-center gap-1 justify-self-start"
+          onClick={() => {
+            const more = supplier.find((o) => lines.every((l) => l.key !== keyOf(o)));
+            if (more !== undefined) {
+              setLines([...lines, { key: keyOf(more), quantity: String(more.pack) }]);
+            }
+          }}
+        >
+          <Plus className="size-4" /> one more line
+        </button>
+        <FormError>{wrong}</FormError>
+        <button type="submit" className="act act-first justify-center" disabled={bad || order.isPending}>
+          Send the order
+        </button>
+      </form>
+    </Dialog>
+  );
+}
