@@ -32,6 +32,15 @@ export const useAnimal = (id: string, enabled = true) =>
     queryFn: () => take(api.GET('/api/stock/{id}', { params: { path: { id } } })),
   });
 
+/** What would come of another cadence; nothing is stored. */
+export const useFedOtherwise = (id: string, every: number, enabled: boolean) =>
+  useQuery({
+    enabled,
+    queryKey: ['animal', id, 'fed', every],
+    queryFn: () => take(api.GET('/api/stock/{id}/fed', { params: { path: { id }, query: { every } } })),
+    placeholderData: (former) => former,
+  });
+
 export const useRulebook = () =>
   useQuery({
     queryKey: ['rulebook'],

@@ -212,6 +212,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stock/{id}/fed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fedOtherwise"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stock/{id}/journal": {
         parameters: {
             query?: never;
@@ -934,6 +950,10 @@ export interface components {
             firstMeal: components["schemas"]["AnswerOfFirstMeal"];
             prey: components["schemas"]["AnswerOfPreyFit"];
             meal: components["schemas"]["AnswerOfMealPlan"];
+            notEating: components["schemas"]["AnswerOfNotEating"];
+            variety: components["schemas"]["Variety"];
+            vials: components["schemas"]["VialEvent"][];
+            restingVials: number[];
             water: components["schemas"]["AnswerOfWaterPlan"];
             leftover: components["schemas"]["AnswerOfLeftover"];
             wait: components["schemas"]["AnswerOfVigilForecast"];
@@ -960,6 +980,14 @@ export interface components {
         AnswerOfCondition: {
             /** @description The value. */
             value: components["schemas"]["Condition"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfFeedingChoice: {
+            value: null | components["schemas"]["FeedingChoice"];
             /** @description The judgement in one plain sentence. */
             summary: string;
             /** @description The steps that led to it, most telling first. */
@@ -1001,6 +1029,14 @@ export interface components {
         /** @description A computed value together with what it follows from. */
         AnswerOfMoltsLeft: {
             value: null | components["schemas"]["MoltsLeft"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfNotEating: {
+            value: null | components["schemas"]["NotEating"];
             /** @description The judgement in one plain sentence. */
             summary: string;
             /** @description The steps that led to it, most telling first. */
@@ -1615,6 +1651,28 @@ export interface components {
          * @enum {unknown}
          */
         FeederFrom: "culture" | "shop" | "either" | "kitchen";
+        /** @description One feeder in what an animal was given. */
+        FeederRecord: {
+            /** @description Feeder. */
+            feederId: string;
+            /** @description Its name, plural. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many of the last meals it made.
+             */
+            meals: number;
+            /**
+             * Format: int32
+             * @description How often it was offered in the last offers.
+             */
+            offered: number;
+            /**
+             * Format: int32
+             * @description How often it was then taken.
+             */
+            taken: number;
+        };
         /** @description A kind of food. */
         FeederRules: {
             /** @description Identifier. */
@@ -1654,6 +1712,54 @@ export interface components {
             own: boolean;
             /** @description Dry mass of one of each class; none for food that is no animal. */
             massMg: (null | number)[];
+        };
+        /** @description The present plan beside another. */
+        FeedingChoice: {
+            now: components["schemas"]["FeedingPath"];
+            other: components["schemas"]["FeedingPath"];
+        };
+        /** @description What becomes of an animal when it is fed every so many days. */
+        FeedingPath: {
+            /**
+             * Format: double
+             * @description Days between meals now; later stages change it as the schools do.
+             */
+            everyDays: number;
+            /**
+             * Format: date
+             * @description Night by which it is adult in half of such lives; none when it is adult already, or not told.
+             */
+            adultOn: null | string;
+            /**
+             * Format: date
+             * @description Night by which it is in one of ten.
+             */
+            adultFrom: null | string;
+            /**
+             * Format: date
+             * @description Night by which it is in nine of ten.
+             */
+            adultTo: null | string;
+            /**
+             * Format: date
+             * @description When its life ends at the earliest of what is usual.
+             */
+            endsFrom: null | string;
+            /**
+             * Format: date
+             * @description And at the latest.
+             */
+            endsTo: null | string;
+            /**
+             * Format: int32
+             * @description Meals until it is adult; for an adult, in a year.
+             */
+            meals: number;
+            /**
+             * Format: double
+             * @description What they weigh, dry.
+             */
+            foodMg: number;
         };
         /** @description When an animal may eat again after its last molt. */
         FirstMeal: {
@@ -1836,6 +1942,8 @@ export interface components {
             waits: components["schemas"]["VigilKind"][];
             /** @description Whether it is kept as a colony. */
             colonial: boolean;
+            /** @description Whether its forelegs decide how large prey may be. */
+            holdsWithForelegs: boolean;
         };
         /** @description Straight-line growth of ln length on instar. */
         GrowthFit: {
@@ -2705,6 +2813,16 @@ export interface components {
             /** @description Nights with meals due. */
             chores: components["schemas"]["NightChores"][];
         };
+        /** @description An animal that has not eaten for longer than its cadence, and whether that is normal. */
+        NotEating: {
+            /**
+             * Format: int32
+             * @description Nights since the last meal, or since it came.
+             */
+            nights: number;
+            /** @description Whether the record explains it. */
+            isNormal: boolean;
+        };
         /** @description An offer on record. */
         OfferEvent: {
             /** Format: uuid */
@@ -3209,6 +3327,11 @@ export interface components {
              * @description Estimated time for the act.
              */
             seconds: number;
+            /**
+             * Format: int32
+             * @description Numbered vials of a brood; none for one animal or a colony.
+             */
+            vials: null | number;
             /**
              * Format: date-time
              * @description Instant from which it will need a hand, when it does not tonight.
@@ -3809,6 +3932,32 @@ export interface components {
             /** Format: uuid */
             entryId: string;
         };
+        /** @description How varied the last meals were, and what the animal likes. */
+        Variety: {
+            /** @description Every feeder on record, the most eaten first. */
+            feeders: components["schemas"]["FeederRecord"][];
+            /**
+             * Format: int32
+             * @description Meals counted.
+             */
+            meals: number;
+            /**
+             * Format: double
+             * @description Pielou's evenness of the last meals (0–1); none with fewer than two kinds.
+             */
+            evenness: null | number;
+            /**
+             * Format: double
+             * @description Share of the last meals that was rich in fat (0–1).
+             */
+            fattyShare: number;
+            /** @description Feeder that made up too much of them; none when they were mixed. */
+            tired: null | string;
+            /** @description Whether fat-rich feeders are held back now. */
+            fatIsHeld: boolean;
+            /** @description Why another is suggested; empty when there is nothing to say. */
+            why: components["schemas"]["Reason"][];
+        };
         /**
          * @description How far an act is allowed.
          * @enum {unknown}
@@ -3819,6 +3968,24 @@ export interface components {
             settings: components["schemas"]["RoomSettings"];
             /** Format: int64 */
             version: number;
+        };
+        /** @description A vial of a brood that left its food while the others ate. */
+        VialEvent: {
+            /**
+             * Format: int32
+             * @description Number of the vial, from 1.
+             */
+            number: number;
+            /**
+             * Format: int32
+             * @description Meals left in a row.
+             */
+            times: number;
+            /**
+             * Format: date-time
+             * @description When it last did.
+             */
+            at: string;
         };
         /**
          * @description How a wait ended.
@@ -4406,6 +4573,48 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    fedOtherwise: {
+        parameters: {
+            query: {
+                every: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AnswerOfFeedingChoice"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

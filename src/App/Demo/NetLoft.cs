@@ -166,7 +166,15 @@ internal static class NetLoft
         [
             animal("B1·01", "Tray of slings", Albopilosus, Sex.Unknown, 75, 2, 1.4, count: 46)
                 .Molted(34)
-                .Lived("fruit-fly-large", "one", 4, 5, 3, 1, count: 92)
+                .Lived("fruit-fly-large", "one", 4, 13, 3, 1, count: 92)
+                .At(
+                    9,
+                    new Offered("fruit-fly-large", "one", 92, Preparation.Live, OfferOutcome.Eaten, false, [7, 19, 33])
+                )
+                .At(
+                    5,
+                    new Offered("fruit-fly-large", "one", 92, Preparation.Live, OfferOutcome.Eaten, false, [12, 19, 33])
+                )
                 .Measured(20, BodyPart.LegSpan, 11),
             // Thin.
             animal("B1·02", "Wisp", Darlingi, Sex.Female, 240, 5, 5.1)

@@ -51,7 +51,8 @@ public static class RoundEndpoints
         // Only what is due or hushed is judged; the rest is named from the row.
         var lines = rows.Where(r => r.Hushed || r.NextDueTicks < endOfTonight)
             .Select(r => RoundLine.Of(Judgement.Of(LedgerJson.Read<Standing>(r.State), room)))
-            .OrderBy(l => l.Place)
+            .OrderBy(l => l.Act == RoundAct.RemoveLeftovers ? 0 : 1)
+            .ThenBy(l => l.Place)
             .ToList();
         var open = lines.Where(l => l.State == LineState.Due).Select(l => l.StockId).ToHashSet();
         var hushed = lines.Where(l => l.State == LineState.PassBy).Select(l => l.StockId).ToHashSet();

@@ -15,6 +15,7 @@ namespace App.Rulebook;
 /// <param name="TakesPrey">Whether prey is sized for it.</param>
 /// <param name="Waits">Waits other than for a molt that can begin.</param>
 /// <param name="Colonial">Whether it is kept as a colony.</param>
+/// <param name="HoldsWithForelegs">Whether its forelegs decide how large prey may be.</param>
 public sealed record GroupView(
     string Id,
     string Name,
@@ -27,7 +28,8 @@ public sealed record GroupView(
     bool TakesPrey,
     bool FangCheck,
     IReadOnlyList<VigilKind> Waits,
-    bool Colonial
+    bool Colonial,
+    bool HoldsWithForelegs
 );
 
 /// <summary>A species as it can be chosen.</summary>
@@ -63,7 +65,8 @@ public static class RulebookEndpoints
             g.Prey is not null,
             g.FangCheck.Value,
             [.. Enum.GetValues<VigilKind>().Where(v => v != VigilKind.Molt && VigilForecast.CanBegin(g, v))],
-            g.Diet is Diet.Litter or Diet.SugarAndProtein
+            g.Diet is Diet.Litter or Diet.SugarAndProtein,
+            g.Prey?.HeldByForelegs.Value == true
         );
 
     private static IResult SchemaOf(string name) =>

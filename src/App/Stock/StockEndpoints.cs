@@ -1,7 +1,9 @@
 using App.Hosting;
 using App.Journal;
+using Husbandry.Feeding;
 using Husbandry.Hush;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Stock;
 using Ledger;
@@ -38,6 +40,12 @@ public static class StockEndpoints
         var stock = app.MapGroup("/api/stock").WithTags("Stock");
         stock.MapGet("", ListAsync).WithName("stockList");
         stock.MapGet("{id:guid}", ReadAsync).WithName("animal").Produces<AnimalView>().ProducesProblem(404);
+        stock
+            .MapGet("{id:guid}/fed", FedAsync)
+            .WithName("fedOtherwise")
+            .Produces<Answer<FeedingChoice?>>()
+            .ProducesValidationProblem()
+            .ProducesProblem(404);
         stock
             .MapPost("", AddAsync)
             .WithName("addStock")
@@ -115,6 +123,28 @@ public static class StockEndpoints
         return standing is null
             ? Problems.NotFound("animal")
             : TypedResults.Ok(AnimalView.Of(standing, await reader.ReadAsync(id, cancel), await now.ReadAsync(cancel)));
+    }
+
+    /// <summary>What would come of feeding it every so many days instead; nothing is stored.</summary>
+    private static async Task<IResult> FedAsync(
+        Guid id,
+        double every,
+        RoomNow now,
+        JournalReader reader,
+        CancellationToken cancel
+    )
+    {
+        const double LeastDays = 0.5;
+        const double MostDays = 120;
+        if (!(every >= LeastDays && every <= MostDays))
+        {
+            return Problems.Of("every", $"Must be {LeastDays} to {MostDays} days.");
+        }
+
+        var standing = await reader.StandingAsync(id, cancel);
+        return standing is null
+            ? Problems.NotFound("animal")
+            : TypedResults.Ok(FeedingChoice.Of(Judgement.Of(standing, await now.ReadAsync(cancel)), every));
     }
 
     private static async Task<IResult> AddAsync(

@@ -62,6 +62,7 @@ public enum LineState
 /// <param name="PreyIn">The offer whose prey is still in there, when the act is to take it out.</param>
 /// <param name="Molt">When the next molt is to be expected, for the drawing beside the reasons.</param>
 /// <param name="Seconds">Estimated time for the act.</param>
+/// <param name="Vials">Numbered vials of a brood; none for one animal or a colony.</param>
 /// <param name="NextDue">Instant from which it will need a hand, when it does not tonight.</param>
 /// <param name="Why">Why, for the drawer.</param>
 public sealed record RoundLine(
@@ -80,6 +81,7 @@ public sealed record RoundLine(
     OfferEvent? PreyIn,
     VigilForecast? Molt,
     double Seconds,
+    int? Vials,
     DateTimeOffset? NextDue,
     Answer<RoundAct> Why
 )
@@ -225,6 +227,7 @@ public sealed record RoundLine(
             act == RoundAct.RemoveLeftovers ? j.Subject.Standing.PreyIn : null,
             j.Molt.Value ?? j.Wait.Value,
             j.Subject.Room.Rules.Room.SecondsPerAct[timedAs].Value,
+            j.Subject.IsBrood ? j.Subject.Standing.Details.Count : null,
             null,
             why
         );
@@ -265,7 +268,8 @@ public sealed record RoundLine(
         var suspected = j.Phase.Value == Phase.Suspected;
         var detail = Join(
             suspected ? "suspected: pre-killed only, and look for darkening" : "",
-            s.IsBrood && s.Group.Diet == Diet.Prey ? "one card for all: note the refusals" : "",
+            s.IsBrood && s.Group.Diet == Diet.Prey ? "one line for all: tap those that leave it" : "",
+            s.RestingVials.Count > 0 ? $"pass over no. {string.Join(", ", s.RestingVials.Select(v => v.Number))}" : "",
             j.Meal.Value.LastMeal is { } last ? $"last fed {words.Ago(last)}, {words.Day(last)}" : "not fed here yet",
             j.Condition.Value.Word is ConditionWord.Thin ? "thin: check the water too" : "",
             suspected || offer?.Preparation != Preparation.Live

@@ -11,7 +11,11 @@ export const subjectOf = (animal: AnimalView, group: Schemas['GroupView'] | unde
   species: animal.species,
   group: animal.details.group,
   many: animal.details.kind !== 'specimen',
-  parts: group?.parts ?? ['body'],
+  parts: [
+    ...(group?.parts ?? ['body']),
+    ...(group?.holdsWithForelegs === true ? (['foreleg'] as const) : []),
+  ],
+  vials: animal.details.kind === 'brood' ? animal.details.count : null,
   hush: animal.hush,
   mature: animal.stage.value === 'adult' && animal.molt.value === null,
   hasMolted: animal.lastMolt !== null,

@@ -15,6 +15,8 @@ export interface ActSubject {
   group: string;
   /** Kept and counted as many. */
   many: boolean;
+  /** Numbered vials of a brood; none for one animal or a colony. */
+  vials: number | null;
   /** Parts worth measuring, its size first. */
   parts: readonly Schemas['BodyPart'][];
   hush: readonly Schemas['HushLine'][];
@@ -174,7 +176,7 @@ export function ActFields(props: FieldsProps) {
   );
   switch (act.kind) {
     case 'offered':
-      return <OfferFields act={act} change={change} number={number} error={error} />;
+      return <OfferFields act={act} change={change} number={number} error={error} vials={subject.vials} />;
     case 'signSeen':
       return <SignPicker group={subject.group} busy={busy} onPick={(signId) => submit({ ...act, signId })} />;
     case 'molted':

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react';
 import { useRulebook } from '../../api/queries';
 import { Check, Choice, Field } from '../../ui/Field';
+import { VialGrid } from '../Feeding/VialGrid';
 import { type ActOf, outcomes, preparations } from './acts';
 
 interface OfferProps {
@@ -8,10 +9,12 @@ interface OfferProps {
   change: (act: ActOf<'offered'>) => void;
   number: (label: string, field: string) => ReactNode;
   error: (field: string) => string | undefined;
+  /** Numbered vials of a brood; none for one animal. */
+  vials: number | null;
 }
 
 /** What was offered, how it was served and what came of it. */
-export function OfferFields({ act, change, number, error }: OfferProps) {
+export function OfferFields({ act, change, number, error, vials }: OfferProps) {
   const feeders = useRulebook().data?.feeders ?? [];
   const classes = feeders.find((f) => f.id === act.feederId)?.classes ?? [];
   const eaten = act.outcome === 'eaten' || act.outcome === 'takenLater';
@@ -68,8 +71,16 @@ export function OfferFields({ act, change, number, error }: OfferProps) {
         label="What came of it"
         options={outcomes}
         value={act.outcome}
-        onChange={(outcome) => change({ ...act, outcome, leftIn: null })}
+        onChange={(outcome) => change({ ...act, outcome, leftIn: null, untaken: null })}
       />
+      {eaten && vials !== null && (
+        <VialGrid
+          count={vials}
+          untaken={act.untaken ?? []}
+          onChange={(untaken) => change({ ...act, untaken: untaken.length === 0 ? null : untaken })}
+          error={error('untaken')}
+        />
+      )}
       {!eaten && (
         <Check label="It is still in there" value={stays} onChange={(leftIn) => change({ ...act, leftIn })} />
       )}

@@ -41,6 +41,7 @@ export const bodyParts: readonly (readonly [Schemas['BodyPart'], string])[] = [
   ['abdomenWidth', 'Abdomen width'],
   ['headCapsule', 'Head capsule'],
   ['claw', 'Large claw'],
+  ['foreleg', 'Foreleg, femur and tibia'],
 ];
 
 export const departures: readonly (readonly [Schemas['DepartureKind'], string])[] = [

@@ -23,8 +23,7 @@ export function FoodWeeks({ food }: { food: Food }) {
       [0, first],
       ...weeks.map((w, k): [number, number] => [(k + 1) * slot, left(w)]),
     ]) ?? '';
-  const gap =
-    food.shortOn === null ? -1 : weeks.findIndex((w) => w.demand > 0.05 && w.leftLow <= 0.01);
+  const gap = food.shortOn === null ? -1 : weeks.findIndex((w) => w.demand > 0.05 && w.leftLow <= 0.01);
   return (
     <svg
       viewBox={`0 0 ${width} ${height}`}

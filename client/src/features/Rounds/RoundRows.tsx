@@ -100,6 +100,8 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
   const [menu, setMenu] = useState<'refused' | 'else' | null>(null);
   const [signing, setSigning] = useState(false);
   const [molting, setMolting] = useState(false);
+  const [sorting, setSorting] = useState(false);
+  const tray = line.vials !== null && line.act === 'feed' && line.offer !== null;
   const tonight = useNightline().data?.tonight;
   const primary = primaryActs(line);
   const refused = refusals(line);
@@ -112,12 +114,13 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
     quick(
       line.stockId,
       line.name,
-      { ...line.preyIn.offer, kind: 'offered', outcome: 'takenLater', leftIn: null },
+      { ...line.preyIn.offer, kind: 'offered', outcome: 'takenLater', leftIn: null, untaken: null },
       { corrects: line.preyIn.entryId },
     );
   useKeys({
     ...Object.fromEntries(primary.map((p) => [p.key, () => quick(line.stockId, line.name, p.act)])),
     ...(refused.length > 0 && line.act === 'feed' ? { r: () => setMenu('refused') } : {}),
+    ...(tray ? { o: () => setSorting(true) } : {}),
     ...(line.act === 'lookForMolt' ? { m: () => setMolting(true) } : {}),
     ...(line.preyIn !== null ? { t: ateIt } : {}),
     s: () => setSigning(true),
@@ -148,6 +151,12 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
           {phone ? p.short : p.label}
         </button>
       ))}
+      {tray && (
+        <button type="button" className={`act ${grown}`} onClick={() => setSorting(true)}>
+          <kbd>O</kbd>
+          {phone ? 'Some' : 'Some left it'}
+        </button>
+      )}
       {line.preyIn !== null && (
         <button type="button" className={`act ${grown}`} onClick={ateIt}>
           <kbd>T</kbd>
@@ -213,6 +222,7 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
         <kbd>?</kbd>Why
       </button>
       {signing && <ActDialogFor stockId={line.stockId} kind="signSeen" onClose={() => setSigning(false)} />}
+      {sorting && <ActDialogFor stockId={line.stockId} kind="offered" onClose={() => setSorting(false)} />}
       {molting && <ActDialogFor stockId={line.stockId} kind="molted" onClose={() => setMolting(false)} />}
     </div>
   );

@@ -27,6 +27,7 @@ const line = (changed: Partial<RoundLine>): RoundLine => ({
   detail: '',
   offer,
   preyIn: null,
+  vials: null,
   molt: null,
   seconds: 60,
   nextDue: null,

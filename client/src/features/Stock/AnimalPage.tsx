@@ -6,6 +6,7 @@ import { fromMm, type LengthUnit } from '../../ui/lengths';
 import { Lantern } from '../../ui/Lantern';
 import { useKeys } from '../../ui/useKeys';
 import { Waiting } from '../../ui/Waiting';
+import { AppetitePanel } from '../Feeding/AppetitePanel';
 import { PreyGauge } from '../Feeding/PreyGauge';
 import { LifelineDrawing } from '../Growth/LifelineDrawing';
 import { GrowthNotes } from '../Growth/GrowthNotes';
@@ -135,6 +136,7 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
           ) : (
             <PreyGauge animal={animal} fit={fit} unit={unit} />
           )}
+          <AppetitePanel animal={animal} />
           <SectionHead
             id="growth"
             title="Growth"

@@ -15,6 +15,7 @@ const spiders: Group = {
   fangCheck: true,
   waits: [],
   colonial: false,
+  holdsWithForelegs: false,
 };
 
 const details: StockDetails = {

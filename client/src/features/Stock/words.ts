@@ -15,7 +15,7 @@ export const partWord: Record<Schemas['BodyPart'], string> = {
   carapaceWidth: 'carapace width',
   abdomenWidth: 'abdomen width',
   headCapsule: 'head capsule',
-  foreleg: 'Foreleg, femur and tibia',
+  foreleg: 'foreleg',
   claw: 'large claw',
 };
 

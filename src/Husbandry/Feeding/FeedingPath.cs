@@ -1,0 +1,180 @@
+using Husbandry.Growth;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+using Husbandry.Vigils;
+
+namespace Husbandry.Feeding;
+
+/// <summary>What becomes of an animal when it is fed every so many days.</summary>
+/// <param name="EveryDays">Days between meals now; later stages change it as the schools do.</param>
+/// <param name="AdultOn">Night by which it is adult in half of such lives; none when it is adult already, or not told.</param>
+/// <param name="AdultFrom">Night by which it is in one of ten.</param>
+/// <param name="AdultTo">Night by which it is in nine of ten.</param>
+/// <param name="EndsFrom">When its life ends at the earliest of what is usual.</param>
+/// <param name="EndsTo">And at the latest.</param>
+/// <param name="Meals">Meals until it is adult; for an adult, in a year.</param>
+/// <param name="FoodMg">What they weigh, dry.</param>
+public sealed record FeedingPath(
+    double EveryDays,
+    DateOnly? AdultOn,
+    DateOnly? AdultFrom,
+    DateOnly? AdultTo,
+    DateOnly? EndsFrom,
+    DateOnly? EndsTo,
+    int Meals,
+    double FoodMg
+);
+
+/// <summary>The present plan beside another.</summary>
+public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
+{
+    private const double Year = 365;
+
+    /// <summary>
+    /// Reckons both ways. Waits between molts, and adult life, grow with a power of the days between meals; meals grow with
+    /// the animal. Nothing is stored.
+    /// </summary>
+    /// <param name="j">The animal tonight.</param>
+    /// <param name="everyDays">Days between meals to compare with, &gt; 0.</param>
+    /// <returns>No value where molts are not followed one by one, or its size is not known.</returns>
+    public static Answer<FeedingChoice?> Of(Judgement j, double everyDays)
+    {
+        var s = j.Subject;
+        if (s.Group.Prey is null || s.Standing.Details.Kind == StockKind.Colony)
+        {
+            return new Answer<FeedingChoice?>(null, "Only for animals that are fed by the meal.", []);
+        }
+
+        if (j.Size.Value is null)
+        {
+            return new Answer<FeedingChoice?>(null, "Size unknown: measure first.", j.Size.Reasons);
+        }
+
+        var now = Path(j, 1);
+        var factor = everyDays / j.Meal.Value.EveryDays;
+        var other = Path(j, factor);
+        var pace = s.Group.PacePerFood;
+        var life = s.Group.AdultLifeDays.Of(s.Standing.Details.Sex);
+        return new Answer<FeedingChoice?>(
+            new FeedingChoice(now, other),
+            Summary(s, now, other),
+            [
+                pace.Because(
+                    "Pace",
+                    "group.pacePerFood",
+                    $"Waits × {Math.Pow(factor, pace.Value):0.00} when meals come every {Wording.Days(everyDays)} instead of {Wording.Days(j.Meal.Value.EveryDays)}: an order of magnitude, not a promise."
+                ),
+                life.Because(
+                    "Adult life",
+                    "group.adultLifeDays",
+                    $"Adults live {life.Value.Low:0}–{life.Value.High:0} days; rich feeding shortens it, above all in males."
+                ),
+                .. j.Molt.Reasons.Take(2),
+            ]
+        );
+    }
+
+    private static string Summary(Subject s, FeedingPath now, FeedingPath other)
+    {
+        if (now.AdultOn is not { } a || other.AdultOn is not { } b)
+        {
+            return $"{now.Meals} meals a year now, {other.Meals} then.";
+        }
+
+        var days = b.DayNumber - a.DayNumber;
+        var later = days == 0 ? "at the same time" : $"about {Math.Abs(days)} days {(days > 0 ? "later" : "sooner")}";
+        return $"Adult {later} ({s.Room.Wording.Date(b)} instead of {s.Room.Wording.Date(a)}), with {other.Meals} meals instead of {now.Meals}.";
+    }
+
+    private static FeedingPath Path(Judgement j, double factor)
+    {
+        var s = j.Subject;
+        var slower = Math.Pow(factor, s.Group.PacePerFood.Value);
+        var every = j.Meal.Value.EveryDays * factor;
+        var life = s.Group.AdultLifeDays.Of(s.Standing.Details.Sex).Value;
+        var body = j.Size.Value!.BodyMm;
+        if (j.Molt.Value is null || j.Stage.Value == Stage.Adult)
+        {
+            var lived = Cadence.AdultNights(s) ?? 0;
+            var meals = (int)Math.Round(Year / every);
+            return new FeedingPath(
+                every,
+                null,
+                null,
+                null,
+                Ahead(s, Math.Max(0, (life.Low * slower) - lived)),
+                Ahead(s, Math.Max(1, (life.High * slower) - lived)),
+                meals,
+                meals * MealMg(s, body)
+            );
+        }
+
+        var (days, variance, eaten, mg) = Grow(j, factor, slower, body);
+        var spread = LogNormalWait.NormalQuantile90 * Math.Sqrt(variance);
+        return new FeedingPath(
+            every,
+            Ahead(s, days),
+            Ahead(s, Math.Max(1, days - spread)),
+            Ahead(s, days + spread),
+            Ahead(s, days + (life.Low * slower)),
+            Ahead(s, days + (life.High * slower)),
+            (int)Math.Round(eaten),
+            mg
+        );
+    }
+
+    /// <summary>Goes through the molts left: days, their variance, meals and what they weigh.</summary>
+    private static (double Days, double Variance, double Meals, double Mg) Grow(
+        Judgement j,
+        double factor,
+        double slower,
+        double body
+    )
+    {
+        var s = j.Subject;
+        var (profile, sex) = (s.Profile, s.Standing.Details.Sex);
+        var ratio = profile.GrowthRatio.Value;
+        var learned = s.Room.Lessons.For(s, VigilKind.Molt)?.Offset ?? 0;
+        var molts = Molts(j.MoltsLeft.Value);
+        var (days, variance, eaten, mg) = (0.0, 0.0, 0.0, 0.0);
+        for (var k = 0; k < molts; k++)
+        {
+            var size = j.Size.Value!.SizeMm * Math.Pow(ratio, k);
+            var behind = s.Standing.MoltsInLife + k;
+            var stage = StageReading.Decide(s, size, behind);
+            var prior = IntervalPrior.ForMolt(profile, stage, behind, size, sex);
+            var (wait, spread) =
+                k == 0
+                    ? (
+                        (double)(j.Molt.Value!.P50.DayNumber - s.Room.Tonight.DayNumber),
+                        (j.Molt.Value.P90.DayNumber - j.Molt.Value.P10.DayNumber) / (2 * LogNormalWait.NormalQuantile90)
+                    )
+                    : (s.Pace.CalendarDays(Math.Exp(prior.Mu + learned)), Math.Exp(prior.Mu + learned) * prior.Sigma);
+            var cadence = s.Group.Cadence[stage].Default.Value / s.Group.Cadence[j.Stage.Value].Default.Value;
+            var meals = wait * slower / (j.Meal.Value.EveryDays * cadence * factor);
+            days += wait * slower;
+            variance += spread * spread * slower * slower;
+            eaten += meals;
+            mg += meals * MealMg(s, body * Math.Pow(ratio, k));
+        }
+
+        return (days, variance, eaten, mg);
+    }
+
+    private static int Molts(MoltsLeft? left) =>
+        left is null
+            ? 1
+            : Math.Max(
+                1,
+                (int)
+                    Math.Round(
+                        ((left.ByInstarLow ?? left.BySizeLow ?? 1) + (left.ByInstarHigh ?? left.BySizeHigh ?? 1)) / 2.0
+                    )
+            );
+
+    private static double MealMg(Subject s, double bodyMm) =>
+        InsectMass.FromLengthMm(bodyMm * s.Group.Prey!.MealShareOfBody.Value) * s.Mouths;
+
+    private static DateOnly Ahead(Subject s, double days) => s.Room.Tonight.AddDays((int)Math.Round(days));
+}
