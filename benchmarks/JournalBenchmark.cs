@@ -76,14 +76,14 @@ internal static class JournalBenchmark
         }
     }
 
-    private static LanternDb Open(LedgerFile file)
+    internal static LanternDb Open(LedgerFile file)
     {
         var options = new DbContextOptionsBuilder<LanternDb>();
         file.Configure(options);
         return new LanternDb(options.Options);
     }
 
-    private static async Task FillAsync(string path, int animals, int entriesEach, DateTimeOffset now)
+    internal static async Task FillAsync(string path, int animals, int entriesEach, DateTimeOffset now)
     {
         await using var connection = new SqliteConnection($"Data Source={path}");
         await connection.OpenAsync();
@@ -166,7 +166,7 @@ internal static class JournalBenchmark
         return (clock.Elapsed, standings, most);
     }
 
-    private static async Task<TimeSpan> RebuildAsync(LedgerFile file, DateTimeOffset now)
+    internal static async Task<TimeSpan> RebuildAsync(LedgerFile file, DateTimeOffset now)
     {
         await using var db = Open(file);
         var room = Room.At(RuleSet.Shipped, RoomStore.Fresh with { ZoneId = "UTC" }, now);

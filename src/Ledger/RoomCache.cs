@@ -14,7 +14,7 @@ public sealed class RoomCache
     private volatile RoomClimate? climate;
     private volatile TaughtUntil? taught;
     private volatile ScoredUntil? scored;
-    private volatile RoomNeeds? needs;
+    private volatile KeptNeeds? needs;
     private volatile KeptFoods? kept;
 
     /// <summary>A scored replay with the journal and the rules for which it holds.</summary>
@@ -36,17 +36,8 @@ public sealed class RoomCache
         RoomSettings Settings
     );
 
-    /// <summary>What every enclosure will need in the weeks ahead.</summary>
-    /// <param name="Mark">For what it holds.</param>
-    /// <param name="Needs">Needs of all.</param>
-    /// <param name="Enclosures">Enclosures by group.</param>
-    /// <param name="Unsized">Enclosures whose meals cannot be planned.</param>
-    public sealed record RoomNeeds(
-        NeedsMark Mark,
-        IReadOnlyList<FoodNeed> Needs,
-        IReadOnlyDictionary<string, int> Enclosures,
-        int Unsized
-    );
+    /// <summary>The needs of the room with that for which they hold.</summary>
+    public sealed record KeptNeeds(NeedsMark Mark, RoomNeeds Needs);
 
     /// <summary>Foods that the room keeps, with the larder's journal and the night for which that holds.</summary>
     public sealed record KeptFoods(IReadOnlySet<FoodKey> Foods, long Sequence, DateOnly Night);
@@ -59,7 +50,7 @@ public sealed class RoomCache
     }
 
     /// <summary>The needs; none when they must be worked out anew.</summary>
-    public RoomNeeds? Needs
+    public KeptNeeds? Needs
     {
         get => needs;
         set => needs = value;

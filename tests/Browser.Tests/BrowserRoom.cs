@@ -25,6 +25,9 @@ public abstract class BrowserRoom : IDisposable
         GC.SuppressFinalize(this);
     }
 
+    /// <summary>Lets the room's clock go on.</summary>
+    protected void PassDays(int days) => app.Clock.Advance(TimeSpan.FromDays(days));
+
     /// <summary>Takes the server away while the page stays open.</summary>
     protected void StopServer()
     {

@@ -225,6 +225,8 @@ public sealed class DemoRoundTests() : BrowserRoom(demo: true)
         Check("rulebook", "/rulebook", "Predatory ground beetles");
         Check("species", "/rulebook/samia-ricini", "From molt to molt");
         Check("compare", "/rulebook/samia-ricini?with=papilio-machaon", "rules differ");
+        Check("larder", "/larder", "Eight weeks of each food");
+        Check("feeders", "/larder/feeders", "flour-beetle larvae");
         Check("honesty", "/honesty", "Brier score");
         Check("bench", "/bench/vigil", "A wait", () => Keeper.Press("Work it out", "main"));
         Keeper.Resize(390, 844);

@@ -1,6 +1,7 @@
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Larder;
+using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -25,7 +26,7 @@ internal static class MealChoice
         : Prey(subject, stage, prey, mustBeDead: false, variety);
 
     /// <summary>
-    /// From the menu of the stage, of what the room keeps before what it would have to buy, what fits whole; a feeder that made up too much of the last meals, is too fat just
+    /// From the menu of the stage and the keeper's own feeders, of what the room keeps before what it would have to buy, what fits whole; a feeder that made up too much of the last meals, is too fat just
     /// now or was mostly turned down comes later; else the menu's order, those eaten least of late first.
     /// </summary>
     private static MealOffer? Prey(Subject subject, Stage stage, PreyFit prey, bool mustBeDead, Variety variety)
@@ -34,17 +35,22 @@ internal static class MealChoice
         var kept = subject.Room.Kept;
         var liveOnly = subject.Group.Prey!.LiveOnly.Value;
         var option = prey
-            .Options.Where(o => o.Verdict is PreyVerdict.Fits or PreyVerdict.Cut && Rank(menu, o) >= 0)
+            .Options.Where(o => o.Verdict is PreyVerdict.Fits or PreyVerdict.Cut)
+            .Where(o => Rank(menu, o) >= 0 || IsOwn(o))
             .Where(o => !(liveOnly && (mustBeDead || o.Verdict == PreyVerdict.Cut)))
             .OrderBy(o => kept.Count == 0 || kept.Contains(new FoodKey(o.FeederId, o.SizeClassId)) ? 0 : 1)
             .ThenBy(o => o.Verdict == PreyVerdict.Fits ? 0 : 1)
             .ThenBy(o => o.FeederId == variety.Tired || (o.Fatty && variety.FatIsHeld) ? 1 : 0)
             .ThenBy(o => variety.Dislikes(o.FeederId) ? 1 : 0)
             .ThenBy(o => o.Fatty ? 1 : 0)
-            .ThenBy(o => Rank(menu, o) + variety.MealsOf(o.FeederId))
+            .ThenBy(o => (Rank(menu, o) is var rank and >= 0 ? rank : menu.Count) + variety.MealsOf(o.FeederId))
             .ThenBy(o => o.Count)
             .ThenByDescending(o => o.MaxMm)
             .FirstOrDefault();
+        bool IsOwn(PreyOption o) =>
+            kept.Contains(new FoodKey(o.FeederId, o.SizeClassId))
+            && subject.Room.Rules.Feeder(o.FeederId)!.KeepsDays.Tag == RuleTag.Keeper;
+
         if (option is null)
         {
             return null;

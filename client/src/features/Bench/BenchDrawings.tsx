@@ -141,12 +141,12 @@ export function PreyDrawing({ result, body }: { result: Schemas['PreyResult']; b
 }
 
 /** One bar for each day. */
-export function BarsDrawing({ values, unit }: { values: readonly number[]; unit: string }) {
+export function BarsDrawing({ values, label }: { values: readonly number[]; label: string }) {
   const top = Math.max(1, ...values);
   const x = scaleLinear([0, values.length], [10, width - 10]);
   const y = scaleLinear([0, top], [0, 110]);
   return (
-    <Sheet height={150} label={`${values.length} days, the warmest ${top.toFixed(1)} ${unit}`}>
+    <Sheet height={150} label={label}>
       <path d={`M6 124H${width - 6}`} stroke="var(--edge)" />
       {values.map((v, k) => (
         <g key={k}>

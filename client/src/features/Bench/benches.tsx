@@ -231,7 +231,10 @@ export const benches: readonly Bench[] = [
                 ['Days', String(days.length)],
               ]}
             />
-            <BarsDrawing values={result.daily} unit="°C·d" />
+            <BarsDrawing
+              values={result.daily}
+              label={`${days.length} days, the warmest ${short(Math.max(0, ...result.daily), 1)} °C·d`}
+            />
           </>
         ),
       };
@@ -317,6 +320,31 @@ export const benches: readonly Bench[] = [
               ]}
             />
             <StraightDrawing points={points} slope={result.slope} offset={result.offset} reading={reading} />
+          </>
+        ),
+      };
+    },
+  },
+  {
+    name: 'diversity',
+    title: 'How mixed are the meals?',
+    what: 'How evenly meals are spread over feeders, or anything over kinds: Shannon’s index and Pielou’s evenness.',
+    before: 'One count on each line.',
+    fields: [{ key: 'counts', label: 'Counts', kind: 'lines', start: '5\n3\n2' }],
+    run: async (f) => {
+      const counts = rows(f, 'counts', 1).map(([count]) => count ?? 0);
+      const { result, reasons } = await take(api.POST('/api/calc/diversity', { body: { counts } }));
+      return {
+        reasons,
+        view: (
+          <>
+            <Figures
+              of={[
+                ['Evenness', result.evenness === null ? 'one kind only' : short(result.evenness)],
+                ['Shannon’s H', short(result.shannon, 3)],
+              ]}
+            />
+            <BarsDrawing values={counts} label={`Counts ${counts.join(', ')}`} />
           </>
         ),
       };

@@ -36,7 +36,7 @@ export function FedOtherwise({ animal, onClose }: { animal: AnimalView; onClose:
           error={valid ? undefined : 'A number of days from 0.5 to 120.'}
         />
       </div>
-      {error instanceof Refusal && <p className="mt-3 text-ember">{error.message}</p>}
+      {error instanceof Refusal && <p className="mt-3 text-ember">{error.all}</p>}
       {data !== undefined && (
         <p className="mt-3" role="status">
           {data.summary}

@@ -128,7 +128,7 @@ export function FeederForm({ former, onClose }: { former: FeederView | null; onC
           />
           <TextField label="How to serve it" value={serving} onChange={setServing} />
         </div>
-        <FormError>{refusal?.message}</FormError>
+        <FormError>{refusal?.all}</FormError>
         <button type="submit" className="act act-first justify-center" disabled={bad || save.isPending}>
           Save
         </button>

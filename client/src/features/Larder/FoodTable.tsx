@@ -89,24 +89,20 @@ function Verdict({ food, tonight }: { food: Food; tonight: string }) {
 function Count({ food, tonight }: { food: Food; tonight: string }) {
   const [text, setText] = useState<string | null>(null);
   const log = useLogInLarder();
-  const wrong = log.error instanceof Refusal ? log.error.message : undefined;
+  const wrong = log.error instanceof Refusal ? log.error.all : undefined;
   if (text === null) {
     const counted =
       food.countedOn === null ? 'never counted' : `counted ${shortDate(food.countedOn, tonight)}`;
+    const shown = food.countedOn === null && food.onHand < 0.5 ? '–' : Math.round(food.onHand);
     return (
       <button
         type="button"
         className="group min-h-8 text-left"
         onClick={() => setText(food.countedOn === null ? '' : String(Math.round(food.onHand)))}
         title={counted}
+        aria-label={`${shown} count ${food.name}, ${counted}`}
       >
-        <span className="font-semibold group-hover:underline">
-          {food.countedOn === null && food.onHand < 0.5 ? '–' : Math.round(food.onHand)}
-        </span>
-        <span className="sr-only">
-          {' '}
-          {food.name}, {counted}: count
-        </span>
+        <span className="font-semibold group-hover:underline">{shown}</span>
         <span className="ml-1.5 text-12 text-muted group-hover:underline" aria-hidden="true">
           count
         </span>

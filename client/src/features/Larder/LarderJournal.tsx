@@ -25,6 +25,7 @@ export function LarderJournal({
               <button
                 type="button"
                 className="linkish"
+                aria-label={`take back ${line.text}`}
                 onClick={() =>
                   log.mutate({
                     id: crypto.randomUUID(),
@@ -32,7 +33,7 @@ export function LarderJournal({
                   })
                 }
               >
-                take back<span className="sr-only"> {line.text}</span>
+                take back
               </button>
             )}
           </li>

@@ -37,7 +37,7 @@ export function OrderDialog({ supplier, first, onClose }: OrderDialogProps) {
     );
   });
   const order = useOrder();
-  const wrong = order.error instanceof Refusal ? order.error.message : undefined;
+  const wrong = order.error instanceof Refusal ? order.error.all : undefined;
   const change = (k: number, next: Partial<Draft>) =>
     setLines(lines.map((line, i) => (i === k ? { ...line, ...next } : line)));
   const bad = lines.length === 0 || lines.some((l) => !/^\d{1,7}$/.test(l.quantity.trim()));

@@ -55,7 +55,7 @@ export function Orders({ orders, tonight }: { orders: readonly OrderView[]; toni
 function Unpack({ order, onClose }: { order: OrderView; onClose: () => void }) {
   const [counts, setCounts] = useState(order.parcel.lines.map((l) => String(l.quantity)));
   const log = useLogInLarder();
-  const wrong = log.error instanceof Refusal ? log.error.message : undefined;
+  const wrong = log.error instanceof Refusal ? log.error.all : undefined;
   const bad = counts.some((c) => !/^\d{1,7}$/.test(c.trim()));
   return (
     <Dialog

@@ -11,7 +11,7 @@ export function StartDialog({ onClose }: { onClose: () => void }) {
   const [pots, setPots] = useState('1');
   const [age, setAge] = useState('0');
   const log = useLogInLarder();
-  const wrong = log.error instanceof Refusal ? log.error.message : undefined;
+  const wrong = log.error instanceof Refusal ? log.error.all : undefined;
   const bad = !/^\d{1,3}$/.test(pots.trim());
   return (
     <Dialog title="Start a culture" onClose={onClose}>

@@ -66,6 +66,7 @@ export function StepList({ plan, tonight, onOrder }: StepListProps) {
               <button
                 type="button"
                 className="act px-3 max-sm:row-span-2"
+                aria-label={`Started ${step.what}`}
                 disabled={start.isPending}
                 onClick={() =>
                   start.mutate({
@@ -80,15 +81,16 @@ export function StepList({ plan, tonight, onOrder }: StepListProps) {
                   })
                 }
               >
-                Started<span className="sr-only"> {step.what}</span>
+                Started
               </button>
             ) : (
               <button
                 type="button"
                 className="act px-3 max-sm:row-span-2"
+                aria-label={`Order ${step.what}`}
                 onClick={() => onOrder([lineOf(step)])}
               >
-                Order<span className="sr-only"> {step.what}</span>
+                Order
               </button>
             )}
           </li>

@@ -1,0 +1,34 @@
+using Husbandry.Journal;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+
+namespace Husbandry.Larder;
+
+/// <summary>What every enclosure will need in the weeks ahead.</summary>
+/// <param name="Needs">Needs of all.</param>
+/// <param name="Enclosures">Enclosures by group.</param>
+/// <param name="Unsized">Enclosures whose meals cannot be planned, since their size is not known.</param>
+public sealed record RoomNeeds(IReadOnlyList<FoodNeed> Needs, IReadOnlyDictionary<string, int> Enclosures, int Unsized)
+{
+    /// <summary>Judges every enclosure; each by itself, so they are shared out to the cores.</summary>
+    public static RoomNeeds Of(IReadOnlyList<Standing> standings, Room room)
+    {
+        var nights = LarderPlan.NightsAhead(room.Rules);
+        var each = standings
+            .AsParallel()
+            .AsOrdered()
+            .Select(s => Judgement.Of(s, room))
+            .Select(j =>
+                (
+                    Needs: FoodNeed.Of(j, nights).ToList(),
+                    IsUnsized: j.Subject.Group.Diet == Diet.Prey && j.Size.Value is null
+                )
+            )
+            .ToList();
+        return new RoomNeeds(
+            [.. each.SelectMany(e => e.Needs)],
+            standings.GroupBy(s => s.Details.Group).ToDictionary(g => g.Key, g => g.Count()),
+            each.Count(e => e.IsUnsized)
+        );
+    }
+}
