@@ -52,7 +52,7 @@ public sealed class LarderApiTests : IDisposable
         await LogAsync(Count("roach-nymph", "small", 40));
         var answer = await api.LogAsync(id, Api.Offer("eaten"));
         Assert.Equal(39, (await FoodAsync("roach-nymph", "small"))!["onHand"]!.GetValue<double>(), 0.05);
-        var entry = answer["journal"]![0]!["entryId"]!.GetValue<string>();
+        var entry = answer["journal"]![0]!["id"]!.GetValue<string>();
         await api.TakeAsync(
             $"/api/stock/{id}/journal/undo",
             new JsonObject { ["id"] = Guid.NewGuid().ToString(), ["entryId"] = entry }

@@ -104,7 +104,7 @@ function rows(
         ]
       : []),
     ['Life usually ends', ...both((p) => span(p.endsFrom, p.endsTo))],
-    [grows ? 'Meals until then adult' : 'Meals in a year', ...both((p) => String(p.meals))],
+    [grows ? 'Meals until adult' : 'Meals in a year', ...both((p) => String(p.meals))],
     [
       'Food, dry',
       ...both((p) => (p.foodMg < 1000 ? `${Math.round(p.foodMg)} mg` : `${(p.foodMg / 1000).toFixed(1)} g`)),

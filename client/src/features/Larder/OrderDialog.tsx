@@ -21,6 +21,9 @@ interface Draft {
 
 const keyOf = (item: { itemId: string; sizeClassId: string }) => `${item.itemId}/${item.sizeClassId}`;
 
+const amountLabel = (offer: Offer | undefined) =>
+  offer === undefined ? 'How many' : offer.pack === 1 ? offer.unit : `${offer.unit}, by ${offer.pack}`;
+
 /** Rounds up to whole packs. */
 const packed = (quantity: number, pack: number) => Math.max(1, Math.ceil(quantity / pack)) * pack;
 
@@ -93,7 +96,7 @@ export function OrderDialog({ supplier, first, onClose }: OrderDialogProps) {
                 </select>
               )}
             </Field>
-            <Field label={`${offer(line.key)?.unit ?? ''}, by ${offer(line.key)?.pack ?? 1}`}>
+            <Field label={amountLabel(offer(line.key))}>
               {(p) => (
                 <input
                   {...p}

@@ -7,7 +7,7 @@ import { useKeys } from '../../ui/useKeys';
 import { Waiting } from '../../ui/Waiting';
 import { useWhy, type Why } from '../Reasons/WhyContext';
 import { DoneRow, DueRow, PassByFold, RestingFold } from './RoundRows';
-import { byShelf } from './shelves';
+import { byShelf, leftoversFirst } from './shelves';
 import { ShelfLine } from './ShelfLine';
 
 /** Tonight's round in walking order. */
@@ -76,10 +76,12 @@ function Round({ round }: { round: RoundView }) {
         {byShelf(round).map((shelf) => (
           <section
             key={shelf.code}
-            aria-label={`Shelf ${shelf.code}`}
+            aria-label={shelf.code === leftoversFirst ? 'Leftovers, out first' : `Shelf ${shelf.code}`}
             className="grid grid-cols-[56px_minmax(0,1fr)] border-b border-line max-sm:grid-cols-1"
           >
-            <h2 className="pt-2 pl-6 text-22 font-medium max-sm:pt-2 max-sm:pb-0.5 max-sm:pl-4 max-sm:text-18">
+            <h2
+              className={`pl-6 font-medium max-sm:pt-2 max-sm:pb-0.5 max-sm:pl-4 ${shelf.code === leftoversFirst ? 'pt-3 text-13 text-lamptext' : 'pt-2 text-22 max-sm:text-18'}`}
+            >
               {shelf.code}
             </h2>
             <div className="min-w-0 divide-y divide-line">

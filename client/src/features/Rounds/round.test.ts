@@ -77,6 +77,24 @@ describe('acts of a line', () => {
 });
 
 describe('byShelf', () => {
+  it('puts leftovers before the first shelf', () => {
+    const shelves = byShelf({
+      roomName: 'Room',
+      night: '2026-11-23',
+      progress: { done: 0, total: 2, passBy: 0, secondsLeft: 60 },
+      lines: [
+        line({ stockId: '1', place: 'A1·01' }),
+        line({ stockId: '2', place: 'B2·02', act: 'removeLeftovers' }),
+      ],
+      done: [],
+      resting: [],
+    });
+    expect(shelves.map((s) => [s.code, s.rows.map((r) => r.place)])).toEqual([
+      ['Out first', ['B2·02']],
+      ['A1', ['A1·01']],
+    ]);
+  });
+
   const done = (place: string): RoundView['done'][number] => ({
     stockId: place,
     place,

@@ -32,7 +32,10 @@ export function comparePlaces(a: string, b: string): number {
   );
 }
 
-/** The round by shelf, in walking order. */
+/** What must come out before anything else is walked to. */
+export const leftoversFirst = 'Out first';
+
+/** The round by shelf, in walking order; leftovers stand before the first shelf. */
 export function byShelf(round: RoundView): Shelf[] {
   const shelves = new Map<string, Shelf>();
   const at = (place: string): Shelf => {
@@ -41,9 +44,14 @@ export function byShelf(round: RoundView): Shelf[] {
     shelves.set(code, shelf);
     return shelf;
   };
+  const first: Shelf = { code: leftoversFirst, rows: [], passBy: [], resting: [] };
   for (const line of round.lines) {
     if (line.state === 'due') {
-      at(line.place).rows.push({ kind: 'due', place: line.place, line });
+      (line.act === 'removeLeftovers' ? first : at(line.place)).rows.push({
+        kind: 'due',
+        place: line.place,
+        line,
+      });
     } else {
       at(line.place).passBy.push(line);
     }
@@ -53,5 +61,7 @@ export function byShelf(round: RoundView): Shelf[] {
   for (const shelf of shelves.values()) {
     shelf.rows.sort((a, b) => comparePlaces(a.place, b.place));
   }
-  return [...shelves.values()].sort((a, b) => comparePlaces(`${a.code}·1`, `${b.code}·1`));
+  first.rows.sort((a, b) => comparePlaces(a.place, b.place));
+  const walk = [...shelves.values()].sort((a, b) => comparePlaces(`${a.code}·1`, `${b.code}·1`));
+  return first.rows.length > 0 ? [first, ...walk] : walk;
 }
