@@ -2,12 +2,16 @@ import { scaleLinear } from 'd3-scale';
 import type { AnimalView, Schemas } from '../../api/client';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
 import { Measured } from '../../ui/Measured';
+import { GaugeBody } from './GaugeBodies';
 
 type Fit = Schemas['PreyFit'];
 type Option = Fit['options'][number];
 
 const rowHeight = 19;
 const bodyHeight = 74;
+
+/** Mean width of a letter at the size of labels. */
+const letter = 6;
 
 /** The animal's body and every near feeder class over one ruler, in true proportion. */
 export function PreyGauge({ animal, fit, unit }: { animal: AnimalView; fit: Fit; unit: LengthUnit }) {
@@ -23,17 +27,18 @@ export function PreyGauge({ animal, fit, unit }: { animal: AnimalView; fit: Fit;
           height={height}
           unit={unit}
           name={animal.details.nickname}
+          group={animal.details.group}
         />
       )}
     </Measured>
   );
 }
 
-/** The classes worth a look, nearest to the limit: some that fit whole, some that must be cut, in order of size. */
+/** What suits the stage, nearest to the limit: some that fit whole, some that must be cut, in order of size. */
 function nearest(fit: Fit): Option[] {
   const near = (verdict: Option['verdict'], most: number) =>
     fit.options
-      .filter((o) => o.verdict === verdict)
+      .filter((o) => o.verdict === verdict && o.onMenu)
       .sort((a, b) => Math.abs(a.maxMm - fit.maxPreyMm) - Math.abs(b.maxMm - fit.maxPreyMm))
       .slice(0, most);
   const whole = near('fits', 4);
@@ -47,11 +52,15 @@ interface GaugeProps {
   height: number;
   unit: LengthUnit;
   name: string;
+  group: string;
 }
 
-function Gauge({ fit, options, width, height, unit, name }: GaugeProps) {
+function Gauge({ fit, options, width, height, unit, name, group }: GaugeProps) {
   const longest = Math.max(fit.bodyMm * 1.05, ...options.map((o) => o.maxMm));
-  const x = scaleLinear([0, longest * 1.02], [2, width * 0.5]);
+  // The drawing gives way to the longest name beside it, but never more than to a third of the width.
+  const words = Math.max(0, ...options.map((o) => (o.name.length + verdictText(o).length + 1) * letter));
+  const drawn = Math.max(width * 0.34, Math.min(width * 0.5, width - words - 18));
+  const x = scaleLinear([0, longest * 1.02], [2, drawn]);
   const axis = bodyHeight + 2;
   const limit = x(fit.maxPreyMm);
   const ticks = x.ticks(5);
@@ -65,7 +74,7 @@ function Gauge({ fit, options, width, height, unit, name }: GaugeProps) {
         .join(', ')}`}
       className="block overflow-visible"
     >
-      <Body from={x(0)} length={x(fit.bodyMm) - x(0)} />
+      <GaugeBody group={group} from={x(0)} length={x(fit.bodyMm) - x(0)} ground={bodyHeight} />
       <path d={`M${x(0)} ${axis}H${x(longest * 1.02)}`} stroke="var(--edge)" />
       {ticks.map((tick) => (
         <g key={tick}>
@@ -99,7 +108,7 @@ function Gauge({ fit, options, width, height, unit, name }: GaugeProps) {
               stroke={fits ? 'var(--lampmark)' : 'var(--muted)'}
               strokeWidth="1.2"
             />
-            <text x={width * 0.5 + 16} y={y + 9}>
+            <text x={drawn + 16} y={y + 9}>
               {option.name}
               <tspan className="fill-muted"> {verdictText(option)}</tspan>
             </text>
@@ -121,44 +130,4 @@ function verdictText(option: Option): string {
     case 'too-small':
       return 'too small';
   }
-}
-
-/** A spider from the side, head to the right: abdomen and carapace together are as long as the body is. */
-function Body({ from, length }: { from: number; length: number }) {
-  const carapace = length * 0.44;
-  const neck = from + length - carapace;
-  const abdomen = neck - from;
-  const ground = bodyHeight;
-  const high = Math.min(30, abdomen * 0.42);
-  const chest = ground - Math.min(18, carapace * 0.34);
-  // Root, knee and foot of each leg as shares of the carapace, from the hindmost to the foremost.
-  const legs: [number, number, number][] = [
-    [0.2, -0.35, -0.6],
-    [0.35, 0, -0.1],
-    [0.55, 0.75, 1.0],
-    [0.7, 1.15, 1.5],
-  ];
-  return (
-    <g>
-      {legs.map(([root, knee, foot]) => (
-        <path
-          key={root}
-          d={`M${neck + carapace * root} ${chest}L${neck + carapace * knee} ${chest - high * 0.95}L${neck + carapace * foot} ${ground}`}
-          fill="none"
-          stroke="var(--muted)"
-          strokeWidth={Math.max(1.2, Math.min(3, carapace * 0.05))}
-          strokeLinecap="round"
-          strokeLinejoin="round"
-        />
-      ))}
-      <ellipse cx={from + abdomen / 2} cy={ground - high - 5} rx={abdomen / 2} ry={high} fill="var(--ink)" />
-      <ellipse
-        cx={neck + carapace / 2}
-        cy={chest - 1}
-        rx={carapace / 2}
-        ry={Math.min(12, carapace * 0.24)}
-        fill="var(--ink)"
-      />
-    </g>
-  );
 }
