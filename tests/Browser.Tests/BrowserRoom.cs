@@ -38,6 +38,25 @@ public abstract class BrowserRoom : IDisposable
         }
     }
 
+    /// <summary>Walks down the round that is open to an enclosure's line.</summary>
+    protected void WalkTo(string name)
+    {
+        Keeper.See("article[aria-current=true]");
+        Keeper.Wait(
+            () =>
+            {
+                var there = Keeper.Text("article[aria-current=true]").Contains(name, StringComparison.Ordinal);
+                if (!there)
+                {
+                    Keeper.Keys("j");
+                }
+
+                return there;
+            },
+            $"the line of {name}"
+        );
+    }
+
     /// <summary>Opens an animal's page from the stock list.</summary>
     protected void OpenAnimal(string name)
     {

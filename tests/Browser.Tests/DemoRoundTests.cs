@@ -10,11 +10,13 @@ public sealed class DemoRoundTests() : BrowserRoom(demo: true)
     {
         Keeper.Open("/");
         Keeper.SeeText("main", "Tonight’s round");
-        Keeper.SeeText("article[aria-current=true]", "A1·01");
-        Keeper.Keys("j");
+        // What was left in comes before the first shelf.
         Keeper.SeeText("article[aria-current=true]", "A1·03");
-        Keeper.Keys("k");
+        Keeper.Keys("j");
         Keeper.SeeText("article[aria-current=true]", "A1·01");
+        Keeper.Keys("k");
+        Keeper.SeeText("article[aria-current=true]", "A1·03");
+        WalkTo("Tansy");
         Keeper.Keys("?");
         Keeper.SeeText("aside[aria-label=Why]", "Cadence");
         Keeper.Keys("?");
@@ -54,22 +56,20 @@ public sealed class DemoRoundTests() : BrowserRoom(demo: true)
     public void A_refusal_takes_two_keys_and_later_takes_one()
     {
         Keeper.Open("/");
-        Keeper.SeeText("article[aria-current=true]", "Tansy");
+        WalkTo("Tansy");
         Keeper.Keys("r");
         Keeper.SeeText("[role=menu]", "Batted it away");
         Keeper.Keys("1");
         Keeper.SeeText("[role=status]", "Tansy: batted away");
-        Keeper.SeeText("article[aria-current=true]", "Cockle");
+        WalkTo("Fennel");
         Keeper.Keys("l");
-        Keeper.SeeText("[role=status]", "Cockle: put off until Tue 24 Nov");
+        Keeper.SeeText("[role=status]", "Fennel: put off until Tue 24 Nov");
     }
 
     [Fact]
     public void Prey_found_taken_after_all_corrects_the_offer()
     {
         Keeper.Open("/");
-        Keeper.SeeText("article[aria-current=true]", "Tansy");
-        Keeper.Keys("j");
         Keeper.SeeText("article[aria-current=true]", "Cockle");
         Keeper.Keys("t");
         Keeper.SeeText("[role=status]", "Cockle: took later 1 small cricket");
@@ -106,7 +106,7 @@ public sealed class DemoRoundTests() : BrowserRoom(demo: true)
     public void A_school_chosen_in_the_why_drawer_holds_for_the_whole_room()
     {
         Keeper.Open("/");
-        Keeper.SeeText("article[aria-current=true]", "Tansy");
+        WalkTo("Tansy");
         Keeper.Keys("?");
         Keeper.Press("lean", "aside[aria-label=Why]");
         Keeper.SeeNoText("article", "Tansy");
@@ -126,17 +126,17 @@ public sealed class DemoRoundTests() : BrowserRoom(demo: true)
     {
         Keeper.Resize(390, 844);
         Keeper.Open("/");
-        Keeper.SeeText("article[aria-current=true]", "Tansy");
+        Keeper.SeeText("article[aria-current=true]", "Cockle");
         Assert.False(Keeper.Run("return document.documentElement.scrollWidth > 390") is true);
         var small = Keeper.Run(
             "return [...document.querySelectorAll('article[aria-current=true] [role=group] button, nav a, nav button')].filter(b => b.offsetParent !== null && b.getBoundingClientRect().height < 44).map(b => b.innerText)"
         );
         Assert.Empty((System.Collections.IEnumerable)small!);
-        Keeper.Press("Fed", "[role=group]");
-        Keeper.SeeText("[role=status]", "Tansy: took");
-        Keeper.SeeText("article[aria-current=true]", "Cockle");
         Keeper.Press("Out", "[role=group]");
         Keeper.SeeText("[role=status]", "Cockle: leftovers taken out");
+        WalkTo("Tansy");
+        Keeper.Press("Fed", "[role=group]");
+        Keeper.SeeText("[role=status]", "Tansy: took");
     }
 
     [Theory]
@@ -179,7 +179,7 @@ public sealed class DemoRoundTests() : BrowserRoom(demo: true)
             "Tonight’s round",
             () =>
             {
-                Keeper.SeeText("article[aria-current=true]", "Tansy");
+                WalkTo("Tansy");
                 Keeper.Keys("?");
                 Keeper.SeeText("aside[aria-label=Why]", "change");
             }
@@ -233,7 +233,7 @@ public sealed class DemoRoundTests() : BrowserRoom(demo: true)
         Check("phone", "/", "Tonight’s round");
         Check("guide on a phone", "/guide", "It lies on its back");
         Check("honesty on a phone", "/honesty", "Brier score");
-        Assert.Empty(found);
+        Assert.True(found.Count == 0, string.Join("\n", found));
     }
 
     private static string AxeSource()

@@ -7,14 +7,7 @@ public sealed class FeedingTests() : BrowserRoom(demo: true)
     {
         Keeper.Open("/");
         Keeper.SeeText("main", "Tonight’s round");
-        Keeper.Wait(
-            () =>
-            {
-                Keeper.Keys("j");
-                return Keeper.Text("article[aria-current=true]").Contains(name, StringComparison.Ordinal);
-            },
-            $"the line of {name}"
-        );
+        WalkTo(name);
     }
 
     [Fact]

@@ -14,6 +14,7 @@ public sealed class RoomAndRecordTests() : BrowserRoom(demo: true)
         Keeper.SeeText("[role=status]", "Saved.");
         Keeper.Press("Round", "nav");
         Keeper.SeeText("main", "The attic");
+        WalkTo("Tansy");
         Keeper.SeeText("article[aria-current=true]", "≤ 0.57 in");
     }
 
@@ -147,7 +148,7 @@ public sealed class RoomAndRecordTests() : BrowserRoom(demo: true)
     public void A_server_that_is_gone_is_said_plainly_and_nothing_is_pretended()
     {
         Keeper.Open("/");
-        Keeper.SeeText("article[aria-current=true]", "Tansy");
+        WalkTo("Tansy");
         StopServer();
         Keeper.Keys("f");
         Keeper.SeeText("[role=status]", "The server cannot be reached");

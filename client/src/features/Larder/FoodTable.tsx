@@ -102,10 +102,8 @@ function Count({ food, tonight }: { food: Food; tonight: string }) {
         title={counted}
         aria-label={`${shown} count ${food.name}, ${counted}`}
       >
-        <span className="font-semibold group-hover:underline">{shown}</span>
-        <span className="ml-1.5 text-12 text-muted group-hover:underline" aria-hidden="true">
-          count
-        </span>
+        <span className="font-semibold group-hover:underline">{shown}</span>{' '}
+        <span className="ml-1 text-12 text-muted group-hover:underline">count</span>
       </button>
     );
   }
