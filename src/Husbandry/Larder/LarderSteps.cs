@@ -49,7 +49,7 @@ internal static class LarderSteps
         for (var t = 0; t < flow.Nights; t++)
         {
             // What cannot be kept any more takes nothing from what comes later.
-            rest.Need[t] = t < from ? Math.Min(flow.Need[t], 0) : flow.Need[t];
+            rest.Need[t] = t < from ? 0 : flow.Need[t];
             rest.NeedVariance[t] = t < from ? 0 : flow.NeedVariance[t];
             (rest.Coming[t], rest.ComingLow[t]) = (flow.Coming[t], flow.ComingLow[t]);
         }

@@ -1,5 +1,4 @@
 using Husbandry.Feeding;
-using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
@@ -26,38 +25,6 @@ public enum ReadingWord
     Imminent,
 }
 
-/// <summary>One piece of evidence.</summary>
-/// <param name="SignId">The sign, <c>clean-look</c> or <c>meal</c>.</param>
-/// <param name="Label">What was seen.</param>
-/// <param name="Brief">The same in two or three words.</param>
-/// <param name="Night">Night of the last sighting.</param>
-/// <param name="Family">Its family.</param>
-/// <param name="Strength">Its strength.</param>
-/// <param name="LikelihoodRatio">What it does to the odds, after the family's cap; 1 when a stronger one of its family counts already.</param>
-/// <param name="Note">Why it counts less than it might; may be empty.</param>
-/// <param name="EntryId">The entry that recorded it, when it is one entry.</param>
-public sealed record Evidence(
-    string SignId,
-    string Label,
-    string Brief,
-    DateOnly Night,
-    SignFamily Family,
-    SignStrength Strength,
-    double LikelihoodRatio,
-    string Note,
-    Guid? EntryId
-)
-{
-    /// <summary>What it says of the wait, as seen from tonight.</summary>
-    internal Witness Witness(Subject subject, double premoltDays) =>
-        new(
-            (subject.Room.Tonight.DayNumber - Night.DayNumber) * subject.Pace.RateNow,
-            Strength == SignStrength.Imminent ? subject.Group.ImminentDays.Value : premoltDays,
-            LikelihoodRatio,
-            Strength == SignStrength.Imminent
-        );
-}
-
 /// <summary>The reading of the signs since the last molt.</summary>
 /// <param name="Word">What they add up to.</param>
 /// <param name="Evidence">Every piece, oldest first.</param>
@@ -72,9 +39,6 @@ public sealed record PremoltReading(
     string? NeedsHelp
 )
 {
-    private const string RefusesFood = "refuses-food";
-    private const string Plump = "plump";
-
     /// <summary>Stands for a look that showed no sign.</summary>
     public const string CleanLook = "clean-look";
 
@@ -91,7 +55,7 @@ public sealed record PremoltReading(
     /// <remarks>Source: common practice, no published source.</remarks>
     public static Answer<PremoltReading> Of(Subject subject, Stage stage, Condition condition)
     {
-        var seen = Sightings(subject, condition);
+        var seen = Sighting.Of(subject, condition);
         var lastMeal = subject.Standing.Meals.Count == 0 ? (DateTimeOffset?)null : subject.Standing.Meals[^1].At;
         var counted = Count(seen, s => s.WhyNot(subject, stage, lastMeal));
         Evidence?[] against = [MealTaken(subject, stage), LookedClean(subject, counted)];
@@ -150,75 +114,6 @@ public sealed record PremoltReading(
         };
     }
 
-    private sealed record Sighting(
-        SignRule Rule,
-        double Ratio,
-        DateTimeOffset At,
-        DateOnly Night,
-        Guid? EntryId,
-        string Extra
-    )
-    {
-        public bool BeforeMeal(DateTimeOffset? meal) => meal is { } at && At < at;
-
-        /// <summary>Why this sighting says nothing of tonight; none when it does.</summary>
-        public string? WhyNot(Subject subject, Stage stage, DateTimeOffset? lastMeal)
-        {
-            var room = subject.Room.Rules.Room;
-            var limit = Rule.Strength switch
-            {
-                SignStrength.Imminent => subject.Group.ImminentDays.Value * room.ImminentSignsLapse.Value,
-                SignStrength.Opposite => room.ReadingLooksBackDays.Value,
-                _ => VigilForecast.PremoltDays(subject, stage).Value * room.SignsLapse.Value,
-            };
-            return subject.Room.Tonight.DayNumber - Night.DayNumber > limit ? "too long ago"
-                : Rule.Family is SignFamily.Appetite or SignFamily.Behaviour && BeforeMeal(lastMeal) ? "ate since"
-                : null;
-        }
-    }
-
-    private static List<Sighting> Sightings(Subject subject, Condition condition)
-    {
-        var rules = subject.Room.Rules;
-        var seen = subject
-            .Standing.SignsNow.Where(s => rules.Sign(s.SignId)?.Groups.Contains(subject.Group.Id) == true)
-            .Select(s =>
-            {
-                var rule = rules.Sign(s.SignId)!;
-                return new Sighting(rule, Ratio(subject, rule), s.At, subject.Night(s.At), s.EntryId, "");
-            })
-            .ToList();
-        var refusals = subject.Standing.Untaken.Where(o => o.Offer.Outcome.IsRefusal()).ToList();
-        if (refusals.Count > 0 && rules.Sign(RefusesFood) is { } refuses)
-        {
-            var last = refusals[^1];
-            var appetite = Appetite.Of(subject);
-            var extra = refusals.Count == 1 ? "" : $"× {refusals.Count}";
-            var ratio = appetite.RefusalRatio(refusals.Count, rules.Room);
-            seen.Add(new Sighting(refuses, ratio, last.At, subject.Night(last.At), last.EntryId, extra));
-        }
-
-        if (condition.Word is ConditionWord.Plump or ConditionWord.VeryPlump && rules.Sign(Plump) is { } plump)
-        {
-            var at = subject.Standing.Measures.Last(m => m.Part == BodyPart.AbdomenWidth).At;
-            seen.Add(
-                new Sighting(
-                    plump,
-                    Ratio(subject, plump),
-                    at,
-                    subject.Night(at),
-                    null,
-                    $"{condition.Score:0.0} × carapace"
-                )
-            );
-        }
-
-        return
-        [
-            .. seen.GroupBy(s => s.Rule.Id).Select(g => g.MaxBy(s => s.At)!).OrderBy(s => s.At).ThenBy(s => s.Rule.Id),
-        ];
-    }
-
     /// <summary>Applies the family cap, leaving out what says nothing of tonight.</summary>
     private static List<Evidence> Count(List<Sighting> seen, Func<Sighting, string?> whyNot)
     {
@@ -246,10 +141,6 @@ public sealed record PremoltReading(
             }),
         ];
     }
-
-    /// <summary>The rulebook's ratio, or what the room's own journal made of it.</summary>
-    private static double Ratio(Subject subject, SignRule rule) =>
-        subject.Room.Lessons.Sign(subject.Group.Id, rule.Id)?.Ratio ?? rule.LikelihoodRatio.Value;
 
     /// <summary>A meal taken not long ago speaks against premolt, the more the hungrier the animal is otherwise.</summary>
     private static Evidence? MealTaken(Subject subject, Stage stage)

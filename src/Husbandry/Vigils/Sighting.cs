@@ -1,0 +1,85 @@
+using Husbandry.Feeding;
+using Husbandry.Journal;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+
+namespace Husbandry.Vigils;
+
+/// <summary>A sign as last seen, with the likelihood ratio that it would count with.</summary>
+internal sealed record Sighting(
+    SignRule Rule,
+    double Ratio,
+    DateTimeOffset At,
+    DateOnly Night,
+    Guid? EntryId,
+    string Extra
+)
+{
+    public bool BeforeMeal(DateTimeOffset? meal) => meal is { } at && At < at;
+
+    /// <summary>Why this sighting says nothing of tonight; none when it does.</summary>
+    public string? WhyNot(Subject subject, Stage stage, DateTimeOffset? lastMeal)
+    {
+        var room = subject.Room.Rules.Room;
+        var limit = Rule.Strength switch
+        {
+            SignStrength.Imminent => subject.Group.ImminentDays.Value * room.ImminentSignsLapse.Value,
+            SignStrength.Opposite => room.ReadingLooksBackDays.Value,
+            _ => VigilForecast.PremoltDays(subject, stage).Value * room.SignsLapse.Value,
+        };
+        return subject.Room.Tonight.DayNumber - Night.DayNumber > limit ? "too long ago"
+            : Rule.Family is SignFamily.Appetite or SignFamily.Behaviour && BeforeMeal(lastMeal) ? "ate since"
+            : null;
+    }
+
+    /// <summary>The signs since the last molt, each as last seen; refusals and plumpness among them.</summary>
+    public static List<Sighting> Of(Subject subject, Condition condition)
+    {
+        var rules = subject.Room.Rules;
+        var seen = subject
+            .Standing.SignsNow.Where(s => rules.Sign(s.SignId)?.Groups.Contains(subject.Group.Id) == true)
+            .Select(s =>
+            {
+                var rule = rules.Sign(s.SignId)!;
+                return new Sighting(rule, RatioOf(subject, rule), s.At, subject.Night(s.At), s.EntryId, "");
+            })
+            .ToList();
+        var refusals = subject.Standing.Untaken.Where(o => o.Offer.Outcome.IsRefusal()).ToList();
+        if (refusals.Count > 0 && rules.Sign(RefusesFood) is { } refuses)
+        {
+            var last = refusals[^1];
+            var appetite = Appetite.Of(subject);
+            var extra = refusals.Count == 1 ? "" : $"× {refusals.Count}";
+            var ratio = appetite.RefusalRatio(refusals.Count, rules.Room);
+            seen.Add(new Sighting(refuses, ratio, last.At, subject.Night(last.At), last.EntryId, extra));
+        }
+
+        if (condition.Word is ConditionWord.Plump or ConditionWord.VeryPlump && rules.Sign(Plump) is { } plump)
+        {
+            var at = subject.Standing.Measures.Last(m => m.Part == BodyPart.AbdomenWidth).At;
+            seen.Add(
+                new Sighting(
+                    plump,
+                    RatioOf(subject, plump),
+                    at,
+                    subject.Night(at),
+                    null,
+                    $"{condition.Score:0.0} × carapace"
+                )
+            );
+        }
+
+        return
+        [
+            .. seen.GroupBy(s => s.Rule.Id).Select(g => g.MaxBy(s => s.At)!).OrderBy(s => s.At).ThenBy(s => s.Rule.Id),
+        ];
+    }
+
+    private const string RefusesFood = "refuses-food";
+    private const string Plump = "plump";
+
+    /// <summary>The rulebook's ratio, or what the room's own journal made of it.</summary>
+    private static double RatioOf(Subject subject, SignRule rule) =>
+        subject.Room.Lessons.Sign(subject.Group.Id, rule.Id)?.Ratio ?? rule.LikelihoodRatio.Value;
+}
