@@ -125,6 +125,11 @@ public sealed class RoomFileLoader(
 
         foreach (var feeder in file.Feeders ?? [])
         {
+            if (feeder is null)
+            {
+                return new LoadedRoom(0, 0, 0, [new Problem("feeders", "One of them is missing.")]);
+            }
+
             wrong = await rulebook.SetFeederAsync(feeder, cancel);
             if (wrong.Count > 0)
             {

@@ -202,6 +202,28 @@ public sealed class LarderApiTests : IDisposable
     }
 
     [Theory]
+    [InlineData(
+        "POST",
+        "/api/larder/orders",
+        """{"id":"00000000-0000-0000-0000-000000000005","orderId":"00000000-0000-0000-0000-000000000001","lines":[null]}""",
+        "lines[0]"
+    )]
+    [InlineData(
+        "POST",
+        "/api/larder/journal",
+        """{"id":"00000000-0000-0000-0000-000000000005","act":{"kind":"orderArrived","orderId":"00000000-0000-0000-0000-000000000001","lines":[null]}}""",
+        "act.lines[0]"
+    )]
+    [InlineData(
+        "PUT",
+        "/api/feeders/ab",
+        """{"name":"ab","plural":"abs","fatty":false,"canBeCut":true,"traits":[],"keepsDays":5,"serving":"x","classes":[null]}""",
+        "classes[0]"
+    )]
+    public async Task Holes_in_lists_are_named(string method, string path, string body, string field) =>
+        Api.Refused(await api.SendAsync(new HttpMethod(method), path, body), field, "Is missing");
+
+    [Theory]
     [InlineData("cricket", "small", 30, "lines[0].quantity", "multiple")]
     [InlineData("cut-fruit", "one", 10, "lines[0].itemId", "does not sell")]
     public async Task The_supplier_says_what_it_does_not_send(

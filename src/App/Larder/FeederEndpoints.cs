@@ -106,7 +106,12 @@ public static class FeederEndpoints
 
         for (var i = 0; i < body.Classes.Count; i++)
         {
-            var size = body.Classes[i];
+            if (body.Classes[i] is not { } size)
+            {
+                yield return new Problem($"classes[{i}]", "Is missing.");
+                continue;
+            }
+
             if (!(size.FromMm >= LeastMm && size.FromMm <= size.ToMm && size.ToMm <= MostMm))
             {
                 yield return new Problem($"classes[{i}].fromMm", $"Must rise from {LeastMm} to {MostMm} mm at most.");

@@ -53,7 +53,11 @@ public sealed class SimulatedSupplier(RuleSet rules)
     {
         for (var i = 0; i < lines.Count; i++)
         {
-            var line = lines[i];
+            if (lines[i] is not { } line)
+            {
+                return new Problem($"lines[{i}]", "Is missing.");
+            }
+
             if (
                 Catalogue.FirstOrDefault(o => o.ItemId == line.ItemId && o.SizeClassId == line.SizeClassId)
                 is not { } offer

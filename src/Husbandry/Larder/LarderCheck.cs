@@ -172,7 +172,12 @@ public static class LarderCheck
 
         for (var i = 0; i < lines.Count; i++)
         {
-            var line = lines[i];
+            if (lines[i] is not { } line)
+            {
+                yield return new Problem($"act.lines[{i}]", "Is missing.");
+                continue;
+            }
+
             var known =
                 line.SizeClassId.Length == 0
                     ? rules.Larder.GoodsOf(line.ItemId) is not null

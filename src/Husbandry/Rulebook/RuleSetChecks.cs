@@ -156,6 +156,11 @@ internal static class RuleSetChecks
     }
 
     private static IEnumerable<Problem> CheckFeeder(FeederRules feeder) =>
+        feeder.Classes.Any(c => c is null)
+            ? [new Problem($"feeders.json {feeder.Id}.classes", "A class is missing.")]
+            : CheckWhole(feeder);
+
+    private static IEnumerable<Problem> CheckWhole(FeederRules feeder) =>
         feeder
             .Classes.Where(c => c.LengthMm is not null)
             .Select(c => Ordered($"feeders.json {feeder.Id}.{c.Id}.lengthMm", c.LengthMm!))
