@@ -63,7 +63,7 @@ public sealed class LarderStore(LanternDb db, RoomCache cache)
             .. Chronicle
                 .Effective(rows.Select(Rows.ToEntry).ToList())
                 .Where(e => e.Act is Offered && e.When.To <= room.Now)
-                .Select(e => Fed((Offered)e.Act, e.When.To))
+                .Select(e => Fed((Offered)e.Act, e.When.To, room.Rules.Room.PiecesOfOne.Value))
                 .Where(f => counted.TryGetValue(f.Food, out var at) && f.At >= at),
         ];
     }
@@ -111,14 +111,11 @@ public sealed class LarderStore(LanternDb db, RoomCache cache)
         }
     }
 
-    // Cut prey takes whole animals; most cuts are in two, and what is over of one is not kept.
-    private const int PiecesOfOne = 2;
-
-    private static FoodFed Fed(Offered offer, DateTimeOffset at) =>
+    private static FoodFed Fed(Offered offer, DateTimeOffset at, int piecesOfOne) =>
         new(
             new FoodKey(offer.FeederId, offer.SizeClassId),
             at,
-            offer.Preparation == Preparation.Cut ? Math.Ceiling((double)offer.Count / PiecesOfOne) : offer.Count
+            offer.Preparation == Preparation.Cut ? Math.Ceiling((double)offer.Count / piecesOfOne) : offer.Count
         );
 
     private static LarderRow Row(Guid id, LarderAct act, DateTimeOffset at, DateTimeOffset now, string by) =>

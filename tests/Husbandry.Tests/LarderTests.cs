@@ -135,8 +135,7 @@ public class LarderTests
     }
 
     [Fact]
-    public void Following_the_plan_leaves_nothing_to_do() =>
-        // Whatever the need and the stock: with every step taken at once and delivered, no step but late ones is left over.
+    public void Steps_can_all_still_be_taken_and_stand_in_order() =>
         Gen.Select(Gen.Double[0.1, 30], Gen.Int[0, 400], Gen.Double[1, 7])
             .Sample(
                 (amount, stock, days) =>

@@ -133,7 +133,7 @@ public class MealTests
 
         diary.Ate(60, "cricket", "medium");
         var j = diary.Judge();
-        Assert.True(j.Variety.Dislikes("roach-nymph"));
+        Assert.True(j.Variety.Dislikes("roach-nymph", Rules.Room));
         Assert.NotEqual("roach-nymph", j.Meal.Value.Offer!.FeederId);
     }
 

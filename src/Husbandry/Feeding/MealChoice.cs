@@ -41,7 +41,7 @@ internal static class MealChoice
             .OrderBy(o => kept.Count == 0 || kept.Contains(new FoodKey(o.FeederId, o.SizeClassId)) ? 0 : 1)
             .ThenBy(o => o.Verdict == PreyVerdict.Fits ? 0 : 1)
             .ThenBy(o => o.FeederId == variety.Tired || (o.Fatty && variety.FatIsHeld) ? 1 : 0)
-            .ThenBy(o => variety.Dislikes(o.FeederId) ? 1 : 0)
+            .ThenBy(o => variety.Dislikes(o.FeederId, subject.Room.Rules.Room) ? 1 : 0)
             .ThenBy(o => o.Fatty ? 1 : 0)
             .ThenBy(o => (Rank(menu, o) is var rank and >= 0 ? rank : menu.Count) + variety.MealsOf(o.FeederId))
             .ThenBy(o => o.Count)

@@ -11,9 +11,6 @@ namespace Husbandry.Feeding;
 /// <param name="IsNormal">Whether the record explains it.</param>
 public sealed record NotEating(int Nights, bool IsNormal)
 {
-    // Later than this many cadences is worth a word; up to it the next round settles it.
-    private const double WorthAWord = 1.6;
-
     /// <summary>Explains it from the record; none while it eats about as often as planned.</summary>
     public static Answer<NotEating?> Of(
         Subject subject,
@@ -27,7 +24,10 @@ public sealed record NotEating(int Nights, bool IsNormal)
         var since = meal.LastMeal ?? subject.Standing.Details.AcquiredOn;
         var nights = subject.Room.Tonight.DayNumber - since.DayNumber;
         var refused = subject.Standing.Untaken.Count(o => Journal.OfferOutcomes.IsRefusal(o.Offer.Outcome));
-        if (nights <= meal.EveryDays * WorthAWord || (refused == 0 && !meal.Forbidden))
+        if (
+            nights <= meal.EveryDays * subject.Room.Rules.Room.NotEatingAfter.Value
+            || (refused == 0 && !meal.Forbidden)
+        )
         {
             return new Answer<NotEating?>(null, "Eats about as often as planned.", []);
         }
@@ -100,7 +100,7 @@ public sealed record NotEating(int Nights, bool IsNormal)
             yield return ("a mature male", "Mature males look for females and eat little.", "group.matureMaleCadence");
         }
 
-        if (subject.Pace is { IsKnown: true, RateNow: < 0.8 })
+        if (subject.Pace.IsKnown && subject.Pace.RateNow < subject.Room.Rules.Room.CoolBelowPace.Value)
         {
             yield return (
                 $"cool at {subject.Pace.CelsiusNow:0.#} °C",

@@ -32,10 +32,6 @@ public sealed record Variety(
 {
     private IReadOnlyList<string> Last { get; init; } = [];
 
-    // Two offers untaken say nothing yet; from three on a dislike shows.
-    private const int OffersThatTell = 3;
-    private const double Disliked = 0.34;
-
     /// <summary>Reads the last meals and offers.</summary>
     public static Variety Of(Subject subject)
     {
@@ -122,7 +118,8 @@ public sealed record Variety(
     public int MealsOf(string feederId) => Feeders.FirstOrDefault(f => f.FeederId == feederId)?.Meals ?? 0;
 
     /// <summary>Whether the animal has turned a feeder down so often that another is better offered first.</summary>
-    public bool Dislikes(string feederId) =>
-        Feeders.FirstOrDefault(f => f.FeederId == feederId) is { Offered: >= OffersThatTell } f
-        && f.Taken < f.Offered * Disliked;
+    public bool Dislikes(string feederId, RoomRules rules) =>
+        Feeders.FirstOrDefault(f => f.FeederId == feederId) is { } f
+        && f.Offered >= rules.OffersThatTell.Value
+        && f.Taken < f.Offered * rules.DislikedBelow.Value;
 }

@@ -43,6 +43,11 @@ namespace Husbandry.Rulebook;
 /// <param name="ProteinEveryDays">Days between two proteins for an ant colony.</param>
 /// <param name="WorkersPerPiece">Workers for each piece of protein.</param>
 /// <param name="VialRestsAfter">Meals left in a row after which a vial of a brood is passed over.</param>
+/// <param name="NotEatingAfter">Cadences after which not eating is explained.</param>
+/// <param name="CoolBelowPace">Share of its usual pace below which coolness explains a small appetite.</param>
+/// <param name="OffersThatTell">Offers of a feeder from which a dislike shows.</param>
+/// <param name="DislikedBelow">Share taken below which a feeder is disliked.</param>
+/// <param name="PiecesOfOne">Pieces that one animal on record was cut into.</param>
 public sealed record RoomRules(
     IReadOnlyDictionary<string, Rule<double>> SecondsPerAct,
     Rule<double> UsualGrowthRatio,
@@ -85,5 +90,10 @@ public sealed record RoomRules(
     Rule<double> OldCadence,
     Rule<double> ProteinEveryDays,
     Rule<double> WorkersPerPiece,
-    Rule<int> VialRestsAfter
+    Rule<int> VialRestsAfter,
+    Rule<double> NotEatingAfter,
+    Rule<double> CoolBelowPace,
+    Rule<int> OffersThatTell,
+    Rule<double> DislikedBelow,
+    Rule<int> PiecesOfOne
 );
