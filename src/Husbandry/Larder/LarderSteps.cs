@@ -126,22 +126,20 @@ internal static class LarderSteps
         }
 
         var until = Math.Min(flow.Nights, from + (int)rules.OrderForDays.Value + margin);
-        var wanted = Wanted(flow, from, until);
         var arrives = by + (int)Math.Round(lead.P50);
         int amount;
         string what;
         if (feeder is { BoughtAsPots: true, Culture: { } culture })
         {
             var one = supply.PotGives(culture, by + (int)Math.Ceiling(lead.P90), culture.ArrivesAtDays.Value, until);
-            amount = one <= 0 ? 1 : Math.Max(1, (int)Math.Ceiling(wanted / one));
+            amount = one <= 0 ? 1 : Math.Max(1, (int)Math.Ceiling(Wanted(flow, from, until) / one));
             what = $"{amount} {(amount == 1 ? "pot" : "pots")} of {feeder.Plural}";
         }
         else
         {
-            // Some die before they are fed.
-            var survive = Math.Pow(0.5, (until - arrives) / feeder.KeepsDays.Value);
+            var keeps = Math.Pow(0.5, 1 / feeder.KeepsDays.Value);
             var pack = rules.PackOf(size);
-            amount = Math.Max(1, (int)Math.Ceiling(wanted / survive / pack)) * pack;
+            amount = Math.Max(1, (int)Math.Ceiling(ToBuy(flow, from, until, arrives, keeps) / pack)) * pack;
             what = size.LengthMm is null
                 ? $"{amount} portions of {feeder.Plural}"
                 : $"{amount} {feeder.NameOf(size, many: true)}";
@@ -174,6 +172,20 @@ internal static class LarderSteps
                 + (LarderPlan.OneInTen * Math.Sqrt(flow.NeedVariance[..until].Sum()))
                 - flow.ComingLow[from..until].Sum()
         );
+
+    /// <summary>How many must come that all are fed in time: some of those for a later night die before it.</summary>
+    private static double ToBuy(FoodFlow flow, int from, int until, int arrives, double keeps)
+    {
+        var many = 0.0;
+        for (var t = from; t < until; t++)
+        {
+            many += Math.Max(0, flow.Need[t] - flow.ComingLow[t]) / Math.Pow(keeps, t - arrives);
+        }
+
+        // The spread may fall on any night: it is bought for the last.
+        var spread = LarderPlan.OneInTen * Math.Sqrt(flow.NeedVariance[..until].Sum());
+        return Math.Max(1, many + (spread / Math.Pow(keeps, until - arrives)));
+    }
 
     /// <summary>Age at which a culture has given a twentieth: before that it feeds nobody.</summary>
     private static double UsefulAge(CultureRules rules)

@@ -3,7 +3,9 @@ import { Link, useParams } from 'react-router';
 import { Refusal, type Schemas } from '../../api/client';
 import { useRulebook } from '../../api/queries';
 import { Field, FormError, TextField } from '../../ui/Field';
-import { type Bench, type BenchField, benches, type Filled } from './benches';
+import type { Bench, BenchField } from './benchParts';
+import { benches } from './benches';
+import type { Filled } from './fill';
 
 /** Every open calculator with its form, its drawing and its reasons. */
 export function BenchPage() {

@@ -1,0 +1,6 @@
+import { animalBenches } from './animalBenches';
+import type { Bench } from './benchParts';
+import { climateBenches } from './climateBenches';
+
+/** Every calculator, those about an animal first. */
+export const benches: readonly Bench[] = [...animalBenches, ...climateBenches];
