@@ -67,7 +67,8 @@ export function Frame() {
     why,
     show,
     hide,
-    toggle: (next: Why) => (why?.title === next.title && why.place === next.place ? hide() : show(next)),
+    toggle: (next: Why) =>
+      why?.title === next.title && why.animal?.stockId === next.animal?.stockId ? hide() : show(next),
   };
   return (
     <WhyContext value={control}>

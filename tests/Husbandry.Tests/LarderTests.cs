@@ -213,4 +213,52 @@ public class LarderTests
         Assert.Equal(room.Tonight.AddDays(43), goods.LastsUntil);
         Assert.Equal(room.Tonight.AddDays(43 - 12), goods.OrderBy);
     }
+
+    [Fact]
+    public void Every_food_and_every_kind_of_goods_says_why_with_sources()
+    {
+        var larder = Larder(
+            (2, new FoodCounted(SmallCricket, 60)),
+            (9, new CultureStarted(Guid.NewGuid(), "house-fly", 1))
+        );
+        var plan = LarderPlan.Of(
+            Every(SmallCricket, 3),
+            larder,
+            [],
+            new Dictionary<string, int> { ["hermit-crab"] = 1, ["isopod"] = 4 },
+            Room()
+        );
+        Assert.All(
+            plan.Foods.SelectMany(f => f.Reasons).Concat(plan.Goods.SelectMany(g => g.Reasons)),
+            r =>
+                Assert.True(
+                    r.Text.EndsWith('.') && r.Source.Length > 5 && r.Rule.Contains('.', StringComparison.Ordinal),
+                    $"{r}"
+                )
+        );
+        var crickets = plan.Foods.Single(f => f.Food == SmallCricket).Reasons;
+        Assert.Contains(crickets, r => r.Rule == "feeder.cricket.keepsDays");
+        Assert.Contains(crickets, r => r.Text.StartsWith("About 21 a week", StringComparison.Ordinal));
+        // A pot of pupae says when it hatches; crickets, which are bought, say nothing of the kind.
+        Assert.Contains(
+            plan.Foods.Single(f => f.Food.FeederId == "house-fly").Reasons,
+            r => r.Rule == "feeder.house-fly.culture.firstDays"
+        );
+        Assert.DoesNotContain(crickets, r => r.Rule.Contains("culture", StringComparison.Ordinal));
+        Assert.Contains(
+            plan.Goods.Single(g => g.GoodsId == "calcium-carbonate").Reasons,
+            r => r.Text == "4 enclosures take 12 g a week."
+        );
+    }
+
+    [Fact]
+    public void An_order_counts_what_dies_before_its_night()
+    {
+        // The same need with a feeder that keeps badly wants more animals than with one that keeps well.
+        int Ordered(FoodKey food) =>
+            Plan(Every(food, 4), Larder((0, new FoodCounted(food, 80))))
+                .Steps.First(s => s.Do == LarderDo.Order)
+                .Amount;
+        Assert.True(Ordered(SmallCricket) > Ordered(new FoodKey("mealworm", "small")));
+    }
 }

@@ -1449,6 +1449,8 @@ export interface components {
             quarantineUntil: null | string;
             /** @description Animals a day from its start on, every other day, for drawing. */
             daily: number[];
+            /** @description What its dates and numbers rest on. */
+            reasons: components["schemas"]["Reason"][];
         };
         /** @description Lowest and highest temperature of one day, °C. */
         DayTemperatures: {
@@ -1831,6 +1833,8 @@ export interface components {
             glutOn: null | string;
             /** @description Where it comes from. */
             from: components["schemas"]["FeederFrom"];
+            /** @description What all that rests on. */
+            reasons: components["schemas"]["Reason"][];
         };
         /** @description One week of one food. */
         FoodWeek: {
@@ -1913,6 +1917,8 @@ export interface components {
              * @description How much is in a pack.
              */
             pack: number;
+            /** @description What its use rests on. */
+            reasons: components["schemas"]["Reason"][];
         };
         /** @description The signs of a group. */
         GroupSigns: {

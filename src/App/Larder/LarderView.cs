@@ -1,4 +1,5 @@
 using Husbandry.Larder;
+using Husbandry.Reasons;
 using Husbandry.Rulebook;
 
 namespace App.Larder;
@@ -30,6 +31,7 @@ public enum CultureState
 /// <param name="CanChill">Whether the cold holds it back rather than kill it.</param>
 /// <param name="QuarantineUntil">Night until which it is kept apart and handled last, after mites.</param>
 /// <param name="Daily">Animals a day from its start on, every other day, for drawing.</param>
+/// <param name="Reasons">What its dates and numbers rest on.</param>
 public sealed record CultureView(
     Guid Id,
     string FeederId,
@@ -45,7 +47,8 @@ public sealed record CultureView(
     double Viable,
     bool CanChill,
     DateOnly? QuarantineUntil,
-    IReadOnlyList<double> Daily
+    IReadOnlyList<double> Daily,
+    IReadOnlyList<Reason> Reasons
 )
 {
     private const int DrawnPoints = 48;
@@ -53,7 +56,8 @@ public sealed record CultureView(
     internal static CultureView Of(Culture culture, FeederRules feeder, Husbandry.Rounds.Room room)
     {
         var rules = feeder.Culture!;
-        var pace = Emergence.Pace(room.Rules.Larder, room.Climate.RecentC(room.Now));
+        var celsius = room.Climate.RecentC(room.Now);
+        var pace = Emergence.Pace(room.Rules.Larder, celsius);
         var age = Emergence.Age(culture, room.Now, pace);
         DateOnly At(double days) => room.Tonight.AddDays((int)Math.Ceiling((days - age) / pace));
         var warm = culture with { Cold = [] };
@@ -81,7 +85,8 @@ public sealed record CultureView(
             culture.MitesAt is { } mites
                 ? room.Clock.NightOf(mites).AddDays((int)room.Rules.Larder.QuarantineNights.Value)
                 : null,
-            [.. Enumerable.Range(0, DrawnPoints).Select(k => Between(warm, k * step, (k + 1) * step) / step)]
+            [.. Enumerable.Range(0, DrawnPoints).Select(k => Between(warm, k * step, (k + 1) * step) / step)],
+            LarderReasons.Of(feeder, rules, celsius, room.Rules.Larder)
         );
     }
 }

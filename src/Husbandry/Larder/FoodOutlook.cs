@@ -1,3 +1,4 @@
+using Husbandry.Reasons;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Larder;
@@ -77,6 +78,7 @@ internal sealed class FoodFlow(int nights)
 /// <param name="ShortOn">First night on which it would not reach as things stand; none when it does.</param>
 /// <param name="GlutOn">First night on which far more is there than will be eaten; none when there is not.</param>
 /// <param name="From">Where it comes from.</param>
+/// <param name="Reasons">What all that rests on.</param>
 public sealed record FoodOutlook(
     FoodKey Food,
     string Name,
@@ -85,5 +87,6 @@ public sealed record FoodOutlook(
     IReadOnlyList<FoodWeek> Weeks,
     DateOnly? ShortOn,
     DateOnly? GlutOn,
-    FeederFrom From
+    FeederFrom From,
+    IReadOnlyList<Reason> Reasons
 );

@@ -1,3 +1,4 @@
+using Husbandry.Reasons;
 using Husbandry.Rounds;
 
 namespace Husbandry.Larder;
@@ -12,6 +13,7 @@ namespace Husbandry.Larder;
 /// <param name="LastsUntil">Night on which it is used up; none when nothing uses it or it was never counted.</param>
 /// <param name="OrderBy">Last night on which an order is in time.</param>
 /// <param name="Pack">How much is in a pack.</param>
+/// <param name="Reasons">What its use rests on.</param>
 public sealed record GoodsOutlook(
     string GoodsId,
     string Name,
@@ -21,7 +23,8 @@ public sealed record GoodsOutlook(
     double PerWeek,
     DateOnly? LastsUntil,
     DateOnly? OrderBy,
-    double Pack
+    double Pack,
+    IReadOnlyList<Reason> Reasons
 )
 {
     // Later than this nobody plans; it also keeps dates within the calendar.
@@ -57,7 +60,8 @@ public sealed record GoodsOutlook(
                         perWeek,
                         lasts,
                         lasts is { } end ? Later(end.AddDays(-slow), room.Tonight) : null,
-                        g.Pack.Value
+                        g.Pack.Value,
+                        LarderReasons.Of(g, enclosures, room)
                     );
                 })
                 .Where(g => g.PerWeek > 0 || g.OnHand is not null)

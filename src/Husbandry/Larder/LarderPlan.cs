@@ -145,7 +145,8 @@ public sealed record LarderPlan(
             weeks,
             feeder.From != FeederFrom.Kitchen && shortAt is { } t ? room.Tonight.AddDays(t) : null,
             Glut(flow, left, size, room) is { } g ? room.Tonight.AddDays(g) : null,
-            feeder.From
+            feeder.From,
+            LarderReasons.Of(food, feeder, size, flow, supply, room)
         );
     }
 

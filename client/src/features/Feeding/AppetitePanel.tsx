@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { AnimalView } from '../../api/client';
-import { useWhy } from '../Reasons/WhyContext';
+import { useWhy, whyAnimal } from '../Reasons/WhyContext';
 import { FedOtherwise } from './FedOtherwise';
 
 const shades = [0.85, 0.6, 0.42, 0.28, 0.18];
@@ -35,10 +35,7 @@ export function AppetitePanel({ animal }: { animal: AnimalView }) {
             onClick={() =>
               toggle({
                 title: 'Why does it not eat?',
-                stockId: animal.stockId,
-                place: animal.place,
-                name: animal.details.nickname,
-                species: animal.species,
+                animal: whyAnimal(animal),
                 summary: notEating.summary,
                 reasons: notEating.reasons,
               })

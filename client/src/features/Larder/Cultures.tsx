@@ -6,6 +6,7 @@ import { shortDate } from '../../ui/dates';
 import { MenuItem, menuClass, pickByLetter } from '../../ui/Menu';
 import { CultureCurve } from './CultureCurve';
 import { StartDialog } from './StartDialog';
+import { WhyLink } from './WhyLink';
 
 type Culture = Schemas['CultureView'];
 
@@ -32,6 +33,11 @@ export function Cultures({ cultures, tonight }: { cultures: readonly Culture[]; 
             <span className="min-w-0">
               <span className="font-semibold">{culture.name}</span>
               {culture.pots > 1 && <span className="text-muted"> × {culture.pots}</span>}
+              <WhyLink
+                of={`this pot of ${culture.name}`}
+                summary={`${words(culture, tonight)}.`}
+                reasons={culture.reasons}
+              />
               <span className="block text-12 text-muted">{words(culture, tonight)}</span>
               {culture.quarantineUntil !== null && culture.quarantineUntil >= tonight && (
                 <span className="block text-12 font-semibold text-ember">

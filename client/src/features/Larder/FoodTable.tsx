@@ -3,6 +3,7 @@ import { Refusal, type Schemas } from '../../api/client';
 import { useLogInLarder } from '../../api/queries';
 import { shortDate } from '../../ui/dates';
 import { FoodWeeks } from './FoodWeeks';
+import { WhyLink } from './WhyLink';
 
 type Food = Schemas['FoodOutlook'];
 
@@ -40,6 +41,7 @@ export function FoodTable({ foods, tonight }: { foods: readonly Food[]; tonight:
             <tr key={`${food.food.feederId}/${food.food.sizeClassId}`} className="border-t border-line">
               <th scope="row" className="py-1 pr-3 text-left font-normal">
                 {food.name}
+                <WhyLink of={food.name} summary={summaryOf(food, tonight)} reasons={food.reasons} />
                 <span className="block text-12 text-muted">{perWeek(food)}</span>
               </th>
               <td className="py-1 pr-3">
@@ -65,6 +67,13 @@ function perWeek(food: Food): string {
   return mean < 0.05
     ? 'nobody eats it now'
     : `${mean < 1 ? 'less than 1' : `about ${Math.round(mean)}`} a week`;
+}
+
+function summaryOf(food: Food, tonight: string): string {
+  const there = `${Math.round(food.onHand)} there now, ${perWeek(food)}.`;
+  return food.shortOn === null
+    ? there
+    : `${there} If need is high and supply poor it does not reach ${food.shortOn === tonight ? 'tonight' : `on ${shortDate(food.shortOn, tonight)}`}.`;
 }
 
 function Verdict({ food, tonight }: { food: Food; tonight: string }) {

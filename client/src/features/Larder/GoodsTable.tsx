@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useLogInLarder } from '../../api/queries';
 import { shortDate, toDays } from '../../ui/dates';
+import { WhyLink } from './WhyLink';
 
 type Goods = Schemas['GoodsOutlook'];
 
@@ -27,6 +28,11 @@ export function GoodsTable({ goods, tonight }: { goods: readonly Goods[]; tonigh
             <tr key={g.goodsId} className="border-t border-line">
               <th scope="row" className="py-1 pr-2 text-left font-normal">
                 {g.name}
+                <WhyLink
+                  of={g.name}
+                  summary={`${plain(g.perWeek)} ${g.unit} a week are used up.`}
+                  reasons={g.reasons}
+                />
                 <span className="block text-12 text-muted">
                   {plain(g.perWeek)} {g.unit} a week
                 </span>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useLogInLarder } from '../../api/queries';
 import { dayDate, shortDate, toDays } from '../../ui/dates';
+import { WhyLink } from './WhyLink';
 
 type Step = Schemas['LarderStep'];
 
@@ -23,6 +24,10 @@ const lineOf = (step: Step): Schemas['OrderLine'] => ({
 export function StepList({ plan, tonight, onOrder }: StepListProps) {
   const [all, setAll] = useState(false);
   const start = useLogInLarder();
+  const reasonsOf = (step: Step) =>
+    plan.foods.find(
+      (f) => f.food.feederId === step.food.feederId && f.food.sizeClassId === step.food.sizeClassId,
+    )?.reasons ?? [];
   const ahead = (step: Step) => toDays(step.by) - toDays(tonight);
   const soon = plan.steps.filter((step) => ahead(step) <= soonDays);
   const shown = all ? plan.steps : soon;
@@ -55,6 +60,7 @@ export function StepList({ plan, tonight, onOrder }: StepListProps) {
               <span className="font-semibold">
                 {step.do === 'startCulture' ? 'Start' : 'Order'} {step.what}
               </span>
+              <WhyLink of={step.what} summary={step.why} reasons={reasonsOf(step)} />
               {step.isLate && (
                 <span className="ml-2 text-13 font-semibold text-ember">
                   late for {step.neededOn === tonight ? 'tonight' : shortDate(step.neededOn, tonight)}

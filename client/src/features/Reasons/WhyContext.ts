@@ -1,14 +1,27 @@
 import { createContext, use } from 'react';
-import type { Reason, Schemas } from '../../api/client';
+import type { AnimalView, Reason, Schemas } from '../../api/client';
+
+/** An animal as the drawer names it. */
+export interface WhyAnimal {
+  stockId: string;
+  place: string;
+  name: string;
+  species: string;
+}
+
+/** An animal's page asks about its animal. */
+export const whyAnimal = (animal: AnimalView): WhyAnimal => ({
+  stockId: animal.stockId,
+  place: animal.place,
+  name: animal.details.nickname,
+  species: animal.species,
+});
 
 /** A judgement to be explained. */
 export interface Why {
   title: string;
-  place: string;
-  name: string;
-  species: string;
-  /** The animal, for changing a rule for it. */
-  stockId: string;
+  /** The animal that was judged, and for which a rule can be changed; none where the room itself was. */
+  animal: WhyAnimal | null;
   summary: string;
   reasons: readonly Reason[];
   /** The next molt, drawn beside the reason that speaks of it. */

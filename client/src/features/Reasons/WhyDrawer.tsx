@@ -47,9 +47,11 @@ export function WhyDrawer() {
 }
 
 function About({ why }: { why: Why }) {
-  return (
+  return why.animal === null ? (
+    <>For the whole room</>
+  ) : (
     <>
-      <span className="code">{why.place}</span> {why.name}, <i>{why.species}</i>
+      <span className="code">{why.animal.place}</span> {why.animal.name}, <i>{why.animal.species}</i>
     </>
   );
 }
@@ -75,7 +77,7 @@ function Steps({ why }: { why: Why }) {
                 <MoltBand forecast={why.molt} tonight={tonight} />
               )}
               <Schools reason={reason} />
-              <ChangeRule reason={reason} why={why} />
+              {why.animal !== null && <ChangeRule reason={reason} stockId={why.animal.stockId} />}
               {reason.tag !== 'practice' && reason.tag !== 'record' && (
                 <p className="mt-0.5 text-12 text-muted">{reason.source}</p>
               )}

@@ -110,10 +110,7 @@ function Round({ round }: { round: RoundView }) {
 /** Why a line says what it says, for the drawer. */
 export const whyOf = (line: RoundLine): Why => ({
   title: line.state === 'due' ? `Why ${question(line.do)}?` : `Why pass ${line.name} by?`,
-  stockId: line.stockId,
-  place: line.place,
-  name: line.name,
-  species: line.species,
+  animal: { stockId: line.stockId, place: line.place, name: line.name, species: line.species },
   summary: line.why.summary,
   reasons: line.why.reasons,
   molt: line.molt,

@@ -1,16 +1,16 @@
 import { useState } from 'react';
 import type { Reason } from '../../api/client';
 import { useGiveUpOverride, useRule, useRulebook } from '../../api/queries';
-import { useWhy, type Why } from '../Reasons/WhyContext';
+import { useWhy } from '../Reasons/WhyContext';
 import { RuleForm } from './RuleForm';
 import { canChange } from './ruleParts';
 
 const scopeWord = { room: 'the whole room', species: 'its species', animal: 'it alone' } as const;
 
 /** At the foot of a reason: change its rule for this animal, its species or the room, or give a change up. */
-export function ChangeRule({ reason, why }: { reason: Reason; why: Why }) {
+export function ChangeRule({ reason, stockId }: { reason: Reason; stockId: string }) {
   const mayBe = /^(group|species|room)\./.test(reason.rule);
-  const rule = useRule(reason.rule, why.stockId, mayBe).data;
+  const rule = useRule(reason.rule, stockId, mayBe).data;
   const groups = useRulebook().data?.groups;
   const giveUp = useGiveUpOverride();
   const [open, setOpen] = useState(false);
@@ -43,7 +43,7 @@ export function ChangeRule({ reason, why }: { reason: Reason; why: Why }) {
             groupName: groups?.find((g) => g.id === rule.group)?.name ?? rule.group,
             speciesId: rule.speciesId,
             species: rule.species,
-            animal: { stockId: why.stockId, name: rule.animal },
+            animal: { stockId, name: rule.animal },
             scope: reason.rule.startsWith('room.') ? 'room' : 'animal',
           }}
           onClose={() => setOpen(false)}

@@ -13,7 +13,7 @@ import { GrowthNotes } from '../Growth/GrowthNotes';
 import { SkinTable } from '../Growth/SkinTable';
 import { HushList } from '../Hush/HushList';
 import { JournalList } from '../Journal/JournalList';
-import { useWhy } from '../Reasons/WhyContext';
+import { useWhy, whyAnimal } from '../Reasons/WhyContext';
 import { EndsChart } from '../Vigils/EndsChart';
 import { EvidenceLadder } from '../Vigils/EvidenceLadder';
 import { MoltCloseUp } from '../Vigils/MoltCloseUp';
@@ -35,10 +35,7 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   const why = (title: string, answer: { summary: string; reasons: readonly Reason[] }) => () =>
     toggle({
       title,
-      stockId: animal.stockId,
-      place: animal.place,
-      name: animal.details.nickname,
-      species: animal.species,
+      animal: whyAnimal(animal),
       summary: answer.summary,
       reasons: answer.reasons,
     });

@@ -3,7 +3,7 @@ import type { AnimalView } from '../../api/client';
 import { fromDays, shortDate, toDays } from '../../ui/dates';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
 import { Measured } from '../../ui/Measured';
-import { useWhy } from '../Reasons/WhyContext';
+import { useWhy, whyAnimal } from '../Reasons/WhyContext';
 
 const height = 206;
 const mostAhead = 240;
@@ -27,10 +27,7 @@ export function MoltCloseUp({ animal, unit }: { animal: AnimalView; unit: Length
             onClick={() =>
               toggle({
                 title: 'Why this window?',
-                stockId: animal.stockId,
-                place: animal.place,
-                name: subject,
-                species: animal.species,
+                animal: whyAnimal(animal),
                 summary: forecast.summary,
                 reasons: forecast.reasons,
               })
