@@ -62,6 +62,39 @@ public sealed class StandingRow
 
     /// <summary>Whether it is hushed, so that the round names it as "pass by".</summary>
     public bool Hushed { get; set; }
+
+    /// <summary>Its name in the room, for lists and for finding.</summary>
+    public string Name { get; set; } = "";
+
+    /// <summary>Scientific name as shown.</summary>
+    public string Species { get; set; } = "";
+
+    /// <summary>Group of the rulebook.</summary>
+    public string Group { get; set; } = "";
+
+    /// <summary>What kind of stock, as in the API.</summary>
+    public string Kind { get; set; } = "";
+
+    /// <summary>Sex as far as known, as in the API.</summary>
+    public string Sex { get; set; } = "";
+
+    /// <summary>Stage of life when last judged, as in the API.</summary>
+    public string Stage { get; set; } = "";
+
+    /// <summary>Number of animals.</summary>
+    public int Count { get; set; }
+
+    /// <summary>Tags, each between two bars, such as <c>|for sale|shy|</c>; empty for none.</summary>
+    public string Tags { get; set; } = "";
+
+    /// <summary>Day it came, as a day number.</summary>
+    public int CameDay { get; set; }
+
+    /// <summary>Last meal, UTC ticks; 0 for none.</summary>
+    public long LastMealTicks { get; set; }
+
+    /// <summary>Last molt, UTC ticks; 0 for none.</summary>
+    public long LastMoltTicks { get; set; }
 }
 
 /// <summary>Settings of the room; one row.</summary>
@@ -75,6 +108,12 @@ public sealed class RoomRow
 
     /// <summary>Rises with every change, for optimistic concurrency.</summary>
     public long Version { get; set; }
+
+    /// <summary>The furniture as JSON; none before anything was measured.</summary>
+    public string? Layout { get; set; }
+
+    /// <summary>Rises with every change of the furniture.</summary>
+    public long LayoutVersion { get; set; }
 
     /// <summary>Fingerprint of the rulebook with which the standings were judged.</summary>
     public required string RulesFingerprint { get; set; }
@@ -232,6 +271,7 @@ public sealed class LanternDb(DbContextOptions<LanternDb> options) : DbContext(o
                 s.Slot,
             });
             standing.HasIndex(s => new { s.Here, s.NextDueTicks });
+            standing.HasIndex(s => new { s.Here, s.Hushed });
         });
         modelBuilder.Entity<LarderRow>(entry =>
         {

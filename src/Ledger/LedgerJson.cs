@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Rounds;
 
@@ -23,6 +24,9 @@ public static class LedgerJson
 
     /// <summary>A standing as stored.</summary>
     public static string Write(Standing standing) => JsonSerializer.Serialize(standing, Options);
+
+    /// <summary>The furniture as stored.</summary>
+    public static string Write(RoomLayout layout) => JsonSerializer.Serialize(layout, Options);
 
     /// <summary>Settings as stored.</summary>
     public static string Write(RoomSettings settings) => JsonSerializer.Serialize(settings, Options);

@@ -1,5 +1,6 @@
 using Husbandry.Climate;
 using Husbandry.Honesty;
+using Husbandry.Housing;
 using Husbandry.Larder;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
@@ -16,6 +17,14 @@ public sealed class RoomCache
     private volatile ScoredUntil? scored;
     private volatile KeptNeeds? needs;
     private volatile KeptFoods? kept;
+    private volatile RoomLayout? layout;
+
+    /// <summary>The furniture; none when it must be read anew.</summary>
+    public RoomLayout? Layout
+    {
+        get => layout;
+        set => layout = value;
+    }
 
     /// <summary>A scored replay with the journal and the rules for which it holds.</summary>
     public sealed record ScoredUntil(ReplayResult Replay, long Sequence, string Fingerprint);
@@ -78,7 +87,8 @@ public sealed class RoomCache
     public void Wrote(long latestSequence) => Interlocked.Exchange(ref seen, latestSequence);
 
     /// <summary>Lets everything go, so that it is read anew.</summary>
-    public void LetGo() => (Rules, Climate, Taught, Scored, Needs, Kept) = (null, null, null, null, null, null);
+    public void LetGo() =>
+        (Rules, Climate, Taught, Scored, Needs, Kept, Layout) = (null, null, null, null, null, null, null);
 
     /// <summary>What the room has taught; none when it must be learned anew.</summary>
     public TaughtUntil? Taught

@@ -3,6 +3,7 @@ using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using Husbandry.Climate;
+using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Larder;
 using Husbandry.Rounds;
@@ -30,7 +31,8 @@ public sealed record RoomFile(
     [property: Description("Pictures that the journal speaks of.")] IReadOnlyList<RoomFilePicture>? Pictures = null,
     [property: Description("Feeders of the keeper's own.")] IReadOnlyList<FeederRules>? Feeders = null,
     [property: Description("The journal of the larder: food, cultures, orders, goods.")]
-        IReadOnlyList<LarderEntry>? Larder = null
+        IReadOnlyList<LarderEntry>? Larder = null,
+    [property: Description("Racks and shelves, and the order in which they are walked.")] RoomLayout? Layout = null
 )
 {
     /// <summary>What <see cref="Format"/> must say.</summary>

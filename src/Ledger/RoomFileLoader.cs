@@ -159,6 +159,16 @@ public sealed class RoomFileLoader(
             await rooms.WriteAsync(settings, former.Version, rules.Fingerprint, cancel);
         }
 
+        if (file.Layout is { } layout)
+        {
+            if (layout.Problems().ToList() is { Count: > 0 } crooked)
+            {
+                return new LoadedRoom(0, 0, 0, [.. crooked.Select(p => p with { Field = $"layout.{p.Field}" })]);
+            }
+
+            await rooms.WriteLayoutAsync(layout, (await rooms.LayoutAsync(cancel)).Version, cancel);
+        }
+
         var room = Room.At(rules, settings, now);
         var (entries, problems) = Entries(file, room, await TakenAsync(file, cancel));
         if (problems.Count > 0)

@@ -41,7 +41,8 @@ public sealed class RoomFileWriter(
                 ),
             ],
             await rulebook.FeedersAsync(cancel),
-            await larder.ReadAsync(cancel)
+            await larder.ReadAsync(cancel),
+            (await rooms.LayoutAsync(cancel)) is { Version: > 0 } kept ? kept.Layout : null
         );
     }
 

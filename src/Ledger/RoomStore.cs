@@ -1,3 +1,4 @@
+using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
@@ -9,7 +10,10 @@ namespace Ledger;
 /// <summary>Settings with their version.</summary>
 public sealed record VersionedSettings(RoomSettings Settings, long Version);
 
-/// <summary>Reads and writes the settings of the room.</summary>
+/// <summary>The furniture with its version.</summary>
+public sealed record VersionedLayout(RoomLayout Layout, long Version);
+
+/// <summary>Reads and writes the settings and the furniture of the room.</summary>
 public sealed class RoomStore(LanternDb db)
 {
     private const int OnlyRoom = 1;
@@ -64,6 +68,35 @@ public sealed class RoomStore(LanternDb db)
         row.Settings = LedgerJson.Write(settings);
         row.Version++;
         row.RulesFingerprint = $"{fingerprint} {Standing.Shape}";
+        await db.SaveChangesAsync(cancel);
+        return true;
+    }
+
+    /// <summary>The furniture.</summary>
+    public async Task<VersionedLayout> LayoutAsync(CancellationToken cancel)
+    {
+        var row = await db
+            .Rooms.AsNoTracking()
+            .Select(r => new { r.Layout, r.LayoutVersion })
+            .SingleOrDefaultAsync(cancel);
+        return new VersionedLayout(
+            row?.Layout is { } layout ? LedgerJson.Read<RoomLayout>(layout) : RoomLayout.Empty,
+            row?.LayoutVersion ?? 0
+        );
+    }
+
+    /// <summary>Writes the furniture.</summary>
+    /// <returns>False when somebody changed it in the meantime.</returns>
+    public async Task<bool> WriteLayoutAsync(RoomLayout layout, long expectedVersion, CancellationToken cancel)
+    {
+        var row = await db.Rooms.SingleAsync(cancel);
+        if (row.LayoutVersion != expectedVersion)
+        {
+            return false;
+        }
+
+        row.Layout = LedgerJson.Write(layout);
+        row.LayoutVersion++;
         await db.SaveChangesAsync(cancel);
         return true;
     }

@@ -42,7 +42,8 @@ internal static class Rows
     /// <summary>Keeps a standing with its next due instant; a new row when there is none yet. Saved by the caller.</summary>
     public static void Store(this LanternDb db, StandingRow? row, Standing standing, Room room)
     {
-        var line = RoundLine.Of(Judgement.Of(standing, room));
+        var judgement = Judgement.Of(standing, room);
+        var line = RoundLine.Of(judgement);
         if (row is null)
         {
             row = new StandingRow
@@ -61,7 +62,20 @@ internal static class Rows
         row.Slot = standing.Place.Slot;
         row.NextDueTicks = line.NextDue?.UtcTicks ?? long.MaxValue;
         row.Hushed = line.Shutters >= HushedShutters;
+        row.Name = standing.Details.Nickname;
+        row.Species = line.Species;
+        row.Group = standing.Details.Group;
+        row.Kind = standing.Details.Kind.ToString().ToCamel();
+        row.Sex = standing.Details.Sex.ToString().ToCamel();
+        row.Stage = judgement.Stage.Value.ToString().ToCamel();
+        row.Count = standing.Details.Count;
+        row.Tags = standing.Details.Tags is { Count: > 0 } tags ? $"|{string.Join('|', tags)}|" : "";
+        row.CameDay = standing.Details.AcquiredOn.DayNumber;
+        row.LastMealTicks = standing.Meals.Count > 0 ? standing.Meals[^1].At.UtcTicks : 0;
+        row.LastMoltTicks = standing.LastMolt?.When.Middle.UtcTicks ?? 0;
     }
+
+    private static string ToCamel(this string word) => char.ToLowerInvariant(word[0]) + word[1..];
 
     private static DateTimeOffset Instant(long ticks) => new(ticks, TimeSpan.Zero);
 }

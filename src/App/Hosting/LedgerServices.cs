@@ -1,5 +1,6 @@
 using App.Demo;
 using App.Larder;
+using Husbandry.Housing;
 using Husbandry.Rounds;
 using Husbandry.Vigils;
 using Ledger;
@@ -87,6 +88,7 @@ public sealed class RoomNow(
         ) with
         {
             Climate = await rulebook.ClimateAsync(cancel),
+            Layout = await LayoutAsync(cancel),
         };
         var (fingerprint, night) = (room.Rules.Fingerprint, room.Tonight);
         if (cache.Taught is not { } taught || taught.Fingerprint != fingerprint || taught.Night != night)
@@ -102,4 +104,7 @@ public sealed class RoomNow(
             Kept = await larder.KeptAsync(room, cancel),
         };
     }
+
+    private async Task<RoomLayout> LayoutAsync(CancellationToken cancel) =>
+        cache.Layout ??= (await store.LayoutAsync(cancel)).Layout;
 }

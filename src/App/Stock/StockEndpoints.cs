@@ -157,7 +157,7 @@ public static class StockEndpoints
     {
         var room = await now.ReadAsync(cancel);
         // Details first: the day it came must be a day that can be, before an instant is made of it.
-        var wrong = EntryCheck.CheckDetails(body.Details, room).ToList();
+        var wrong = DetailsCheck.Check(body.Details, room).ToList();
         if (wrong.Count > 0)
         {
             return Problems.Of(wrong);

@@ -34,14 +34,34 @@ public sealed class RoomClimate
     private readonly Dictionary<string, DailyMeans> zones;
     private readonly ConcurrentDictionary<(string Zone, Warmth Warmth), double[]> cumulated = new();
 
-    private RoomClimate(Dictionary<string, DailyMeans> zones) => this.zones = zones;
+    private readonly Dictionary<string, DryAir> dryness;
+
+    private RoomClimate(Dictionary<string, DailyMeans> zones, Dictionary<string, DryAir> dryness) =>
+        (this.zones, this.dryness) = (zones, dryness);
 
     /// <summary>A room in which no temperature was ever read: every day counts as one.</summary>
-    public static RoomClimate Unread { get; } = new([]);
+    public static RoomClimate Unread { get; } = new([], []);
 
     /// <summary>Averages readings by zone and UTC day; days between two readings are interpolated.</summary>
-    public static RoomClimate Of(IEnumerable<ClimateReading> readings) =>
-        new(readings.GroupBy(r => r.Zone).ToDictionary(g => g.Key, g => DailyMeans.Of(g)));
+    public static RoomClimate Of(IEnumerable<ClimateReading> readings)
+    {
+        var byZone = readings.GroupBy(r => r.Zone).ToList();
+        return new RoomClimate(
+            byZone.ToDictionary(g => g.Key, g => DailyMeans.Of(g)),
+            byZone.Where(g => g.Any(r => r.RelativeHumidity is not null)).ToDictionary(g => g.Key, g => DryAir.Of(g))
+        );
+    }
+
+    /// <summary>
+    /// How much faster than of late the air at a place takes up water now: vapour-pressure deficit of the last two days over
+    /// that of the four weeks before. Source: evaporation goes with the deficit (Dalton's law).
+    /// </summary>
+    /// <returns>1 for as ever, 2 for twice as fast; none where humidity was not read on enough days.</returns>
+    public double? Dryness(Place place, DateTimeOffset asOf) =>
+        new[] { place.Code, place.ShelfCode, place.Rack, "" }
+            .Where(dryness.ContainsKey)
+            .Select(zone => dryness[zone].Factor(Day(asOf)))
+            .FirstOrDefault();
 
     /// <summary>Mean temperature of the last days in which one was read before an instant; none when none was.</summary>
     public double? RecentC(Place place, DateTimeOffset asOf) =>

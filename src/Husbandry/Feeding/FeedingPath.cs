@@ -133,45 +133,19 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
     )
     {
         var s = j.Subject;
-        var (profile, sex) = (s.Profile, s.Standing.Details.Sex);
-        var ratio = profile.GrowthRatio.Value;
-        var learned = s.Room.Lessons.For(s, VigilKind.Molt)?.Offset ?? 0;
-        var molts = Molts(j.MoltsLeft.Value);
         var (days, variance, eaten, mg) = (0.0, 0.0, 0.0, 0.0);
-        for (var k = 0; k < molts; k++)
+        foreach (var step in MoltPath.Of(j, MoltPath.Left(j.MoltsLeft.Value)))
         {
-            var size = j.Size.Value!.SizeMm * Math.Pow(ratio, k);
-            var behind = s.Standing.MoltsInLife + k;
-            var stage = StageReading.Decide(s, size, behind);
-            var prior = IntervalPrior.ForMolt(profile, stage, behind, size, sex);
-            var (wait, spread) =
-                k == 0
-                    ? (
-                        (double)(j.Molt.Value!.P50.DayNumber - s.Room.Tonight.DayNumber),
-                        (j.Molt.Value.P90.DayNumber - j.Molt.Value.P10.DayNumber) / (2 * LogNormalWait.NormalQuantile90)
-                    )
-                    : (s.Pace.CalendarDays(Math.Exp(prior.Mu + learned)), Math.Exp(prior.Mu + learned) * prior.Sigma);
-            var cadence = s.Group.Cadence[stage].Default.Value / s.Group.Cadence[j.Stage.Value].Default.Value;
-            var meals = wait * slower / (j.Meal.Value.EveryDays * cadence * factor);
-            days += wait * slower;
-            variance += spread * spread * slower * slower;
+            var cadence = s.Group.Cadence[step.Stage].Default.Value / s.Group.Cadence[j.Stage.Value].Default.Value;
+            var meals = step.WaitDays * slower / (j.Meal.Value.EveryDays * cadence * factor);
+            days += step.WaitDays * slower;
+            variance += step.SpreadDays * step.SpreadDays * slower * slower;
             eaten += meals;
-            mg += meals * MealMg(s, body * Math.Pow(ratio, k));
+            mg += meals * MealMg(s, body * step.GrownBy);
         }
 
         return (days, variance, eaten, mg);
     }
-
-    private static int Molts(MoltsLeft? left) =>
-        left is null
-            ? 1
-            : Math.Max(
-                1,
-                (int)
-                    Math.Round(
-                        ((left.ByInstarLow ?? left.BySizeLow ?? 1) + (left.ByInstarHigh ?? left.BySizeHigh ?? 1)) / 2.0
-                    )
-            );
 
     private static double MealMg(Subject s, double bodyMm) =>
         InsectMass.FromLengthMm(bodyMm * s.Group.Prey!.MealShareOfBody.Value) * s.Mouths;

@@ -21,9 +21,10 @@ public sealed record ContainerPlan(
     /// <summary>Sizes an enclosure from the length that the group is housed by.</summary>
     /// <param name="rules">Rules of the group for its habit.</param>
     /// <param name="lengthMm">Body length, or leg span for groups housed by leg span.</param>
-    public static Answer<ContainerPlan> Of(ContainerRules rules, double lengthMm)
+    /// <param name="wording">Units for the reasons; millimetres when left out.</param>
+    public static Answer<ContainerPlan> Of(ContainerRules rules, double lengthMm, Wording? wording = null)
     {
-        var words = new Wording(LengthUnit.Mm, default);
+        var words = wording ?? new Wording(LengthUnit.Mm, default);
         var by = rules.By == ContainerBasis.LegSpan ? "leg span" : "body length";
         var reasons = new List<Reason>();
         double Times(Rule<double> share, string name, string what)

@@ -17,6 +17,7 @@ public static class HushMark
             Watered => CareAct.Water,
             Departed { Departure: not DepartureKind.Died } => CareAct.Ship,
             Handled h => h.Care,
+            Housed { Rehoused: true } => CareAct.Rehouse,
             _ => null,
         };
 

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using Husbandry.Housing;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Vigils;
@@ -29,6 +30,7 @@ namespace Husbandry.Journal;
 [JsonDerivedType(typeof(SexSeen), "sexSeen")]
 [JsonDerivedType(typeof(Pictured), "pictured")]
 [JsonDerivedType(typeof(Handled), "handled")]
+[JsonDerivedType(typeof(Housed), "housed")]
 [JsonDerivedType(typeof(Withdrawn), "withdrawn")]
 public abstract record Act;
 
@@ -254,6 +256,11 @@ public sealed record Counted(int Count) : Act;
 
 /// <summary>Something else was done to it that the hush table speaks of: handled, rehoused, dug up, cleaned.</summary>
 public sealed record Handled(CareAct Care) : Act;
+
+/// <summary>What it lives in from now on.</summary>
+/// <param name="Enclosure">The enclosure.</param>
+/// <param name="Rehoused">Whether the animal was moved over into it; otherwise it was only measured or set up anew around it.</param>
+public sealed record Housed(Enclosure Enclosure, bool Rehoused) : Act;
 
 /// <summary>A note in the keeper's words.</summary>
 public sealed record Noted(string Text) : Act;

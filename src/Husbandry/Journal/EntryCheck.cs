@@ -42,8 +42,10 @@ public static class EntryCheck
         problems.AddRange(
             act switch
             {
-                Acquired a => CheckDetails(a.Details, room).Concat(CheckPlace(a.Place)),
-                DetailsChanged d => CheckDetails(d.Details, room).Concat(CheckAgainstMolts(d.Details, standing, room)),
+                Acquired a => DetailsCheck.Check(a.Details, room).Concat(CheckPlace(a.Place)),
+                DetailsChanged d => DetailsCheck
+                    .Check(d.Details, room)
+                    .Concat(DetailsCheck.AgainstMolts(d.Details, standing, room)),
                 Moved m => CheckPlace(m.Place),
                 Offered o => OfferCheck.Check(o, standing, room.Rules),
                 SignSeen s => CheckSign(s, standing, room.Rules),
@@ -57,6 +59,7 @@ public static class EntryCheck
                 Ended e => WaitCheck.Ended(e, standing),
                 Chilled => WaitCheck.Chilled(standing),
                 Handled h => WaitCheck.Handled(h),
+                Housed h => h.Enclosure.Problems().Select(p => p with { Field = $"act.{p.Field}" }),
                 LimbNoted l => CheckText("act.limb", l.Limb, required: true, LongestLimb),
                 Pictured p => CheckText("act.caption", p.Caption, required: false, LongestCaption),
                 _ => [],
@@ -77,102 +80,6 @@ public static class EntryCheck
         }
 
         return problems;
-    }
-
-    /// <summary>Problems of the details of an animal or brood.</summary>
-    public static IEnumerable<Problem> CheckDetails(StockDetails d, Room room)
-    {
-        if (room.Rules.Group(d.Group) is null)
-        {
-            yield return new Problem(
-                "details.group",
-                $"Unknown group. Known: {string.Join(", ", room.Rules.Groups.Select(g => g.Id))}."
-            );
-        }
-        else if (d.SpeciesId is not null && room.Rules.Profile(d.SpeciesId)?.Group != d.Group)
-        {
-            var known = string.Join(", ", room.Rules.Species.Where(s => s.Group == d.Group).Select(s => s.Id));
-            yield return new Problem(
-                "details.speciesId",
-                $"Unknown species in this group. Known: {known}; or leave it out and name another species."
-            );
-        }
-
-        if (d.SpeciesId is null && string.IsNullOrWhiteSpace(d.OtherSpecies))
-        {
-            yield return new Problem("details.otherSpecies", "Choose a species, or write the name of another one.");
-        }
-
-        foreach (
-            var problem in CheckText("details.otherSpecies", d.OtherSpecies, required: false, LongestName)
-                .Concat(CheckText("details.nickname", d.Nickname, required: true, LongestName))
-                .Concat(CheckText("details.acquiredFrom", d.AcquiredFrom, required: false))
-        )
-        {
-            yield return problem;
-        }
-
-        var earliest = room.Tonight.AddYears(-LongestRecordYears);
-        if (d.AcquiredOn > room.Tonight || d.AcquiredOn < earliest)
-        {
-            yield return new Problem(
-                "details.acquiredOn",
-                $"Must be between {room.Wording.Date(earliest)} and tonight, {room.Wording.Date(room.Tonight)}."
-            );
-        }
-
-        if (d.HatchedOn is { } hatched && (hatched > d.AcquiredOn || hatched < earliest))
-        {
-            yield return new Problem(
-                "details.hatchedOn",
-                $"Must not be after the day it came, {room.Wording.Date(d.AcquiredOn)}, nor before {room.Wording.Date(earliest)}."
-            );
-        }
-
-        if (d.MoltsAtArrival is < 0 or > MostMolts)
-        {
-            yield return new Problem("details.moltsAtArrival", $"Must be 0 to {MostMolts} molts, or left out.");
-        }
-
-        if (d.Kind == StockKind.Specimen && d.Count != 1)
-        {
-            yield return new Problem("details.count", "A specimen is one animal: 1.");
-        }
-
-        if (d.Kind == StockKind.Colony && d.Count is < 1 or > MostInColony)
-        {
-            yield return new Problem("details.count", $"A colony has 1 to {MostInColony} animals, as far as counted.");
-        }
-
-        if (d.Kind == StockKind.Brood && d.Count is < 2 or > MostAnimals)
-        {
-            yield return new Problem("details.count", $"A brood has 2 to {MostAnimals} animals.");
-        }
-    }
-
-    private static IEnumerable<Problem> CheckAgainstMolts(StockDetails d, Standing? standing, Room room)
-    {
-        if (standing is null || standing.Molts.Count == 0)
-        {
-            yield break;
-        }
-
-        var first = room.Clock.NightOf(standing.Molts[0].When.To);
-        if (d.AcquiredOn > first)
-        {
-            yield return new Problem(
-                "details.acquiredOn",
-                $"Must not be after its first molt here, {room.Wording.Date(first)}."
-            );
-        }
-
-        if (d.HatchedOn > first)
-        {
-            yield return new Problem(
-                "details.hatchedOn",
-                $"Must not be after its first molt here, {room.Wording.Date(first)}."
-            );
-        }
     }
 
     private static IEnumerable<Problem> CheckWhen(Act act, Occurrence when, Standing? standing, Room room)
@@ -294,7 +201,7 @@ public static class EntryCheck
         }
     }
 
-    private static IEnumerable<Problem> CheckText(string field, string? text, bool required, int longest = LongestText)
+    internal static IEnumerable<Problem> CheckText(string field, string? text, bool required, int longest = LongestText)
     {
         if (required && string.IsNullOrWhiteSpace(text))
         {

@@ -1,3 +1,4 @@
+using Husbandry.Housing;
 using Husbandry.Stock;
 using Husbandry.Vigils;
 
@@ -68,3 +69,9 @@ public sealed record DepartureEvent(DateTimeOffset At, DepartureKind Kind, strin
 
 /// <summary>A fang check on record.</summary>
 public sealed record FangCheckEvent(DateTimeOffset At, bool Hard);
+
+/// <summary>What an animal lives in.</summary>
+/// <param name="At">When it was noted.</param>
+/// <param name="Enclosure">The enclosure.</param>
+/// <param name="RehousedAt">When the animal was last moved over into another one.</param>
+public sealed record HouseEvent(DateTimeOffset At, Enclosure Enclosure, DateTimeOffset? RehousedAt);

@@ -31,6 +31,7 @@ namespace Husbandry.Journal;
 /// <param name="FangsSeen">Last fang check since the last molt: when, and whether hard.</param>
 /// <param name="LastWater">When water was last given.</param>
 /// <param name="PutOffUntil">Night until which the work was put off.</param>
+/// <param name="House">What it lives in, once that was measured.</param>
 /// <param name="Departure">How it left, if it did.</param>
 public sealed record Standing(
     Guid StockId,
@@ -56,11 +57,12 @@ public sealed record Standing(
     FangCheckEvent? FangsSeen,
     DateTimeOffset? LastWater,
     DateOnly? PutOffUntil,
+    HouseEvent? House,
     DepartureEvent? Departure
 )
 {
     /// <summary>Changes with the shape of this record, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 3;
+    public const int Shape = 4;
 
     /// <summary>How many of the last meals are remembered; variety and appetite look no further back.</summary>
     public const int MealsKept = 10;
@@ -177,6 +179,7 @@ public sealed record Standing(
                 ],
             },
             PutOff p => this with { PutOffUntil = p.UntilNight },
+            Housed h => this with { House = new HouseEvent(at, h.Enclosure, h.Rehoused ? at : House?.RehousedAt) },
             Departed d => this with { Departure = new DepartureEvent(at, d.Departure, d.Remark) },
             _ => this,
         };
@@ -210,6 +213,7 @@ public sealed record Standing(
                 [],
                 [],
                 [],
+                null,
                 null,
                 null,
                 null,

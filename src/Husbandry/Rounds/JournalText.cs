@@ -30,6 +30,8 @@ public static class JournalText
             Moved m => $"moved to {m.Place.Code}",
             Counted c => $"counted: {c.Count.ToString(CultureInfo.InvariantCulture)}",
             Handled h => Done(h.Care),
+            Housed { Rehoused: true } h => $"rehoused into {h.Enclosure.Name}, {h.Enclosure.Text(words)}",
+            Housed h => $"lives in {h.Enclosure.Name}, {h.Enclosure.Text(words)}",
             Noted n => n.Text,
             PutOff p => $"put off until {words.Day(p.UntilNight)}",
             Began b => VigilWords.Began(b.Vigil),

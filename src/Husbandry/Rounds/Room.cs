@@ -1,4 +1,5 @@
 using Husbandry.Climate;
+using Husbandry.Housing;
 using Husbandry.Larder;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
@@ -100,6 +101,9 @@ public sealed record Room(RuleSet Rules, RoomSettings Settings, NightClock Clock
 
     /// <summary>Foods that the room keeps; empty when nobody keeps count, and then nothing is preferred.</summary>
     public IReadOnlySet<FoodKey> Kept { get; init; } = new HashSet<FoodKey>();
+
+    /// <summary>The furniture and the order in which it is walked.</summary>
+    public RoomLayout Layout { get; init; } = RoomLayout.Empty;
 
     /// <summary>Temperatures read in the room.</summary>
     public RoomClimate Climate { get; init; } = RoomClimate.Unread;

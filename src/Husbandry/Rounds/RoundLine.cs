@@ -1,4 +1,5 @@
 using Husbandry.Feeding;
+using Husbandry.Housing;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
@@ -300,10 +301,14 @@ public sealed record RoundLine(
         var s = j.Subject;
         var words = s.Room.Wording;
         var mist = s.Group.DrinksDrops.Value || j.Stage.Value == Stage.Sling;
+        var plan = j.Water.Value.Mist;
+        mist = mist || plan is not null;
         var what =
             !mist ? "Fill the water dish"
-            : j.Hush[CareAct.Mist].Verdict == Verdict.Fine ? "Mist: drops to drink"
-            : $"Put drops on the wall, away from {s.Them}";
+            : j.Hush[CareAct.Mist].Verdict != Verdict.Fine ? $"Put drops on the wall, away from {s.Them}"
+            : plan is not null
+                ? $"Mist {plan.Squirts} squirt{(plan.Squirts == 1 ? "" : "s")}, {Wording.Plain(plan.Ml)} mL{DampText(s)}"
+            : "Mist: drops to drink";
         var detail = Join(
             j.Water.Value.Last is { } last ? $"last {words.Day(last)}" : "no water on record yet",
             j.Meal.Value.Forbidden ? "water only, no food"
@@ -312,6 +317,14 @@ public sealed record RoundLine(
         );
         return Line(j, RoundAct.Water, "water", what, detail, As(RoundAct.Water, j.Water));
     }
+
+    private static string DampText(Subject s) =>
+        s.Standing.House?.Enclosure.Damp switch
+        {
+            null or DampSide.None => "",
+            DampSide.Whole => ", the whole floor",
+            { } side => $", {side.ToString().ToLowerInvariant()} side",
+        };
 
     private static RoundLine Resting(Judgement j, DateTimeOffset? next)
     {

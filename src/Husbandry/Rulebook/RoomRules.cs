@@ -48,6 +48,9 @@ namespace Husbandry.Rulebook;
 /// <param name="OffersThatTell">Offers of a feeder from which a dislike shows.</param>
 /// <param name="DislikedBelow">Share taken below which a feeder is disliked.</param>
 /// <param name="PiecesOfOne">Pieces that one animal on record was cut into.</param>
+/// <param name="QuarantineNights">Nights that new stock stands apart.</param>
+/// <param name="RehouseAheadDays">How far ahead moves into larger enclosures are planned.</param>
+/// <param name="MistDriestFactor">Greatest factor by which dry or damp air changes the days between two mistings.</param>
 public sealed record RoomRules(
     IReadOnlyDictionary<string, Rule<double>> SecondsPerAct,
     Rule<double> UsualGrowthRatio,
@@ -95,5 +98,8 @@ public sealed record RoomRules(
     Rule<double> CoolBelowPace,
     Rule<int> OffersThatTell,
     Rule<double> DislikedBelow,
-    Rule<int> PiecesOfOne
+    Rule<int> PiecesOfOne,
+    Rule<int> QuarantineNights,
+    Rule<double> RehouseAheadDays,
+    Rule<double> MistDriestFactor
 );

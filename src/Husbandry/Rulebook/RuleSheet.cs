@@ -105,12 +105,14 @@ public static class RuleSheet
         ["adultLifeDays"] = ("Growth", "Adult life"),
         ["pacePerFood"] = ("Feeding", "Waits by food"),
         ["founding"] = ("Keeping", "Founding"),
+        ["hazard"] = ("Hazards, origin, law", "Hazard"),
         ["otherEnds"] = ("Waits", "Ends otherwise than hoped"),
     };
 
     private static readonly HashSet<string> Schools = ["often", "lean", "default", "quick", "cautious"];
 
     private static readonly string[] MoistureWords = ["dry", "damp"];
+    private static readonly string[] HazardWords = ["irritantHairs", "painfulSting", "medicallySignificant"];
     private static readonly string[] AdultWords = ["femalesOnly", "neither", "both"];
 
     /// <summary>Every rule of a group.</summary>
@@ -131,6 +133,7 @@ public static class RuleSheet
         var choices =
             parts[0] == "moisture" ? MoistureWords
             : parts[0] == "adultsMolt" ? AdultWords
+            : parts[0] == "hazard" ? HazardWords
             : [];
         var form = FormOf(value, choices);
         return new RuleLine(

@@ -38,6 +38,7 @@ public enum Habit
 /// <param name="LawNote">What to check in law before keeping or trading it; may be empty.</param>
 /// <param name="FalseFriends">Looks like a sign and is none in this species, by sign.</param>
 /// <param name="Founding">How a queen founds; none for what is no ant.</param>
+/// <param name="Hazard">What it can do to people beyond a pinch; none for most.</param>
 public sealed record SpeciesProfile(
     string Id,
     string ScientificName,
@@ -60,11 +61,25 @@ public sealed record SpeciesProfile(
     Rule<string> Origin,
     Rule<string> LawNote,
     IReadOnlyDictionary<string, Rule<string>> FalseFriends,
-    Rule<Founding>? Founding
+    Rule<Founding>? Founding,
+    Rule<Hazard>? Hazard = null
 )
 {
     /// <summary>Size of adults of a sex; unknown sex is taken as female, the larger.</summary>
     public Rule<Range> AdultSizeOf(Sex sex) => sex == Sex.Male ? AdultSizeMm.Male : AdultSizeMm.Female;
+}
+
+/// <summary>What an animal can do to people.</summary>
+public enum Hazard
+{
+    /// <summary>Hairs that irritate skin, eyes and lungs.</summary>
+    IrritantHairs,
+
+    /// <summary>A painful sting or bite, and no more for most people.</summary>
+    PainfulSting,
+
+    /// <summary>Venom that needs a doctor: two people for every open lid.</summary>
+    MedicallySignificant,
 }
 
 /// <summary>How a queen founds her colony.</summary>

@@ -58,6 +58,9 @@ public enum Stage
 /// <param name="MatureAtArrival">Whether it came as an adult.</param>
 /// <param name="HatchedOn">Day it hatched or left the sac, if known.</param>
 /// <param name="Count">Number of animals; 1 for a specimen.</param>
+/// <param name="Tags">The keeper's own words for finding it, 1–30 characters each, at most 12.</param>
+/// <param name="MotherId">Its mother, where she is or was in the room.</param>
+/// <param name="FatherId">Its father, likewise.</param>
 public sealed record StockDetails(
     StockKind Kind,
     string Group,
@@ -70,5 +73,8 @@ public sealed record StockDetails(
     int? MoltsAtArrival,
     bool MatureAtArrival,
     DateOnly? HatchedOn,
-    int Count
+    int Count,
+    IReadOnlyList<string>? Tags = null,
+    Guid? MotherId = null,
+    Guid? FatherId = null
 );

@@ -84,7 +84,8 @@ public sealed record Wording(LengthUnit Unit, DateOnly Tonight)
             var n => $"{n.ToString(CultureInfo.InvariantCulture)} in 100",
         };
 
-    private string Number(double mm) =>
+    /// <summary>A length without its unit, at a precision a ruler can show.</summary>
+    public string Number(double mm) =>
         Unit switch
         {
             LengthUnit.Cm => (mm / MmPerCm).ToString(mm < 100 ? "0.##" : "0.#", CultureInfo.InvariantCulture),

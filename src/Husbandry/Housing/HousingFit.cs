@@ -1,0 +1,197 @@
+using Husbandry.Growth;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+using Husbandry.Vigils;
+
+namespace Husbandry.Housing;
+
+/// <summary>Which measure of an enclosure does not fit.</summary>
+public enum HousingMeasure
+{
+    /// <summary>Too little height to hang and molt, or to stand.</summary>
+    TooLow,
+
+    /// <summary>So high that a fall can kill.</summary>
+    TooHigh,
+
+    /// <summary>The longer side of the floor is too short.</summary>
+    TooNarrow,
+
+    /// <summary>The shorter side of the floor is too short.</summary>
+    TooShallow,
+
+    /// <summary>Not enough floor to dig in.</summary>
+    TooLittleSubstrate,
+}
+
+/// <summary>One measure that does not fit.</summary>
+/// <param name="Measure">Which.</param>
+/// <param name="HasMm">What the enclosure has.</param>
+/// <param name="NeedsMm">What the animal needs: at least, or at most for <see cref="HousingMeasure.TooHigh"/>.</param>
+public sealed record HousingMisfit(HousingMeasure Measure, double HasMm, double NeedsMm)
+{
+    /// <summary>The misfit in a keeper's words, such as "too low: 60 mm, needs 84 mm".</summary>
+    public string Text(Wording words) =>
+        Measure == HousingMeasure.TooHigh
+            ? $"too high: {words.Length(HasMm)}, at most {words.Length(NeedsMm)}"
+            : $"{Word}: {words.Length(HasMm)}, needs {words.Length(NeedsMm)}";
+
+    /// <summary>"too low", "too narrow" and so on.</summary>
+    public string Word =>
+        Measure switch
+        {
+            HousingMeasure.TooLow => "too low",
+            HousingMeasure.TooHigh => "too high",
+            HousingMeasure.TooNarrow => "too narrow",
+            HousingMeasure.TooShallow => "not deep enough from front to back",
+            _ => "too little substrate",
+        };
+}
+
+/// <summary>From which molt on an enclosure does not fit any more.</summary>
+/// <param name="Molts">How many molts ahead, 1 for the next.</param>
+/// <param name="Instar">The instar after it, as written; none where it is not known.</param>
+/// <param name="From">Early end of the window of that molt.</param>
+/// <param name="Likely">Middle of it.</param>
+/// <param name="To">Late end.</param>
+/// <param name="Misfits">What does not fit then.</param>
+public sealed record OutgrownAt(
+    int Molts,
+    string? Instar,
+    DateOnly From,
+    DateOnly Likely,
+    DateOnly To,
+    IReadOnlyList<HousingMisfit> Misfits
+);
+
+/// <summary>Whether an animal fits its enclosure, now and after the molts to come.</summary>
+/// <param name="Needs">What it needs now.</param>
+/// <param name="Now">What does not fit now.</param>
+/// <param name="Outgrown">From when on it does not fit any more, when that comes within the molts looked at.</param>
+public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit> Now, OutgrownAt? Outgrown)
+{
+    /// <summary>How many molts are looked ahead.</summary>
+    public const int MoltsAhead = 3;
+
+    /// <summary>Checks an enclosure against its inmate.</summary>
+    /// <returns>No value while the enclosure or the animal was never measured, and for many animals kept as one.</returns>
+    public static Answer<HousingFit?> Of(Judgement j)
+    {
+        var s = j.Subject;
+        if (s.Standing.House is not { } house)
+        {
+            return new Answer<HousingFit?>(null, "The enclosure was never measured.", []);
+        }
+
+        if (s.IsMany)
+        {
+            return new Answer<HousingFit?>(null, "Many animals in one: no single body to measure it by.", []);
+        }
+
+        if (j.Size.Value is null)
+        {
+            return new Answer<HousingFit?>(null, "Size unknown: measure the animal first.", j.Size.Reasons);
+        }
+
+        var needs = NeedsOf(j, 1);
+        var misfits = Misfits(house.Enclosure, needs.Value);
+        var outgrown = misfits.Count > 0 ? null : Outgrow(j, house.Enclosure);
+        var words = s.Room.Wording;
+        var summary =
+            misfits.Count > 0 ? $"{char.ToUpperInvariant(misfits[0].Word[0])}{misfits[0].Text(words)[1..]}."
+            : outgrown is { } o
+                ? $"{char.ToUpperInvariant(o.Misfits[0].Word[0])}{o.Misfits[0].Word[1..]} {(o.Instar is { } instar ? $"from {instar} on" : "after the next molt")}: about {words.Date(o.Likely)} ({words.Dates(o.From, o.To)})."
+            : "Fits, and will after the molts ahead.";
+        Reason[] growth = outgrown is null
+            ? []
+            :
+            [
+                s.Profile.GrowthRatio.Because(
+                    "Growth",
+                    "species.growthRatio",
+                    $"Each molt × {s.Profile.GrowthRatio.Value:0.00}: then {outgrown.Misfits[0].Text(words)}."
+                ),
+            ];
+        return new Answer<HousingFit?>(
+            new HousingFit(needs.Value, misfits, outgrown),
+            summary,
+            [
+                Reason.FromRecord(
+                    "Enclosure",
+                    $"{house.Enclosure.Name}: {house.Enclosure.Text(words)}.",
+                    "record.housed"
+                ),
+                .. needs.Reasons,
+                .. growth,
+                .. j.Size.Reasons.Take(1),
+            ]
+        );
+    }
+
+    /// <summary>The least enclosure for an animal whose lengths have grown by a factor.</summary>
+    /// <exception cref="InvalidOperationException">Its size is unknown; callers check that first.</exception>
+    public static Answer<ContainerPlan> NeedsOf(Judgement j, double grownBy)
+    {
+        var size = j.Size.Value ?? throw new InvalidOperationException("The size is unknown.");
+        var rules = j.Subject.Group.Container(j.Subject.Profile.Habit);
+        var length = rules.By == ContainerBasis.Body ? size.BodyMm : LegSpanMm(j.Subject, size);
+        return ContainerPlan.Of(rules, length * grownBy, j.Subject.Room.Wording);
+    }
+
+    /// <summary>What does not fit; empty when all does.</summary>
+    public static IReadOnlyList<HousingMisfit> Misfits(Enclosure has, ContainerPlan needs)
+    {
+        var found = new List<HousingMisfit>();
+        void AtLeast(HousingMeasure measure, double hasMm, double? needsMm)
+        {
+            if (needsMm is { } least && hasMm < least)
+            {
+                found.Add(new HousingMisfit(measure, hasMm, least));
+            }
+        }
+
+        AtLeast(HousingMeasure.TooLow, has.FreeHeightMm, needs.MinHeightMm);
+        if (needs.MaxHeightMm is { } most && has.FreeHeightMm > most)
+        {
+            found.Add(new HousingMisfit(HousingMeasure.TooHigh, has.FreeHeightMm, most));
+        }
+
+        AtLeast(HousingMeasure.TooNarrow, has.LongSideMm, needs.MinWidthMm);
+        AtLeast(HousingMeasure.TooShallow, has.ShortSideMm, needs.MinDepthMm);
+        AtLeast(HousingMeasure.TooLittleSubstrate, has.SubstrateMm, needs.SubstrateDepthMm);
+        return found;
+    }
+
+    private static double LegSpanMm(Subject s, BodySize size) =>
+        s.Group.SizePart == Journal.BodyPart.LegSpan ? size.SizeMm : size.BodyMm / s.Group.BodyPerSize.Value;
+
+    private static OutgrownAt? Outgrow(Judgement j, Enclosure enclosure)
+    {
+        var s = j.Subject;
+        var (days, variance, molts) = (0.0, 0.0, 0);
+        foreach (var step in MoltPath.Of(j, Math.Min(MoltsAhead, MoltPath.Left(j.MoltsLeft.Value))))
+        {
+            molts++;
+            days += step.WaitDays;
+            variance += step.SpreadDays * step.SpreadDays;
+            var after = NeedsOf(j, step.GrownBy * s.Profile.GrowthRatio.Value).Value;
+            // A tall enclosure is no worse for having been too tall before; only what becomes too small is outgrown.
+            var misfits = Misfits(enclosure, after).Where(m => m.Measure != HousingMeasure.TooHigh).ToList();
+            if (misfits.Count > 0)
+            {
+                var spread = LogNormalWait.NormalQuantile90 * Math.Sqrt(variance);
+                DateOnly At(double d) => s.Room.Tonight.AddDays((int)Math.Round(Math.Max(0, d)));
+                var (from, to) =
+                    molts == 1 && j.Molt.Value is { } next
+                        ? (next.P10, next.P90)
+                        : (At(days - spread), At(days + spread));
+                var instar = s.Instar is { } i ? $"{s.Group.InstarMark}{i + molts}" : null;
+                return new OutgrownAt(molts, instar, from, At(days), to, misfits);
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,141 @@
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+using Husbandry.Vigils;
+
+namespace Husbandry.Housing;
+
+/// <summary>An animal that needs another enclosure.</summary>
+/// <param name="StockId">Which.</param>
+/// <param name="Place">Where it stands.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Species">Its species.</param>
+/// <param name="Why">What does not fit, and from when on.</param>
+/// <param name="Needs">The least enclosure that lasts beyond the next molt.</param>
+/// <param name="Tub">The smallest of the room's own sizes that does; none when all are too small.</param>
+/// <param name="From">First night on which it may be moved over; none when nobody can say yet when the hush ends.</param>
+/// <param name="By">Night by which it should be done.</param>
+/// <param name="Waits">What it waits for, when not tonight.</param>
+/// <param name="Reason">Why.</param>
+public sealed record RehouseNeed(
+    Guid StockId,
+    Place Place,
+    string Name,
+    string Species,
+    string Why,
+    ContainerPlan Needs,
+    string? Tub,
+    DateOnly? From,
+    DateOnly? By,
+    string Waits,
+    Answer<HousingFit?> Reason
+);
+
+/// <summary>How many of one size to have ready.</summary>
+/// <param name="Tub">Name of the size; none for one that the room does not have.</param>
+/// <param name="Least">The least inner measures, when the room has no such size.</param>
+/// <param name="Count">How many.</param>
+/// <param name="FirstFrom">When the first is needed.</param>
+public sealed record TubCount(string? Tub, ContainerPlan? Least, int Count, DateOnly? FirstFrom);
+
+/// <summary>Who needs which size of enclosure when.</summary>
+/// <param name="Needs">The animals, the earliest first.</param>
+/// <param name="Tubs">Counts of tubs to have ready.</param>
+public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList<TubCount> Tubs)
+{
+    /// <summary>Plans the moves of the next weeks. A move never lies inside a hush.</summary>
+    /// <param name="judgements">The animals tonight.</param>
+    /// <param name="room">The room.</param>
+    public static RehousePlan Of(IEnumerable<Judgement> judgements, Room room)
+    {
+        var all = judgements.ToList();
+        var sizes = all.Select(j => j.Subject.Standing.House?.Enclosure)
+            .OfType<Enclosure>()
+            .OrderBy(e => e.WidthMm * e.DepthMm * e.HeightMm)
+            .ToList();
+        var horizon = room.Tonight.AddDays((int)room.Rules.Room.RehouseAheadDays.Value);
+        var needs = all.Select(j => NeedOf(j, sizes))
+            .OfType<RehouseNeed>()
+            .Where(n => n.From is not { } from || from <= horizon)
+            .OrderBy(n => n.From ?? DateOnly.MaxValue)
+            .ThenBy(n => n.By ?? DateOnly.MaxValue)
+            .ThenBy(n => n.Place)
+            .ToList();
+        return new RehousePlan(needs, Counts(needs));
+    }
+
+    private static List<TubCount> Counts(List<RehouseNeed> needs) =>
+        [
+            .. needs
+                .Where(n => n.Tub is not null)
+                .GroupBy(n => n.Tub)
+                .Select(g => new TubCount(g.Key, null, g.Count(), g.Min(n => n.From)))
+                .OrderByDescending(t => t.Count),
+            .. needs.Where(n => n.Tub is null).Select(n => new TubCount(null, n.Needs, 1, n.From)),
+        ];
+
+    private static RehouseNeed? NeedOf(Judgement j, List<Enclosure> sizes)
+    {
+        var fit = HousingFit.Of(j);
+        if (fit.Value is not { } known || (known.Now.Count == 0 && known.Outgrown is null))
+        {
+            return null;
+        }
+
+        var s = j.Subject;
+        var ratio = s.Profile.GrowthRatio.Value;
+        // The new enclosure lasts beyond the molt that makes the old one too small; an adult grows no more.
+        var molts = j.Molt.Value is null ? 0 : known.Outgrown?.Molts ?? 1;
+        var lasts = HousingFit.NeedsOf(j, Math.Pow(ratio, molts)).Value;
+        var most = known.Needs.MaxHeightMm;
+        var needs = lasts with { MaxHeightMm = most is { } top ? Math.Max(top, lasts.MinHeightMm) : null };
+        var tub = sizes.FirstOrDefault(e => HousingFit.Misfits(e, needs).Count == 0)?.Name;
+        var (from, by, waits) = Window(j, known.Outgrown);
+        return new RehouseNeed(
+            s.Standing.StockId,
+            s.Standing.Place,
+            s.Standing.Details.Nickname,
+            s.SpeciesName,
+            fit.Summary.TrimEnd('.'),
+            needs,
+            tub,
+            from,
+            by,
+            waits,
+            fit
+        );
+    }
+
+    /// <summary>When to move it over: after what forbids it, and before the next premolt where that leaves time.</summary>
+    private static (DateOnly? From, DateOnly? By, string Waits) Window(Judgement j, OutgrownAt? outgrown)
+    {
+        var s = j.Subject;
+        var hush = j.Hush[CareAct.Rehouse];
+        if (hush.Verdict != Verdict.Fine)
+        {
+            var why = hush.Contributors[0].Why.Text;
+            return (hush.Until?.Night, hush.Until is null ? null : Later(hush.Until.To, outgrown?.From), why);
+        }
+
+        var tonight = s.Room.Tonight;
+        var premolt = (int)Math.Ceiling(VigilForecast.PremoltDays(s, j.Stage.Value).Value);
+        if (outgrown is { Molts: > 1 } && j.Molt.Value is { } next)
+        {
+            var hardening = (int)Math.Ceiling(FirstMealDays(j));
+            var after = next.P90.AddDays(hardening);
+            return (after, Later(outgrown.From.AddDays(-premolt), after), "after the next molt has hardened");
+        }
+
+        var before = j.Molt.Value is { } molt ? molt.P10.AddDays(-premolt) : (DateOnly?)null;
+        return (tonight, before is { } b ? Later(b, tonight) : null, "");
+    }
+
+    private static double FirstMealDays(Judgement j) =>
+        Feeding.FirstMeal.Days(
+            Feeding.FirstMeal.RuleFor(j.Subject.Group, j.Stage.Value, j.Size.Value?.SizeMm),
+            j.Subject.Room.Settings.FirstMeal
+        );
+
+    private static DateOnly Later(DateOnly a, DateOnly? b) => b is { } other && other > a ? other : a;
+}

@@ -1,0 +1,135 @@
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+
+namespace Husbandry.Journal;
+
+/// <summary>Checks what a keeper says of an animal before it is written.</summary>
+public static class DetailsCheck
+{
+    /// <summary>Most tags of one animal.</summary>
+    public const int MostTags = 12;
+
+    /// <summary>Longest tag, characters.</summary>
+    public const int LongestTag = 30;
+
+    /// <summary>Problems of the details of an animal or brood.</summary>
+    public static IEnumerable<Problem> Check(StockDetails d, Room room)
+    {
+        if (room.Rules.Group(d.Group) is null)
+        {
+            yield return new Problem(
+                "details.group",
+                $"Unknown group. Known: {string.Join(", ", room.Rules.Groups.Select(g => g.Id))}."
+            );
+        }
+        else if (d.SpeciesId is not null && room.Rules.Profile(d.SpeciesId)?.Group != d.Group)
+        {
+            var known = string.Join(", ", room.Rules.Species.Where(s => s.Group == d.Group).Select(s => s.Id));
+            yield return new Problem(
+                "details.speciesId",
+                $"Unknown species in this group. Known: {known}; or leave it out and name another species."
+            );
+        }
+
+        if (d.SpeciesId is null && string.IsNullOrWhiteSpace(d.OtherSpecies))
+        {
+            yield return new Problem("details.otherSpecies", "Choose a species, or write the name of another one.");
+        }
+
+        foreach (
+            var problem in EntryCheck
+                .CheckText("details.otherSpecies", d.OtherSpecies, required: false, EntryCheck.LongestName)
+                .Concat(EntryCheck.CheckText("details.nickname", d.Nickname, required: true, EntryCheck.LongestName))
+                .Concat(EntryCheck.CheckText("details.acquiredFrom", d.AcquiredFrom, required: false))
+        )
+        {
+            yield return problem;
+        }
+
+        var earliest = room.Tonight.AddYears(-EntryCheck.LongestRecordYears);
+        if (d.AcquiredOn > room.Tonight || d.AcquiredOn < earliest)
+        {
+            yield return new Problem(
+                "details.acquiredOn",
+                $"Must be between {room.Wording.Date(earliest)} and tonight, {room.Wording.Date(room.Tonight)}."
+            );
+        }
+
+        if (d.HatchedOn is { } hatched && (hatched > d.AcquiredOn || hatched < earliest))
+        {
+            yield return new Problem(
+                "details.hatchedOn",
+                $"Must not be after the day it came, {room.Wording.Date(d.AcquiredOn)}, nor before {room.Wording.Date(earliest)}."
+            );
+        }
+
+        if (d.MoltsAtArrival is < 0 or > EntryCheck.MostMolts)
+        {
+            yield return new Problem(
+                "details.moltsAtArrival",
+                $"Must be 0 to {EntryCheck.MostMolts} molts, or left out."
+            );
+        }
+
+        if (
+            d.Tags is { } tags
+            && (
+                tags.Count > MostTags
+                || tags.Any(t =>
+                    string.IsNullOrWhiteSpace(t) || t.Length > LongestTag || t.Contains('|', StringComparison.Ordinal)
+                )
+            )
+        )
+        {
+            yield return new Problem(
+                "details.tags",
+                $"At most {MostTags} tags of 1 to {LongestTag} characters, without the sign |."
+            );
+        }
+
+        if (d.Kind == StockKind.Specimen && d.Count != 1)
+        {
+            yield return new Problem("details.count", "A specimen is one animal: 1.");
+        }
+
+        if (d.Kind == StockKind.Colony && d.Count is < 1 or > EntryCheck.MostInColony)
+        {
+            yield return new Problem(
+                "details.count",
+                $"A colony has 1 to {EntryCheck.MostInColony} animals, as far as counted."
+            );
+        }
+
+        if (d.Kind == StockKind.Brood && d.Count is < 2 or > EntryCheck.MostAnimals)
+        {
+            yield return new Problem("details.count", $"A brood has 2 to {EntryCheck.MostAnimals} animals.");
+        }
+    }
+
+    /// <summary>Problems of dates against the molts on record.</summary>
+    public static IEnumerable<Problem> AgainstMolts(StockDetails d, Standing? standing, Room room)
+    {
+        if (standing is null || standing.Molts.Count == 0)
+        {
+            yield break;
+        }
+
+        var first = room.Clock.NightOf(standing.Molts[0].When.To);
+        if (d.AcquiredOn > first)
+        {
+            yield return new Problem(
+                "details.acquiredOn",
+                $"Must not be after its first molt here, {room.Wording.Date(first)}."
+            );
+        }
+
+        if (d.HatchedOn > first)
+        {
+            yield return new Problem(
+                "details.hatchedOn",
+                $"Must not be after its first molt here, {room.Wording.Date(first)}."
+            );
+        }
+    }
+}
