@@ -171,7 +171,7 @@ internal static class JournalBenchmark
         await using var db = Open(file);
         var room = Room.At(RuleSet.Shipped, RoomStore.Fresh with { ZoneId = "UTC" }, now);
         var clock = Stopwatch.StartNew();
-        await new JournalStore(db, new JournalReader(db), new RoomCache()).RebuildAsync(room, CancellationToken.None);
+        await new NightJudge(db, new JournalReader(db), new RoomCache()).RebuildAsync(room, CancellationToken.None);
         return clock.Elapsed;
     }
 }

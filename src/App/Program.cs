@@ -1,12 +1,19 @@
+using App.Access;
+using App.Almanac;
 using App.Calculators;
+using App.Chores;
 using App.Growth;
 using App.Guide;
 using App.Honesty;
 using App.Hosting;
+using App.Housing;
 using App.Journal;
+using App.Labels;
 using App.Larder;
+using App.Live;
 using App.Rounds;
 using App.Rulebook;
+using App.Sitter;
 using App.Stock;
 using Husbandry.Rulebook;
 using Ledger;
@@ -23,7 +30,7 @@ if (options.Refusal is { } refusal)
 
 if (options.Errand is { } errand)
 {
-    return await new Errands(options, Console.Out, Console.Error).RunAsync(errand);
+    return await new Errands(options, Console.In, Console.Out, Console.Error).RunAsync(errand);
 }
 
 var builder = WebApplication.CreateBuilder(
@@ -36,7 +43,7 @@ var builder = WebApplication.CreateBuilder(
 );
 if (LanternOptions.IsServer)
 {
-    builder.WebHost.UseUrls(options.Address);
+    builder.WebHost.UseUrls(options.Listen);
 }
 
 builder.Host.UseSerilog(
@@ -54,18 +61,37 @@ builder.Services.AddLanternJson();
 builder.Services.AddLanternProblems();
 builder.Services.AddLanternOpenApi();
 builder.Services.AddScoped<RoomNow>();
+builder.Services.AddScoped<RoundReader>();
+builder.Services.AddScoped<ShelfReader>();
+builder.Services.AddScoped<SitterReader>();
+builder.Services.AddSingleton<LineCache>();
+builder.Services.AddSingleton<StockLists>();
+builder.Services.AddSingleton<LiveRoom>();
+builder.Services.AddHostedService<NightWatch>();
+builder.Services.AddLabels();
+builder.Services.AddAccess();
 
 var app = builder.Build();
 app.UseExceptionHandler();
 app.UseStatusCodePages();
 app.UseHostFiltering();
 app.UseSecurityHeaders();
+app.UseAccess();
 app.UseClientFiles();
 app.MapOpenApi("/api/openapi.json");
 app.MapHealth();
 app.MapRound();
+app.MapLive();
 app.MapStock();
 app.MapJournal();
+app.MapBatch();
+app.MapChores();
+app.MapShelves();
+app.MapAlmanac();
+app.MapLabels();
+app.MapAccess();
+app.MapSitterLinks();
+app.MapSitterSheet();
 app.MapLarder();
 app.MapFeeders();
 app.MapRulebook();
@@ -91,9 +117,17 @@ if (!LanternOptions.IsDocumentGeneration)
         return LanternOptions.RefusedExitCode;
     }
 
+    if (options.Lan && !await app.HasOwnerAsync())
+    {
+        await Console.Error.WriteLineAsync(AccessServices.OwnerFirst);
+        return LanternOptions.RefusedExitCode;
+    }
+
     if (LanternOptions.IsServer)
     {
-        app.Lifetime.ApplicationStarted.Register(() => Console.WriteLine($"Hushed Lantern is lit: {options.Address}"));
+        app.Lifetime.ApplicationStarted.Register(() =>
+            Console.WriteLine($"Hushed Lantern is lit: {options.PublicAddress}")
+        );
     }
 }
 

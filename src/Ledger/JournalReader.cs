@@ -7,6 +7,8 @@ namespace Ledger;
 /// <summary>Reads the journal and the standings folded from it.</summary>
 public sealed class JournalReader(LanternDb db)
 {
+    private const int Portion = 500;
+
     /// <summary>The raw journal of one animal, in order of writing.</summary>
     public async Task<IReadOnlyList<JournalEntry>> ReadAsync(Guid stockId, CancellationToken cancel)
     {
@@ -27,6 +29,48 @@ public sealed class JournalReader(LanternDb db)
             .Where(e => e.ToTicks >= ticks)
             .OrderBy(e => e.Sequence)
             .ToListAsync(cancel);
+        return [.. rows.Select(Rows.ToEntry)];
+    }
+
+    /// <summary>
+    /// Entries that count for happenings from an instant to before another. Corrections and withdrawals written since are
+    /// heeded, whenever they were written.
+    /// </summary>
+    public async Task<IReadOnlyList<JournalEntry>> ReadBetweenAsync(
+        DateTimeOffset from,
+        DateTimeOffset to,
+        CancellationToken cancel
+    )
+    {
+        var (first, end) = (from.UtcTicks, to.UtcTicks);
+        var within = await db
+            .Entries.AsNoTracking()
+            .Where(e => e.ToTicks >= first && e.ToTicks < end)
+            .ToListAsync(cancel);
+        var animals = within.Select(e => e.StockId).Distinct().ToList();
+        var struck = await db
+            .Entries.AsNoTracking()
+            .Where(e =>
+                e.ToTicks >= first
+                && animals.Contains(e.StockId)
+                && (e.Supersedes != null || e.Act.Contains("\"withdrawn\""))
+            )
+            .ToListAsync(cancel);
+        return
+        [
+            .. Chronicle
+                .Effective(
+                    within.Concat(struck).DistinctBy(e => e.Sequence).OrderBy(e => e.Sequence).Select(Rows.ToEntry)
+                )
+                .Where(e => e.When.To < to),
+        ];
+    }
+
+    /// <summary>The newest entries of all animals, in order of writing.</summary>
+    public async Task<IReadOnlyList<JournalEntry>> NewestAsync(int count, CancellationToken cancel)
+    {
+        var rows = await db.Entries.AsNoTracking().OrderByDescending(e => e.Sequence).Take(count).ToListAsync(cancel);
+        rows.Reverse();
         return [.. rows.Select(Rows.ToEntry)];
     }
 
@@ -72,11 +116,34 @@ public sealed class JournalReader(LanternDb db)
     public async Task<long> LatestSequenceAsync(CancellationToken cancel) =>
         await db.Entries.MaxAsync(e => (long?)e.Sequence, cancel) ?? 0;
 
-    /// <summary>Standings of everything that is or was in the room.</summary>
-    public async Task<IReadOnlyList<Standing>> AllStandingsAsync(CancellationToken cancel)
+    /// <summary>How many animals are or were in the room.</summary>
+    public Task<int> CountAsync(CancellationToken cancel) => db.Standings.CountAsync(cancel);
+
+    /// <summary>Standings of everything that is or was in the room, one after another.</summary>
+    public async IAsyncEnumerable<Standing> StreamStandingsAsync([EnumeratorCancellation] CancellationToken cancel)
     {
-        var states = await db.Standings.AsNoTracking().Select(s => s.State).ToListAsync(cancel);
-        return [.. states.Select(LedgerJson.Read<Standing>)];
+        var states = db.Standings.AsNoTracking().Select(s => s.State).AsAsyncEnumerable().WithCancellation(cancel);
+        await foreach (var state in states)
+        {
+            yield return LedgerJson.Read<Standing>(state);
+        }
+    }
+
+    /// <summary>Standings of some animals.</summary>
+    public async Task<IReadOnlyList<Standing>> StandingsAsync(IReadOnlyList<Guid> ids, CancellationToken cancel)
+    {
+        var found = new List<Standing>(ids.Count);
+        foreach (var portion in ids.Chunk(Portion))
+        {
+            var states = await db
+                .Standings.AsNoTracking()
+                .Where(s => portion.Contains(s.StockId))
+                .Select(s => s.State)
+                .ToListAsync(cancel);
+            found.AddRange(states.Select(LedgerJson.Read<Standing>));
+        }
+
+        return found;
     }
 
     /// <summary>All standings, in walking order.</summary>

@@ -63,38 +63,8 @@ public sealed class StandingRow
     /// <summary>Whether it is hushed, so that the round names it as "pass by".</summary>
     public bool Hushed { get; set; }
 
-    /// <summary>Its name in the room, for lists and for finding.</summary>
-    public string Name { get; set; } = "";
-
-    /// <summary>Scientific name as shown.</summary>
-    public string Species { get; set; } = "";
-
-    /// <summary>Group of the rulebook.</summary>
-    public string Group { get; set; } = "";
-
-    /// <summary>What kind of stock, as in the API.</summary>
-    public string Kind { get; set; } = "";
-
-    /// <summary>Sex as far as known, as in the API.</summary>
-    public string Sex { get; set; } = "";
-
-    /// <summary>Stage of life when last judged, as in the API.</summary>
-    public string Stage { get; set; } = "";
-
-    /// <summary>Number of animals.</summary>
-    public int Count { get; set; }
-
-    /// <summary>Tags, each between two bars, such as <c>|for sale|shy|</c>; empty for none.</summary>
-    public string Tags { get; set; } = "";
-
-    /// <summary>Day it came, as a day number.</summary>
-    public int CameDay { get; set; }
-
-    /// <summary>Last meal, UTC ticks; 0 for none.</summary>
-    public long LastMealTicks { get; set; }
-
-    /// <summary>Last molt, UTC ticks; 0 for none.</summary>
-    public long LastMoltTicks { get; set; }
+    /// <summary>What lists and strips need of it, as judged for the night in <see cref="RoomRow.JudgedDay"/>, as JSON.</summary>
+    public string Glance { get; set; } = "";
 }
 
 /// <summary>Settings of the room; one row.</summary>
@@ -112,8 +82,14 @@ public sealed class RoomRow
     /// <summary>The furniture as JSON; none before anything was measured.</summary>
     public string? Layout { get; set; }
 
+    /// <summary>Secret part of the address under which calendars may read the almanac; none before it was asked for.</summary>
+    public string? CalendarToken { get; set; }
+
     /// <summary>Rises with every change of the furniture.</summary>
     public long LayoutVersion { get; set; }
+
+    /// <summary>Night for which the standings were judged, as a day number; 0 before that.</summary>
+    public int JudgedDay { get; set; }
 
     /// <summary>Fingerprint of the rulebook with which the standings were judged.</summary>
     public required string RulesFingerprint { get; set; }
@@ -186,8 +162,8 @@ public sealed class PictureRow
     public required byte[] Jpeg { get; set; }
 }
 
-/// <summary>One line of the larder's journal as stored; never changed or removed.</summary>
-public sealed class LarderRow
+/// <summary>One line of a journal beside that of the animals; never changed or removed.</summary>
+public abstract class SideRow
 {
     /// <summary>Order of writing; the primary key.</summary>
     public long Sequence { get; set; }
@@ -207,6 +183,12 @@ public sealed class LarderRow
     /// <summary>What happened, as JSON with a <c>kind</c>.</summary>
     public required string Act { get; set; }
 }
+
+/// <summary>A line of the larder's journal.</summary>
+public sealed class LarderRow : SideRow;
+
+/// <summary>A line of the journal of chores and gear.</summary>
+public sealed class ChoreRow : SideRow;
 
 /// <summary>A feeder that the keeper has added to the catalogue.</summary>
 public sealed class FeederRow
@@ -242,11 +224,27 @@ public sealed class LanternDb(DbContextOptions<LanternDb> options) : DbContext(o
     /// <summary>The larder's journal.</summary>
     public DbSet<LarderRow> Larder => Set<LarderRow>();
 
+    /// <summary>The journal of chores and gear.</summary>
+    public DbSet<ChoreRow> Chores => Set<ChoreRow>();
+
+    /// <summary>People who may sign in.</summary>
+    public DbSet<PersonRow> People => Set<PersonRow>();
+
+    /// <summary>Where they are signed in.</summary>
+    public DbSet<SessionRow> Sessions => Set<SessionRow>();
+
+    /// <summary>Links for people who mind the room.</summary>
+    public DbSet<SitterLinkRow> SitterLinks => Set<SitterLinkRow>();
+
     /// <summary>The keeper's own feeders.</summary>
     public DbSet<FeederRow> Feeders => Set<FeederRow>();
 
     /// <summary>Pictures.</summary>
     public DbSet<PictureRow> Pictures => Set<PictureRow>();
+
+    /// <summary>Animals that need a hand before an instant, in UTC ticks; those to pass by are not among them.</summary>
+    public IQueryable<Guid> DueIds(long beforeTicks) =>
+        Standings.AsNoTracking().Where(s => s.Here && s.NextDueTicks < beforeTicks).Select(s => s.StockId);
 
     /// <inheritdoc/>
     protected override void OnModelCreating(ModelBuilder modelBuilder)
@@ -273,15 +271,23 @@ public sealed class LanternDb(DbContextOptions<LanternDb> options) : DbContext(o
             standing.HasIndex(s => new { s.Here, s.NextDueTicks });
             standing.HasIndex(s => new { s.Here, s.Hushed });
         });
-        modelBuilder.Entity<LarderRow>(entry =>
-        {
-            entry.HasKey(e => e.Sequence);
-            entry.Property(e => e.Sequence).ValueGeneratedOnAdd();
-            entry.HasIndex(e => e.Id).IsUnique();
-        });
+        SideJournal<LarderRow>(modelBuilder);
+        SideJournal<ChoreRow>(modelBuilder);
+        modelBuilder.Entity<PersonRow>().HasIndex(p => p.Name);
+        modelBuilder.Entity<SessionRow>().HasIndex(s => s.PersonId);
+        modelBuilder.Entity<SitterLinkRow>().HasIndex(l => l.TokenHash).IsUnique();
         modelBuilder.Entity<ClimateRow>().HasIndex(c => new { c.Zone, c.Ticks }).IsUnique();
         modelBuilder.Entity<OverrideRow>().HasIndex(o => o.EndedTicks);
         modelBuilder.Entity<PictureRow>().HasIndex(p => p.StockId);
         modelBuilder.Entity<RoomRow>().Property(r => r.Id).ValueGeneratedNever();
     }
+
+    private static void SideJournal<TRow>(ModelBuilder model)
+        where TRow : SideRow =>
+        model.Entity<TRow>(entry =>
+        {
+            entry.HasKey(e => e.Sequence);
+            entry.Property(e => e.Sequence).ValueGeneratedOnAdd();
+            entry.HasIndex(e => e.Id).IsUnique();
+        });
 }

@@ -25,6 +25,9 @@ public static class LedgerJson
     /// <summary>A standing as stored.</summary>
     public static string Write(Standing standing) => JsonSerializer.Serialize(standing, Options);
 
+    /// <summary>A glance as stored.</summary>
+    public static string Write(Glance glance) => JsonSerializer.Serialize(glance, Options);
+
     /// <summary>The furniture as stored.</summary>
     public static string Write(RoomLayout layout) => JsonSerializer.Serialize(layout, Options);
 

@@ -1,6 +1,7 @@
 using Husbandry.Climate;
 using Husbandry.Honesty;
 using Husbandry.Housing;
+using Husbandry.Journal;
 using Husbandry.Larder;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
@@ -18,6 +19,26 @@ public sealed class RoomCache
     private volatile KeptNeeds? needs;
     private volatile KeptFoods? kept;
     private volatile RoomLayout? layout;
+    private volatile StockIndex? index;
+    private volatile KeptPace? pace;
+    private volatile bool taughtIsStale;
+
+    /// <summary>Everything that is or was in the room at a glance; none when it must be read anew.</summary>
+    public StockIndex? Index
+    {
+        get => index;
+        set => index = value;
+    }
+
+    /// <summary>Night for which the standings of the file are known to be judged; none when that must be looked up.</summary>
+    public DateOnly? JudgedNight { get; set; }
+
+    /// <summary>Whether something was written since that the lessons have not taken in yet.</summary>
+    public bool TaughtIsStale
+    {
+        get => taughtIsStale;
+        set => taughtIsStale = value;
+    }
 
     /// <summary>The furniture; none when it must be read anew.</summary>
     public RoomLayout? Layout
@@ -47,6 +68,16 @@ public sealed class RoomCache
 
     /// <summary>The needs of the room with that for which they hold.</summary>
     public sealed record KeptNeeds(NeedsMark Mark, RoomNeeds Needs);
+
+    /// <summary>Pace of the rounds with the night and the rules for which it was learned.</summary>
+    public sealed record KeptPace(RoundPace Pace, DateOnly Night, string Fingerprint);
+
+    /// <summary>Pace of the rounds; none when it must be learned anew.</summary>
+    public KeptPace? Pace
+    {
+        get => pace;
+        set => pace = value;
+    }
 
     /// <summary>Foods that the room keeps, with the larder's journal and the night for which that holds.</summary>
     public sealed record KeptFoods(IReadOnlySet<FoodKey> Foods, long Sequence, DateOnly Night);
@@ -83,12 +114,32 @@ public sealed class RoomCache
         }
     }
 
-    /// <summary>Notes the newest entry of the file as written by this process.</summary>
-    public void Wrote(long latestSequence) => Interlocked.Exchange(ref seen, latestSequence);
+    /// <summary>Raised when entries were written, after they are safe in the file.</summary>
+    public event Action<IReadOnlyList<JournalEntry>>? EntriesWritten;
+
+    /// <summary>Held by whoever judges the whole room, so that only one does.</summary>
+    public SemaphoreSlim Judging { get; } = new(1, 1);
+
+    /// <summary>Notes entries as written by this process, with the glances of their animals.</summary>
+    public void Wrote(IReadOnlyList<JournalEntry> entries, IReadOnlyList<Glance> glances)
+    {
+        Interlocked.Exchange(ref seen, entries.Max(e => e.Sequence));
+        Index?.Put(glances);
+        TaughtIsStale |= entries.Any(Teaches);
+        EntriesWritten?.Invoke(entries);
+    }
+
+    /// <summary>Whether an entry changes what the room has taught. Signs and looks do so only with the molt after them.</summary>
+    private static bool Teaches(JournalEntry entry) =>
+        entry.Supersedes is not null
+        || entry.Act is Acquired or DetailsChanged or Molted or Began or Ended or Departed or Withdrawn;
 
     /// <summary>Lets everything go, so that it is read anew.</summary>
-    public void LetGo() =>
+    public void LetGo()
+    {
         (Rules, Climate, Taught, Scored, Needs, Kept, Layout) = (null, null, null, null, null, null, null);
+        (Index, JudgedNight, TaughtIsStale, Pace) = (null, null, false, null);
+    }
 
     /// <summary>What the room has taught; none when it must be learned anew.</summary>
     public TaughtUntil? Taught

@@ -2,6 +2,7 @@ using System.ComponentModel;
 using System.Text.Encodings.Web;
 using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
+using Husbandry.Chores;
 using Husbandry.Climate;
 using Husbandry.Housing;
 using Husbandry.Journal;
@@ -32,7 +33,8 @@ public sealed record RoomFile(
     [property: Description("Feeders of the keeper's own.")] IReadOnlyList<FeederRules>? Feeders = null,
     [property: Description("The journal of the larder: food, cultures, orders, goods.")]
         IReadOnlyList<LarderEntry>? Larder = null,
-    [property: Description("Racks and shelves, and the order in which they are walked.")] RoomLayout? Layout = null
+    [property: Description("Racks and shelves, and the order in which they are walked.")] RoomLayout? Layout = null,
+    [property: Description("The journal of chores and gear.")] IReadOnlyList<ChoreEntry>? Chores = null
 )
 {
     /// <summary>What <see cref="Format"/> must say.</summary>
@@ -87,7 +89,10 @@ public sealed record RoomFileStock(
         DateTimeOffset? AcquiredAt = null,
     [property: Description("When its coming was written down; left out, when it came.")]
         DateTimeOffset? WrittenAt = null,
-    [property: Description("Who wrote it down.")] string? WrittenBy = null
+    [property: Description("Who wrote it down.")] string? WrittenBy = null,
+    [property: Description("The keeper's own words for finding it.")] IReadOnlyList<string>? Tags = null,
+    [property: Description("Its mother, where she is or was in the room.")] Guid? MotherId = null,
+    [property: Description("Its father, likewise.")] Guid? FatherId = null
 )
 {
     /// <summary>The line of an animal from the entry by which it came.</summary>
@@ -110,7 +115,10 @@ public sealed record RoomFileStock(
             details.HatchedOn,
             details.Count,
             entryId,
-            at
+            at,
+            Tags: details.Tags,
+            MotherId: details.MotherId,
+            FatherId: details.FatherId
         );
     }
 
@@ -128,7 +136,10 @@ public sealed record RoomFileStock(
             MoltsAtArrival,
             MatureAtArrival,
             HatchedOn,
-            Count
+            Count,
+            Tags,
+            MotherId,
+            FatherId
         );
 }
 

@@ -17,6 +17,7 @@ public sealed class RoomFileLoader(
     JournalImport import,
     RulebookStore rulebook,
     LarderStore larder,
+    ChoreStore chores,
     RoomCache cache
 )
 {
@@ -181,7 +182,13 @@ public sealed class RoomFileLoader(
             return new LoadedRoom(0, 0, 0, spoilt);
         }
 
+        if (RoomFileChores.Problems(file, room) is { Count: > 0 } muddled)
+        {
+            return new LoadedRoom(0, 0, 0, muddled);
+        }
+
         await larder.AddAsync(file.Larder ?? [], cancel);
+        await chores.AddAsync(file.Chores ?? [], cancel);
         var readings = await AddClimateAsync(file, cancel);
         await AddPicturesAsync(file, cancel);
         room = room with { Climate = await rulebook.ClimateAsync(cancel) };
@@ -192,6 +199,8 @@ public sealed class RoomFileLoader(
         }
 
         await db.SaveChangesAsync(cancel);
+        // What was loaded teaches something of all the others, so the whole room is judged anew when it is next opened.
+        await db.Rooms.ExecuteUpdateAsync(r => r.SetProperty(x => x.JudgedDay, 0), cancel);
         await transaction.CommitAsync(cancel);
         cache.LetGo();
         return result with { Readings = readings };

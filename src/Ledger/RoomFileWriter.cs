@@ -10,7 +10,8 @@ public sealed class RoomFileWriter(
     RoomStore rooms,
     JournalReader reader,
     RulebookStore rulebook,
-    LarderStore larder
+    LarderStore larder,
+    ChoreStore chores
 )
 {
     /// <summary>Reads the room as a file.</summary>
@@ -42,7 +43,8 @@ public sealed class RoomFileWriter(
             ],
             await rulebook.FeedersAsync(cancel),
             await larder.ReadAsync(cancel),
-            (await rooms.LayoutAsync(cancel)) is { Version: > 0 } kept ? kept.Layout : null
+            (await rooms.LayoutAsync(cancel)) is { Version: > 0 } kept ? kept.Layout : null,
+            await chores.ReadAsync(cancel)
         );
     }
 

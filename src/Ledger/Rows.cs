@@ -6,9 +6,6 @@ namespace Ledger;
 /// <summary>Turns core records into rows and back.</summary>
 internal static class Rows
 {
-    // From two closed shutters on an animal is hushed and named as "pass by".
-    private const int HushedShutters = 2;
-
     /// <summary>An entry as a row; sequence 0 lets the file give the next one.</summary>
     public static EntryRow Of(Guid stockId, NewEntry entry, Room room, long sequence) =>
         new()
@@ -39,11 +36,10 @@ internal static class Rows
             row.Against
         );
 
-    /// <summary>Keeps a standing with its next due instant; a new row when there is none yet. Saved by the caller.</summary>
-    public static void Store(this LanternDb db, StandingRow? row, Standing standing, Room room)
+    /// <summary>Keeps a standing with its next due instant and its glance; a new row when there is none yet. Saved by the caller.</summary>
+    public static Glance Store(this LanternDb db, StandingRow? row, Standing standing, Room room)
     {
         var judgement = Judgement.Of(standing, room);
-        var line = RoundLine.Of(judgement);
         if (row is null)
         {
             row = new StandingRow
@@ -60,22 +56,18 @@ internal static class Rows
         row.Rack = standing.Place.Rack;
         row.Shelf = standing.Place.Shelf;
         row.Slot = standing.Place.Slot;
-        row.NextDueTicks = line.NextDue?.UtcTicks ?? long.MaxValue;
-        row.Hushed = line.Shutters >= HushedShutters;
-        row.Name = standing.Details.Nickname;
-        row.Species = line.Species;
-        row.Group = standing.Details.Group;
-        row.Kind = standing.Details.Kind.ToString().ToCamel();
-        row.Sex = standing.Details.Sex.ToString().ToCamel();
-        row.Stage = judgement.Stage.Value.ToString().ToCamel();
-        row.Count = standing.Details.Count;
-        row.Tags = standing.Details.Tags is { Count: > 0 } tags ? $"|{string.Join('|', tags)}|" : "";
-        row.CameDay = standing.Details.AcquiredOn.DayNumber;
-        row.LastMealTicks = standing.Meals.Count > 0 ? standing.Meals[^1].At.UtcTicks : 0;
-        row.LastMoltTicks = standing.LastMolt?.When.Middle.UtcTicks ?? 0;
+        return row.Judge(judgement);
     }
 
-    private static string ToCamel(this string word) => char.ToLowerInvariant(word[0]) + word[1..];
+    /// <summary>Notes what a judgement says of a standing that has not changed. Saved by the caller.</summary>
+    public static Glance Judge(this StandingRow row, Judgement judgement)
+    {
+        var glance = Glance.Of(judgement);
+        row.NextDueTicks = RoundLine.Of(judgement).NextDue?.UtcTicks ?? long.MaxValue;
+        row.Hushed = row.Here && glance.IsHushed;
+        row.Glance = LedgerJson.Write(glance);
+        return glance;
+    }
 
     private static DateTimeOffset Instant(long ticks) => new(ticks, TimeSpan.Zero);
 }

@@ -78,7 +78,7 @@ public sealed class BacktestTests : IDisposable
         async Task<string> RunAsync(ErrandKind what, string? file)
         {
             var (say, complain) = (new StringWriter(), new StringWriter());
-            var code = await new Errands(empty, say, complain).RunAsync(new Errand(what, file));
+            var code = await new Errands(empty, TextReader.Null, say, complain).RunAsync(new Errand(what, file));
             return $"{code} {say}{complain}".Trim();
         }
 
@@ -116,7 +116,9 @@ public sealed class BacktestTests : IDisposable
         var complain = new StringWriter();
         foreach (var what in new[] { ErrandKind.Load, ErrandKind.Backtest })
         {
-            var code = await new Errands(options, TextWriter.Null, complain).RunAsync(new Errand(what, path));
+            var code = await new Errands(options, TextReader.Null, TextWriter.Null, complain).RunAsync(
+                new Errand(what, path)
+            );
             Assert.Equal(LanternOptions.RefusedExitCode, code);
         }
 

@@ -147,7 +147,7 @@ public sealed class LedgerTests : LedgerFolder
         var before = await SnapshotAsync();
         await using (var db = Open())
         {
-            await new JournalStore(db, new JournalReader(db), new RoomCache()).RebuildAsync(Room, Cancel);
+            await new NightJudge(db, new JournalReader(db), new RoomCache()).RebuildAsync(Room, Cancel);
         }
 
         Assert.Equal(before, await SnapshotAsync());

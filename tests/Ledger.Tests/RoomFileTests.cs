@@ -273,7 +273,8 @@ public sealed class RoomFileTests : LedgerFolder
             new RoomStore(db),
             new JournalReader(db),
             new RulebookStore(db, new RoomCache()),
-            new LarderStore(db, new RoomCache())
+            new LarderStore(db, new RoomCache()),
+            new ChoreStore(db)
         );
         await writer.WriteAsync(path, Cancel);
     }
@@ -299,6 +300,7 @@ public sealed class RoomFileTests : LedgerFolder
             new JournalImport(db, reader),
             new RulebookStore(db, cache),
             new LarderStore(db, new RoomCache()),
+            new ChoreStore(db),
             cache
         );
         return await loader.LoadAsync(room!, Evening, Cancel);

@@ -145,7 +145,17 @@ public sealed class RulebookStoreTests : LedgerFolder
     {
         var cache = new RoomCache { Rules = RuleSet.Shipped };
         cache.See(7);
-        cache.Wrote(8);
+        var written = new JournalEntry(
+            Guid.NewGuid(),
+            Guid.NewGuid(),
+            8,
+            Occurrence.At(Evening),
+            Evening,
+            "Keeper",
+            null,
+            new Looked()
+        );
+        cache.Wrote([written], []);
         cache.See(8);
         Assert.NotNull(cache.Rules);
         cache.See(9);

@@ -20,14 +20,14 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/round": {
+    "/api/stock/{id}/why": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get: operations["round"];
+        get: operations["lineWhy"];
         put?: never;
         post?: never;
         delete?: never;
@@ -46,6 +46,22 @@ export interface paths {
         get: operations["nightline"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/journal/batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["logBatch"];
         delete?: never;
         options?: never;
         head?: never;
@@ -180,6 +196,70 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/round": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["round"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/round/resting/{shelf}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["resting"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/round/past/{night}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["nightPast"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/round/ahead/{night}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["nightAhead"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stock": {
         parameters: {
             query?: never;
@@ -254,6 +334,454 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chores": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["chores"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chores/journal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["logChore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shelves"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelves/layout": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeLayout"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelves/moves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["moveStock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelves/rehousing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rehousing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/almanac": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["almanac"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/almanac/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/almanac/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renewFeed"];
+        delete: operations["endFeed"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["labels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewLabels"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["labelSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/print": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["printLabels"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/roll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["loadRoll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/printed/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printedLabel"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["session"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/sign-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changePassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/access": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["access"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/access/owner": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setOwner"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/access/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addHelper"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/access/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeHelper"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/access/sessions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["endSession"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sitter-links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sitterLinks"];
+        put?: never;
+        post: operations["makeSitterLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sitter-links/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdrawSitterLink"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sit/{secret}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sitterSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sit/{secret}/ticks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sitterTick"];
         delete?: never;
         options?: never;
         head?: never;
@@ -648,8 +1176,15 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description People and sessions. */
+        AccessView: {
+            people: components["schemas"]["PersonView"][];
+            sessions: components["schemas"]["OpenSession"][];
+            lan: boolean;
+            address: string;
+        };
         /** @description What happened, one record per kind. The journal stores these and nothing else. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActWithdrawn"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
@@ -710,6 +1245,15 @@ export interface components {
             /** @enum {string} */
             kind: "handled";
             care: components["schemas"]["CareAct"];
+        };
+        /** @description What it lives in from now on. */
+        ActHoused: {
+            /** @enum {string} */
+            kind: "housed";
+            /** @description The enclosure. */
+            enclosure: components["schemas"]["Enclosure"];
+            /** @description Whether the animal was moved over into it; otherwise it was only measured or set up anew around it. */
+            rehoused: boolean;
         };
         /** @description Leftovers were taken out. */
         ActLeftoversRemoved: {
@@ -832,6 +1376,8 @@ export interface components {
              * @description The night on which it is due again.
              */
             untilNight: string;
+            /** @description Why, in the keeper's words; may be left out. */
+            reason?: null | string;
         };
         /** @description The sex was told from something; the details follow it. */
         ActSexSeen: {
@@ -914,6 +1460,70 @@ export interface components {
              * @description Per cent at the other temperature, 100 where it condenses; none when no other was asked.
              */
             relativeHumidityAt: null | number;
+        };
+        /** @description One band of the almanac: something expected within a range of nights. */
+        AlmanacBand: {
+            /** @description Names the same thing from one reading to the next; the calendar's UID is made of it. */
+            key: string;
+            /** @description What it is about. */
+            kind: components["schemas"]["AlmanacKind"];
+            /**
+             * Format: uuid
+             * @description The animal, if it is about one.
+             */
+            stockId: null | string;
+            /** @description Shelf, or the part of the room; empty for the whole. */
+            shelf: string;
+            /** @description Place and name, or the title of the chore. */
+            who: string;
+            /** @description What happens, in two or three words. */
+            label: string;
+            /**
+             * Format: date
+             * @description First night of the band.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Middle of the band; none where one is as likely as another.
+             */
+            likely: null | string;
+            /**
+             * Format: date
+             * @description Last night of the band.
+             */
+            to: string;
+            /** @description Whether the animal is hushed now. */
+            hushed: boolean;
+        };
+        /**
+         * @description What a line of the almanac is about.
+         * @enum {unknown}
+         */
+        AlmanacKind: "molt" | "firstMeal" | "wait" | "chore" | "season" | "booking" | "quarantine";
+        /** @description The weeks ahead as bands. */
+        AlmanacPlan: {
+            /**
+             * Format: date
+             * @description Tonight.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Last night shown.
+             */
+            to: string;
+            /** @description Bands that touch those nights, the earliest first. */
+            bands: components["schemas"]["AlmanacBand"][];
+            /** @description Waits of the last weeks that are over. */
+            ended: components["schemas"]["EndedBand"][];
+        };
+        /** @description The almanac, and where calendars may read it. */
+        AlmanacView: {
+            /** @description The weeks ahead. */
+            plan: components["schemas"]["AlmanacPlan"];
+            /** @description Path of the feed with its secret; none before it was asked for. */
+            feedPath: null | string;
         };
         /** @description Everything on an animal's page. */
         AnimalView: {
@@ -1010,6 +1620,14 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
         };
         /** @description A computed value together with what it follows from. */
+        AnswerOfHousingFit: {
+            value: null | components["schemas"]["HousingFit"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
         AnswerOfLeftover: {
             value: null | components["schemas"]["Leftover"];
             /** @description The judgement in one plain sentence. */
@@ -1069,15 +1687,6 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
         };
         /** @description A computed value together with what it follows from. */
-        AnswerOfRoundAct: {
-            /** @description The value. */
-            value: components["schemas"]["RoundAct"];
-            /** @description The judgement in one plain sentence. */
-            summary: string;
-            /** @description The steps that led to it, most telling first. */
-            reasons: components["schemas"]["Reason"][];
-        };
-        /** @description A computed value together with what it follows from. */
         AnswerOfStage: {
             /** @description The value. */
             value: components["schemas"]["Stage"];
@@ -1102,14 +1711,6 @@ export interface components {
             summary: string;
             /** @description The steps that led to it, most telling first. */
             reasons: components["schemas"]["Reason"][];
-        };
-        /** @description What an animal is waited for next, and between which nights in eight of ten such waits. */
-        Awaited: {
-            vigil: components["schemas"]["VigilKind"];
-            /** Format: date */
-            p10: string;
-            /** Format: date */
-            p90: string;
         };
         /** @description How the forecasts of one kind in one group did. */
         BacktestLine: {
@@ -1202,6 +1803,36 @@ export interface components {
          * @enum {unknown}
          */
         BandKind: "molt" | "firstMeal" | "wait";
+        /** @description One entry of a batch. */
+        BatchEntry: {
+            /**
+             * Format: uuid
+             * @description The animal.
+             */
+            stockId: string;
+            /**
+             * Format: uuid
+             * @description Made by the client; the same id is written once.
+             */
+            id: string;
+            /** @description What happened. */
+            act: components["schemas"]["Act"];
+        };
+        /** @description Entries of many animals, written all or none: "all of B2 watered", a sheet typed back. */
+        BatchRequest: {
+            /** @description The entries, in order; at most 5000. */
+            entries: components["schemas"]["BatchEntry"][];
+            /**
+             * Format: date
+             * @description Night on which it happened; tonight when left out.
+             */
+            night?: null | string;
+        };
+        /** @description How many entries were written. */
+        BatchWritten: {
+            /** Format: int32 */
+            entries: number;
+        };
         /** @description How flies are made ready at the bench. */
         BenchRoutine: {
             /** Format: double */
@@ -1303,6 +1934,223 @@ export interface components {
          * @enum {unknown}
          */
         CareAct: "water" | "feedLive" | "feedDead" | "handle" | "rehouse" | "dig" | "ship" | "pair" | "mist" | "brightLight" | "clean";
+        /** @description A chore as it stands. */
+        Chore: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            id: string;
+            /** @description The plan. */
+            plan: components["schemas"]["ChorePlan"];
+            /**
+             * Format: date
+             * @description Night on which it was last done.
+             */
+            lastDone: null | string;
+            /**
+             * Format: uuid
+             * @description Entry by which it was last done, so that it can be taken back.
+             */
+            lastEntryId: null | string;
+            /** @description What was found then. */
+            lastNote: string;
+            /** @description Who did it. */
+            doneBy: string;
+            /**
+             * Format: date-time
+             * @description When that was written.
+             */
+            doneAt: null | string;
+            /**
+             * Format: date
+             * @description Night until which it was put off.
+             */
+            putOffUntil: null | string;
+            /** @description Why. */
+            putOffReason: string;
+            /**
+             * Format: date
+             * @description Night on which it is next due; none when it is over.
+             */
+            due?: null | string;
+        };
+        /** @description What happened to chores and gear, one record per kind; only ever added to. */
+        ChoreAct: components["schemas"]["ChoreActChorePlanned"] | components["schemas"]["ChoreActChoreDone"] | components["schemas"]["ChoreActChorePutOff"] | components["schemas"]["ChoreActChoreDropped"] | components["schemas"]["ChoreActGearAdded"] | components["schemas"]["ChoreActGearDropped"] | components["schemas"]["ChoreActGearBooked"] | components["schemas"]["ChoreActBookingDropped"] | components["schemas"]["ChoreActChoreWithdrawn"];
+        /** @description A booking was given up. */
+        ChoreActBookingDropped: {
+            /** @enum {string} */
+            kind: "bookingDropped";
+            /** Format: uuid */
+            bookingId: string;
+        };
+        /** @description A chore was done. */
+        ChoreActChoreDone: {
+            /** @enum {string} */
+            kind: "choreDone";
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            choreId: string;
+            /**
+             * Format: date
+             * @description Night on which it was done.
+             */
+            night: string;
+            /**
+             * @description What was found, e.g. the reading of an instrument; may be empty.
+             * @default
+             */
+            note: string;
+        };
+        /** @description A chore is not to be done any more. */
+        ChoreActChoreDropped: {
+            /** @enum {string} */
+            kind: "choreDropped";
+            /** Format: uuid */
+            choreId: string;
+        };
+        /** @description A chore was planned, or its plan changed. */
+        ChoreActChorePlanned: {
+            /** @enum {string} */
+            kind: "chorePlanned";
+            /** Format: uuid */
+            choreId: string;
+            plan: components["schemas"]["ChorePlan"];
+        };
+        /** @description A chore was put off. */
+        ChoreActChorePutOff: {
+            /** @enum {string} */
+            kind: "chorePutOff";
+            /** Format: uuid */
+            choreId: string;
+            /** Format: date */
+            untilNight: string;
+            /** @default  */
+            reason: string;
+        };
+        /** @description An entry was a mistake. */
+        ChoreActChoreWithdrawn: {
+            /** @enum {string} */
+            kind: "choreWithdrawn";
+            /** Format: uuid */
+            entryId: string;
+        };
+        /** @description A piece of gear that several projects share. */
+        ChoreActGearAdded: {
+            /** @enum {string} */
+            kind: "gearAdded";
+            /** Format: uuid */
+            gearId: string;
+            name: string;
+        };
+        /** @description Gear was booked. */
+        ChoreActGearBooked: {
+            /** @enum {string} */
+            kind: "gearBooked";
+            /**
+             * Format: uuid
+             * @description Id made by the client.
+             */
+            bookingId: string;
+            /**
+             * Format: uuid
+             * @description Which gear.
+             */
+            gearId: string;
+            /**
+             * Format: date
+             * @description First night.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Last night.
+             */
+            to: string;
+            /** @description What for, 1–80 characters. */
+            for: string;
+        };
+        /** @description The gear is gone. */
+        ChoreActGearDropped: {
+            /** @enum {string} */
+            kind: "gearDropped";
+            /** Format: uuid */
+            gearId: string;
+        };
+        /**
+         * @description What kind of work it is, other than at one animal.
+         * @enum {unknown}
+         */
+        ChoreKind: "own" | "culture" | "mist" | "cleaning" | "frass" | "calibration" | "season";
+        /** @description One line of what was done. */
+        ChoreLine: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            at: string;
+            by: string;
+            text: string;
+        };
+        /** @description A chore as the keeper planned it. */
+        ChorePlan: {
+            /** @description Kind. */
+            kind: components["schemas"]["ChoreKind"];
+            /** @description What to do, 1–80 characters. */
+            title: string;
+            /** @description Rack, shelf or place to which it belongs; empty for the whole room. */
+            where: string;
+            /**
+             * Format: date
+             * @description First night on which it is due.
+             */
+            starts: string;
+            /**
+             * Format: int32
+             * @description Days between, 1–730; left out for once, or once in every season.
+             */
+            everyDays: null | number;
+            season: null | components["schemas"]["SeasonSpan"];
+            /** @description What to have ready, at most 120 characters. */
+            kit: string;
+            /**
+             * Format: int32
+             * @description How long it takes, 1–600 minutes.
+             */
+            minutes: number;
+        };
+        /** @description An entry for the chores. */
+        ChoreRequest: {
+            /**
+             * Format: uuid
+             * @description Made by the client; the same id is written once.
+             */
+            id: string;
+            /** @description What happened. */
+            act: components["schemas"]["ChoreAct"];
+        };
+        /** @description A chore and the nights of the next weeks on which it falls. */
+        ChoreView: {
+            chore: components["schemas"]["Chore"];
+            /** Format: date */
+            due: null | string;
+            ahead: string[];
+        };
+        /** @description Chores, gear, and what was done of late. */
+        ChoresView: {
+            /**
+             * Format: date
+             * @description Tonight.
+             */
+            tonight: string;
+            /** @description Chores, what is due first. */
+            chores: components["schemas"]["ChoreView"][];
+            /** @description Gear with its bookings. */
+            gear: components["schemas"]["Gear"][];
+            /** @description The newest entries in words. */
+            log: components["schemas"]["ChoreLine"][];
+        };
         /** @description One reading of the room's climate. */
         ClimateReading: {
             /**
@@ -1343,6 +2191,34 @@ export interface components {
          * @enum {unknown}
          */
         ConditionWord: "unknown" | "thin" | "normal" | "plump" | "veryPlump";
+        /** @description The least enclosure for an animal, inner measures in mm. */
+        ContainerPlan: {
+            /**
+             * Format: double
+             * @description Free height.
+             */
+            minHeightMm: number;
+            /**
+             * Format: double
+             * @description Greatest free height, where a fall kills.
+             */
+            maxHeightMm: null | number;
+            /**
+             * Format: double
+             * @description Longer side of the floor.
+             */
+            minWidthMm: number;
+            /**
+             * Format: double
+             * @description Shorter side of the floor.
+             */
+            minDepthMm: null | number;
+            /**
+             * Format: double
+             * @description Depth of the floor.
+             */
+            substrateDepthMm: null | number;
+        };
         /** @description An animal to be housed. */
         ContainerRequest: {
             /** @description Rulebook group. */
@@ -1452,6 +2328,12 @@ export interface components {
             /** @description What its dates and numbers rest on. */
             reasons: components["schemas"]["Reason"][];
         };
+        /**
+         * @description Which part of the floor is kept damp.
+         * @default none
+         * @enum {unknown}
+         */
+        DampSide: "none" | "left" | "right" | "back" | "front" | "whole";
         /** @description Lowest and highest temperature of one day, °C. */
         DayTemperatures: {
             /** Format: double */
@@ -1525,7 +2407,21 @@ export interface components {
              */
             evenness: null | number;
         };
-        /** @description Something done tonight. */
+        /** @description An enclosure that the sitter must not open. */
+        DoNotOpen: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            stockId: string;
+            /** @description Where it stands. */
+            place: components["schemas"]["Place"];
+            /** @description Its name. */
+            name: string;
+            /** @description Why, and until when. */
+            why: string;
+        };
+        /** @description Something done on a night. */
         DoneLine: {
             /** Format: uuid */
             stockId: string;
@@ -1533,13 +2429,47 @@ export interface components {
             name: string;
             /**
              * Format: uuid
-             * @description The newest entry of the enclosure tonight.
+             * @description The newest entry of the enclosure that night.
              */
             entryId: string;
             /** @description What was done, joined. */
             text: string;
             /** Format: date-time */
             at: string;
+            /** @description Who did it. */
+            by: string;
+        };
+        /** @description What an animal lives in; inner measures in mm. */
+        Enclosure: {
+            /** @description What the keeper calls this size, e.g. "3 L tub"; 1–40 characters. */
+            name: string;
+            /**
+             * Format: double
+             * @description Width of the front, 10–3000 mm; the diameter of a round one.
+             */
+            widthMm: number;
+            /**
+             * Format: double
+             * @description From front to back, 10–3000 mm; the diameter of a round one.
+             */
+            depthMm: number;
+            /**
+             * Format: double
+             * @description From the bottom to the lid, 10–3000 mm.
+             */
+            heightMm: number;
+            /**
+             * Format: double
+             * @description Depth of the floor, 0 mm to below the height.
+             */
+            substrateMm: number;
+            /** @description How air comes in. */
+            vents?: components["schemas"]["Ventilation"];
+            /** @description Which part of the floor is kept damp. */
+            damp?: components["schemas"]["DampSide"];
+            /** @description Where its warmth comes from. */
+            heat?: components["schemas"]["HeatSource"];
+            mist?: null | components["schemas"]["MistPlan"];
         };
         /** @description The chance of each end of a wait by each night. */
         EndForecast: {
@@ -1586,6 +2516,20 @@ export interface components {
              * @description Brier score of always saying that share.
              */
             brierOfShare: number;
+        };
+        /** @description A band that is over: the wait ended, the animal left, the chore was done. */
+        EndedBand: {
+            /** @description As in AlmanacBand. */
+            key: string;
+            /** @description Place and name. */
+            who: string;
+            /** @description What was awaited. */
+            label: string;
+            /**
+             * Format: date
+             * @description Night on which it ended.
+             */
+            on: string;
         };
         /** @description Chances of either end by one night; what is missing to 1 is still waiting then. */
         EndsBy: {
@@ -1634,6 +2578,10 @@ export interface components {
              * @description The entry that recorded it, when it is one entry.
              */
             entryId: null | string;
+        };
+        /** @description Where the feed is now. */
+        FeedAddress: {
+            path: null | string;
         };
         /** @description A size class of a feeder. */
         FeederClass: {
@@ -1796,6 +2744,11 @@ export interface components {
             /** Format: double */
             lengthMm: number;
         };
+        /**
+         * @description Whether an animal fits its enclosure, in one word.
+         * @enum {unknown}
+         */
+        FitWord: "unknown" | "fits" | "outgrows" | "misfits";
         /** @description A food: one size class of a feeder. */
         FoodKey: {
             /** @description Feeder. */
@@ -1879,6 +2832,52 @@ export interface components {
          * @enum {unknown}
          */
         Founding: "claustral" | "semiClaustral";
+        /** @description Gear that several projects share, with its bookings in order. */
+        Gear: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            bookings: components["schemas"]["GearBooking"][];
+        };
+        /** @description A booking of gear. */
+        GearBooking: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            for: string;
+        };
+        /** @description Something awaited of an animal, as a band of nights. */
+        GlanceBand: {
+            /** @description What kind of wait. */
+            kind: components["schemas"]["BandKind"];
+            /** @description What is awaited; a first meal counts with the molt before it. */
+            vigil: components["schemas"]["VigilKind"];
+            /** @description In two or three words. */
+            label: string;
+            /**
+             * Format: date
+             * @description One in ten such waits is over by then.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Half are.
+             */
+            likely: string;
+            /**
+             * Format: date
+             * @description Nine in ten are.
+             */
+            to: string;
+            /**
+             * Format: int32
+             * @description The how many-th wait of this kind of the animal, so that a calendar knows it again.
+             */
+            ordinal: number;
+        };
         /** @description One kind of goods: what is there, how fast it goes, when to order. */
         GoodsOutlook: {
             /** @description Kind. */
@@ -2122,10 +3121,29 @@ export interface components {
          * @enum {unknown}
          */
         Habit: "terrestrial" | "arboreal" | "fossorial";
+        /** @description How many entries somebody logged. */
+        HandCount: {
+            by: string;
+            /** Format: int32 */
+            entries: number;
+        };
+        /** @enum {unknown} */
+        Hazard: "irritantHairs" | "painfulSting" | "medicallySignificant" | null;
         /** @description Whether the application is well. */
         Health: {
             status: string;
             version: string;
+        };
+        /**
+         * @description Where its warmth comes from.
+         * @default room
+         * @enum {unknown}
+         */
+        HeatSource: "room" | "sideMat" | "partOfFloor" | "above";
+        /** @description A helper who may sign in. */
+        HelperRequest: {
+            name: string;
+            password: string;
         };
         /** @description How honest the forecasts were. */
         HonestyView: {
@@ -2140,6 +3158,36 @@ export interface components {
             days: number;
             /** Format: double */
             probability: number;
+        };
+        /** @description Whether an animal fits its enclosure, now and after the molts to come. */
+        HousingFit: {
+            /** @description What it needs now. */
+            needs: components["schemas"]["ContainerPlan"];
+            /** @description What does not fit now. */
+            now: components["schemas"]["HousingMisfit"][];
+            outgrown: null | components["schemas"]["OutgrownAt"];
+        };
+        /**
+         * @description Which measure of an enclosure does not fit.
+         * @enum {unknown}
+         */
+        HousingMeasure: "tooLow" | "tooHigh" | "tooNarrow" | "tooShallow" | "tooLittleSubstrate";
+        /** @description One measure that does not fit. */
+        HousingMisfit: {
+            /** @description Which. */
+            measure: components["schemas"]["HousingMeasure"];
+            /**
+             * Format: double
+             * @description What the enclosure has.
+             */
+            hasMm: number;
+            /**
+             * Format: double
+             * @description What the animal needs: at least, or at most for HousingMeasure.TooHigh.
+             */
+            needsMm: number;
+            /** @description "too low", "too narrow" and so on. */
+            word?: null | string;
         };
         HttpValidationProblemDetails: {
             type?: null | string;
@@ -2264,6 +3312,138 @@ export interface components {
             canBeCorrected: boolean;
         };
         JsonNode: unknown;
+        /** @description One thing to have ready before the first lid comes off. */
+        KitItem: {
+            /** @description Kind. */
+            kind: components["schemas"]["KitKind"];
+            /** @description What, in a keeper's words. */
+            what: string;
+            /**
+             * Format: double
+             * @description How many, or how much; 0 for one that serves all.
+             */
+            amount: number;
+            /** @description Unit of the amount, such as "mL"; empty for pieces. */
+            unit: string;
+        };
+        /**
+         * @description What kind of thing is to be at hand.
+         * @enum {unknown}
+         */
+        KitKind: "food" | "water" | "tool" | "safety";
+        /** @description What one thing is needed for. */
+        KitNeed: {
+            item: components["schemas"]["KitItem"];
+            /** @description Places that need it, in walking order. */
+            for: string[];
+        };
+        /** @description A size of label, on a sheet or on a roll; all measures in mm. */
+        LabelFormat: {
+            /** @description Identifier. */
+            id: string;
+            /** @description What the keeper reads. */
+            name: string;
+            /** @description Whether labels come one by one from a roll. */
+            onRoll: boolean;
+            /**
+             * Format: double
+             * @description Width of a label.
+             */
+            widthMm: number;
+            /**
+             * Format: double
+             * @description Height of a label.
+             */
+            heightMm: number;
+            /**
+             * Format: int32
+             * @description Labels side by side on a sheet.
+             * @default 1
+             */
+            columns: number;
+            /**
+             * Format: int32
+             * @description Labels below each other on a sheet.
+             * @default 1
+             */
+            rows: number;
+            /**
+             * Format: double
+             * @description Margin of the sheet to the left of the first.
+             * @default 0
+             */
+            leftMm: number;
+            /**
+             * Format: double
+             * @description Margin of the sheet above the first.
+             * @default 0
+             */
+            topMm: number;
+            /**
+             * Format: double
+             * @description Gap between two columns.
+             * @default 0
+             */
+            gapMm: number;
+            /**
+             * Format: int32
+             * @description Labels on one sheet.
+             */
+            perSheet?: number;
+        };
+        /** @description Labels to print. */
+        LabelRequest: {
+            /** @description Animals, in the order of the labels; at most 2000. */
+            stockIds: string[];
+            /** @description Size. */
+            format: string;
+            /**
+             * Format: int32
+             * @description Labels already used up on the first sheet.
+             * @default 0
+             */
+            skip: number;
+        };
+        /** @description A roll of labels. */
+        LabelRoll: {
+            /** @description Format of the labels on it. */
+            formatId: string;
+            /**
+             * Format: int32
+             * @description Labels left on it.
+             */
+            left: number;
+        };
+        /** @description What stands on the label of an enclosure. */
+        LabelText: {
+            /**
+             * Format: uuid
+             * @description Its inmate.
+             */
+            stockId: string;
+            /** @description Place, such as A1·03. */
+            code: string;
+            /** @description Name. */
+            name: string;
+            /** @description Scientific name. */
+            species: string;
+            /** @description Sex and stage, last molt, the day it came, and so on; the most wanted first. */
+            lines: string[];
+            /** @description What it can do to people, in capitals; none for most. */
+            hazardText: null | string;
+            /** @description Path of its page, for the code that a phone reads. */
+            path: string;
+        };
+        /** @description What can be printed, and where the codes on it lead. */
+        LabelsView: {
+            /** @description Sizes. */
+            formats: components["schemas"]["LabelFormat"][];
+            /** @description Address under which a phone finds the room. */
+            address: string;
+            /** @description Whether a phone can: the server listens on the network. */
+            onNetwork: boolean;
+            printer: components["schemas"]["PrinterView"];
+        };
         /** @description What happened in the larder, one record per kind; only ever added to. */
         LarderAct: components["schemas"]["LarderActFoodCounted"] | components["schemas"]["LarderActFoodGained"] | components["schemas"]["LarderActFoodLost"] | components["schemas"]["LarderActCultureStarted"] | components["schemas"]["LarderActCultureSplit"] | components["schemas"]["LarderActCultureChilled"] | components["schemas"]["LarderActMitesSeen"] | components["schemas"]["LarderActCultureEnded"] | components["schemas"]["LarderActOrderPlaced"] | components["schemas"]["LarderActOrderArrived"] | components["schemas"]["LarderActOrderCancelled"] | components["schemas"]["LarderActGoodsCounted"] | components["schemas"]["LarderActLarderWithdrawn"];
         /** @description A culture was put into the cold, or taken out of it. */
@@ -2483,6 +3663,12 @@ export interface components {
             /** Format: uuid */
             id: string;
         };
+        /** @description A changed layout. */
+        LayoutChange: {
+            layout: components["schemas"]["RoomLayout"];
+            /** Format: int64 */
+            version: number;
+        };
         /** @description Weights of the learning model. */
         Learning: {
             /**
@@ -2602,6 +3788,12 @@ export interface components {
          * @enum {unknown}
          */
         LineState: "due" | "passBy" | "quiet";
+        /** @description Why a line says what it says, with the band of the next molt or wait. */
+        LineWhy: {
+            summary: string;
+            reasons: components["schemas"]["Reason"][];
+            molt: null | components["schemas"]["VigilForecast"];
+        };
         /** @description An entry to log. */
         LogRequest: {
             /**
@@ -2686,6 +3878,24 @@ export interface components {
             everyDays: number;
             offer: null | components["schemas"]["MealOffer"];
         };
+        /** @description How an enclosure is misted. */
+        MistPlan: {
+            /**
+             * Format: double
+             * @description Millilitres of one squirt, 0.1–20.
+             */
+            mlPerSquirt: number;
+            /**
+             * Format: int32
+             * @description Squirts each time, 1–50.
+             */
+            squirts: number;
+            /**
+             * Format: double
+             * @description Days between, 0.5–60.
+             */
+            everyDays: number;
+        };
         /**
          * @description How damp the floor is kept.
          * @enum {unknown}
@@ -2720,6 +3930,21 @@ export interface components {
         MoltsToAdult: {
             female: components["schemas"]["RuleOfRange"];
             male: components["schemas"]["RuleOfRange"];
+        };
+        /** @description An enclosure carried to another place; what stands there comes to where it stood. */
+        MoveRequest: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            stockId: string;
+            /** @description Where to. */
+            to: components["schemas"]["Place"];
+            /**
+             * Format: uuid
+             * @description Id of the entry, made by the client.
+             */
+            entryId: string;
         };
         /** @description Something that a change of rules moves. */
         MovedForecast: {
@@ -2762,6 +3987,23 @@ export interface components {
             /** Format: double */
             high90Mm: number;
         };
+        /** @description A night to come, if all is done until then on the night it is due. */
+        NightAhead: {
+            /**
+             * Format: date
+             * @description The night.
+             */
+            night: string;
+            /** @description Enclosures, in walking order. */
+            lines: components["schemas"]["PlannedLine"][];
+            /** @description Chores that fall on it. */
+            chores: components["schemas"]["Chore"][];
+            /**
+             * Format: double
+             * @description Estimated time.
+             */
+            seconds: number;
+        };
         /** @description Something awaited, as a band of nights. */
         NightBand: {
             /** Format: uuid */
@@ -2795,6 +4037,13 @@ export interface components {
             /** Format: date */
             night: string;
         };
+        /** @description A night that is over: what was done. */
+        NightPast: {
+            /** Format: date */
+            night: string;
+            done: components["schemas"]["DoneLine"][];
+            summary: components["schemas"]["RoundSummary"];
+        };
         /** @description The strip of nights: what happened, what is awaited, what will be due. */
         Nightline: {
             /**
@@ -2814,6 +4063,11 @@ export interface components {
             to: string;
             /** @description Bands, the most pressing first. */
             bands: components["schemas"]["NightBand"][];
+            /**
+             * Format: int32
+             * @description How many are awaited in all; not all of them are among the bands of a large room.
+             */
+            awaited: number;
             /** @description Marks of the past, newest first. */
             marks: components["schemas"]["NightMark"][];
             /** @description Nights with meals due. */
@@ -2862,6 +4116,19 @@ export interface components {
             /** @description Of a brood in numbered vials: those that did not take it, though the others did. */
             untaken?: null | number[];
         };
+        /** @description A browser in which somebody is signed in. */
+        OpenSession: {
+            /** Format: uuid */
+            id: string;
+            person: string;
+            from: string;
+            browser: string;
+            /** Format: date-time */
+            madeAt: string;
+            /** Format: date-time */
+            seenAt: string;
+            isThis: boolean;
+        };
         /** @description One line of an order: animals of a food, pots of a culture, or goods. */
         OrderLine: {
             /** @description Feeder or kind of goods. */
@@ -2902,6 +4169,33 @@ export interface components {
             ordered: components["schemas"]["OrderLine"][];
             /** @description How it stands with the supplier. */
             parcel: components["schemas"]["Parcel"];
+        };
+        /** @description From which molt on an enclosure does not fit any more. */
+        OutgrownAt: {
+            /**
+             * Format: int32
+             * @description How many molts ahead, 1 for the next.
+             */
+            molts: number;
+            /** @description The instar after it, as written; none where it is not known. */
+            instar: null | string;
+            /**
+             * Format: date
+             * @description Early end of the window of that molt.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Middle of it.
+             */
+            likely: string;
+            /**
+             * Format: date
+             * @description Late end.
+             */
+            to: string;
+            /** @description What does not fit then. */
+            misfits: components["schemas"]["HousingMisfit"][];
         };
         /** @description What a change of rules would move. */
         OverridePreview: {
@@ -2951,6 +4245,13 @@ export interface components {
              */
             toMm: number;
         };
+        /** @description The owner's password, before or after the room is opened to the network. */
+        OwnerRequest: {
+            /** @description Name under which the owner signs in. */
+            name: string;
+            /** @description At least ten characters. */
+            password: string;
+        };
         /** @description How an order of the supplier stands. */
         Parcel: {
             /** @description Whether the parcel is at the door. */
@@ -2959,6 +4260,20 @@ export interface components {
             lines: components["schemas"]["OrderLine"][];
             /** @description What the supplier says. */
             says: string;
+        };
+        /** @description A changed password of one's own. */
+        PasswordRequest: {
+            former: string;
+            password: string;
+        };
+        /** @description Somebody who may sign in. */
+        PersonView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            isOwner: boolean;
+            /** Format: date-time */
+            addedAt: string;
         };
         /**
          * @description Where an animal stands between two molts, as the lantern shows it.
@@ -3021,6 +4336,28 @@ export interface components {
         };
         /** @description Where an enclosure stands: rack, shelf and slot like A1·03 (rack A–ZZ, shelf 1–99, slot 1–999). */
         Place: string;
+        /** @description One enclosure that will need a hand on a night to come. */
+        PlannedLine: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            stockId: string;
+            /** @description Where it stands. */
+            place: components["schemas"]["Place"];
+            /** @description Its name. */
+            name: string;
+            /** @description Its species. */
+            species: string;
+            /** @description Whether a meal falls on that night. */
+            meal: boolean;
+            /** @description Whether water does. */
+            water: boolean;
+            /** @description What is awaited of it around that night, in words; empty for nothing. */
+            awaited: string;
+            /** @description Whether that is counted from a meal or water still to come, so that it may shift. */
+            again: boolean;
+        };
         /** @description The reading of the signs since the last molt. */
         PremoltReading: {
             /** @description What they add up to. */
@@ -3164,6 +4501,28 @@ export interface components {
          * @enum {unknown}
          */
         PreyVerdict: "fits" | "cut" | "too-large" | "too-small";
+        /** @description One label that was printed. */
+        PrintedLabel: {
+            /**
+             * Format: int32
+             * @description Number of the label, counted from 1 for ever.
+             */
+            id: number;
+            /** @description What is on it. */
+            title: string;
+            /** @description Format. */
+            formatId: string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            printedAt: string;
+        };
+        /** @description The printer. */
+        PrinterView: {
+            roll: null | components["schemas"]["LabelRoll"];
+            printed: components["schemas"]["PrintedLabel"][];
+        };
         ProblemDetails: {
             type?: null | string;
             title?: null | string;
@@ -3180,6 +4539,21 @@ export interface components {
             p50: number;
             /** Format: double */
             p90: number;
+        };
+        /** @description A rack and its shelves. */
+        RackLayout: {
+            /** @description One or two capital letters, as in the code of its places. */
+            rack: string;
+            /** @description The room or corner in which it stands; may be empty. */
+            area: string;
+            /** @description From the top down, as they are drawn. */
+            shelves: components["schemas"]["ShelfLayout"][];
+        };
+        /** @description A rack. */
+        RackView: {
+            rack: string;
+            area: string;
+            shelves: components["schemas"]["ShelfView"][];
         };
         /** @description A range with both ends included. */
         Range: {
@@ -3261,6 +4635,47 @@ export interface components {
             /** @description The schools, where keepers disagree; otherwise empty. */
             schools: components["schemas"]["School"][];
         };
+        /** @description An animal that needs another enclosure. */
+        RehouseNeed: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            stockId: string;
+            /** @description Where it stands. */
+            place: components["schemas"]["Place"];
+            /** @description Its name. */
+            name: string;
+            /** @description Its species. */
+            species: string;
+            /** @description What does not fit, and from when on. */
+            why: string;
+            /** @description The least enclosure that lasts beyond the next molt. */
+            needs: components["schemas"]["ContainerPlan"];
+            /** @description The smallest of the room's own sizes that does; none when all are too small. */
+            tub: null | string;
+            /**
+             * Format: date
+             * @description First night on which it may be moved over; none when nobody can say yet when the hush ends.
+             */
+            from: null | string;
+            /**
+             * Format: date
+             * @description Night by which it should be done.
+             */
+            by: null | string;
+            /** @description What it waits for, when not tonight. */
+            waits: string;
+            /** @description Why. */
+            reason: components["schemas"]["AnswerOfHousingFit"];
+        };
+        /** @description Who needs which size of enclosure when. */
+        RehousePlan: {
+            /** @description The animals, the earliest first. */
+            needs: components["schemas"]["RehouseNeed"][];
+            /** @description Counts of tubs to have ready. */
+            tubs: components["schemas"]["TubCount"][];
+        };
         /** @description An enclosure that needs nothing tonight. */
         RestingLine: {
             /** Format: uuid */
@@ -3269,6 +4684,17 @@ export interface components {
             name: string;
             /** Format: date */
             nextDue: null | string;
+        };
+        /** @description A roll to put into the printer. */
+        RollRequest: {
+            format: string;
+        };
+        /** @description The furniture of the rooms and the order in which it is walked. */
+        RoomLayout: {
+            /** @description From left to right, as they are drawn. */
+            racks: components["schemas"]["RackLayout"][];
+            /** @description Codes of shelves in walking order; those left out follow as they are drawn. */
+            walk: string[];
         };
         /** @description What the keeper has set for the whole room. */
         RoomSettings: {
@@ -3295,6 +4721,20 @@ export interface components {
          * @enum {unknown}
          */
         RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water";
+        /** @description Where the round was left. */
+        RoundBreak: {
+            place: components["schemas"]["Place"];
+            name: string;
+            /** Format: date-time */
+            at: string;
+        };
+        /** @description A chore on the round. */
+        RoundChore: {
+            /** @description The chore. */
+            chore: components["schemas"]["Chore"];
+            /** @description Whether it is done. */
+            doneTonight: boolean;
+        };
         /** @description One enclosure on tonight's round. */
         RoundLine: {
             /**
@@ -3327,7 +4767,6 @@ export interface components {
             detail: string;
             offer: null | components["schemas"]["MealOffer"];
             preyIn: null | components["schemas"]["OfferEvent"];
-            molt: null | components["schemas"]["VigilForecast"];
             /**
              * Format: double
              * @description Estimated time for the act.
@@ -3338,13 +4777,14 @@ export interface components {
              * @description Numbered vials of a brood; none for one animal or a colony.
              */
             vials: null | number;
+            hazard: null | components["schemas"]["Hazard"];
+            /** @description Whether it stands apart as new stock: last, with tools of its own. */
+            quarantine: boolean;
             /**
              * Format: date-time
              * @description Instant from which it will need a hand, when it does not tonight.
              */
             nextDue: null | string;
-            /** @description Why, for the drawer. */
-            why: components["schemas"]["AnswerOfRoundAct"];
         };
         /** @description How far the round has come. */
         RoundProgress: {
@@ -3354,8 +4794,77 @@ export interface components {
             total: number;
             /** Format: int32 */
             passBy: number;
+            /** Format: int32 */
+            resting: number;
             /** Format: double */
             secondsLeft: number;
+        };
+        /** @description One shelf of the round, in walking order. */
+        RoundShelf: {
+            /** @description Code of the shelf. */
+            code: string;
+            /** @description Whether new stock stands here: last, with tools of its own. */
+            quarantine: boolean;
+            /** @description What the keeper noted of its warmth and moisture. */
+            note: string;
+            /** @description Slots that are taken, in order. */
+            slots: number[];
+            /** @description One letter for each of them: d done, o open, h hushed, r resting. */
+            states: string;
+        };
+        /** @description What a night brought, and what to look at the evening after. */
+        RoundSummary: {
+            /**
+             * Format: int32
+             * @description Enclosures at which something was logged.
+             */
+            enclosures: number;
+            /**
+             * Format: int32
+             * @description Meals taken.
+             */
+            eaten: number;
+            /**
+             * Format: int32
+             * @description Offers turned down.
+             */
+            refused: number;
+            /**
+             * Format: int32
+             * @description Offers of which nobody knows yet.
+             */
+            notSeen: number;
+            /**
+             * Format: int32
+             * @description Enclosures that got water.
+             */
+            watered: number;
+            /**
+             * Format: int32
+             * @description Molts found.
+             */
+            molts: number;
+            /**
+             * Format: int32
+             * @description Signs seen.
+             */
+            signs: number;
+            /**
+             * Format: int32
+             * @description Enclosures put off.
+             */
+            putOffs: number;
+            /**
+             * Format: double
+             * @description Minutes from the first entry to the last, breaks left out; none with fewer than two.
+             */
+            minutes: null | number;
+            /** @description Who logged how many entries. */
+            hands: components["schemas"]["HandCount"][];
+            /** @description Molts, signs and refusals, one line each. */
+            news: components["schemas"]["SummaryLine"][];
+            /** @description What to check the evening after. */
+            tomorrow: components["schemas"]["SummaryLine"][];
         };
         /** @description Tonight's round. */
         RoundView: {
@@ -3363,9 +4872,16 @@ export interface components {
             /** Format: date */
             night: string;
             progress: components["schemas"]["RoundProgress"];
+            left: null | components["schemas"]["RoundBreak"];
+            shelves: components["schemas"]["RoundShelf"][];
             lines: components["schemas"]["RoundLine"][];
             done: components["schemas"]["DoneLine"][];
-            resting: components["schemas"]["RestingLine"][];
+            /** @description Work other than at animals. */
+            chores: components["schemas"]["RoundChore"][];
+            /** @description What to have ready for what is still to do. */
+            kit: components["schemas"]["KitNeed"][];
+            /** @description Why it should take so long. */
+            pace: components["schemas"]["Reason"][];
         };
         /** @description A rule as it holds for one animal, with every reach to which it can be changed. */
         RuleAt: {
@@ -3421,6 +4937,17 @@ export interface components {
         RuleOfFounding: {
             /** @description The value. */
             value: components["schemas"]["Founding"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfHazard: {
+            /** @description The value. */
+            value: components["schemas"]["Hazard"];
             /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
             unit: string;
             /** @description How far to trust it. */
@@ -3611,6 +5138,44 @@ export interface components {
              */
             happenedTo: null | number;
         };
+        /** @description Part of every year, both ends included; may reach over New Year. */
+        SeasonSpan: {
+            /**
+             * Format: int32
+             * @description 1–12.
+             */
+            fromMonth: number;
+            /**
+             * Format: int32
+             * @description 1–31.
+             */
+            fromDay: number;
+            /**
+             * Format: int32
+             * @description 1–12.
+             */
+            toMonth: number;
+            /**
+             * Format: int32
+             * @description 1–31.
+             */
+            toDay: number;
+            /** @description Whether both ends are days of the calendar. */
+            isSound?: boolean;
+        };
+        /** @description Whether one must sign in, and as whom one is. */
+        SessionView: {
+            /** @description Whether the room listens on the network, so that everybody signs in. */
+            needed: boolean;
+            /** @description Who is signed in; none when nobody is. */
+            name: null | string;
+            /** @description Whether that is the owner; on this machine alone everybody is. */
+            isOwner: boolean;
+            /** @description Whether the owner has a password. */
+            passwordSet: boolean;
+            /** @description To be sent with everything that changes something, as X-Lantern-Token. */
+            token: string;
+        };
         /**
          * @description Sex as far as the keeper knows it.
          * @enum {unknown}
@@ -3640,11 +5205,89 @@ export interface components {
              */
             overrideId: null | string;
         };
+        /** @description One shelf of a rack. */
+        ShelfLayout: {
+            /**
+             * Format: int32
+             * @description 1–99, as in the code of its places.
+             */
+            number: number;
+            /**
+             * Format: double
+             * @description Inner width, 100–5000 mm.
+             */
+            widthMm: number;
+            /**
+             * Format: double
+             * @description Height up to the next shelf, 30–3000 mm.
+             */
+            heightMm: number;
+            /**
+             * Format: double
+             * @description Depth, 50–2000 mm.
+             */
+            depthMm: number;
+            /**
+             * Format: int32
+             * @description Places side by side, 1–200.
+             */
+            slots: number;
+            /**
+             * @description Whether new stock stands here; walked last.
+             * @default false
+             */
+            quarantine: boolean;
+            /** @description Where it is warm, in the keeper's words. */
+            heatNote?: null | string;
+            /** @description How damp it is kept, in the keeper's words. */
+            moistureNote?: null | string;
+        };
+        /** @description A shelf with what stands on it. */
+        ShelfView: {
+            /** @description Code of the shelf. */
+            code: string;
+            layout: null | components["schemas"]["ShelfLayout"];
+            /**
+             * Format: int32
+             * @description Its number in walking order, from 1.
+             */
+            walked: number;
+            /** @description What stands on it, in order. */
+            slots: components["schemas"]["SlotView"][];
+            /** @description Free places; of a shelf that was not measured the gaps between its enclosures. */
+            free: number[];
+            /** @description Places whose enclosure is taller than the shelf. */
+            tooTall: number[];
+            /** @description Whether the enclosures are wider than the shelf together. */
+            overfull: boolean;
+        };
+        /** @description The shelves of the rooms. */
+        ShelvesView: {
+            /** Format: date */
+            tonight: string;
+            /**
+             * Format: int64
+             * @description Version of the layout, to be given back when it is changed.
+             */
+            version: number;
+            layout: components["schemas"]["RoomLayout"];
+            /** @description The racks. */
+            racks: components["schemas"]["RackView"][];
+            /** @description New stock that stands among the others. */
+            misplaced: components["schemas"]["SlotView"][];
+            /** @description Enclosures in use, by name, to choose from. */
+            sizes: components["schemas"]["Enclosure"][];
+        };
         /**
          * @description Signs of one family are correlated and count as one.
          * @enum {unknown}
          */
         SignFamily: "appetite" | "fullness" | "colour" | "behaviour" | "posture";
+        /** @description Signing in. */
+        SignInRequest: {
+            name: string;
+            password: string;
+        };
         /** @description How well one sign has held in this room. */
         SignLesson: {
             /** @description The sign, or string PremoltReading.CleanLook. */
@@ -3712,6 +5355,113 @@ export interface components {
             strength: string;
             lesson: components["schemas"]["SignLesson"];
         };
+        /** @description One safe act for somebody who minds the room. */
+        SitterLine: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            stockId: string;
+            /** @description Where it stands. */
+            place: components["schemas"]["Place"];
+            /** @description Its name. */
+            name: string;
+            /** @description Its species. */
+            species: string;
+            /** @description The act: water, feed, or leftovers out. */
+            act: components["schemas"]["RoundAct"];
+            /** @description What to do, in plain words. */
+            do: string;
+            /** @description How to serve it, or what to mind. */
+            note: string;
+            /** @description Whether a second person must stand by. */
+            twoPeople: boolean;
+            offer: null | components["schemas"]["MealOffer"];
+        };
+        /** @description A link that was just made, with its secret. */
+        SitterLinkMade: {
+            path: string;
+            links: components["schemas"]["SitterLinkView"][];
+        };
+        /** @description A link for somebody who minds the room. */
+        SitterLinkRequest: {
+            /** @description Name under which the sitter's ticks are written. */
+            name: string;
+            /**
+             * Format: date
+             * @description First night on which it opens.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Last night on which it opens.
+             */
+            to: string;
+            /** @description Whether a second person will be there for animals with dangerous venom. */
+            twoPeople: boolean;
+            /** @description Whom to call, and when. */
+            contacts: string;
+            /** @description What else to know. */
+            note: string;
+        };
+        /** @description A link as listed; the secret in it is shown only when it is made. */
+        SitterLinkView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            twoPeople: boolean;
+            contacts: string;
+            note: string;
+            open: boolean;
+        };
+        /** @description Tonight's sheet for somebody who minds the room: only what is safe, and what to leave shut. */
+        SitterSheet: {
+            /**
+             * Format: date
+             * @description The night.
+             */
+            night: string;
+            /** @description Safe acts, in walking order. */
+            lines: components["schemas"]["SitterLine"][];
+            /** @description Enclosures that must not be opened. */
+            leaveShut: components["schemas"]["DoNotOpen"][];
+            /**
+             * Format: int32
+             * @description How many enclosures wait for the keeper: not safe for another hand, yet not urgent.
+             */
+            leftOut: number;
+        };
+        /**
+         * @description What a sitter may report of one line.
+         * @enum {unknown}
+         */
+        SitterTick: "done" | "notTaken" | "looksWrong";
+        /** @description What a sitter sees. */
+        SitterView: {
+            /** @description Name of the room. */
+            roomName: string;
+            /** @description Name of the sitter. */
+            sitter: string;
+            /**
+             * Format: date
+             * @description Last night on which the link opens.
+             */
+            lastNight: string;
+            /** @description Tonight's sheet. */
+            sheet: components["schemas"]["SitterSheet"];
+            /** @description What was ticked tonight. */
+            ticked: components["schemas"]["TickedLine"][];
+            /** @description Whom to call. */
+            contacts: string;
+            /** @description What else to know. */
+            note: string;
+            /** @description What to do if something looks wrong. */
+            ifWrong: string[];
+        };
         /** @description One skin of an animal and its measures. */
         Skin: {
             /**
@@ -3732,6 +5482,40 @@ export interface components {
              */
             measuredOn: string;
             ratioToNext: null | components["schemas"]["GrowthStep"];
+        };
+        /** @description An enclosure where it stands. */
+        SlotView: {
+            /**
+             * Format: uuid
+             * @description Its inmate.
+             */
+            stockId: string;
+            /** @description Where it stands. */
+            place: components["schemas"]["Place"];
+            /** @description Name of the inmate. */
+            name: string;
+            /** @description Species of the inmate. */
+            species: string;
+            /** @description Phase. */
+            phaseWord: string;
+            /**
+             * Format: int32
+             * @description Closed shutters, 0–3.
+             */
+            shutters: number;
+            /** @description Whether it needs a hand tonight. */
+            due: boolean;
+            enclosure: null | components["schemas"]["Enclosure"];
+            /** @description Whether the inmate fits. */
+            fit: components["schemas"]["FitWord"];
+            /** @description The same in words. */
+            fitText: string;
+            hazard: null | components["schemas"]["Hazard"];
+            /**
+             * Format: date
+             * @description Night until which it belongs apart.
+             */
+            quarantine: null | string;
         };
         /** @description A species as it can be chosen. */
         SpeciesName: {
@@ -3805,6 +5589,7 @@ export interface components {
                 [key: string]: components["schemas"]["RuleOfstring"];
             };
             founding: null | components["schemas"]["RuleOfFounding"];
+            hazard?: null | components["schemas"]["RuleOfHazard"];
         };
         /** @description Everything the rulebook says of a species. */
         SpeciesSheet: {
@@ -3838,6 +5623,13 @@ export interface components {
             version: number;
             details: components["schemas"]["StockDetails"];
             place: components["schemas"]["Place"];
+        };
+        /** @description What the stock can be filtered by. */
+        StockChoices: {
+            species: string[];
+            tags: string[];
+            racks: string[];
+            groups: string[];
         };
         /** @description What the keeper knows of an animal or brood apart from what happened to it. */
         StockDetails: {
@@ -3877,6 +5669,18 @@ export interface components {
              * @description Number of animals; 1 for a specimen.
              */
             count: number;
+            /** @description The keeper's own words for finding it, 1–30 characters each, at most 12. */
+            tags?: null | string[];
+            /**
+             * Format: uuid
+             * @description Its mother, where she is or was in the room.
+             */
+            motherId?: null | string;
+            /**
+             * Format: uuid
+             * @description Its father, likewise.
+             */
+            fatherId?: null | string;
         };
         /**
          * @description What kind of thing is kept.
@@ -3902,13 +5706,64 @@ export interface components {
             /** Format: int32 */
             shutters: number;
             /** Format: date */
+            came: string;
+            /** Format: date */
             lastMolt: null | string;
             /** Format: date */
             lastMeal: null | string;
-            awaited: null | components["schemas"]["Awaited"];
-            departure: null | components["schemas"]["DepartureEvent"];
+            awaited: null | components["schemas"]["GlanceBand"];
+            tags: string[];
+            fit: string;
+            hazard: null | components["schemas"]["Hazard"];
+            departure: null | components["schemas"]["DepartureKind"];
             /** Format: date */
+            leftOn: null | string;
+        };
+        /**
+         * @description By what the stock list is ordered.
+         * @enum {unknown}
+         */
+        StockOrder: "place" | "name" | "species" | "stage" | "phase" | "lastMeal" | "lastMolt" | "awaited" | "came";
+        /** @description A stretch of the stock list. */
+        StockStretch: {
+            /**
+             * Format: date
+             * @description Tonight.
+             */
             tonight: string;
+            /**
+             * Format: int32
+             * @description Enclosures that match.
+             */
+            total: number;
+            /**
+             * Format: int32
+             * @description Animals in them.
+             */
+            animals: number;
+            /**
+             * Format: int32
+             * @description Number of the first line, from 0.
+             */
+            from: number;
+            /** @description The lines. */
+            lines: components["schemas"]["StockLine"][];
+            /** @description What can be filtered by. */
+            choices: components["schemas"]["StockChoices"];
+        };
+        /** @description One enclosure named in a summary. */
+        SummaryLine: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            stockId: string;
+            /** @description Where it stands. */
+            place: components["schemas"]["Place"];
+            /** @description Its name. */
+            name: string;
+            /** @description What about it. */
+            text: string;
         };
         /** @description Something that the supplier sells. */
         SupplierOffer: {
@@ -3931,6 +5786,52 @@ export interface components {
          * @enum {unknown}
          */
         Sureness: "almostCertain" | "likely" | "possible";
+        /** @description A tick of the sitter's. */
+        TickRequest: {
+            /**
+             * Format: uuid
+             * @description Made by the client; the same id is written once.
+             */
+            id: string;
+            /**
+             * Format: uuid
+             * @description Which line.
+             */
+            stockId: string;
+            /** @description What was done. */
+            tick: components["schemas"]["SitterTick"];
+            /**
+             * @description What looks wrong; needed for that tick only.
+             * @default
+             */
+            remark: string;
+        };
+        /** @description A line that the sitter has ticked tonight. */
+        TickedLine: {
+            /** Format: uuid */
+            stockId: string;
+            place: string;
+            name: string;
+            text: string;
+            /** Format: date-time */
+            at: string;
+        };
+        /** @description How many of one size to have ready. */
+        TubCount: {
+            /** @description Name of the size; none for one that the room does not have. */
+            tub: null | string;
+            least: null | components["schemas"]["ContainerPlan"];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+            /**
+             * Format: date
+             * @description When the first is needed.
+             */
+            firstFrom: null | string;
+        };
         /** @description Taking an entry back. */
         UndoRequest: {
             /** Format: uuid */
@@ -3964,6 +5865,12 @@ export interface components {
             /** @description Why another is suggested; empty when there is nothing to say. */
             why: components["schemas"]["Reason"][];
         };
+        /**
+         * @description How air comes in.
+         * @default fewHoles
+         * @enum {unknown}
+         */
+        Ventilation: "tight" | "fewHoles" | "crossHoles" | "mesh";
         /**
          * @description How far an act is allowed.
          * @enum {unknown}
@@ -4117,6 +6024,12 @@ export interface components {
              * @description Night on which it was last given.
              */
             last: null | string;
+            /**
+             * Format: double
+             * @description Days between two waterings now.
+             */
+            everyDays: number;
+            mist: null | components["schemas"]["MistPlan"];
         };
     };
     responses: never;
@@ -4147,11 +6060,13 @@ export interface operations {
             };
         };
     };
-    round: {
+    lineWhy: {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -4162,7 +6077,16 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RoundView"];
+                    "application/json": components["schemas"]["LineWhy"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -4183,6 +6107,57 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Nightline"];
+                };
+            };
+        };
+    };
+    logBatch: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BatchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchWritten"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -4440,10 +6415,137 @@ export interface operations {
             };
         };
     };
+    round: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundView"];
+                };
+            };
+        };
+    };
+    resting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shelf: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RestingLine"][];
+                };
+            };
+        };
+    };
+    nightPast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                night: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NightPast"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    nightAhead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                night: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NightAhead"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
     stockList: {
         parameters: {
             query?: {
-                here?: boolean;
+                /** @description Those in the room, or those that left. */
+                Here?: boolean;
+                /** @description Code, name, species or tag, mistakes forgiven. */
+                Find?: string;
+                /** @description Group in a word. */
+                Group?: string;
+                /** @description Scientific name. */
+                Species?: string;
+                /** @description Tag. */
+                Tag?: string;
+                /** @description Rack. */
+                Rack?: string;
+                /** @description Stage of life. */
+                Stage?: components["schemas"]["Stage"];
+                /** @description Sex. */
+                Sex?: components["schemas"]["Sex"];
+                /** @description hushed, misfits, hazard, new or unmeasured. */
+                Show?: string;
+                /** @description Order. */
+                Order?: components["schemas"]["StockOrder"];
+                /** @description Whether the order is turned round. */
+                Back?: boolean;
+                from?: number;
+                take?: number;
             };
             header?: never;
             path?: never;
@@ -4457,7 +6559,16 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["StockLine"][];
+                    "application/json": components["schemas"]["StockStretch"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };
@@ -4705,6 +6816,886 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AnimalView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    chores: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoresView"];
+                };
+            };
+        };
+    };
+    logChore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChoreRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoresView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    shelves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelvesView"];
+                };
+            };
+        };
+    };
+    changeLayout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LayoutChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelvesView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    moveStock: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelvesView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    rehousing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RehousePlan"];
+                };
+            };
+        };
+    };
+    almanac: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AlmanacView"];
+                };
+            };
+        };
+    };
+    calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
+    renewFeed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedAddress"];
+                };
+            };
+        };
+    };
+    endFeed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedAddress"];
+                };
+            };
+        };
+    };
+    labels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelsView"];
+                };
+            };
+        };
+    };
+    previewLabels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelText"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    labelSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    printLabels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrinterView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    loadRoll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RollRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrinterView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    printedLabel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
+    signIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignInRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
+    changePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    access: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccessView"];
+                };
+            };
+        };
+    };
+    setOwner: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnerRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccessView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    addHelper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HelperRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccessView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    removeHelper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccessView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    endSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccessView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sitterLinks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitterLinkView"][];
+                };
+            };
+        };
+    };
+    makeSitterLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SitterLinkRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitterLinkMade"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    withdrawSitterLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitterLinkView"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sitterSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitterView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sitterTick: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TickRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitterView"];
                 };
             };
             /** @description Bad Request */

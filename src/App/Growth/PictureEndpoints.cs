@@ -80,7 +80,13 @@ public static class PictureEndpoints
         }
 
         var room = await now.ReadAsync(cancel);
-        var entry = new NewEntry(entryId, Occurrence.At(room.Now), null, new Pictured(pictureId, caption, ofExuvia));
+        var entry = new NewEntry(
+            entryId,
+            Occurrence.At(room.Now),
+            null,
+            new Pictured(pictureId, caption, ofExuvia),
+            WrittenBy: Hand.Of(request.HttpContext, room)
+        );
         // The picture goes first: an entry without its picture would be a promise broken.
         var isNew = !await db.Pictures.AnyAsync(p => p.Id == pictureId, cancel);
         if (isNew)

@@ -85,11 +85,15 @@ public static class HonestyEndpoints
             ))
             .Where(g => g.Signs.Any(s => s.Lesson.Premolts > 0))
             .ToList();
-        var standings = await reader.AllStandingsAsync(cancel);
-        var paces = standings
-            .Select(s => Subject.Of(s, room))
-            .DistinctBy(s => s.SpeciesName)
-            .SelectMany(s =>
+        var species = new Dictionary<string, Subject>();
+        await foreach (var standing in reader.StreamStandingsAsync(cancel))
+        {
+            var subject = Subject.Of(standing, room);
+            species.TryAdd(subject.SpeciesName, subject);
+        }
+
+        var paces = species
+            .Values.SelectMany(s =>
                 Enum.GetValues<VigilKind>()
                     .Select(v => (Vigil: v, Lesson: room.Lessons.For(s, v)))
                     .Where(x => x.Lesson is { Intervals: > 0 })

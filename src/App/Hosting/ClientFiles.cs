@@ -1,3 +1,4 @@
+using System.Net;
 using System.Security.Cryptography;
 using Microsoft.Net.Http.Headers;
 
@@ -13,8 +14,7 @@ public static class ClientFiles
         app.Use(
             async (context, next) =>
             {
-                // Only this machine's own names: a foreign page cannot rebind its name to us and read along.
-                if (context.Request.Host.Host is "127.0.0.1" or "localhost" or "[::1]")
+                if (IsOurs(context.Request.Host.Host, context.RequestServices.GetRequiredService<LanternOptions>()))
                 {
                     await next();
                     return;
@@ -24,6 +24,24 @@ public static class ClientFiles
                     .Problem(statusCode: StatusCodes.Status400BadRequest, title: "This name is not served here.")
                     .ExecuteAsync(context);
             }
+        );
+
+    /// <summary>
+    /// Only this machine's own names and bare addresses: a foreign page cannot rebind its name to us and read along.
+    /// </summary>
+    private static bool IsOurs(string host, LanternOptions options) =>
+        host is "127.0.0.1" or "localhost" or "[::1]"
+        || (
+            options.Lan
+            && (
+                IPAddress.TryParse(host.Trim('[', ']'), out _)
+                || string.Equals(host, Environment.MachineName, StringComparison.OrdinalIgnoreCase)
+                || string.Equals(host, $"{Environment.MachineName}.local", StringComparison.OrdinalIgnoreCase)
+                || (
+                    Uri.TryCreate(options.PublicAddress, UriKind.Absolute, out var own)
+                    && string.Equals(host, own.Host, StringComparison.OrdinalIgnoreCase)
+                )
+            )
         );
 
     public static void UseSecurityHeaders(this WebApplication app) =>

@@ -1,4 +1,5 @@
 using System.Globalization;
+using App.Access;
 using App.Honesty;
 using Husbandry.Reasons;
 using Ledger;
@@ -6,7 +7,7 @@ using Ledger;
 namespace App.Hosting;
 
 /// <summary>What the script does without starting the server: copy, load, save, backtest.</summary>
-public sealed class Errands(LanternOptions options, TextWriter say, TextWriter complain)
+public sealed class Errands(LanternOptions options, TextReader ask, TextWriter say, TextWriter complain)
 {
     private const int ProblemsSaid = 20;
 
@@ -19,6 +20,7 @@ public sealed class Errands(LanternOptions options, TextWriter say, TextWriter c
             ErrandKind.Load => LoadAsync(errand.File),
             ErrandKind.Save => SaveAsync(errand.File),
             ErrandKind.Schemas => SchemasAsync(errand.File),
+            ErrandKind.Password => PasswordAsync(),
             _ => BacktestAsync(errand.File),
         };
 
@@ -36,6 +38,25 @@ public sealed class Errands(LanternOptions options, TextWriter say, TextWriter c
         );
         await say.WriteLineAsync($"Copied to {copy}");
         return 0;
+    }
+
+    /// <summary>Sets the owner's password; it is read from the standard input, so that it stands in no list of commands.</summary>
+    private async Task<int> PasswordAsync()
+    {
+        var password = await ask.ReadLineAsync() ?? "";
+        if (Passwords.Problem(password) is { } wrong)
+        {
+            return Refuse($"The password {char.ToLowerInvariant(wrong[0])}{wrong[1..]}");
+        }
+
+        return await InLedgerAsync(async services =>
+        {
+            var owner = await services
+                .GetRequiredService<People>()
+                .SetOwnerAsync(null, password, DateTimeOffset.UtcNow, CancellationToken.None);
+            await say.WriteLineAsync($"Set. Sign in as {owner}. Whoever was signed in must sign in again.");
+            return 0;
+        });
     }
 
     private async Task<int> LoadAsync(string? path)

@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Net;
+using System.Net.NetworkInformation;
 using System.Net.Sockets;
 using System.Reflection;
 
@@ -23,6 +24,7 @@ public sealed record Errand(ErrandKind What, string? File)
         ["--save"] = ErrandKind.Save,
         ["--backtest"] = ErrandKind.Backtest,
         ["--schemas"] = ErrandKind.Schemas,
+        ["--password"] = ErrandKind.Password,
     };
 }
 
@@ -43,12 +45,17 @@ public enum ErrandKind
 
     /// <summary>Write the JSON Schemas of the files that go in and out.</summary>
     Schemas,
+
+    /// <summary>Set the owner's password, read from the standard input.</summary>
+    Password,
 }
 
 /// <summary>Where the application listens and keeps its data, from the environment.</summary>
 /// <param name="Port">Port on loopback.</param>
 /// <param name="DataFile">Path of the ledger.</param>
 /// <param name="ClientFolder">Folder of the built client.</param>
+/// <param name="Lan">Whether to listen on the network; everybody signs in then.</param>
+/// <param name="NetworkAddress">Address under which phones find the room, when the keeper gave one.</param>
 /// <param name="Demo">Whether to lay out the demo room in an empty ledger.</param>
 /// <param name="Errand">Something to do instead of serving, and then end.</param>
 /// <param name="Refusal">Why it cannot start, for the keeper to read.</param>
@@ -58,7 +65,9 @@ public sealed record LanternOptions(
     string ClientFolder,
     bool Demo,
     Errand? Errand,
-    string? Refusal
+    string? Refusal,
+    bool Lan = false,
+    string? NetworkAddress = null
 )
 {
     public const int RefusedExitCode = 2;
@@ -66,6 +75,16 @@ public sealed record LanternOptions(
     private const int DefaultPort = 5087;
 
     public string Address => $"http://127.0.0.1:{Port}";
+
+    /// <summary>Where it listens.</summary>
+    public string Listen => Lan ? $"http://0.0.0.0:{Port}" : Address;
+
+    /// <summary>Address for phones: what the keeper gave, or this machine's on the network; its own where it does not listen there.</summary>
+    public string PublicAddress =>
+        !Lan ? Address
+        : NetworkAddress is { Length: > 0 } given ? given.TrimEnd('/')
+        : OwnNetworkAddress() is { } own ? $"http://{own}:{Port}"
+        : Address;
 
     /// <summary>Whether this process is the application itself, not a test host or a build step.</summary>
     public static bool IsServer => Assembly.GetEntryAssembly() == typeof(LanternOptions).Assembly;
@@ -100,7 +119,9 @@ public sealed record LanternOptions(
             FindClient(),
             args.Contains("--demo"),
             errand,
-            refusal
+            refusal,
+            args.Contains("--lan"),
+            Environment.GetEnvironmentVariable("LANTERN_ADDRESS")
         );
     }
 
@@ -121,6 +142,16 @@ public sealed record LanternOptions(
             return true;
         }
     }
+
+    private static IPAddress? OwnNetworkAddress() =>
+        NetworkInterface
+            .GetAllNetworkInterfaces()
+            .Where(n =>
+                n.OperationalStatus == OperationalStatus.Up && n.NetworkInterfaceType != NetworkInterfaceType.Loopback
+            )
+            .SelectMany(n => n.GetIPProperties().UnicastAddresses)
+            .Select(a => a.Address)
+            .FirstOrDefault(a => a.AddressFamily == AddressFamily.InterNetwork && !IPAddress.IsLoopback(a));
 
     private static string FindClient()
     {

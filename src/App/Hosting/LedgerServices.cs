@@ -1,8 +1,7 @@
+using App.Access;
 using App.Demo;
 using App.Larder;
-using Husbandry.Housing;
 using Husbandry.Rounds;
-using Husbandry.Vigils;
 using Ledger;
 
 namespace App.Hosting;
@@ -20,10 +19,14 @@ public static class LedgerServices
         services.AddScoped<RoomFileWriter>();
         services.AddScoped<JournalReader>();
         services.AddScoped<JournalStore>();
+        services.AddScoped<NightJudge>();
+        services.AddSingleton<LessonKeeper>();
         services.AddScoped<JournalImport>();
         services.AddScoped<RoomStore>();
         services.AddScoped<LarderStore>();
         services.AddScoped<LarderPlanner>();
+        services.AddScoped<ChoreStore>();
+        services.AddScoped<People>();
     }
 
     /// <summary>Brings the file up to date, judges standings anew after a change of rules, and lays out the demo if asked.</summary>
@@ -63,48 +66,7 @@ public static class LedgerServices
             var settings = await rooms.ReadAsync(CancellationToken.None);
             var climate = await services.GetRequiredService<RulebookStore>().ClimateAsync(CancellationToken.None);
             var room = Room.At(rules, settings.Settings, now) with { Climate = climate };
-            await services.GetRequiredService<JournalStore>().RebuildAsync(room, CancellationToken.None);
+            await services.GetRequiredService<NightJudge>().RebuildAsync(room, CancellationToken.None);
         }
     }
-}
-
-/// <summary>The room as it is at the instant of a request: rules, settings, climate, and what it has taught.</summary>
-public sealed class RoomNow(
-    RulebookStore rulebook,
-    RoomStore store,
-    JournalReader reader,
-    LarderStore larder,
-    RoomCache cache,
-    TimeProvider clock
-)
-{
-    public async Task<Room> ReadAsync(CancellationToken cancel)
-    {
-        cache.See(await reader.LatestSequenceAsync(cancel));
-        var room = Room.At(
-            await rulebook.ReadAsync(cancel),
-            (await store.ReadAsync(cancel)).Settings,
-            clock.GetUtcNow()
-        ) with
-        {
-            Climate = await rulebook.ClimateAsync(cancel),
-            Layout = await LayoutAsync(cancel),
-        };
-        var (fingerprint, night) = (room.Rules.Fingerprint, room.Tonight);
-        if (cache.Taught is not { } taught || taught.Fingerprint != fingerprint || taught.Night != night)
-        {
-            var standings = await reader.AllStandingsAsync(cancel);
-            taught = new RoomCache.TaughtUntil(Lessons.Of(standings, room), fingerprint, night);
-            cache.Taught = taught;
-        }
-
-        return room with
-        {
-            Lessons = taught.Lessons,
-            Kept = await larder.KeptAsync(room, cancel),
-        };
-    }
-
-    private async Task<RoomLayout> LayoutAsync(CancellationToken cancel) =>
-        cache.Layout ??= (await store.LayoutAsync(cancel)).Layout;
 }

@@ -48,6 +48,7 @@ public static class JournalEndpoints
     private static async Task<IResult> LogAsync(
         Guid id,
         LogRequest body,
+        HttpContext context,
         RoomNow now,
         JournalStore store,
         JournalReader reader,
@@ -71,7 +72,13 @@ public static class JournalEndpoints
         var former = body.Corrects is { } corrected
             ? (await reader.ReadAsync(id, cancel)).FirstOrDefault(e => e.Id == corrected)
             : null;
-        var entry = new NewEntry(body.Id, JournalTimes.When(body, former, room), body.Corrects, body.Act);
+        var entry = new NewEntry(
+            body.Id,
+            JournalTimes.When(body, former, room),
+            body.Corrects,
+            body.Act,
+            WrittenBy: Hand.Of(context, room)
+        );
         var result = await store.WriteAsync(id, [entry], null, room, cancel);
         return await StockEndpoints.AnswerAsync(id, result, room, reader, cancel);
     }
@@ -79,6 +86,7 @@ public static class JournalEndpoints
     private static async Task<IResult> UndoAsync(
         Guid id,
         UndoRequest body,
+        HttpContext context,
         RoomNow now,
         JournalStore store,
         JournalReader reader,
@@ -86,7 +94,13 @@ public static class JournalEndpoints
     )
     {
         var room = await now.ReadAsync(cancel);
-        var entry = new NewEntry(body.Id, Occurrence.At(room.Now), null, new Withdrawn(body.EntryId));
+        var entry = new NewEntry(
+            body.Id,
+            Occurrence.At(room.Now),
+            null,
+            new Withdrawn(body.EntryId),
+            WrittenBy: Hand.Of(context, room)
+        );
         var result = await store.WriteAsync(id, [entry], null, room, cancel);
         return await StockEndpoints.AnswerAsync(id, result, room, reader, cancel);
     }

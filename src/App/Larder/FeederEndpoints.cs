@@ -1,3 +1,4 @@
+using App.Access;
 using App.Hosting;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
@@ -44,7 +45,12 @@ public static class FeederEndpoints
     {
         var feeders = app.MapGroup("/api/feeders").WithTags("Larder");
         feeders.MapGet("", ReadAsync).WithName("feeders");
-        feeders.MapPut("{id}", WriteAsync).WithName("setFeeder").Produces<FeederView>().ProducesValidationProblem();
+        feeders
+            .MapPut("{id}", WriteAsync)
+            .WithName("setFeeder")
+            .ForOwner()
+            .Produces<FeederView>()
+            .ProducesValidationProblem();
     }
 
     private static async Task<Ok<IReadOnlyList<FeederView>>> ReadAsync(RulebookStore store, CancellationToken cancel)

@@ -1,4 +1,5 @@
 using System.Reflection;
+using App.Access;
 using App.Hosting;
 using Husbandry.Reasons;
 using Ledger;
@@ -17,6 +18,7 @@ public static class SettingsEndpoints
         app.MapGet("/api/settings", ReadAsync).WithName("settings").WithTags("Settings");
         app.MapPut("/api/settings", WriteAsync)
             .WithName("changeSettings")
+            .ForOwner()
             .WithTags("Settings")
             .Produces<VersionedSettings>()
             .ProducesValidationProblem()
@@ -37,7 +39,7 @@ public static class SettingsEndpoints
     private static async Task<IResult> WriteAsync(
         VersionedSettings body,
         RoomStore store,
-        JournalStore journal,
+        NightJudge judge,
         RulebookStore rulebook,
         RoomNow now,
         CancellationToken cancel
@@ -58,7 +60,7 @@ public static class SettingsEndpoints
         }
 
         // Due dates depend on schools and nights, so every standing is judged anew.
-        await journal.RejudgeAsync(await now.ReadAsync(cancel), cancel);
+        await judge.RejudgeAsync(await now.ReadAsync(cancel), cancel);
         return TypedResults.Ok(await store.ReadAsync(cancel));
     }
 }

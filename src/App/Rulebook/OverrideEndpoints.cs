@@ -1,3 +1,4 @@
+using App.Access;
 using App.Hosting;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
@@ -41,11 +42,13 @@ public static class OverrideEndpoints
         rulebook
             .MapPost("overrides", SetAsync)
             .WithName("setOverride")
+            .ForOwner()
             .Produces<OverridePreview>()
             .ProducesValidationProblem();
         rulebook
             .MapDelete("overrides/{id:guid}", GiveUpAsync)
             .WithName("giveUpOverride")
+            .ForOwner()
             .Produces(204)
             .ProducesProblem(404);
     }
@@ -122,7 +125,7 @@ public static class OverrideEndpoints
         RuleOverride body,
         RoomNow now,
         RulebookStore store,
-        JournalStore journal,
+        NightJudge judge,
         JournalReader reader,
         TimeProvider clock,
         CancellationToken cancel
@@ -141,7 +144,7 @@ public static class OverrideEndpoints
         }
 
         var after = await now.ReadAsync(cancel);
-        await journal.RejudgeAsync(after, cancel);
+        await judge.RejudgeAsync(after, cancel);
         return TypedResults.Ok(await MovedAsync(before, after, reader, cancel));
     }
 
@@ -149,7 +152,7 @@ public static class OverrideEndpoints
         Guid id,
         RoomNow now,
         RulebookStore store,
-        JournalStore journal,
+        NightJudge judge,
         TimeProvider clock,
         CancellationToken cancel
     )
@@ -159,7 +162,7 @@ public static class OverrideEndpoints
             return Problems.NotFound("change");
         }
 
-        await journal.RejudgeAsync(await now.ReadAsync(cancel), cancel);
+        await judge.RejudgeAsync(await now.ReadAsync(cancel), cancel);
         return TypedResults.NoContent();
     }
 

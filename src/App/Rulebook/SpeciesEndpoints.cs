@@ -1,5 +1,6 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using App.Access;
 using App.Hosting;
 using Husbandry.Rulebook;
 using Ledger;
@@ -45,6 +46,7 @@ public static class SpeciesEndpoints
         rulebook
             .MapPost("species", AddAsync)
             .WithName("addSpecies")
+            .ForOwner()
             .Produces<SpeciesSheet>()
             .ProducesValidationProblem();
     }

@@ -31,36 +31,6 @@ public sealed record JournalLine(
     bool CanBeCorrected
 );
 
-/// <summary>One animal in the stock list.</summary>
-public sealed record StockLine(
-    Guid StockId,
-    Place Place,
-    string Name,
-    string Species,
-    string Group,
-    Sex Sex,
-    StockKind Kind,
-    int Count,
-    Stage Stage,
-    string? Instar,
-    Phase Phase,
-    string PhaseWord,
-    int Shutters,
-    DateOnly? LastMolt,
-    DateOnly? LastMeal,
-    Awaited? Awaited,
-    DepartureEvent? Departure,
-    DateOnly Tonight
-);
-
-/// <summary>What an animal is waited for next, and between which nights in eight of ten such waits.</summary>
-public sealed record Awaited(VigilKind Vigil, DateOnly P10, DateOnly P90)
-{
-    /// <summary>The end of another wait while one lasts, else the next molt; none when nothing is awaited.</summary>
-    public static Awaited? Of(Judgement judgement) =>
-        (judgement.Wait.Value ?? judgement.Molt.Value) is { } f ? new Awaited(f.Vigil, f.P10, f.P90) : null;
-}
-
 /// <summary>Everything on an animal's page.</summary>
 public sealed record AnimalView(
     Guid StockId,

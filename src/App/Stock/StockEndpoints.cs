@@ -1,13 +1,11 @@
 using App.Hosting;
 using App.Journal;
 using Husbandry.Feeding;
-using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Stock;
 using Ledger;
-using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace App.Stock;
 
@@ -38,7 +36,7 @@ public static class StockEndpoints
     public static void MapStock(this WebApplication app)
     {
         var stock = app.MapGroup("/api/stock").WithTags("Stock");
-        stock.MapGet("", ListAsync).WithName("stockList");
+        stock.MapGet("", ListAsync).WithName("stockList").Produces<StockStretch>().ProducesValidationProblem();
         stock.MapGet("{id:guid}", ReadAsync).WithName("animal").Produces<AnimalView>().ProducesProblem(404);
         stock
             .MapGet("{id:guid}/fed", FedAsync)
@@ -79,41 +77,51 @@ public static class StockEndpoints
         return TypedResults.Ok(AnimalView.Of(standing!, await reader.ReadAsync(id, cancel), room));
     }
 
-    private static async Task<Ok<IReadOnlyList<StockLine>>> ListAsync(
+    private const int MostLines = 200;
+    private const int LongestFind = 80;
+    private static readonly string[] Shows = ["hushed", "misfits", "hazard", "new", "unmeasured"];
+
+    private static async Task<IResult> ListAsync(
         RoomNow now,
-        JournalReader reader,
+        StockLists lists,
+        [AsParameters] StockQuery query,
         CancellationToken cancel,
-        bool here = true
+        int from = 0,
+        int take = 100
     )
     {
-        var room = await now.ReadAsync(cancel);
-        var standings = await reader.StandingsAsync(here, cancel);
-        return TypedResults.Ok<IReadOnlyList<StockLine>>([.. standings.Select(s => Line(Judgement.Of(s, room)))]);
-    }
+        if (from < 0)
+        {
+            return Problems.Of("from", "Must be 0 or more.");
+        }
 
-    private static StockLine Line(Judgement j)
-    {
-        var s = j.Subject;
-        var standing = s.Standing;
-        return new StockLine(
-            standing.StockId,
-            standing.Place,
-            standing.Details.Nickname,
-            s.SpeciesName,
-            s.Group.One,
-            standing.Details.Sex,
-            standing.Details.Kind,
-            standing.Details.Count,
-            j.Stage.Value,
-            s.InstarText,
-            j.Phase.Value,
-            Phases.Word(j.Phase.Value),
-            Phases.Shutters(j.Phase.Value),
-            standing.LastMolt is { } molt ? s.Night(molt.When.Middle) : null,
-            j.Meal.Value.LastMeal,
-            Awaited.Of(j),
-            standing.Departure,
-            s.Room.Tonight
+        if (take is < 1 or > MostLines)
+        {
+            return Problems.Of("take", $"Must be 1 to {MostLines} lines.");
+        }
+
+        if (query.Find?.Length > LongestFind)
+        {
+            return Problems.Of("find", $"At most {LongestFind} characters.");
+        }
+
+        if (query.Show is { Length: > 0 } show && !Shows.Contains(show))
+        {
+            return Problems.Of("show", $"Must be one of {string.Join(", ", Shows)}, or left out.");
+        }
+
+        var room = await now.ReadAsync(cancel);
+        var index = await now.IndexAsync(cancel);
+        var list = lists.Of(index, query);
+        return TypedResults.Ok(
+            new StockStretch(
+                room.Tonight,
+                list.Count,
+                list.Sum(g => g.Count),
+                from,
+                [.. list.Skip(from).Take(take).Select(StockLine.Of)],
+                lists.ChoicesOf(index)
+            )
         );
     }
 
@@ -149,6 +157,7 @@ public static class StockEndpoints
 
     private static async Task<IResult> AddAsync(
         NewStock body,
+        HttpContext context,
         RoomNow now,
         JournalStore store,
         JournalReader reader,
@@ -211,13 +220,21 @@ public static class StockEndpoints
             );
         }
 
-        var result = await store.WriteAsync(body.Id, entries, null, room, cancel);
+        var by = Hand.Of(context, room);
+        var result = await store.WriteAsync(
+            body.Id,
+            [.. entries.Select(e => e with { WrittenBy = by })],
+            null,
+            room,
+            cancel
+        );
         return await AnswerAsync(body.Id, result, room, reader, cancel);
     }
 
     private static async Task<IResult> ChangeAsync(
         Guid id,
         StockChange body,
+        HttpContext context,
         RoomNow now,
         JournalStore store,
         JournalReader reader,
@@ -242,7 +259,14 @@ public static class StockEndpoints
             );
         }
 
-        var result = await store.WriteAsync(id, entries, body.Version, room, cancel);
+        var by = Hand.Of(context, room);
+        var result = await store.WriteAsync(
+            id,
+            [.. entries.Select(e => e with { WrittenBy = by })],
+            body.Version,
+            room,
+            cancel
+        );
         return await AnswerAsync(id, result, room, reader, cancel);
     }
 }

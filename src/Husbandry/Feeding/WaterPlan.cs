@@ -9,8 +9,9 @@ namespace Husbandry.Feeding;
 /// <summary>When water is due.</summary>
 /// <param name="Due">Night on which it is due.</param>
 /// <param name="Last">Night on which it was last given.</param>
+/// <param name="EveryDays">Days between two waterings now.</param>
 /// <param name="Mist">How the enclosure is misted, where it has a plan of its own.</param>
-public sealed record WaterPlan(DateOnly Due, DateOnly? Last, MistPlan? Mist)
+public sealed record WaterPlan(DateOnly Due, DateOnly? Last, double EveryDays, MistPlan? Mist)
 {
     /// <summary>
     /// The water clock: the mist plan of the enclosure, quicker in drier air, where it has one; else by stage and moisture
@@ -23,7 +24,7 @@ public sealed record WaterPlan(DateOnly Due, DateOnly? Last, MistPlan? Mist)
         var (days, reason) = mist is null ? BySpecies(subject, stage, last) : ByMistPlan(subject, mist, last);
         var due = (last ?? subject.Standing.Details.AcquiredOn).AddDays((int)days);
         return new Answer<WaterPlan>(
-            new WaterPlan(due, last, mist),
+            new WaterPlan(due, last, days, mist),
             due <= subject.Room.Tonight ? "Water is due." : $"Water again {subject.Room.Wording.Day(due)}.",
             [reason]
         );

@@ -45,17 +45,15 @@ public sealed record TubCount(string? Tub, ContainerPlan? Least, int Count, Date
 public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList<TubCount> Tubs)
 {
     /// <summary>Plans the moves of the next weeks. A move never lies inside a hush.</summary>
-    /// <param name="judgements">The animals tonight.</param>
+    /// <param name="judgements">The animals tonight; those that fit are passed over.</param>
+    /// <param name="inUse">Enclosures in use, from which sizes are chosen.</param>
     /// <param name="room">The room.</param>
-    public static RehousePlan Of(IEnumerable<Judgement> judgements, Room room)
+    public static RehousePlan Of(IEnumerable<Judgement> judgements, IEnumerable<Enclosure> inUse, Room room)
     {
-        var all = judgements.ToList();
-        var sizes = all.Select(j => j.Subject.Standing.House?.Enclosure)
-            .OfType<Enclosure>()
-            .OrderBy(e => e.WidthMm * e.DepthMm * e.HeightMm)
-            .ToList();
+        var sizes = inUse.DistinctBy(e => e.Name).OrderBy(e => e.WidthMm * e.DepthMm * e.HeightMm).ToList();
         var horizon = room.Tonight.AddDays((int)room.Rules.Room.RehouseAheadDays.Value);
-        var needs = all.Select(j => NeedOf(j, sizes))
+        var needs = judgements
+            .Select(j => NeedOf(j, sizes))
             .OfType<RehouseNeed>()
             .Where(n => n.From is not { } from || from <= horizon)
             .OrderBy(n => n.From ?? DateOnly.MaxValue)

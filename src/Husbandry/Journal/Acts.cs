@@ -267,7 +267,8 @@ public sealed record Noted(string Text) : Act;
 
 /// <summary>Tonight's work at this enclosure was put off.</summary>
 /// <param name="UntilNight">The night on which it is due again.</param>
-public sealed record PutOff(DateOnly UntilNight) : Act;
+/// <param name="Reason">Why, in the keeper's words; may be left out.</param>
+public sealed record PutOff(DateOnly UntilNight, string? Reason = null) : Act;
 
 /// <summary>How stock leaves the collection.</summary>
 public enum DepartureKind

@@ -53,7 +53,8 @@ public static class EntryCheck
                 Counted c => CheckCount(c, standing),
                 Noted n => CheckText("act.text", n.Text, required: true),
                 Departed d => CheckText("act.remark", d.Remark, required: false),
-                PutOff p => CheckPutOff(p, room.Clock.NightOf(when.To)),
+                PutOff p => CheckPutOff(p, room.Clock.NightOf(when.To))
+                    .Concat(CheckText("act.reason", p.Reason, required: false, LongestCaption)),
                 Molted m => CheckMolt(m, standing),
                 Began b => WaitCheck.Began(b, standing, room),
                 Ended e => WaitCheck.Ended(e, standing),

@@ -33,6 +33,7 @@ public static class JournalText
             Housed { Rehoused: true } h => $"rehoused into {h.Enclosure.Name}, {h.Enclosure.Text(words)}",
             Housed h => $"lives in {h.Enclosure.Name}, {h.Enclosure.Text(words)}",
             Noted n => n.Text,
+            PutOff { Reason: { Length: > 0 } reason } p => $"put off until {words.Day(p.UntilNight)}: {reason}",
             PutOff p => $"put off until {words.Day(p.UntilNight)}",
             Began b => VigilWords.Began(b.Vigil),
             Ended e => VigilWords.Ended(e.Vigil, e.End == VigilEnd.AsHoped),

@@ -1,6 +1,3 @@
-using Husbandry.Hush;
-using Husbandry.Vigils;
-
 namespace Husbandry.Rounds;
 
 /// <summary>What a band on the nightline waits for.</summary>
@@ -40,6 +37,7 @@ public sealed record NightChores(DateOnly Night, int Count);
 /// <param name="Tonight">Tonight.</param>
 /// <param name="To">Last night shown.</param>
 /// <param name="Bands">Bands, the most pressing first.</param>
+/// <param name="Awaited">How many are awaited in all; not all of them are among the bands of a large room.</param>
 /// <param name="Marks">Marks of the past, newest first.</param>
 /// <param name="Chores">Nights with meals due.</param>
 public sealed record Nightline(
@@ -47,6 +45,7 @@ public sealed record Nightline(
     DateOnly Tonight,
     DateOnly To,
     IReadOnlyList<NightBand> Bands,
+    int Awaited,
     IReadOnlyList<NightMark> Marks,
     IReadOnlyList<NightChores> Chores
 )
@@ -54,67 +53,55 @@ public sealed record Nightline(
     private const int NightsBack = 14;
     private const int NightsAhead = 70;
 
-    /// <summary>Builds the strip from judgements: two weeks back, ten weeks ahead.</summary>
-    public static Nightline Of(IReadOnlyList<Judgement> judgements, Room room)
+    // More than any strip can draw; the rest is in the almanac and only counted here.
+    private const int MostBands = 60;
+    private const int MostMarks = 12;
+
+    /// <summary>Builds the strip from glances of what is here: two weeks back, ten weeks ahead.</summary>
+    public static Nightline Of(IReadOnlyList<Glance> glances, Room room)
     {
         var from = room.Tonight.AddDays(-NightsBack);
         var to = room.Tonight.AddDays(NightsAhead);
-        var bands = judgements
-            .SelectMany(BandsOf)
-            .Where(b => b.From <= to && b.To >= room.Tonight)
-            .OrderByDescending(b => b.Hushed)
-            .ThenBy(b => b.Likely)
+        var bands = glances
+            .Where(g => g.Band is { } b && b.From <= to && b.To >= room.Tonight)
+            .OrderByDescending(g => g.IsHushed)
+            .ThenBy(g => g.Band!.Likely)
             .ToList();
-        var marks = judgements
-            .Where(j => j.Subject.Standing.LastMolt is not null)
-            .Select(j => (Judgement: j, Night: j.Subject.Night(j.Subject.Standing.LastMolt!.When.To)))
-            .Where(m => m.Night >= from)
-            .Select(m => new NightMark(
-                m.Judgement.Subject.Standing.StockId,
-                m.Judgement.Subject.Standing.Place.Code,
-                m.Judgement.Subject.Standing.Details.Nickname,
-                "molted",
-                m.Night
-            ))
-            .OrderByDescending(m => m.Night)
+        var marks = glances
+            .Where(g => g.LastMolt >= from)
+            .OrderByDescending(g => g.LastMolt)
+            .Take(MostMarks)
+            .Select(g => new NightMark(g.StockId, g.Place.Code, g.Name, "molted", g.LastMolt!.Value))
             .ToList();
-        var chores = judgements
-            .Select(j => j.Meal.Value.Due)
+        var chores = glances
+            .Select(g => g.MealDue)
             .OfType<DateOnly>()
             .Where(d => d > room.Tonight && d <= to)
             .GroupBy(d => d)
             .Select(g => new NightChores(g.Key, g.Count()))
             .OrderBy(c => c.Night)
             .ToList();
-        return new Nightline(from, room.Tonight, to, bands, marks, chores);
+        return new Nightline(
+            from,
+            room.Tonight,
+            to,
+            [.. bands.Take(MostBands).Select(BandOf)],
+            bands.Count,
+            marks,
+            chores
+        );
     }
 
-    private static IEnumerable<NightBand> BandsOf(Judgement j)
-    {
-        var standing = j.Subject.Standing;
-        NightBand Band(BandKind kind, string label, DateOnly from, DateOnly likely, DateOnly to) =>
-            new(
-                standing.StockId,
-                standing.Place.Code,
-                standing.Details.Nickname,
-                kind,
-                label,
-                from,
-                likely,
-                to,
-                j.Phase.Value >= Phase.Likely
-            );
-        if (j.Phase.Value == Phase.Hardening && j.FirstMeal.Value is { } first)
-        {
-            yield return Band(BandKind.FirstMeal, "first meal", first.From, first.Night, first.To);
-        }
-        else if (j.Wait.Value is { } wait)
-        {
-            yield return Band(BandKind.Wait, VigilWords.Ends(wait.Vigil), wait.P10, wait.P50, wait.P90);
-        }
-        else if (j.Molt.Value is { } molt)
-        {
-            yield return Band(BandKind.Molt, "molts", molt.P10, molt.P50, molt.P90);
-        }
-    }
+    private static NightBand BandOf(Glance g) =>
+        new(
+            g.StockId,
+            g.Place.Code,
+            g.Name,
+            g.Band!.Kind,
+            g.Band.Label,
+            g.Band.From,
+            g.Band.Likely,
+            g.Band.To,
+            g.IsHushed
+        );
 }

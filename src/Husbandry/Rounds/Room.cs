@@ -105,6 +105,13 @@ public sealed record Room(RuleSet Rules, RoomSettings Settings, NightClock Clock
     /// <summary>The furniture and the order in which it is walked.</summary>
     public RoomLayout Layout { get; init; } = RoomLayout.Empty;
 
+    /// <summary>How long the acts of a round take here.</summary>
+    public RoundPace RoundPace
+    {
+        get => field ??= RoundPace.Unlearned(Rules.Room);
+        init;
+    }
+
     /// <summary>Temperatures read in the room.</summary>
     public RoomClimate Climate { get; init; } = RoomClimate.Unread;
 

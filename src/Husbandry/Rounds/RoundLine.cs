@@ -1,5 +1,5 @@
+using System.Text.Json.Serialization;
 using Husbandry.Feeding;
-using Husbandry.Housing;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
@@ -64,9 +64,11 @@ public enum LineState
 /// <param name="Molt">When the next molt is to be expected, for the drawing beside the reasons.</param>
 /// <param name="Seconds">Estimated time for the act.</param>
 /// <param name="Vials">Numbered vials of a brood; none for one animal or a colony.</param>
+/// <param name="Hazard">What it can do to people; none for most.</param>
+/// <param name="Quarantine">Whether it stands apart as new stock: last, with tools of its own.</param>
 /// <param name="NextDue">Instant from which it will need a hand, when it does not tonight.</param>
-/// <param name="Why">Why, for the drawer.</param>
-public sealed record RoundLine(
+/// <param name="Why">Why, for the drawer; asked for alone, as a round of hundreds never needs it.</param>
+public sealed partial record RoundLine(
     Guid StockId,
     Place Place,
     string Name,
@@ -80,13 +82,19 @@ public sealed record RoundLine(
     string Detail,
     MealOffer? Offer,
     OfferEvent? PreyIn,
-    VigilForecast? Molt,
+    [property: JsonIgnore] VigilForecast? Molt,
     double Seconds,
     int? Vials,
+    Hazard? Hazard,
+    bool Quarantine,
     DateTimeOffset? NextDue,
-    Answer<RoundAct> Why
+    [property: JsonIgnore] Answer<RoundAct> Why
 )
 {
+    /// <summary>What to have at hand for it.</summary>
+    [JsonIgnore]
+    public IReadOnlyList<KitItem> Kit { get; init; } = [];
+
     /// <summary>Composes the line of an animal: at most one act, the most urgent first.</summary>
     public static RoundLine Of(Judgement j)
     {
@@ -212,7 +220,7 @@ public sealed record RoundLine(
         Answer<RoundAct> why,
         MealOffer? offer = null
     ) =>
-        new(
+        new RoundLine(
             j.Subject.Standing.StockId,
             j.Subject.Standing.Place,
             j.Subject.Standing.Details.Nickname,
@@ -227,133 +235,14 @@ public sealed record RoundLine(
             offer,
             act == RoundAct.RemoveLeftovers ? j.Subject.Standing.PreyIn : null,
             j.Molt.Value ?? j.Wait.Value,
-            j.Subject.Room.Rules.Room.SecondsPerAct[timedAs].Value,
+            j.Subject.Room.RoundPace.SecondsFor(timedAs),
             j.Subject.IsBrood ? j.Subject.Standing.Details.Count : null,
+            j.Subject.Profile.Hazard?.Value,
+            j.Subject.Room.Layout.IsQuarantine(j.Subject.Standing.Place),
             null,
             why
-        );
-
-    private static RoundLine LeftoverLine(Judgement j, Leftover leftover)
-    {
-        var s = j.Subject;
-        var refusals = s
-            .Standing.Untaken.Where(o => o.Offer.Outcome.IsRefusal())
-            .Select(o => s.Room.Wording.Date(s.Night(o.At)))
-            .ToList();
-        var detail = Join(
-            leftover.AtOnce ? "at once: it could bite" : "",
-            refusals.Count > 0 ? $"refused {string.Join(" and ", refusals.TakeLast(2))}" : "",
-            j.Meal.Value.Forbidden ? "then water only" : ""
-        );
-        var why = As(RoundAct.RemoveLeftovers, j.Leftover);
-        return Line(
-            j,
-            RoundAct.RemoveLeftovers,
-            "leftovers",
-            $"Take out {leftover.What}, in for {leftover.InHours} h",
-            detail,
-            why
-        );
-    }
-
-    private static RoundLine FeedLine(Judgement j)
-    {
-        var s = j.Subject;
-        var words = s.Room.Wording;
-        var offer = j.Meal.Value.Offer;
-        var limit = j.Prey.Value is { } prey ? $", ≤ {words.Length(prey.MaxPreyMm)}" : "";
-        var what =
-            offer is null ? $"Measure {s.Them}, then feed: size unknown"
-            : s.Group.Diet == Diet.Prey ? $"Offer {offer.What}{limit}"
-            : $"Put in {offer.What}";
-        var suspected = j.Phase.Value == Phase.Suspected;
-        var detail = Join(
-            suspected ? "suspected: pre-killed only, and look for darkening" : "",
-            s.IsBrood && s.Group.Diet == Diet.Prey ? "one line for all: tap those that leave it" : "",
-            s.RestingVials.Count > 0 ? $"pass over no. {string.Join(", ", s.RestingVials.Select(v => v.Number))}" : "",
-            j.Meal.Value.LastMeal is { } last ? $"last fed {words.Ago(last)}, {words.Day(last)}" : "not fed here yet",
-            j.Condition.Value.Word is ConditionWord.Thin ? "thin: check the water too" : "",
-            suspected || offer?.Preparation != Preparation.Live
-                ? ""
-                : $"leftovers out within {s.Group.LivePreyHours[j.Stage.Value].Value:0} h"
-        );
-        IReadOnlyList<Reason> reasons =
-        [
-            .. j.Meal.Reasons,
-            .. j.Prey.Reasons.Take(1),
-            .. j.Molt.Value is null
-                ? []
-                : new[] { s.Profile.MoltInterval[j.Stage.Value].Because("Next molt", "vigil.molt", j.Molt.Summary) },
-        ];
-        var since = j.Meal.Value.LastMeal is { } meal
-            ? $"{Wording.Nights(s.Room.Tonight.DayNumber - meal.DayNumber)} since the last meal"
-            : "No meal on record yet";
-        var fed =
-            j.Condition.Value.Word == ConditionWord.Unknown
-                ? ""
-                : $", {Feeding.Condition.Text(j.Condition.Value.Word)} condition";
-        var why = new Answer<RoundAct>(RoundAct.Feed, $"{since}{fed}. {j.Reading.Summary}", reasons);
-        return Line(j, RoundAct.Feed, s.IsBrood ? "feedBrood" : "feed", what, detail, why, offer);
-    }
-
-    private static RoundLine WaterLine(Judgement j)
-    {
-        var s = j.Subject;
-        var words = s.Room.Wording;
-        var mist = s.Group.DrinksDrops.Value || j.Stage.Value == Stage.Sling;
-        var plan = j.Water.Value.Mist;
-        mist = mist || plan is not null;
-        var what =
-            !mist ? "Fill the water dish"
-            : j.Hush[CareAct.Mist].Verdict != Verdict.Fine ? $"Put drops on the wall, away from {s.Them}"
-            : plan is not null
-                ? $"Mist {plan.Squirts} squirt{(plan.Squirts == 1 ? "" : "s")}, {Wording.Plain(plan.Ml)} mL{DampText(s)}"
-            : "Mist: drops to drink";
-        var detail = Join(
-            j.Water.Value.Last is { } last ? $"last {words.Day(last)}" : "no water on record yet",
-            j.Meal.Value.Forbidden ? "water only, no food"
-                : j.Meal.Value.Due is { } meal && meal > s.Room.Tonight ? $"not hungry until {words.Day(meal)}"
-                : ""
-        );
-        return Line(j, RoundAct.Water, "water", what, detail, As(RoundAct.Water, j.Water));
-    }
-
-    private static string DampText(Subject s) =>
-        s.Standing.House?.Enclosure.Damp switch
+        )
         {
-            null or DampSide.None => "",
-            DampSide.Whole => ", the whole floor",
-            { } side => $", {side.ToString().ToLowerInvariant()} side",
+            Kit = RoundKit.ItemsFor(j, act, offer),
         };
-
-    private static RoundLine Resting(Judgement j, DateTimeOffset? next)
-    {
-        var s = j.Subject;
-        var words = s.Room.Wording;
-        var hushed = j.Phase.Value >= Phase.Likely;
-        var text =
-            s.Standing.PutOffUntil is { } until && until > s.Room.Tonight ? $"put off until {words.Day(until)}"
-            : j.Phase.Value == Phase.Imminent ? $"{Label(j).ToLowerInvariant()}: leave the lid shut"
-            : j.Phase.Value == Phase.Hardening
-                ? $"hardening, no food until {words.Date(j.FirstMeal.Value!.Night)}{(s.Group.FangCheck.Value ? ", then look at the fangs" : "")}"
-            : j.Phase.Value == Phase.FangsUnchecked ? "fangs not black yet: look again tomorrow"
-            : j.Wait.Value is { } wait
-                ? $"{Phases.Word(j.Phase.Value)}: {VigilWords.Ends(wait.Vigil)} about {words.Date(wait.P50)} ({words.Dates(wait.P10, wait.P90)})"
-            : hushed ? $"{Phases.Word(j.Phase.Value)}: {j.Meal.Summary.TrimEnd('.').ToLowerFirst()}"
-            : j.Meal.Value.Due is { } meal ? $"next meal {words.Day(meal)}"
-            : j.Meal.Summary.TrimEnd('.').ToLowerFirst();
-        var why = hushed
-            ? new Answer<RoundAct>(RoundAct.None, j.Phase.Summary, j.HushReasons)
-            : As(RoundAct.None, j.Meal);
-        return Line(j, RoundAct.None, "look", text, "", why) with
-        {
-            State = hushed ? LineState.PassBy : LineState.Quiet,
-            NextDue = next,
-        };
-    }
-
-    private static string Label(Judgement j) =>
-        j.Reading.Value.Evidence.LastOrDefault(e => e.Strength == SignStrength.Imminent)?.Label ?? "Molting";
-
-    private static string Join(params IEnumerable<string> parts) => string.Join(" · ", parts.Where(p => p.Length > 0));
 }

@@ -51,6 +51,10 @@ namespace Husbandry.Rulebook;
 /// <param name="QuarantineNights">Nights that new stock stands apart.</param>
 /// <param name="RehouseAheadDays">How far ahead moves into larger enclosures are planned.</param>
 /// <param name="MistDriestFactor">Greatest factor by which dry or damp air changes the days between two mistings.</param>
+/// <param name="LongestActSeconds">Longest time between two entries that still counts as the time of an act.</param>
+/// <param name="PacePriorActs">Acts for which the rulebook's time stands when the keeper's own are counted.</param>
+/// <param name="PaceEntries">Newest entries from which the pace of rounds is learned.</param>
+/// <param name="AlmanacWeeks">How far the almanac looks ahead.</param>
 public sealed record RoomRules(
     IReadOnlyDictionary<string, Rule<double>> SecondsPerAct,
     Rule<double> UsualGrowthRatio,
@@ -101,5 +105,9 @@ public sealed record RoomRules(
     Rule<int> PiecesOfOne,
     Rule<int> QuarantineNights,
     Rule<double> RehouseAheadDays,
-    Rule<double> MistDriestFactor
+    Rule<double> MistDriestFactor,
+    Rule<double> LongestActSeconds,
+    Rule<double> PacePriorActs,
+    Rule<int> PaceEntries,
+    Rule<int> AlmanacWeeks
 );

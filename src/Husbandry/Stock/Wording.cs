@@ -49,6 +49,9 @@ public sealed record Wording(LengthUnit Unit, DateOnly Tonight)
             CultureInfo.InvariantCulture
         );
 
+    /// <summary>A date with its year, for what is kept on paper, such as "23 Nov 2026".</summary>
+    public static string LongDate(DateOnly date) => date.ToString("d MMM yyyy", CultureInfo.InvariantCulture);
+
     /// <summary>A date with its weekday, such as "Thu 19 Nov".</summary>
     public string Day(DateOnly date) => $"{date.ToString("ddd", CultureInfo.InvariantCulture)} {Date(date)}";
 

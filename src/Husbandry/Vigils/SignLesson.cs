@@ -21,6 +21,12 @@ public sealed record SignLesson(
     double Ratio
 );
 
+/// <summary>A stretch of a wait that was watched.</summary>
+/// <param name="Premolt">Whether it is the premolt span.</param>
+/// <param name="Length">Length, in premolt spans.</param>
+/// <param name="Seen">Signs seen in it.</param>
+internal sealed record SignSpan(bool Premolt, double Length, HashSet<string> Seen);
+
 /// <summary>
 /// Counts signs in the premolt span before each molt and outside it. Beta counts: the rulebook's ratio stands for a few
 /// premolts of its own and is outweighed as the room's are counted.
@@ -29,10 +35,9 @@ public static class SignLessons
 {
     private const double RarestShare = 0.001;
 
-    /// <summary>Lessons of every sign of a group, from all its animals here and gone.</summary>
-    public static IReadOnlyList<SignLesson> Of(IReadOnlyList<Subject> animals, RuleSet rules, string group)
+    /// <summary>Lessons of every sign of a group, from the waits of all its animals here and gone.</summary>
+    internal static IReadOnlyList<SignLesson> Of(List<SignSpan> spans, RuleSet rules, string group)
     {
-        var spans = animals.SelectMany(SpansOf).ToList();
         return
         [
             .. rules
@@ -60,10 +65,8 @@ public static class SignLessons
         ];
     }
 
-    private sealed record Span(bool Premolt, double Length, HashSet<string> Seen);
-
     /// <summary>Cuts every wait that ended in a molt into premolt and what lay before it.</summary>
-    private static IEnumerable<Span> SpansOf(Subject subject)
+    internal static IEnumerable<SignSpan> SpansOf(Subject subject)
     {
         var standing = subject.Standing;
         var seen = standing
@@ -84,11 +87,11 @@ public static class SignLessons
             var premolt = molted.AddDays(-days);
             HashSet<string> Seen(DateTimeOffset a, DateTimeOffset b) =>
                 [.. seen.Where(s => s.At > a && s.At <= b).Select(s => s.SignId)];
-            yield return new Span(true, 1, Seen(premolt < from ? from : premolt, molted));
+            yield return new SignSpan(true, 1, Seen(premolt < from ? from : premolt, molted));
             var outside = (premolt - from).TotalDays / days;
             if (outside > 0)
             {
-                yield return new Span(false, outside, Seen(from, premolt));
+                yield return new SignSpan(false, outside, Seen(from, premolt));
             }
         }
     }
@@ -98,7 +101,7 @@ public static class SignLessons
         double ratio,
         double shown,
         bool lasts,
-        List<Span> spans,
+        List<SignSpan> spans,
         RoomRules rules
     )
     {

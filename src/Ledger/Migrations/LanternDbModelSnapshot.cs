@@ -17,6 +17,37 @@ namespace Ledger.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.15");
 
+            modelBuilder.Entity("Ledger.ChoreRow", b =>
+                {
+                    b.Property<long>("Sequence")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Act")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("AtTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("WrittenBy")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("WrittenTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Sequence");
+
+                    b.HasIndex("Id")
+                        .IsUnique();
+
+                    b.ToTable("Chores");
+                });
+
             modelBuilder.Entity("Ledger.ClimateRow", b =>
                 {
                     b.Property<long>("Id")
@@ -161,6 +192,36 @@ namespace Ledger.Migrations
                     b.ToTable("Overrides");
                 });
 
+            modelBuilder.Entity("Ledger.PersonRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("AddedTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<bool>("IsOwner")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("PasswordHash")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long?>("RemovedTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("Name");
+
+                    b.ToTable("People");
+                });
+
             modelBuilder.Entity("Ledger.PictureRow", b =>
                 {
                     b.Property<Guid>("Id")
@@ -195,6 +256,18 @@ namespace Ledger.Migrations
                     b.Property<int>("Id")
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("CalendarToken")
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("JudgedDay")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Layout")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("LayoutVersion")
+                        .HasColumnType("INTEGER");
+
                     b.Property<string>("RulesFingerprint")
                         .IsRequired()
                         .HasColumnType("TEXT");
@@ -209,6 +282,84 @@ namespace Ledger.Migrations
                     b.HasKey("Id");
 
                     b.ToTable("Rooms");
+                });
+
+            modelBuilder.Entity("Ledger.SessionRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Browser")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long?>("EndedTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("From")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("MadeTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<Guid>("PersonId")
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("SeenTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("PersonId");
+
+                    b.ToTable("Sessions");
+                });
+
+            modelBuilder.Entity("Ledger.SitterLinkRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Contacts")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long?>("EndedTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("FromDay")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("MadeTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Note")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<int>("ToDay")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("TokenHash")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<bool>("TwoPeople")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("TokenHash")
+                        .IsUnique();
+
+                    b.ToTable("SitterLinks");
                 });
 
             modelBuilder.Entity("Ledger.SpeciesRow", b =>
@@ -229,6 +380,10 @@ namespace Ledger.Migrations
                 {
                     b.Property<Guid>("StockId")
                         .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Glance")
+                        .IsRequired()
                         .HasColumnType("TEXT");
 
                     b.Property<bool>("Here")
@@ -255,6 +410,8 @@ namespace Ledger.Migrations
                         .HasColumnType("TEXT");
 
                     b.HasKey("StockId");
+
+                    b.HasIndex("Here", "Hushed");
 
                     b.HasIndex("Here", "NextDueTicks");
 

@@ -1,0 +1,326 @@
+using System.Security.Claims;
+using System.Threading.RateLimiting;
+using App.Hosting;
+using Microsoft.AspNetCore.Antiforgery;
+using Microsoft.AspNetCore.Authentication;
+using Microsoft.AspNetCore.Authentication.Cookies;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace App.Access;
+
+/// <summary>Whether one must sign in, and as whom one is.</summary>
+/// <param name="Needed">Whether the room listens on the network, so that everybody signs in.</param>
+/// <param name="Name">Who is signed in; none when nobody is.</param>
+/// <param name="IsOwner">Whether that is the owner; on this machine alone everybody is.</param>
+/// <param name="PasswordSet">Whether the owner has a password.</param>
+/// <param name="Token">To be sent with everything that changes something, as X-Lantern-Token.</param>
+public sealed record SessionView(bool Needed, string? Name, bool IsOwner, bool PasswordSet, string Token);
+
+/// <summary>Signing in.</summary>
+public sealed record SignInRequest(string Name, string Password);
+
+/// <summary>The owner's password, before or after the room is opened to the network.</summary>
+/// <param name="Name">Name under which the owner signs in.</param>
+/// <param name="Password">At least ten characters.</param>
+public sealed record OwnerRequest(string Name, string Password);
+
+/// <summary>A changed password of one's own.</summary>
+public sealed record PasswordRequest(string Former, string Password);
+
+/// <summary>A helper who may sign in.</summary>
+public sealed record HelperRequest(string Name, string Password);
+
+/// <summary>Somebody who may sign in.</summary>
+public sealed record PersonView(Guid Id, string Name, bool IsOwner, DateTimeOffset AddedAt);
+
+/// <summary>A browser in which somebody is signed in.</summary>
+public sealed record OpenSession(
+    Guid Id,
+    string Person,
+    string From,
+    string Browser,
+    DateTimeOffset MadeAt,
+    DateTimeOffset SeenAt,
+    bool IsThis
+);
+
+/// <summary>People and sessions.</summary>
+public sealed record AccessView(
+    IReadOnlyList<PersonView> People,
+    IReadOnlyList<OpenSession> Sessions,
+    bool Lan,
+    string Address
+);
+
+/// <summary>Signing in and out, people, sessions.</summary>
+public static class AccessEndpoints
+{
+    public static void MapAccess(this WebApplication app)
+    {
+        var session = app.MapGroup("/api/session").WithTags("Access");
+        session.MapGet("", ReadAsync).WithName("session");
+        session
+            .MapPost("sign-in", SignInAsync)
+            .WithName("signIn")
+            .Produces<SessionView>()
+            .ProducesValidationProblem()
+            .ProducesProblem(429)
+            .RequireRateLimiting(AccessServices.SignInLimit);
+        session.MapPost("sign-out", SignOutAsync).WithName("signOut").Produces<SessionView>();
+        session
+            .MapPut("password", ChangePasswordAsync)
+            .WithName("changePassword")
+            .Produces<SessionView>()
+            .ProducesValidationProblem()
+            .RequireRateLimiting(AccessServices.SignInLimit);
+
+        var access = app.MapGroup("/api/access").WithTags("Access").ForOwner();
+        access.MapGet("", PeopleAsync).WithName("access");
+        access.MapPut("owner", SetOwnerAsync).WithName("setOwner").Produces<AccessView>().ProducesValidationProblem();
+        access.MapPost("people", AddAsync).WithName("addHelper").Produces<AccessView>().ProducesValidationProblem();
+        access
+            .MapDelete("people/{id:guid}", RemoveAsync)
+            .WithName("removeHelper")
+            .Produces<AccessView>()
+            .ProducesProblem(404);
+        access
+            .MapDelete("sessions/{id:guid}", EndAsync)
+            .WithName("endSession")
+            .Produces<AccessView>()
+            .ProducesProblem(404);
+    }
+
+    private static async Task<Ok<SessionView>> ReadAsync(
+        HttpContext context,
+        LanternOptions options,
+        IAntiforgery forgery,
+        People people,
+        CancellationToken cancel
+    ) => TypedResults.Ok(await ViewAsync(context, options, forgery, people, cancel));
+
+    private static async Task<SessionView> ViewAsync(
+        HttpContext context,
+        LanternOptions options,
+        IAntiforgery forgery,
+        People people,
+        CancellationToken cancel
+    )
+    {
+        context.Response.Headers.CacheControl = "no-store";
+        var tokens = forgery.GetAndStoreTokens(context);
+        return new SessionView(
+            options.Lan,
+            context.User.FindFirstValue(ClaimTypes.Name),
+            !options.Lan || context.User.IsInRole(AccessServices.OwnerRole),
+            await people.HasOwnerAsync(cancel),
+            tokens.RequestToken ?? ""
+        );
+    }
+
+    private static async Task<IResult> SignInAsync(
+        SignInRequest body,
+        HttpContext context,
+        LanternOptions options,
+        IAntiforgery forgery,
+        People people,
+        PartitionedRateLimiter<string> byName,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
+    {
+        using var lease = byName.AttemptAcquire(body.Name);
+        if (!lease.IsAcquired)
+        {
+            const int FifteenMinutes = 900;
+            return AccessServices.TooMany(FifteenMinutes);
+        }
+
+        if (await people.CheckAsync(body.Name, body.Password, cancel) is not { } person)
+        {
+            return Problems.Of("password", "Name and password do not fit together.");
+        }
+
+        var session = await people.BeginAsync(
+            person,
+            context.Connection.RemoteIpAddress?.ToString() ?? "",
+            context.Request.Headers.UserAgent.ToString(),
+            clock.GetUtcNow(),
+            cancel
+        );
+        var claims = new List<Claim>
+        {
+            new(ClaimTypes.NameIdentifier, person.Id.ToString()),
+            new(ClaimTypes.Name, person.Name),
+            new(AccessServices.SessionClaim, session.Id.ToString()),
+        };
+        if (person.IsOwner)
+        {
+            claims.Add(new Claim(ClaimTypes.Role, AccessServices.OwnerRole));
+        }
+
+        var principal = new ClaimsPrincipal(
+            new ClaimsIdentity(claims, CookieAuthenticationDefaults.AuthenticationScheme)
+        );
+        await context.SignInAsync(principal, new AuthenticationProperties { IsPersistent = true });
+        context.User = principal;
+        return TypedResults.Ok(await ViewAsync(context, options, forgery, people, cancel));
+    }
+
+    private static async Task<IResult> SignOutAsync(
+        HttpContext context,
+        LanternOptions options,
+        IAntiforgery forgery,
+        People people,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
+    {
+        if (SessionOf(context) is { } session)
+        {
+            await people.EndAsync(session, null, clock.GetUtcNow(), cancel);
+        }
+
+        await context.SignOutAsync();
+        context.User = new ClaimsPrincipal(new ClaimsIdentity());
+        return TypedResults.Ok(await ViewAsync(context, options, forgery, people, cancel));
+    }
+
+    private static async Task<IResult> ChangePasswordAsync(
+        PasswordRequest body,
+        HttpContext context,
+        LanternOptions options,
+        IAntiforgery forgery,
+        People people,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
+    {
+        var id = Guid.TryParse(context.User.FindFirstValue(ClaimTypes.NameIdentifier), out var known)
+            ? known
+            : Guid.Empty;
+        if (await people.FindAsync(id, cancel) is not { } person || SessionOf(context) is not { } session)
+        {
+            return Results.Problem(statusCode: StatusCodes.Status401Unauthorized, title: "Sign in first.");
+        }
+
+        if (await people.CheckAsync(person.Name, body.Former, cancel) is null)
+        {
+            return Problems.Of("former", "Is not your password.");
+        }
+
+        if (Passwords.Problem(body.Password) is { } weak)
+        {
+            return Problems.Of("password", weak);
+        }
+
+        await people.ChangePasswordAsync(person, body.Password, session, clock.GetUtcNow(), cancel);
+        return TypedResults.Ok(await ViewAsync(context, options, forgery, people, cancel));
+    }
+
+    private static async Task<Ok<AccessView>> PeopleAsync(
+        HttpContext context,
+        LanternOptions options,
+        People people,
+        CancellationToken cancel
+    ) => TypedResults.Ok(await ListAsync(context, options, people, cancel));
+
+    private static async Task<AccessView> ListAsync(
+        HttpContext context,
+        LanternOptions options,
+        People people,
+        CancellationToken cancel
+    )
+    {
+        var all = await people.AllAsync(cancel);
+        var names = all.ToDictionary(p => p.Id, p => p.Name);
+        var own = SessionOf(context);
+        return new AccessView(
+            [.. all.Select(p => new PersonView(p.Id, p.Name, p.IsOwner, At(p.AddedTicks)))],
+            [
+                .. (await people.SessionsAsync(null, cancel))
+                    .Where(s => names.ContainsKey(s.PersonId))
+                    .Select(s => new OpenSession(
+                        s.Id,
+                        names[s.PersonId],
+                        s.From,
+                        s.Browser,
+                        At(s.MadeTicks),
+                        At(s.SeenTicks),
+                        s.Id == own
+                    )),
+            ],
+            options.Lan,
+            options.PublicAddress
+        );
+    }
+
+    private static async Task<IResult> SetOwnerAsync(
+        OwnerRequest body,
+        HttpContext context,
+        LanternOptions options,
+        People people,
+        TimeProvider clock,
+        CancellationToken cancel
+    )
+    {
+        if (People.NameProblem(body.Name) is { } wrong)
+        {
+            return Problems.Of("name", wrong);
+        }
+
+        if (Passwords.Problem(body.Password) is { } weak)
+        {
+            return Problems.Of("password", weak);
+        }
+
+        var all = await people.AllAsync(cancel);
+        if (all.Any(p => !p.IsOwner && string.Equals(p.Name, body.Name.Trim(), StringComparison.OrdinalIgnoreCase)))
+        {
+            return Problems.Of("name", "Somebody of this name is there already.");
+        }
+
+        await people.SetOwnerAsync(body.Name.Trim(), body.Password, clock.GetUtcNow(), cancel);
+        return TypedResults.Ok(await ListAsync(context, options, people, cancel));
+    }
+
+    private static async Task<IResult> AddAsync(
+        HelperRequest body,
+        HttpContext context,
+        LanternOptions options,
+        People people,
+        TimeProvider clock,
+        CancellationToken cancel
+    ) =>
+        await people.AddHelperAsync(body.Name, body.Password, clock.GetUtcNow(), cancel) is { } wrong
+            ? Problems.Of(wrong.Field, wrong.Message)
+            : TypedResults.Ok(await ListAsync(context, options, people, cancel));
+
+    private static async Task<IResult> RemoveAsync(
+        Guid id,
+        HttpContext context,
+        LanternOptions options,
+        People people,
+        TimeProvider clock,
+        CancellationToken cancel
+    ) =>
+        await people.RemoveHelperAsync(id, clock.GetUtcNow(), cancel)
+            ? TypedResults.Ok(await ListAsync(context, options, people, cancel))
+            : Problems.NotFound("helper");
+
+    private static async Task<IResult> EndAsync(
+        Guid id,
+        HttpContext context,
+        LanternOptions options,
+        People people,
+        TimeProvider clock,
+        CancellationToken cancel
+    ) =>
+        await people.EndAsync(id, null, clock.GetUtcNow(), cancel)
+            ? TypedResults.Ok(await ListAsync(context, options, people, cancel))
+            : Problems.NotFound("session");
+
+    private static Guid? SessionOf(HttpContext context) =>
+        Guid.TryParse(context.User.FindFirstValue(AccessServices.SessionClaim), out var id) ? id : null;
+
+    private static DateTimeOffset At(long ticks) => new(ticks, TimeSpan.Zero);
+}

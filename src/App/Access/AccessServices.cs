@@ -1,0 +1,213 @@
+using System.Globalization;
+using System.Security.Claims;
+using System.Threading.RateLimiting;
+using App.Almanac;
+using App.Hosting;
+using Microsoft.AspNetCore.Antiforgery;
+using Microsoft.AspNetCore.Authentication;
+using Microsoft.AspNetCore.Authentication.Cookies;
+using Microsoft.AspNetCore.DataProtection;
+using Microsoft.AspNetCore.DataProtection.KeyManagement;
+using Microsoft.AspNetCore.DataProtection.Repositories;
+using Microsoft.Extensions.Options;
+
+namespace App.Access;
+
+/// <summary>Marks an address that only the owner of the room may use.</summary>
+public sealed class OwnerOnly;
+
+/// <summary>
+/// Who may come in. On this machine alone nobody is asked for anything. On the network everybody signs in, and a sitter's
+/// link or a calendar's address opens nothing but its own sheet.
+/// </summary>
+public static class AccessServices
+{
+    public const string SignInLimit = "sign-in";
+    public const string SessionClaim = "session";
+    public const string OwnerRole = "owner";
+
+    public const string OwnerFirst =
+        "To listen on the network an owner's password must be set first: run ./lantern password, or set it under Room.";
+
+    private const string CookieName = "lantern";
+    private const int AttemptsAMinute = 8;
+    private const int AttemptsByName = 12;
+    private static readonly TimeSpan ByNameWindow = TimeSpan.FromMinutes(15);
+    private static readonly TimeSpan SignedInFor = TimeSpan.FromDays(30);
+
+    public static void AddAccess(this IServiceCollection services)
+    {
+        services
+            .AddAuthentication(CookieAuthenticationDefaults.AuthenticationScheme)
+            .AddCookie(cookie =>
+            {
+                cookie.Cookie.Name = CookieName;
+                cookie.Cookie.HttpOnly = true;
+                cookie.Cookie.SameSite = SameSiteMode.Strict;
+                cookie.ExpireTimeSpan = SignedInFor;
+                cookie.SlidingExpiration = true;
+                cookie.Events.OnRedirectToLogin = context => Bare(context, StatusCodes.Status401Unauthorized);
+                cookie.Events.OnRedirectToAccessDenied = context => Bare(context, StatusCodes.Status403Forbidden);
+                cookie.Events.OnValidatePrincipal = ValidateAsync;
+            });
+        services.AddAntiforgery(forgery =>
+        {
+            forgery.HeaderName = "X-Lantern-Token";
+            forgery.Cookie.Name = "lantern-forgery";
+            forgery.Cookie.SameSite = SameSiteMode.Strict;
+        });
+        services.AddDataProtection().SetApplicationName("hushed-lantern");
+        // Kept beside the data, so that a restart signs nobody out.
+        services.AddSingleton<IConfigureOptions<KeyManagementOptions>>(
+            provider => new ConfigureOptions<KeyManagementOptions>(keys =>
+                keys.XmlRepository = new FileSystemXmlRepository(
+                    new DirectoryInfo(
+                        Path.Combine(
+                            Path.GetDirectoryName(provider.GetRequiredService<LanternOptions>().DataFile)!,
+                            "keys"
+                        )
+                    ),
+                    provider.GetRequiredService<ILoggerFactory>()
+                )
+            )
+        );
+
+        services.AddRateLimiter(limiter =>
+        {
+            limiter.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
+            limiter.OnRejected = async (context, cancel) => await TooMany(60).ExecuteAsync(context.HttpContext);
+            limiter.AddPolicy(
+                SignInLimit,
+                context =>
+                    RateLimitPartition.GetFixedWindowLimiter(
+                        context.Connection.RemoteIpAddress?.ToString() ?? "",
+                        _ => new FixedWindowRateLimiterOptions
+                        {
+                            PermitLimit = AttemptsAMinute,
+                            Window = TimeSpan.FromMinutes(1),
+                        }
+                    )
+            );
+        });
+        services.AddSingleton(
+            PartitionedRateLimiter.Create<string, string>(name =>
+                RateLimitPartition.GetFixedWindowLimiter(
+                    name.Trim().ToUpperInvariant(),
+                    _ => new FixedWindowRateLimiterOptions { PermitLimit = AttemptsByName, Window = ByNameWindow }
+                )
+            )
+        );
+    }
+
+    /// <summary>The answer to too many attempts.</summary>
+    public static IResult TooMany(int seconds) =>
+        Results.Problem(
+            statusCode: StatusCodes.Status429TooManyRequests,
+            title: string.Create(
+                CultureInfo.InvariantCulture,
+                $"Too many attempts. Wait {(seconds > 60 ? $"{seconds / 60} minutes" : "a minute")} and try again."
+            )
+        );
+
+    /// <summary>Whether the owner has a password.</summary>
+    public static async Task<bool> HasOwnerAsync(this WebApplication app)
+    {
+        using var scope = app.Services.CreateScope();
+        return await scope.ServiceProvider.GetRequiredService<People>().HasOwnerAsync(CancellationToken.None);
+    }
+
+    /// <summary>Only the owner of the room may use this, once anybody must sign in.</summary>
+    public static TBuilder ForOwner<TBuilder>(this TBuilder builder)
+        where TBuilder : IEndpointConventionBuilder => builder.WithMetadata(new OwnerOnly());
+
+    public static void UseAccess(this WebApplication app)
+    {
+        app.UseRateLimiter();
+        app.UseAuthentication();
+        app.Use(GuardAsync);
+    }
+
+    private static async Task GuardAsync(HttpContext context, RequestDelegate next)
+    {
+        var options = context.RequestServices.GetRequiredService<LanternOptions>();
+        if (!options.Lan || IsOpen(context.Request))
+        {
+            await next(context);
+            return;
+        }
+
+        if (context.User.Identity?.IsAuthenticated != true)
+        {
+            await Results
+                .Problem(statusCode: StatusCodes.Status401Unauthorized, title: "Sign in first.")
+                .ExecuteAsync(context);
+            return;
+        }
+
+        if (context.GetEndpoint()?.Metadata.GetMetadata<OwnerOnly>() is not null && !context.User.IsInRole(OwnerRole))
+        {
+            await Results
+                .Problem(statusCode: StatusCodes.Status403Forbidden, title: "Only the owner of the room may do that.")
+                .ExecuteAsync(context);
+            return;
+        }
+
+        if (ChangesSomething(context.Request) && !await IsOursAsync(context))
+        {
+            await Results
+                .Problem(
+                    statusCode: StatusCodes.Status400BadRequest,
+                    title: "This did not come from an open page of the room: reload and try again."
+                )
+                .ExecuteAsync(context);
+            return;
+        }
+
+        await next(context);
+    }
+
+    /// <summary>What is open to everybody: the bare page without data, signing in, and what has a secret of its own.</summary>
+    private static bool IsOpen(HttpRequest request)
+    {
+        var path = request.Path;
+        return path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase)
+            ? path.StartsWithSegments("/api/sit", StringComparison.OrdinalIgnoreCase)
+                || path.Equals("/api/session", StringComparison.OrdinalIgnoreCase)
+                || path.Equals("/api/session/sign-in", StringComparison.OrdinalIgnoreCase)
+                || path.Equals("/api/health", StringComparison.OrdinalIgnoreCase)
+            : HttpMethods.IsGet(request.Method)
+                || HttpMethods.IsHead(request.Method)
+                || path.StartsWithSegments(AlmanacEndpoints.FeedRoot, StringComparison.OrdinalIgnoreCase);
+    }
+
+    private static bool ChangesSomething(HttpRequest request) =>
+        !HttpMethods.IsGet(request.Method)
+        && !HttpMethods.IsHead(request.Method)
+        && !HttpMethods.IsOptions(request.Method);
+
+    private static async Task<bool> IsOursAsync(HttpContext context) =>
+        await context.RequestServices.GetRequiredService<IAntiforgery>().IsRequestValidAsync(context);
+
+    private static Task Bare(RedirectContext<CookieAuthenticationOptions> context, int status)
+    {
+        context.Response.StatusCode = status;
+        return Task.CompletedTask;
+    }
+
+    /// <summary>A cookie holds only as long as its session does, so that a session can be ended from elsewhere.</summary>
+    private static async Task ValidateAsync(CookieValidatePrincipalContext context)
+    {
+        var services = context.HttpContext.RequestServices;
+        var cancel = context.HttpContext.RequestAborted;
+        if (
+            !Guid.TryParse(context.Principal?.FindFirstValue(SessionClaim), out var session)
+            || !await services
+                .GetRequiredService<People>()
+                .HoldsAsync(session, services.GetRequiredService<TimeProvider>().GetUtcNow(), cancel)
+        )
+        {
+            context.RejectPrincipal();
+            await context.HttpContext.SignOutAsync();
+        }
+    }
+}

@@ -1,0 +1,59 @@
+using Husbandry.Rounds;
+using Ledger;
+
+namespace App.Hosting;
+
+/// <summary>The room as it is at the instant of a request: rules, settings, climate, furniture, and what it has taught.</summary>
+public sealed class RoomNow(
+    RulebookStore rulebook,
+    RoomStore store,
+    JournalReader reader,
+    LarderStore larder,
+    NightJudge judge,
+    LessonKeeper lessons,
+    LanternDb db,
+    RoomCache cache,
+    TimeProvider clock
+)
+{
+    public async Task<Room> ReadAsync(CancellationToken cancel)
+    {
+        cache.See(await reader.LatestSequenceAsync(cancel));
+        var bare = Room.At(
+            await rulebook.ReadAsync(cancel),
+            (await store.ReadAsync(cancel)).Settings,
+            clock.GetUtcNow()
+        ) with
+        {
+            Climate = await rulebook.ClimateAsync(cancel),
+            Layout = cache.Layout ??= (await store.LayoutAsync(cancel)).Layout,
+        };
+        var room = bare with
+        {
+            RoundPace = await PaceAsync(bare, cancel),
+            Lessons = await lessons.ForAsync(bare, reader, cancel),
+            Kept = await larder.KeptAsync(bare, cancel),
+        };
+        await judge.KeepUpAsync(room, cancel);
+        return room;
+    }
+
+    /// <summary>How long acts take here, learned once a night from the newest rounds.</summary>
+    private async Task<RoundPace> PaceAsync(Room room, CancellationToken cancel)
+    {
+        if (cache.Pace is not { } kept || kept.Night != room.Tonight || kept.Fingerprint != room.Rules.Fingerprint)
+        {
+            var before = (await reader.NewestAsync(room.Rules.Room.PaceEntries.Value, cancel)).Where(e =>
+                e.WrittenAt < room.Clock.StartOf(room.Tonight)
+            );
+            kept = new RoomCache.KeptPace(RoundPace.Of(before, room.Rules.Room), room.Tonight, room.Rules.Fingerprint);
+            cache.Pace = kept;
+        }
+
+        return kept.Pace;
+    }
+
+    /// <summary>Everything that is or was in the room at a glance, as judged for tonight.</summary>
+    public async Task<StockIndex> IndexAsync(CancellationToken cancel) =>
+        cache.Index ??= await StockIndex.ReadAsync(db, cancel);
+}

@@ -1,0 +1,235 @@
+using App.Hosting;
+using Husbandry.Journal;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+using Ledger;
+using Microsoft.EntityFrameworkCore;
+
+namespace App.Rounds;
+
+/// <summary>Reads the round of a night. Only what is due or hushed is read from the file; the rest is counted in the index.</summary>
+public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal, ChoreStore chores, LineCache cache)
+{
+    private static readonly TimeSpan Break = TimeSpan.FromMinutes(10);
+
+    /// <summary>Tonight's round.</summary>
+    public async Task<RoundView> ReadAsync(CancellationToken cancel)
+    {
+        var room = await now.ReadAsync(cancel);
+        var index = await now.IndexAsync(cancel);
+        var order = room.Layout.WalkingOrder();
+        var lines = await LinesAsync(room, index, cancel);
+        lines.Sort(
+            (a, b) =>
+            {
+                var out1 = a.Act == RoundAct.RemoveLeftovers ? 0 : 1;
+                var out2 = b.Act == RoundAct.RemoveLeftovers ? 0 : 1;
+                return out1 != out2 ? out1.CompareTo(out2) : order.Compare(a.Place, b.Place);
+            }
+        );
+        var open = lines.Where(l => l.State == LineState.Due).Select(l => l.StockId).ToHashSet();
+        var hushed = lines.Where(l => l.State == LineState.PassBy).Select(l => l.StockId).ToHashSet();
+        var tonight = Chronicle.Effective(await journal.ReadSinceAsync(room.Clock.StartOf(room.Tonight), cancel));
+        var done = Done(tonight, index, room)
+            .Where(d => !open.Contains(d.StockId))
+            .Where(d => !hushed.Contains(d.StockId) || IsWork(tonight, d.StockId))
+            .ToList();
+        var doneIds = done.Select(d => d.StockId).ToHashSet();
+        var walk = lines
+            .Where(l => l.State == LineState.Due || (l.State == LineState.PassBy && !doneIds.Contains(l.StockId)))
+            .ToList();
+        var standing = await chores.StandingAsync(cancel);
+        var due = standing.DueBy(room.Tonight).Select(c => new RoundChore(c, false));
+        var doneChores = standing.Chores.Where(c => c.LastDone == room.Tonight).Select(c => new RoundChore(c, true));
+        var openLines = walk.Where(l => l.State == LineState.Due).ToList();
+        var progress = new RoundProgress(
+            done.Count,
+            done.Count + open.Count,
+            walk.Count - open.Count,
+            index.Here.Count - done.Count - walk.Count,
+            openLines.Sum(l => l.Seconds) + due.Sum(c => c.Chore.Plan.Minutes * 60)
+        );
+        return new RoundView(
+            room.Settings.RoomName,
+            room.Tonight,
+            progress,
+            LeftAt(tonight, index, openLines.Count, room),
+            Shelves(index, room, order, open, hushed, doneIds),
+            walk,
+            done,
+            [.. due, .. doneChores],
+            RoundKit.Of(openLines),
+            room.RoundPace.Why(room.Rules.Room)
+        );
+    }
+
+    /// <summary>A night that is over.</summary>
+    public async Task<NightPast> PastAsync(DateOnly night, CancellationToken cancel)
+    {
+        var room = await now.ReadAsync(cancel);
+        var index = await now.IndexAsync(cancel);
+        var entries = (await journal.ReadBetweenAsync(room.Clock.StartOf(night), room.Clock.EndOf(night), cancel))
+            .Where(e => e.When.To < room.Clock.EndOf(night))
+            .ToList();
+        (Place, string)? Places(Guid id) => index.Find(id) is { } g ? (g.Place, g.Name) : null;
+        return new NightPast(night, [.. Done(entries, index, room)], RoundSummary.Of(entries, Places, room));
+    }
+
+    /// <summary>A night to come.</summary>
+    public async Task<NightAhead> AheadAsync(DateOnly night, CancellationToken cancel)
+    {
+        var room = await now.ReadAsync(cancel);
+        var index = await now.IndexAsync(cancel);
+        return NightAhead.Of(index.Here, await chores.StandingAsync(cancel), night, room);
+    }
+
+    /// <summary>What needs nothing tonight on one shelf.</summary>
+    public async Task<IReadOnlyList<RestingLine>> RestingAsync(string shelf, CancellationToken cancel)
+    {
+        var room = await now.ReadAsync(cancel);
+        var index = await now.IndexAsync(cancel);
+        var rows = await db
+            .Standings.AsNoTracking()
+            .Where(s => s.Here && !s.Hushed)
+            .Select(s => new
+            {
+                s.StockId,
+                s.Rack,
+                s.Shelf,
+                s.NextDueTicks,
+            })
+            .Where(s => s.Rack + s.Shelf == shelf)
+            .ToListAsync(cancel);
+        var end = room.Clock.EndOf(room.Tonight).UtcTicks;
+        return
+        [
+            .. rows.Where(r => r.NextDueTicks >= end)
+                .Select(r => (Glance: index.Find(r.StockId), r.NextDueTicks))
+                .Where(x => x.Glance is not null)
+                .Select(x => new RestingLine(
+                    x.Glance!.StockId,
+                    x.Glance.Place,
+                    x.Glance.Name,
+                    x.NextDueTicks == long.MaxValue
+                        ? null
+                        : room.Clock.NightOf(new DateTimeOffset(x.NextDueTicks, TimeSpan.Zero))
+                ))
+                .OrderBy(r => r.Place),
+        ];
+    }
+
+    /// <summary>The lines of everything due or hushed, those that hold from before and the others judged now.</summary>
+    private async Task<List<RoundLine>> LinesAsync(Room room, StockIndex index, CancellationToken cancel)
+    {
+        var end = room.Clock.EndOf(room.Tonight).UtcTicks;
+        var ids = await db
+            .Standings.AsNoTracking()
+            .Where(s => s.Here && (s.Hushed || s.NextDueTicks < end))
+            .Select(s => s.StockId)
+            .ToListAsync(cancel);
+        var lines = new List<RoundLine>(ids.Count);
+        var unknown = new List<Guid>();
+        foreach (var id in ids)
+        {
+            if (cache.Find(id, index.Find(id)?.Sequence ?? 0, room) is { } line)
+            {
+                lines.Add(line);
+            }
+            else
+            {
+                unknown.Add(id);
+            }
+        }
+
+        const int Portion = 500;
+        foreach (var portion in unknown.Chunk(Portion))
+        {
+            var rows = await db.Standings.AsNoTracking().Where(s => portion.Contains(s.StockId)).ToListAsync(cancel);
+            lines.AddRange(rows.Select(row => cache.Judge(row, room)));
+        }
+
+        return lines;
+    }
+
+    /// <summary>Enclosures at which something of the round was done.</summary>
+    private static IEnumerable<DoneLine> Done(IReadOnlyList<JournalEntry> night, StockIndex index, Room room) =>
+        night
+            .Where(e => IsRoundAct(e.Act))
+            .GroupBy(e => e.StockId)
+            .Select(g => (Entries: g.ToList(), Glance: index.Find(g.Key)))
+            .Where(x => x.Glance is not null)
+            .Select(x =>
+            {
+                var last = x.Entries[^1];
+                var text = string.Join(", ", x.Entries.Select(e => JournalText.Of(e.Act, room.Rules, room.Wording)));
+                return new DoneLine(
+                    last.StockId,
+                    x.Glance!.Place,
+                    x.Glance.Name,
+                    last.Id,
+                    text,
+                    last.When.To,
+                    last.WrittenBy
+                );
+            })
+            .OrderBy(d => d.Place, room.Layout.WalkingOrder());
+
+    private static bool IsRoundAct(Act act) =>
+        act is Offered or LeftoversRemoved or Watered or FangsChecked or Molted or PutOff or Looked or SignSeen;
+
+    /// <summary>A sign seen or a look at a hushed animal is no work done: it stays one to pass by.</summary>
+    private static bool IsWork(IReadOnlyList<JournalEntry> night, Guid stockId) =>
+        night.Any(e => e.StockId == stockId && IsRoundAct(e.Act) && e.Act is not (Looked or SignSeen));
+
+    private static RoundBreak? LeftAt(IReadOnlyList<JournalEntry> tonight, StockIndex index, int open, Room room)
+    {
+        var last = tonight.Where(e => IsRoundAct(e.Act)).MaxBy(e => e.WrittenAt);
+        return
+            open > 0 && last is not null && room.Now - last.WrittenAt > Break && index.Find(last.StockId) is { } glance
+            ? new RoundBreak(glance.Place, glance.Name, last.WrittenAt)
+            : null;
+    }
+
+    private static List<RoundShelf> Shelves(
+        StockIndex index,
+        Room room,
+        IComparer<Place> order,
+        HashSet<Guid> open,
+        HashSet<Guid> hushed,
+        HashSet<Guid> done
+    )
+    {
+        char State(Guid id) =>
+            open.Contains(id) ? 'o'
+            : done.Contains(id) ? 'd'
+            : hushed.Contains(id) ? 'h'
+            : 'r';
+        return
+        [
+            .. index
+                .Shelves.OrderBy(s => s[0].Place, order)
+                .Select(s =>
+                {
+                    var layout = room.Layout.ShelfOf(s[0].Place);
+                    var notes = new[] { layout?.HeatNote, layout?.MoistureNote }.Where(n => n is { Length: > 0 });
+                    return new RoundShelf(
+                        s[0].Place.ShelfCode,
+                        layout?.Quarantine == true,
+                        string.Join(" · ", notes),
+                        [.. s.Select(g => g.Place.Slot)],
+                        string.Create(
+                            s.Count,
+                            s,
+                            (letters, shelf) =>
+                            {
+                                for (var k = 0; k < shelf.Count; k++)
+                                {
+                                    letters[k] = State(shelf[k].StockId);
+                                }
+                            }
+                        )
+                    );
+                }),
+        ];
+    }
+}

@@ -1,0 +1,67 @@
+using Husbandry.Chores;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+using Husbandry.Vigils;
+
+namespace App.Rounds;
+
+/// <summary>Something done on a night.</summary>
+/// <param name="EntryId">The newest entry of the enclosure that night.</param>
+/// <param name="Text">What was done, joined.</param>
+/// <param name="By">Who did it.</param>
+public sealed record DoneLine(
+    Guid StockId,
+    Place Place,
+    string Name,
+    Guid EntryId,
+    string Text,
+    DateTimeOffset At,
+    string By
+);
+
+/// <summary>An enclosure that needs nothing tonight.</summary>
+public sealed record RestingLine(Guid StockId, Place Place, string Name, DateOnly? NextDue);
+
+/// <summary>One shelf of the round, in walking order.</summary>
+/// <param name="Code">Code of the shelf.</param>
+/// <param name="Quarantine">Whether new stock stands here: last, with tools of its own.</param>
+/// <param name="Note">What the keeper noted of its warmth and moisture.</param>
+/// <param name="Slots">Slots that are taken, in order.</param>
+/// <param name="States">One letter for each of them: d done, o open, h hushed, r resting.</param>
+public sealed record RoundShelf(string Code, bool Quarantine, string Note, IReadOnlyList<int> Slots, string States);
+
+/// <summary>How far the round has come.</summary>
+public sealed record RoundProgress(int Done, int Total, int PassBy, int Resting, double SecondsLeft);
+
+/// <summary>Where the round was left.</summary>
+public sealed record RoundBreak(Place Place, string Name, DateTimeOffset At);
+
+/// <summary>A chore on the round.</summary>
+/// <param name="Chore">The chore.</param>
+/// <param name="DoneTonight">Whether it is done.</param>
+public sealed record RoundChore(Chore Chore, bool DoneTonight);
+
+/// <summary>Tonight's round.</summary>
+/// <param name="Left">Where it was left, when that was more than a while ago.</param>
+/// <param name="Chores">Work other than at animals.</param>
+/// <param name="Kit">What to have ready for what is still to do.</param>
+/// <param name="Pace">Why it should take so long.</param>
+public sealed record RoundView(
+    string RoomName,
+    DateOnly Night,
+    RoundProgress Progress,
+    RoundBreak? Left,
+    IReadOnlyList<RoundShelf> Shelves,
+    IReadOnlyList<RoundLine> Lines,
+    IReadOnlyList<DoneLine> Done,
+    IReadOnlyList<RoundChore> Chores,
+    IReadOnlyList<KitNeed> Kit,
+    IReadOnlyList<Reason> Pace
+);
+
+/// <summary>Why a line says what it says, with the band of the next molt or wait.</summary>
+public sealed record LineWhy(string Summary, IReadOnlyList<Reason> Reasons, VigilForecast? Molt);
+
+/// <summary>A night that is over: what was done.</summary>
+public sealed record NightPast(DateOnly Night, IReadOnlyList<DoneLine> Done, RoundSummary Summary);

@@ -1,0 +1,219 @@
+using App.Hosting;
+using Husbandry.Journal;
+using Husbandry.Rounds;
+using Husbandry.Sitter;
+using Ledger;
+using Microsoft.EntityFrameworkCore;
+
+namespace App.Sitter;
+
+/// <summary>A line that the sitter has ticked tonight.</summary>
+public sealed record TickedLine(Guid StockId, string Place, string Name, string Text, DateTimeOffset At);
+
+/// <summary>What a sitter sees.</summary>
+/// <param name="RoomName">Name of the room.</param>
+/// <param name="Sitter">Name of the sitter.</param>
+/// <param name="LastNight">Last night on which the link opens.</param>
+/// <param name="Sheet">Tonight's sheet.</param>
+/// <param name="Ticked">What was ticked tonight.</param>
+/// <param name="Contacts">Whom to call.</param>
+/// <param name="Note">What else to know.</param>
+/// <param name="IfWrong">What to do if something looks wrong.</param>
+public sealed record SitterView(
+    string RoomName,
+    string Sitter,
+    DateOnly LastNight,
+    SitterSheet Sheet,
+    IReadOnlyList<TickedLine> Ticked,
+    string Contacts,
+    string Note,
+    IReadOnlyList<string> IfWrong
+);
+
+/// <summary>A tick of the sitter's.</summary>
+/// <param name="Id">Made by the client; the same id is written once.</param>
+/// <param name="StockId">Which line.</param>
+/// <param name="Tick">What was done.</param>
+/// <param name="Remark">What looks wrong; needed for that tick only.</param>
+public sealed record TickRequest(Guid Id, Guid StockId, SitterTick Tick, string Remark = "");
+
+/// <summary>The sheet behind a sitter's link: it opens this and nothing else.</summary>
+public static class SitterEndpoints
+{
+    private const int LongestRemark = 300;
+
+    /// <summary>Source: common practice, no published source.</summary>
+    private static readonly string[] IfWrong =
+    [
+        "On its back is nearly always a molt: shut the lid softly, do not touch, do not spray, do not feed.",
+        "Legs curled tightly under an upright body: put water within reach at once, then call.",
+        "Something is out: shut the door of the room, do not reach for it, call.",
+        "Stung, bitten, or hairs in the eye: rinse, and call a doctor or the emergency number; then call the keeper.",
+        "When in doubt leave the lid shut. A missed meal harms nobody.",
+    ];
+
+    public static void MapSitterSheet(this WebApplication app)
+    {
+        var sit = app.MapGroup("/api/sit/{secret}").WithTags("Sitter");
+        sit.MapGet("", ReadAsync).WithName("sitterSheet").Produces<SitterView>().ProducesProblem(404);
+        sit.MapPost("ticks", TickAsync)
+            .WithName("sitterTick")
+            .Produces<SitterView>()
+            .ProducesValidationProblem()
+            .ProducesProblem(404)
+            .ProducesProblem(409);
+    }
+
+    private static async Task<IResult> ReadAsync(
+        string secret,
+        HttpContext context,
+        RoomNow now,
+        SitterReader reader,
+        CancellationToken cancel
+    )
+    {
+        context.Response.Headers.CacheControl = "no-store";
+        var room = await now.ReadAsync(cancel);
+        return await reader.LinkAsync(secret, room, cancel) is { } link
+            ? TypedResults.Ok(await ViewAsync(link, room, reader, cancel))
+            : Problems.NotFound(
+                "sheet: the link is not open, has run out or was withdrawn. Ask the keeper for a new one"
+            );
+    }
+
+    private static async Task<SitterView> ViewAsync(
+        SitterLinkRow link,
+        Room room,
+        SitterReader reader,
+        CancellationToken cancel
+    ) =>
+        new(
+            room.Settings.RoomName,
+            link.Name,
+            DateOnly.FromDayNumber(link.ToDay),
+            await reader.SheetAsync(link, room, cancel),
+            await reader.TickedAsync(link, room, cancel),
+            link.Contacts,
+            link.Note,
+            IfWrong
+        );
+
+    private static async Task<IResult> TickAsync(
+        string secret,
+        TickRequest body,
+        RoomNow now,
+        SitterReader reader,
+        JournalStore store,
+        CancellationToken cancel
+    )
+    {
+        var room = await now.ReadAsync(cancel);
+        if (await reader.LinkAsync(secret, room, cancel) is not { } link)
+        {
+            return Problems.NotFound(
+                "sheet: the link is not open, has run out or was withdrawn. Ask the keeper for a new one"
+            );
+        }
+
+        if (
+            body.Tick == SitterTick.LooksWrong
+            && (string.IsNullOrWhiteSpace(body.Remark) || body.Remark.Length > LongestRemark)
+        )
+        {
+            return Problems.Of("remark", $"Say what looks wrong, 1 to {LongestRemark} characters.");
+        }
+
+        var sheet = await reader.SheetAsync(link, room, cancel);
+        var line = sheet.Lines.FirstOrDefault(l => l.StockId == body.StockId);
+        Act? act;
+        if (line is not null)
+        {
+            act = SitterSheet.ActOf(line, body.Tick, body.Remark);
+        }
+        else
+        {
+            // What must stay shut can still look wrong through the wall.
+            var shut = sheet.LeaveShut.Any(s => s.StockId == body.StockId);
+            var ticked = (await reader.TickedAsync(link, room, cancel)).Any(t => t.StockId == body.StockId);
+            act =
+                (shut || ticked) && body.Tick == SitterTick.LooksWrong
+                    ? new Noted($"looks wrong: {body.Remark}")
+                    : null;
+            if (act is null && await reader.WasWrittenAsync(body.Id, cancel))
+            {
+                return TypedResults.Ok(await ViewAsync(link, room, reader, cancel));
+            }
+        }
+
+        if (act is null)
+        {
+            return Problems.Of("stockId", "That is not on tonight’s sheet: leave it to the keeper.");
+        }
+
+        var result = await store.WriteAsync(
+            body.StockId,
+            [new NewEntry(body.Id, Occurrence.At(room.Now), null, act, WrittenBy: SitterReader.HandOf(link))],
+            null,
+            room,
+            cancel
+        );
+        return Problems.ForFailure(result)
+            ?? TypedResults.Ok(await ViewAsync(link, await now.ReadAsync(cancel), reader, cancel));
+    }
+}
+
+/// <summary>Reads links and sheets.</summary>
+public sealed class SitterReader(LanternDb db, JournalReader journal, RoomNow now)
+{
+    /// <summary>The name under which a sitter's ticks are written.</summary>
+    public static string HandOf(SitterLinkRow link) => $"{link.Name} (sitter)";
+
+    /// <summary>The link of a secret, if it is open tonight.</summary>
+    public async Task<SitterLinkRow?> LinkAsync(string secret, Room room, CancellationToken cancel)
+    {
+        var (hash, tonight) = (Secrets.Hash(secret), room.Tonight.DayNumber);
+        return await db
+            .SitterLinks.AsNoTracking()
+            .FirstOrDefaultAsync(
+                l => l.TokenHash == hash && l.EndedTicks == null && l.FromDay <= tonight && l.ToDay >= tonight,
+                cancel
+            );
+    }
+
+    public async Task<SitterSheet> SheetAsync(SitterLinkRow link, Room room, CancellationToken cancel)
+    {
+        var end = room.Clock.EndOf(room.Tonight).UtcTicks;
+        var ids = await db
+            .Standings.AsNoTracking()
+            .Where(s => s.Here && (s.Hushed || s.NextDueTicks < end))
+            .Select(s => s.StockId)
+            .ToListAsync(cancel);
+        var judged = (await journal.StandingsAsync(ids, cancel)).Select(s => Judgement.Of(s, room));
+        return SitterSheet.Of(judged, link.TwoPeople, room);
+    }
+
+    public async Task<IReadOnlyList<TickedLine>> TickedAsync(SitterLinkRow link, Room room, CancellationToken cancel)
+    {
+        var index = await now.IndexAsync(cancel);
+        var hand = HandOf(link);
+        var tonight = await journal.ReadSinceAsync(room.Clock.StartOf(room.Tonight), cancel);
+        return
+        [
+            .. Chronicle
+                .Effective(tonight)
+                .Where(e => e.WrittenBy == hand)
+                .Select(e => (Entry: e, Glance: index.Find(e.StockId)))
+                .Where(x => x.Glance is not null)
+                .Select(x => new TickedLine(
+                    x.Entry.StockId,
+                    x.Glance!.Place.Code,
+                    x.Glance.Name,
+                    JournalText.Of(x.Entry.Act, room.Rules, room.Wording),
+                    x.Entry.WrittenAt
+                )),
+        ];
+    }
+
+    public Task<bool> WasWrittenAsync(Guid entryId, CancellationToken cancel) =>
+        db.Entries.AnyAsync(e => e.Id == entryId, cancel);
+}

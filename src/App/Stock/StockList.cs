@@ -1,0 +1,249 @@
+using Husbandry.Hush;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+using Ledger;
+
+namespace App.Stock;
+
+/// <summary>One animal in the stock list.</summary>
+public sealed record StockLine(
+    Guid StockId,
+    Place Place,
+    string Name,
+    string Species,
+    string Group,
+    Sex Sex,
+    StockKind Kind,
+    int Count,
+    Stage Stage,
+    string? Instar,
+    Phase Phase,
+    string PhaseWord,
+    int Shutters,
+    DateOnly Came,
+    DateOnly? LastMolt,
+    DateOnly? LastMeal,
+    GlanceBand? Awaited,
+    IReadOnlyList<string> Tags,
+    string Fit,
+    Husbandry.Rulebook.Hazard? Hazard,
+    Husbandry.Journal.DepartureKind? Departure,
+    DateOnly? LeftOn
+)
+{
+    public static StockLine Of(Glance g) =>
+        new(
+            g.StockId,
+            g.Place,
+            g.Name,
+            g.Species,
+            g.GroupOne,
+            g.Sex,
+            g.Kind,
+            g.Count,
+            g.Stage,
+            g.Instar,
+            g.Phase,
+            Phases.Word(g.Phase),
+            g.Shutters,
+            g.Came,
+            g.LastMolt,
+            g.LastMeal,
+            g.Band,
+            g.Tags,
+            g.Fit is FitWord.Misfits or FitWord.Outgrows ? g.FitText : "",
+            g.Hazard,
+            g.Departure,
+            g.LeftOn
+        );
+}
+
+/// <summary>A stretch of the stock list.</summary>
+/// <param name="Tonight">Tonight.</param>
+/// <param name="Total">Enclosures that match.</param>
+/// <param name="Animals">Animals in them.</param>
+/// <param name="From">Number of the first line, from 0.</param>
+/// <param name="Lines">The lines.</param>
+/// <param name="Choices">What can be filtered by.</param>
+public sealed record StockStretch(
+    DateOnly Tonight,
+    int Total,
+    int Animals,
+    int From,
+    IReadOnlyList<StockLine> Lines,
+    StockChoices Choices
+);
+
+/// <summary>What the stock can be filtered by.</summary>
+public sealed record StockChoices(
+    IReadOnlyList<string> Species,
+    IReadOnlyList<string> Tags,
+    IReadOnlyList<string> Racks,
+    IReadOnlyList<string> Groups
+);
+
+/// <summary>By what the stock list is ordered.</summary>
+public enum StockOrder
+{
+    /// <summary>Place, rack by rack.</summary>
+    Place,
+
+    /// <summary>Name.</summary>
+    Name,
+
+    /// <summary>Species.</summary>
+    Species,
+
+    /// <summary>Stage of life, the youngest first.</summary>
+    Stage,
+
+    /// <summary>The most hushed first.</summary>
+    Phase,
+
+    /// <summary>Last meal, the longest ago first.</summary>
+    LastMeal,
+
+    /// <summary>Last molt, the longest ago first.</summary>
+    LastMolt,
+
+    /// <summary>What is awaited soonest first.</summary>
+    Awaited,
+
+    /// <summary>The latest to come first.</summary>
+    Came,
+}
+
+/// <summary>Filters and orders the stock.</summary>
+/// <param name="Here">Those in the room, or those that left.</param>
+/// <param name="Find">Code, name, species or tag, mistakes forgiven.</param>
+/// <param name="Group">Group in a word.</param>
+/// <param name="Species">Scientific name.</param>
+/// <param name="Tag">Tag.</param>
+/// <param name="Rack">Rack.</param>
+/// <param name="Stage">Stage of life.</param>
+/// <param name="Sex">Sex.</param>
+/// <param name="Show">hushed, misfits, hazard, new or unmeasured.</param>
+/// <param name="Order">Order.</param>
+/// <param name="Back">Whether the order is turned round.</param>
+public sealed record StockQuery(
+    bool Here = true,
+    string? Find = null,
+    string? Group = null,
+    string? Species = null,
+    string? Tag = null,
+    string? Rack = null,
+    Stage? Stage = null,
+    Sex? Sex = null,
+    string? Show = null,
+    StockOrder Order = StockOrder.Place,
+    bool Back = false
+);
+
+/// <summary>
+/// Filtered and ordered lists, kept as long as the index does not change, so that a list is put in order once and not
+/// again for every stretch of it that is scrolled to.
+/// </summary>
+public sealed class StockLists
+{
+    private const int KeptLists = 16;
+
+    private readonly Lock door = new();
+    private readonly Dictionary<StockQuery, IReadOnlyList<Glance>> lists = [];
+    private (StockIndex Index, long Version, StockFinder Here, StockChoices Choices)? words;
+
+    /// <summary>All that match, in order.</summary>
+    public IReadOnlyList<Glance> Of(StockIndex index, StockQuery query)
+    {
+        lock (door)
+        {
+            KeepUp(index);
+            if (lists.TryGetValue(query, out var kept))
+            {
+                return kept;
+            }
+
+            if (lists.Count >= KeptLists)
+            {
+                lists.Clear();
+            }
+
+            return lists[query] = List(index, query);
+        }
+    }
+
+    /// <summary>What can be filtered by.</summary>
+    public StockChoices ChoicesOf(StockIndex index)
+    {
+        lock (door)
+        {
+            KeepUp(index);
+            return words!.Value.Choices;
+        }
+    }
+
+    private void KeepUp(StockIndex index)
+    {
+        if (words is { } w && w.Index == index && w.Version == index.Version)
+        {
+            return;
+        }
+
+        lists.Clear();
+        var here = index.Here;
+        words = (
+            index,
+            index.Version,
+            new StockFinder(here),
+            new StockChoices(
+                [.. here.Select(g => g.Species).Distinct().Order(StringComparer.Ordinal)],
+                [.. here.SelectMany(g => g.Tags).Distinct().Order(StringComparer.OrdinalIgnoreCase)],
+                [.. here.Select(g => g.Place.Rack).Distinct()],
+                [.. here.Select(g => g.GroupOne).Distinct().Order(StringComparer.Ordinal)]
+            )
+        );
+    }
+
+    private IReadOnlyList<Glance> List(StockIndex index, StockQuery query)
+    {
+        var find = query.Find is { Length: > 0 } asked ? asked : null;
+        var all =
+            !query.Here ? (find is null ? index.Gone : new StockFinder(index.Gone).Find(find))
+            : find is null ? index.Here
+            : words!.Value.Here.Find(find);
+        var some = all.Where(g => Matches(g, query));
+        // What was asked for by words stays in the order of how well it was met, unless another order is asked for.
+        var ordered = Ordered(some, query, find is not null);
+        return query.Back ? [.. ordered.Reverse()] : [.. ordered];
+    }
+
+    private static IEnumerable<Glance> Ordered(IEnumerable<Glance> some, StockQuery query, bool found) =>
+        query.Order switch
+        {
+            StockOrder.Name => some.OrderBy(g => g.Name, StringComparer.OrdinalIgnoreCase).ThenBy(g => g.Place),
+            StockOrder.Species => some.OrderBy(g => g.Species, StringComparer.Ordinal).ThenBy(g => g.Place),
+            StockOrder.Stage => some.OrderBy(g => g.Stage).ThenBy(g => g.Place),
+            StockOrder.Phase => some.OrderByDescending(g => g.Shutters).ThenBy(g => g.Place),
+            StockOrder.LastMeal => some.OrderBy(g => g.LastMeal ?? DateOnly.MinValue).ThenBy(g => g.Place),
+            StockOrder.LastMolt => some.OrderBy(g => g.LastMolt ?? DateOnly.MinValue).ThenBy(g => g.Place),
+            StockOrder.Awaited => some.OrderBy(g => g.Band?.Likely ?? DateOnly.MaxValue).ThenBy(g => g.Place),
+            StockOrder.Came => some.OrderByDescending(g => g.Came).ThenBy(g => g.Place),
+            _ => found || !query.Here ? some : some.OrderBy(g => g.Place),
+        };
+
+    private static bool Matches(Glance g, StockQuery query) =>
+        (query.Group is null || g.GroupOne == query.Group)
+        && (query.Species is null || g.Species == query.Species)
+        && (query.Tag is null || g.Tags.Contains(query.Tag))
+        && (query.Rack is null || g.Place.Rack == query.Rack)
+        && (query.Stage is null || g.Stage == query.Stage)
+        && (query.Sex is null || g.Sex == query.Sex)
+        && query.Show switch
+        {
+            "hushed" => g.IsHushed,
+            "misfits" => g.Fit is FitWord.Misfits or FitWord.Outgrows,
+            "hazard" => g.Hazard is not null,
+            "new" => g.Quarantine is not null,
+            "unmeasured" => g.Enclosure is null,
+            _ => true,
+        };
+}

@@ -1,0 +1,129 @@
+using Husbandry.Feeding;
+using Husbandry.Journal;
+using Husbandry.Rulebook;
+
+namespace Husbandry.Rounds;
+
+/// <summary>What kind of thing is to be at hand.</summary>
+public enum KitKind
+{
+    /// <summary>Food, out of its box and ready.</summary>
+    Food,
+
+    /// <summary>Water.</summary>
+    Water,
+
+    /// <summary>A tool.</summary>
+    Tool,
+
+    /// <summary>Something that protects the keeper, or a second person.</summary>
+    Safety,
+}
+
+/// <summary>One thing to have ready before the first lid comes off.</summary>
+/// <param name="Kind">Kind.</param>
+/// <param name="What">What, in a keeper's words.</param>
+/// <param name="Amount">How many, or how much; 0 for one that serves all.</param>
+/// <param name="Unit">Unit of the amount, such as "mL"; empty for pieces.</param>
+public sealed record KitItem(KitKind Kind, string What, double Amount, string Unit);
+
+/// <summary>What one thing is needed for.</summary>
+/// <param name="Item">The thing, amounts added up.</param>
+/// <param name="For">Places that need it, in walking order.</param>
+public sealed record KitNeed(KitItem Item, IReadOnlyList<string> For);
+
+/// <summary>The kit list of a round: everything to have ready before it starts.</summary>
+public static class RoundKit
+{
+    private const string Tweezers = "tweezers and a lidded pot for leftovers";
+    private const string Tongs = "feeding tongs";
+    private const string Blade = "blade and board";
+    private const string Torch = "small torch";
+    private const string Gloves = "gloves and eye cover (irritant hairs)";
+    private const string Forceps = "long forceps and an escape-proof spare tub";
+    private const string SecondPerson = "a second person";
+    private const string Apart = "tongs, cup and cloth of the quarantine shelf";
+
+    /// <summary>What one act at one enclosure needs. Source: common practice, no published source.</summary>
+    public static IReadOnlyList<KitItem> ItemsFor(Judgement j, RoundAct act, MealOffer? offer)
+    {
+        var items = new List<KitItem>();
+        void Tool(string what) => items.Add(new KitItem(KitKind.Tool, what, 0, ""));
+        void Safety(string what) => items.Add(new KitItem(KitKind.Safety, what, 0, ""));
+        switch (act)
+        {
+            case RoundAct.None:
+                return items;
+            case RoundAct.RemoveLeftovers:
+                Tool(Tweezers);
+                break;
+            case RoundAct.CheckFangs or RoundAct.LookForMolt:
+                Tool(Torch);
+                break;
+            case RoundAct.Water or RoundAct.Help:
+                items.Add(
+                    j.Water.Value.Mist is { } mist ? new KitItem(KitKind.Water, "mist bottle", mist.Ml, "mL")
+                    : j.Subject.Group.DrinksDrops.Value ? new KitItem(KitKind.Water, "mist bottle", 0, "")
+                    : new KitItem(KitKind.Water, "water can, for dishes", 1, "dishes")
+                );
+                break;
+            case RoundAct.Feed when offer is not null:
+                items.Add(Food(j, offer));
+                if (offer.Preparation is Preparation.Cut or Preparation.PreKilled)
+                {
+                    Tool(Blade);
+                }
+                else if (offer.Preparation == Preparation.Live)
+                {
+                    Tool(Tongs);
+                }
+
+                break;
+        }
+
+        switch (j.Subject.Profile.Hazard?.Value)
+        {
+            case Hazard.IrritantHairs:
+                Safety(Gloves);
+                break;
+            case Hazard.MedicallySignificant:
+                Safety(SecondPerson);
+                Safety(Forceps);
+                break;
+        }
+
+        if (j.Subject.Room.Layout.IsQuarantine(j.Subject.Standing.Place))
+        {
+            Tool(Apart);
+        }
+
+        return items;
+    }
+
+    /// <summary>Adds up what the lines of a round need: food first, then water, tools, safety.</summary>
+    /// <param name="lines">Lines that are due, in walking order.</param>
+    public static IReadOnlyList<KitNeed> Of(IEnumerable<RoundLine> lines) =>
+        [
+            .. lines
+                .SelectMany(l => l.Kit.Select(item => (Item: item, l.Place.Code)))
+                .GroupBy(x => (x.Item.Kind, x.Item.What, x.Item.Unit))
+                .Select(g => new KitNeed(
+                    g.First().Item with
+                    {
+                        Amount = g.Sum(x => x.Item.Amount),
+                    },
+                    [.. g.Select(x => x.Code).Distinct()]
+                ))
+                .OrderBy(n => n.Item.Kind)
+                .ThenByDescending(n => n.Item.Amount)
+                .ThenBy(n => n.Item.What, StringComparer.Ordinal),
+        ];
+
+    private static KitItem Food(Judgement j, MealOffer offer)
+    {
+        var feeder = j.Subject.Room.Rules.Feeder(offer.FeederId);
+        var size = feeder?.Class(offer.SizeClassId);
+        var name = size is null || size.Name.Length == 0 ? feeder?.Name : $"{size.Name} {feeder?.Name}";
+        return new KitItem(KitKind.Food, name ?? offer.FeederId, offer.Animals, "");
+    }
+}

@@ -1,0 +1,164 @@
+using Husbandry.Feeding;
+using Husbandry.Hush;
+using Husbandry.Journal;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+
+namespace Husbandry.Sitter;
+
+/// <summary>What a sitter may report of one line.</summary>
+public enum SitterTick
+{
+    /// <summary>Done as written.</summary>
+    Done,
+
+    /// <summary>Food was offered, not taken, and taken out again.</summary>
+    NotTaken,
+
+    /// <summary>Something looks wrong; the keeper should look or call.</summary>
+    LooksWrong,
+}
+
+/// <summary>One safe act for somebody who minds the room.</summary>
+/// <param name="StockId">Which.</param>
+/// <param name="Place">Where it stands.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Species">Its species.</param>
+/// <param name="Act">The act: water, feed, or leftovers out.</param>
+/// <param name="Do">What to do, in plain words.</param>
+/// <param name="Note">How to serve it, or what to mind.</param>
+/// <param name="TwoPeople">Whether a second person must stand by.</param>
+/// <param name="Offer">What to offer, when the act is to feed.</param>
+public sealed record SitterLine(
+    Guid StockId,
+    Place Place,
+    string Name,
+    string Species,
+    RoundAct Act,
+    string Do,
+    string Note,
+    bool TwoPeople,
+    MealOffer? Offer
+);
+
+/// <summary>An enclosure that the sitter must not open.</summary>
+/// <param name="StockId">Which.</param>
+/// <param name="Place">Where it stands.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Why">Why, and until when.</param>
+public sealed record DoNotOpen(Guid StockId, Place Place, string Name, string Why);
+
+/// <summary>Tonight's sheet for somebody who minds the room: only what is safe, and what to leave shut.</summary>
+/// <param name="Night">The night.</param>
+/// <param name="Lines">Safe acts, in walking order.</param>
+/// <param name="LeaveShut">Enclosures that must not be opened.</param>
+/// <param name="LeftOut">How many enclosures wait for the keeper: not safe for another hand, yet not urgent.</param>
+public sealed record SitterSheet(
+    DateOnly Night,
+    IReadOnlyList<SitterLine> Lines,
+    IReadOnlyList<DoNotOpen> LeaveShut,
+    int LeftOut
+)
+{
+    private const string Hazardous = "dangerous venom: not for one person alone. Do not open.";
+
+    /// <summary>
+    /// Composes the sheet. Hushed animals, and animals of which premolt is suspected, are not opened; food is given only
+    /// where live food is no risk; animals with dangerous venom are left shut, or need two people.
+    /// </summary>
+    /// <param name="judged">Animals that are due or hushed.</param>
+    /// <param name="twoPeople">Whether a second person will be there for animals with dangerous venom.</param>
+    /// <param name="room">The room.</param>
+    public static SitterSheet Of(IEnumerable<Judgement> judged, bool twoPeople, Room room)
+    {
+        var (lines, shut, left) = (new List<SitterLine>(), new List<DoNotOpen>(), 0);
+        foreach (var j in judged)
+        {
+            var line = RoundLine.Of(j);
+            var venom = line.Hazard == Hazard.MedicallySignificant;
+            if (line.State == LineState.PassBy || j.Phase.Value >= Phase.Likely)
+            {
+                shut.Add(Shut(j, line.State == LineState.PassBy ? line.Do : j.Phase.Summary));
+            }
+            else if (venom && !twoPeople)
+            {
+                shut.Add(Shut(j, Hazardous));
+            }
+            else if (line.State == LineState.Due && IsSafe(j, line))
+            {
+                lines.Add(LineOf(line, venom));
+            }
+            else if (line.State == LineState.Due)
+            {
+                left++;
+            }
+        }
+
+        var order = room.Layout.WalkingOrder();
+        return new SitterSheet(
+            room.Tonight,
+            [.. lines.OrderBy(l => l.Place, order)],
+            [.. shut.OrderBy(s => s.Place, order)],
+            left
+        );
+    }
+
+    /// <summary>What a tick becomes in the journal.</summary>
+    /// <param name="line">The line that was ticked.</param>
+    /// <param name="tick">The tick.</param>
+    /// <param name="remark">What looks wrong, in the sitter's words.</param>
+    /// <returns>None when this line cannot be ticked so.</returns>
+    public static Act? ActOf(SitterLine line, SitterTick tick, string remark) =>
+        (tick, line.Act) switch
+        {
+            (SitterTick.LooksWrong, _) => new Noted($"looks wrong: {remark}"),
+            (SitterTick.Done, RoundAct.Water) => new Watered(
+                line.Do.StartsWith("Fill", StringComparison.Ordinal) ? WaterKind.Dish : WaterKind.Mist
+            ),
+            (SitterTick.Done, RoundAct.RemoveLeftovers) => new LeftoversRemoved(),
+            (SitterTick.Done, RoundAct.Feed) when line.Offer is { } o => new Offered(
+                o.FeederId,
+                o.SizeClassId,
+                o.Count,
+                o.Preparation,
+                OfferOutcome.NotSeen
+            ),
+            (SitterTick.NotTaken, RoundAct.Feed) when line.Offer is { } o => new Offered(
+                o.FeederId,
+                o.SizeClassId,
+                o.Count,
+                o.Preparation,
+                OfferOutcome.NotSeen,
+                LeftIn: false
+            ),
+            _ => null,
+        };
+
+    private static bool IsSafe(Judgement j, RoundLine line) =>
+        line.Act switch
+        {
+            RoundAct.Water => j.Hush[CareAct.Water].Verdict == Verdict.Fine,
+            RoundAct.RemoveLeftovers => j.Phase.Value is Phase.Open or Phase.WellFed,
+            RoundAct.Feed => line.Offer is not null
+                && j.Phase.Value is Phase.Open or Phase.WellFed
+                && j.Hush[CareAct.FeedLive].Verdict == Verdict.Fine,
+            _ => false,
+        };
+
+    private static SitterLine LineOf(RoundLine line, bool venom) =>
+        new(
+            line.StockId,
+            line.Place,
+            line.Name,
+            line.Species,
+            line.Act,
+            line.Do,
+            line.Act == RoundAct.Feed ? line.Offer!.Serving : "",
+            venom,
+            line.Offer
+        );
+
+    private static DoNotOpen Shut(Judgement j, string why) =>
+        new(j.Subject.Standing.StockId, j.Subject.Standing.Place, j.Subject.Standing.Details.Nickname, why);
+}

@@ -1,0 +1,132 @@
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Microsoft.EntityFrameworkCore;
+
+namespace Ledger;
+
+/// <summary>Holds entries against what is written already, before they are written.</summary>
+internal sealed class EntryGuard(LanternDb db, JournalReader reader)
+{
+    /// <summary>Whether the entries were written before: all of them is a retry, some of them a mistake.</summary>
+    public async Task<WriteResult?> FindWrittenBeforeAsync(IReadOnlyList<StockEntry> batch, CancellationToken cancel)
+    {
+        var ids = batch.Select(b => b.Entry.Id).ToList();
+        if (ids.Distinct().Count() < ids.Count)
+        {
+            return WriteResult.Refuse(new Problem("id", "The same id stands at two entries; give each its own."));
+        }
+
+        var rows = await db.Entries.AsNoTracking().Where(e => ids.Contains(e.Id)).ToListAsync(cancel);
+        if (rows.Count == 0)
+        {
+            return null;
+        }
+
+        var byId = batch.ToDictionary(b => b.Entry.Id);
+        if (rows.Any(r => byId[r.Id].StockId != r.StockId || LedgerJson.Write(byId[r.Id].Entry.Act) != r.Act))
+        {
+            return WriteResult.Clash("id", "This id was used for another entry; make a new one.");
+        }
+
+        return rows.Count == batch.Count
+            ? WriteResult.WrittenBefore
+            : WriteResult.Clash("id", "Some of these ids were used before; make new ones.");
+    }
+
+    /// <summary>What is wrong with an entry; none when it may be written.</summary>
+    public async Task<WriteResult?> CheckAsync(
+        Guid stockId,
+        NewEntry entry,
+        Standing? standing,
+        Room room,
+        CancellationToken cancel
+    )
+    {
+        var problems = new List<Problem>(EntryCheck.Check(entry.Act, entry.When, standing, room));
+        if (entry.Act is Acquired && standing is not null)
+        {
+            problems.Add(new Problem("act", "It is in the collection already."));
+        }
+
+        problems.AddRange(await CheckFormerAsync(stockId, entry, cancel));
+        if (problems.Count > 0)
+        {
+            return WriteResult.Refuse(problems);
+        }
+
+        return entry.Supersedes is { } former && await IsStruckAsync(stockId, former, cancel)
+            ? WriteResult.Clash(
+                "supersedes",
+                "That entry was corrected or taken back in the meantime: reload and try again."
+            )
+            : null;
+    }
+
+    /// <summary>Whether an animal now stands where another does. Asked after a whole batch, so that two may change places.</summary>
+    public async Task<WriteResult?> FindTakenTwiceAsync(IReadOnlyList<Standing> moved, CancellationToken cancel)
+    {
+        var ids = moved.Select(m => m.StockId).ToList();
+        var here = moved.Where(m => m.Departure is null).ToList();
+        if (here.GroupBy(m => m.Place).FirstOrDefault(g => g.Count() > 1) is { } twice)
+        {
+            var names = string.Join(" and ", twice.Select(m => m.Details.Nickname));
+            return WriteResult.Refuse(new Problem("place", $"{twice.Key.Code} cannot take both {names}."));
+        }
+
+        foreach (var place in here.Select(m => m.Place))
+        {
+            var state = await db
+                .Standings.AsNoTracking()
+                .Where(s =>
+                    s.Here
+                    && s.Rack == place.Rack
+                    && s.Shelf == place.Shelf
+                    && s.Slot == place.Slot
+                    && !ids.Contains(s.StockId)
+                )
+                .Select(s => s.State)
+                .FirstOrDefaultAsync(cancel);
+            if (state is not null)
+            {
+                var occupant = LedgerJson.Read<Standing>(state).Details.Nickname;
+                return WriteResult.Refuse(
+                    new Problem("place", $"{place.Code} is taken by {occupant}: choose another place.")
+                );
+            }
+        }
+
+        return null;
+    }
+
+    private async Task<IReadOnlyList<Problem>> CheckFormerAsync(Guid stockId, NewEntry entry, CancellationToken cancel)
+    {
+        var former = entry.Act is Withdrawn w ? w.EntryId : entry.Supersedes;
+        if (former is not { } id)
+        {
+            return [];
+        }
+
+        var row = await db.Entries.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id && e.StockId == stockId, cancel);
+        return row is null
+                ?
+                [
+                    new Problem(
+                        entry.Act is Withdrawn ? "act.entryId" : "supersedes",
+                        "No such entry in this animal's journal."
+                    ),
+                ]
+            : entry.Supersedes is not null && LedgerJson.Read<Act>(row.Act).GetType() != entry.Act.GetType()
+                ?
+                [
+                    new Problem(
+                        "act.kind",
+                        "A correction must be of the same kind; take the entry back and write a new one instead."
+                    ),
+                ]
+            : [];
+    }
+
+    private async Task<bool> IsStruckAsync(Guid stockId, Guid entryId, CancellationToken cancel) =>
+        Chronicle.Struck(await reader.ReadAsync(stockId, cancel)).ContainsKey(entryId);
+}

@@ -1,0 +1,90 @@
+using Husbandry.Journal;
+using Husbandry.Rounds;
+using Microsoft.EntityFrameworkCore;
+
+namespace Ledger;
+
+/// <summary>Folds and judges every animal of the room: when a night begins, and when rules or settings changed.</summary>
+public sealed class NightJudge(LanternDb db, JournalReader reader, RoomCache cache)
+{
+    // Standings are written in portions, so that memory stays bounded however large the room.
+    private const int Portion = 500;
+
+    /// <summary>Folds every journal anew and replaces all standings, in one transaction. The journal is streamed.</summary>
+    public async Task RebuildAsync(Room room, CancellationToken cancel)
+    {
+        cache.LetGo();
+        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        await db.Standings.ExecuteDeleteAsync(cancel);
+        var stored = 0;
+        await foreach (var standing in reader.FoldAllAsync(cancel))
+        {
+            db.Store(null, standing, room);
+            if (++stored % Portion == 0)
+            {
+                await db.SaveChangesAsync(cancel);
+                db.ChangeTracker.Clear();
+            }
+        }
+
+        await db.SaveChangesAsync(cancel);
+        await NoteNightAsync(0, cancel);
+        await transaction.CommitAsync(cancel);
+        db.ChangeTracker.Clear();
+    }
+
+    /// <summary>Judges all standings anew, so that their next due instants and glances hold for tonight.</summary>
+    public async Task RejudgeAsync(Room room, CancellationToken cancel)
+    {
+        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        foreach (var portion in (await db.Standings.Select(s => s.StockId).ToListAsync(cancel)).Chunk(Portion))
+        {
+            foreach (var row in await db.Standings.Where(s => portion.Contains(s.StockId)).ToListAsync(cancel))
+            {
+                row.Judge(Judgement.Of(LedgerJson.Read<Standing>(row.State), room));
+            }
+
+            await db.SaveChangesAsync(cancel);
+            db.ChangeTracker.Clear();
+        }
+
+        await NoteNightAsync(room.Tonight.DayNumber, cancel);
+        await transaction.CommitAsync(cancel);
+        cache.Index = null;
+        cache.JudgedNight = room.Tonight;
+    }
+
+    /// <summary>Judges all standings when they were last judged on another night; costs nothing on the same.</summary>
+    public async Task KeepUpAsync(Room room, CancellationToken cancel)
+    {
+        if (cache.JudgedNight == room.Tonight)
+        {
+            return;
+        }
+
+        await cache.Judging.WaitAsync(cancel);
+        try
+        {
+            if (cache.JudgedNight == room.Tonight)
+            {
+                return;
+            }
+
+            var judged = await db.Rooms.AsNoTracking().Select(r => (int?)r.JudgedDay).SingleOrDefaultAsync(cancel);
+            if (judged == room.Tonight.DayNumber)
+            {
+                cache.JudgedNight = room.Tonight;
+                return;
+            }
+
+            await RejudgeAsync(room, cancel);
+        }
+        finally
+        {
+            cache.Judging.Release();
+        }
+    }
+
+    private Task<int> NoteNightAsync(int day, CancellationToken cancel) =>
+        db.Rooms.ExecuteUpdateAsync(r => r.SetProperty(x => x.JudgedDay, day), cancel);
+}
