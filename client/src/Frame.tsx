@@ -1,6 +1,9 @@
 import { DropdownMenu } from 'radix-ui';
 import { type ReactNode, Suspense, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
+import { useSession } from './api/accessQueries';
+import { useLive } from './api/useLive';
+import { SignInPage } from './features/Access/SignInPage';
 import { DoneProvider } from './features/Journal/DoneBar';
 import { WhyContext, type Why } from './features/Reasons/WhyContext';
 import { WhyDrawer } from './features/Reasons/WhyDrawer';
@@ -10,35 +13,65 @@ import { KeySheet } from './ui/KeySheet';
 import { Lantern } from './ui/Lantern';
 import { MenuItem, menuClass, pickByLetter } from './ui/Menu';
 import {
+  AboutIcon,
+  AlmanacIcon,
   BenchIcon,
+  ChoresIcon,
   FindIcon,
   GuideIcon,
   HonestyIcon,
   LarderIcon,
   MoreIcon,
+  PaperIcon,
+  PeopleIcon,
   RoomIcon,
   RoundIcon,
   RulebookIcon,
+  ShelvesIcon,
   StockIcon,
 } from './ui/PlaceIcons';
 import { useKeys } from './ui/useKeys';
+import { useIsPhone } from './ui/useMedia';
+import { Waiting } from './ui/Waiting';
 
-const places: readonly (readonly [string, string, string, () => ReactNode])[] = [
+type Place = readonly [path: string, word: string, key: string, icon: () => ReactNode];
+
+const places: readonly Place[] = [
   ['/', 'Round', 'r', RoundIcon],
+  ['/shelves', 'Shelves', 'e', ShelvesIcon],
   ['/stock', 'Stock', 's', StockIcon],
+  ['/chores', 'Chores', 'c', ChoresIcon],
+  ['/almanac', 'Almanac', 'a', AlmanacIcon],
   ['/larder', 'Larder', 'l', LarderIcon],
   ['/guide', 'Guide', 'u', GuideIcon],
   ['/rulebook', 'Rulebook', 'b', RulebookIcon],
+  ['/paper', 'Paper', 'p', PaperIcon],
   ['/honesty', 'Honesty', 'y', HonestyIcon],
   ['/bench', 'Bench', 'n', BenchIcon],
   ['/room', 'Room', 'm', RoomIcon],
+  ['/people', 'People', 'o', PeopleIcon],
+  ['/about', 'About', 't', AboutIcon],
 ];
 
-/** On a phone the first three places stand in the bar; the others are behind "More". */
+/** On a phone the first three places stand in the bar, at the rail the first eight; the others are behind "More". */
 const inBar = 3;
+const inRail = 8;
 
 /** What stands round every page: the places, the nightline, the undo bar and the why drawer. */
 export function Frame() {
+  const session = useSession();
+  if (session.data === undefined) {
+    return (
+      <Waiting query={session} what="The room">
+        {() => null}
+      </Waiting>
+    );
+  }
+  return session.data.needed && session.data.name === null ? <SignInPage /> : <Room />;
+}
+
+function Room() {
+  useLive(true);
   const { pathname } = useLocation();
   const navigate = useNavigate();
   // A "why" belongs to the page on which it was asked.
@@ -121,17 +154,24 @@ function Coming() {
 }
 
 const placeClass =
-  'relative grid min-h-[58px] content-center justify-items-center gap-1 text-12 text-muted hover:text-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink aria-[current=page]:after:absolute aria-[current=page]:after:bg-lampmark sm:aria-[current=page]:after:inset-y-2.5 sm:aria-[current=page]:after:-right-px sm:aria-[current=page]:after:w-0.5 max-sm:aria-[current=page]:after:inset-x-6 max-sm:aria-[current=page]:after:-top-px max-sm:aria-[current=page]:after:h-0.5';
+  'relative grid min-h-[52px] content-center justify-items-center gap-1 text-12 text-muted hover:text-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink aria-[current=page]:after:absolute aria-[current=page]:after:bg-lampmark sm:aria-[current=page]:after:inset-y-2.5 sm:aria-[current=page]:after:-right-px sm:aria-[current=page]:after:w-0.5 max-sm:aria-[current=page]:after:inset-x-6 max-sm:aria-[current=page]:after:-top-px max-sm:aria-[current=page]:after:h-0.5';
 
-/** The places that find no room in a phone's bar. */
+/** The places that find no room at the rail, or in a phone's bar. */
 function More() {
   const navigate = useNavigate();
+  const phone = useIsPhone();
+  const { pathname } = useLocation();
+  const hidden = places.slice(phone ? inBar : inRail);
+  const here = hidden.find(([path]) => pathname.startsWith(path));
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>
-        <button type="button" className={`${placeClass} sm:hidden`}>
+        <button
+          type="button"
+          className={`${placeClass} ${here === undefined ? '' : 'font-semibold text-ink'}`}
+        >
           <MoreIcon />
-          More
+          {here?.[1] ?? 'More'}
         </button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
@@ -142,7 +182,7 @@ function More() {
           className={menuClass}
           onKeyDown={pickByLetter}
         >
-          {places.slice(inBar).map(([path, word, key]) => (
+          {hidden.map(([path, word, key]) => (
             <MenuItem key={path} letter={key} onSelect={() => void navigate(path)}>
               {word}
             </MenuItem>
@@ -175,7 +215,7 @@ function Rail({ onFind, onKeys }: { onFind: () => void; onKeys: () => void }) {
           key={path}
           to={path}
           end={path === '/'}
-          className={`${placeClass} ${k < inBar ? '' : 'max-sm:hidden'}`}
+          className={`${placeClass} ${k < inBar ? '' : k < inRail ? 'max-sm:hidden' : 'hidden'}`}
         >
           <Icon />
           {word}

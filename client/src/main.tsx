@@ -1,8 +1,8 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { setNonce } from 'get-nonce';
-import { lazy, StrictMode } from 'react';
+import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
-import { createBrowserRouter, Link, RouterProvider } from 'react-router';
+import { createBrowserRouter, Link, Navigate, RouterProvider } from 'react-router';
 import { queryClient } from './api/queries';
 import { RoundPage } from './features/Rounds/RoundPage';
 import { Frame } from './Frame';
@@ -42,6 +42,29 @@ const SettingsPage = lazy(async () => ({
   default: (await import('./features/Settings/SettingsPage')).SettingsPage,
 }));
 
+const ShelvesFrame = lazy(async () => ({
+  default: (await import('./features/Housing/ShelvesPage')).ShelvesFrame,
+}));
+const ShelvesPage = lazy(async () => ({
+  default: (await import('./features/Housing/ShelvesPage')).ShelvesPage,
+}));
+const RehousingPage = lazy(async () => ({
+  default: (await import('./features/Housing/RehousingPage')).RehousingPage,
+}));
+const NightPage = lazy(async () => ({ default: (await import('./features/Rounds/NightPage')).NightPage }));
+const ChoresPage = lazy(async () => ({ default: (await import('./features/Chores/ChoresPage')).ChoresPage }));
+const AlmanacPage = lazy(async () => ({
+  default: (await import('./features/Almanac/AlmanacPage')).AlmanacPage,
+}));
+const PaperFrame = lazy(async () => ({ default: (await import('./features/Paper/PaperFrame')).PaperFrame }));
+const LabelsPage = lazy(async () => ({ default: (await import('./features/Labels/LabelsPage')).LabelsPage }));
+const RoundSheet = lazy(async () => ({ default: (await import('./features/Paper/RoundSheet')).RoundSheet }));
+const TypingPage = lazy(async () => ({ default: (await import('./features/Paper/TypingPage')).TypingPage }));
+const CareCard = lazy(async () => ({ default: (await import('./features/Paper/CareCard')).CareCard }));
+const PeoplePage = lazy(async () => ({ default: (await import('./features/Access/PeoplePage')).PeoplePage }));
+const AboutPage = lazy(async () => ({ default: (await import('./features/About/AboutPage')).AboutPage }));
+const SitterPage = lazy(async () => ({ default: (await import('./features/Sitter/SitterPage')).SitterPage }));
+
 function Lost() {
   return (
     <p className="m-auto p-8 text-center">
@@ -55,6 +78,14 @@ function Lost() {
 
 const router = createBrowserRouter([
   {
+    path: '/sit/:secret',
+    element: (
+      <Suspense>
+        <SitterPage />
+      </Suspense>
+    ),
+  },
+  {
     element: <Frame />,
     children: [
       { path: '/', element: <RoundPage /> },
@@ -63,6 +94,30 @@ const router = createBrowserRouter([
       { path: '/stock/:id', element: <AnimalPage /> },
       { path: '/stock/:id/edit', element: <EditAnimalPage /> },
       { path: '/stock/:id/pictures', element: <PicturesPage /> },
+      { path: '/stock/:id/card', element: <CareCard /> },
+      { path: '/night/:night', element: <NightPage /> },
+      {
+        path: '/shelves',
+        element: <ShelvesFrame />,
+        children: [
+          { index: true, element: <ShelvesPage /> },
+          { path: 'rehousing', element: <RehousingPage /> },
+        ],
+      },
+      { path: '/chores', element: <ChoresPage /> },
+      { path: '/almanac', element: <AlmanacPage /> },
+      {
+        path: '/paper',
+        element: <PaperFrame />,
+        children: [
+          { index: true, element: <Navigate to="/paper/labels" replace /> },
+          { path: 'labels', element: <LabelsPage /> },
+          { path: 'round', element: <RoundSheet /> },
+          { path: 'typing', element: <TypingPage /> },
+        ],
+      },
+      { path: '/people', element: <PeoplePage /> },
+      { path: '/about', element: <AboutPage /> },
       { path: '/larder', element: <LarderPage /> },
       { path: '/larder/feeders', element: <FeedersPage /> },
       { path: '/guide', element: <GuidePage /> },

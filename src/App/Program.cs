@@ -1,3 +1,4 @@
+using App.About;
 using App.Access;
 using App.Almanac;
 using App.Calculators;
@@ -102,6 +103,7 @@ app.MapHonesty();
 app.MapPictures();
 app.MapClimate();
 app.MapSettings();
+app.MapAbout();
 app.MapCalculators();
 app.MapClient();
 

@@ -217,7 +217,10 @@ public class RoundLineTests
         var hardening = new Diary("caribena-versicolor").LegSpan(70, 100).With(2, new Molted());
         var male = new Diary(sex: Sex.Male).With(200, new Molted(Ultimate: true));
         var room = Diary.Room();
-        var strip = Nightline.Of([.. new[] { waiting.Judge(), hardening.Judge(), male.Judge() }.Select(Glance.Of)], room);
+        var strip = Nightline.Of(
+            [.. new[] { waiting.Judge(), hardening.Judge(), male.Judge() }.Select(Glance.Of)],
+            room
+        );
         Assert.Equal(room.Tonight.AddDays(-14), strip.From);
         Assert.Equal(room.Tonight.AddDays(70), strip.To);
         Assert.Equal([BandKind.FirstMeal, BandKind.Molt], strip.Bands.Select(b => b.Kind));

@@ -13,6 +13,22 @@ export type VersionedSettings = Schemas['VersionedSettings'];
 
 export const api = createClient<paths>({ baseUrl: '/' });
 
+/** Proves that a change came from an open page of the room; asked for once, and anew after signing in. */
+let token = '';
+
+export const setToken = (next: string): void => {
+  token = next;
+};
+
+api.use({
+  onRequest: ({ request }) => {
+    if (request.method !== 'GET' && token !== '') {
+      request.headers.set('X-Lantern-Token', token);
+    }
+    return request;
+  },
+});
+
 /** What the server says is wrong, field by field. */
 export class Refusal extends Error {
   constructor(

@@ -1,5 +1,6 @@
 import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type Act, type AnimalView, api, Refusal, type Schemas, take } from './client';
+import { wroteOurselves } from './own';
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -13,17 +14,8 @@ export const queryClient = new QueryClient({
   },
 });
 
-export const useRound = () =>
-  useQuery({ queryKey: ['round'], queryFn: () => take(api.GET('/api/round')), refetchInterval: 60_000 });
-
 export const useNightline = () =>
   useQuery({ queryKey: ['nightline'], queryFn: () => take(api.GET('/api/nightline')) });
-
-export const useStock = (here: boolean) =>
-  useQuery({
-    queryKey: ['stock', here],
-    queryFn: () => take(api.GET('/api/stock', { params: { query: { here } } })),
-  });
 
 export const useAnimal = (id: string, enabled = true) =>
   useQuery({
@@ -170,23 +162,42 @@ export interface LogInput {
   corrects?: string | null;
 }
 
+/** What follows the journal. The lists follow when they can. */
+const followers = [
+  'nightline',
+  'stock',
+  'lessons',
+  'honesty',
+  'larder',
+  'shelves',
+  'rehousing',
+  'almanac',
+  'night',
+];
+
+/** Asks anew for what follows the journal; only the round is waited for, so that the next key finds its line. */
+export async function afterJournal(client: QueryClient): Promise<void> {
+  for (const key of followers) {
+    void client.invalidateQueries({ queryKey: [key] });
+  }
+  await client.invalidateQueries({ queryKey: ['round'] });
+}
+
 function useAfterWrite() {
   const client = useQueryClient();
   return async (animal: AnimalView) => {
     client.setQueryData(['animal', animal.stockId], animal);
-    // The strip and the lists follow when they can; only the round is waited for, so that the next key finds its line.
-    for (const key of ['nightline', 'stock', 'lessons', 'honesty', 'larder']) {
-      void client.invalidateQueries({ queryKey: [key] });
-    }
-    await client.invalidateQueries({ queryKey: ['round'] });
+    await afterJournal(client);
   };
 }
 
 export function useLog() {
   const after = useAfterWrite();
   return useMutation({
-    mutationFn: ({ stockId, ...body }: LogInput) =>
-      take(api.POST('/api/stock/{id}/journal', { params: { path: { id: stockId } }, body })),
+    mutationFn: ({ stockId, ...body }: LogInput) => {
+      wroteOurselves(body.id);
+      return take(api.POST('/api/stock/{id}/journal', { params: { path: { id: stockId } }, body }));
+    },
     onSuccess: after,
   });
 }
@@ -194,13 +205,15 @@ export function useLog() {
 export function useUndo() {
   const after = useAfterWrite();
   return useMutation({
-    mutationFn: ({ stockId, entryId, id }: { stockId: string; entryId: string; id: string }) =>
-      take(
+    mutationFn: ({ stockId, entryId, id }: { stockId: string; entryId: string; id: string }) => {
+      wroteOurselves(id);
+      return take(
         api.POST('/api/stock/{id}/journal/undo', {
           params: { path: { id: stockId } },
           body: { id, entryId },
         }),
-      ),
+      );
+    },
     onSuccess: after,
   });
 }

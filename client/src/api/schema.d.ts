@@ -196,6 +196,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/about": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["about"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/round": {
         parameters: {
             query?: never;
@@ -308,6 +324,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stock/{id}/family": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["family"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stock/{id}/journal": {
         parameters: {
             query?: never;
@@ -404,22 +436,6 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/shelves/moves": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        post: operations["moveStock"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
     "/api/shelves/rehousing": {
         parameters: {
             query?: never;
@@ -500,16 +516,16 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/labels/preview": {
+    "/api/labels/preview/{id}": {
         parameters: {
             query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        get?: never;
+        get: operations["previewLabel"];
         put?: never;
-        post: operations["previewLabels"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1176,6 +1192,11 @@ export interface paths {
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /** @description What this is. */
+        AboutView: {
+            version: string;
+            notices: components["schemas"]["Notice"][];
+        };
         /** @description People and sessions. */
         AccessView: {
             people: components["schemas"]["PersonView"][];
@@ -1576,6 +1597,10 @@ export interface components {
             line: components["schemas"]["RoundLine"];
             lifeline: components["schemas"]["Lifeline"];
             cautions: string[];
+            house: null | components["schemas"]["HouseEvent"];
+            fit: components["schemas"]["AnswerOfHousingFit"];
+            quarantine: components["schemas"]["AnswerOfQuarantine"];
+            hazard: null | components["schemas"]["Hazard"];
             journal: components["schemas"]["JournalLine"][];
         };
         /** @description A computed value together with what it follows from. */
@@ -1681,6 +1706,14 @@ export interface components {
         /** @description A computed value together with what it follows from. */
         AnswerOfPreyFit: {
             value: null | components["schemas"]["PreyFit"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfQuarantine: {
+            value: null | components["schemas"]["Quarantine"];
             /** @description The judgement in one plain sentence. */
             summary: string;
             /** @description The steps that led to it, most telling first. */
@@ -2330,7 +2363,6 @@ export interface components {
         };
         /**
          * @description Which part of the floor is kept damp.
-         * @default none
          * @enum {unknown}
          */
         DampSide: "none" | "left" | "right" | "back" | "front" | "whole";
@@ -2464,12 +2496,12 @@ export interface components {
              */
             substrateMm: number;
             /** @description How air comes in. */
-            vents?: components["schemas"]["Ventilation"];
+            vents: components["schemas"]["Ventilation"];
             /** @description Which part of the floor is kept damp. */
-            damp?: components["schemas"]["DampSide"];
+            damp: components["schemas"]["DampSide"];
             /** @description Where its warmth comes from. */
-            heat?: components["schemas"]["HeatSource"];
-            mist?: null | components["schemas"]["MistPlan"];
+            heat: components["schemas"]["HeatSource"];
+            mist: null | components["schemas"]["MistPlan"];
         };
         /** @description The chance of each end of a wait by each night. */
         EndForecast: {
@@ -2578,6 +2610,12 @@ export interface components {
              * @description The entry that recorded it, when it is one entry.
              */
             entryId: null | string;
+        };
+        /** @description Parents and young of an animal, as far as they are on record here. */
+        FamilyView: {
+            mother: null | components["schemas"]["Relative"];
+            father: null | components["schemas"]["Relative"];
+            young: components["schemas"]["Relative"][];
         };
         /** @description Where the feed is now. */
         FeedAddress: {
@@ -3136,7 +3174,6 @@ export interface components {
         };
         /**
          * @description Where its warmth comes from.
-         * @default room
          * @enum {unknown}
          */
         HeatSource: "room" | "sideMat" | "partOfFloor" | "above";
@@ -3158,6 +3195,21 @@ export interface components {
             days: number;
             /** Format: double */
             probability: number;
+        };
+        /** @description What an animal lives in. */
+        HouseEvent: {
+            /**
+             * Format: date-time
+             * @description When it was noted.
+             */
+            at: string;
+            /** @description The enclosure. */
+            enclosure: components["schemas"]["Enclosure"];
+            /**
+             * Format: date-time
+             * @description When the animal was last moved over into another one.
+             */
+            rehousedAt: null | string;
         };
         /** @description Whether an animal fits its enclosure, now and after the molts to come. */
         HousingFit: {
@@ -3413,26 +3465,6 @@ export interface components {
              * @description Labels left on it.
              */
             left: number;
-        };
-        /** @description What stands on the label of an enclosure. */
-        LabelText: {
-            /**
-             * Format: uuid
-             * @description Its inmate.
-             */
-            stockId: string;
-            /** @description Place, such as A1·03. */
-            code: string;
-            /** @description Name. */
-            name: string;
-            /** @description Scientific name. */
-            species: string;
-            /** @description Sex and stage, last molt, the day it came, and so on; the most wanted first. */
-            lines: string[];
-            /** @description What it can do to people, in capitals; none for most. */
-            hazardText: null | string;
-            /** @description Path of its page, for the code that a phone reads. */
-            path: string;
         };
         /** @description What can be printed, and where the codes on it lead. */
         LabelsView: {
@@ -3931,21 +3963,6 @@ export interface components {
             female: components["schemas"]["RuleOfRange"];
             male: components["schemas"]["RuleOfRange"];
         };
-        /** @description An enclosure carried to another place; what stands there comes to where it stood. */
-        MoveRequest: {
-            /**
-             * Format: uuid
-             * @description Which.
-             */
-            stockId: string;
-            /** @description Where to. */
-            to: components["schemas"]["Place"];
-            /**
-             * Format: uuid
-             * @description Id of the entry, made by the client.
-             */
-            entryId: string;
-        };
         /** @description Something that a change of rules moves. */
         MovedForecast: {
             /** Format: uuid */
@@ -4082,6 +4099,17 @@ export interface components {
             nights: number;
             /** @description Whether the record explains it. */
             isNormal: boolean;
+        };
+        /** @description A package or font that ships with the application and is the work of others. */
+        Notice: {
+            /** @description Name. */
+            name: string;
+            /** @description Version. */
+            version: string;
+            /** @description Licence, by its SPDX name where it has one. */
+            licence: string;
+            /** @description What it is used for. */
+            for: string;
         };
         /** @description An offer on record. */
         OfferEvent: {
@@ -4540,6 +4568,16 @@ export interface components {
             /** Format: double */
             p90: number;
         };
+        /** @description New stock that stands apart for its first nights. */
+        Quarantine: {
+            /**
+             * Format: date
+             * @description Night from which it may stand with the others.
+             */
+            until: string;
+            /** @description Whether it stands on a shelf for new stock. */
+            apart: boolean;
+        };
         /** @description A rack and its shelves. */
         RackLayout: {
             /** @description One or two capital letters, as in the code of its places. */
@@ -4675,6 +4713,15 @@ export interface components {
             needs: components["schemas"]["RehouseNeed"][];
             /** @description Counts of tubs to have ready. */
             tubs: components["schemas"]["TubCount"][];
+        };
+        /** @description One of an animal's family, here or gone. */
+        Relative: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            species: string;
+            place: components["schemas"]["Place"];
+            here: boolean;
         };
         /** @description An enclosure that needs nothing tonight. */
         RestingLine: {
@@ -5232,15 +5279,12 @@ export interface components {
              * @description Places side by side, 1–200.
              */
             slots: number;
-            /**
-             * @description Whether new stock stands here; walked last.
-             * @default false
-             */
+            /** @description Whether new stock stands here; walked last. */
             quarantine: boolean;
             /** @description Where it is warm, in the keeper's words. */
-            heatNote?: null | string;
+            heatNote: null | string;
             /** @description How damp it is kept, in the keeper's words. */
-            moistureNote?: null | string;
+            moistureNote: null | string;
         };
         /** @description A shelf with what stands on it. */
         ShelfView: {
@@ -5867,7 +5911,6 @@ export interface components {
         };
         /**
          * @description How air comes in.
-         * @default fewHoles
          * @enum {unknown}
          */
         Ventilation: "tight" | "fewHoles" | "crossHoles" | "mesh";
@@ -6415,6 +6458,26 @@ export interface operations {
             };
         };
     };
+    about: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AboutView"];
+                };
+            };
+        };
+    };
     round: {
         parameters: {
             query?: never;
@@ -6522,28 +6585,17 @@ export interface operations {
     stockList: {
         parameters: {
             query?: {
-                /** @description Those in the room, or those that left. */
-                Here?: boolean;
-                /** @description Code, name, species or tag, mistakes forgiven. */
-                Find?: string;
-                /** @description Group in a word. */
-                Group?: string;
-                /** @description Scientific name. */
-                Species?: string;
-                /** @description Tag. */
-                Tag?: string;
-                /** @description Rack. */
-                Rack?: string;
-                /** @description Stage of life. */
-                Stage?: components["schemas"]["Stage"];
-                /** @description Sex. */
-                Sex?: components["schemas"]["Sex"];
-                /** @description hushed, misfits, hazard, new or unmeasured. */
-                Show?: string;
-                /** @description Order. */
-                Order?: components["schemas"]["StockOrder"];
-                /** @description Whether the order is turned round. */
-                Back?: boolean;
+                here?: boolean;
+                find?: string;
+                group?: string;
+                species?: string;
+                tag?: string;
+                rack?: string;
+                stage?: components["schemas"]["Stage"];
+                sex?: components["schemas"]["Sex"];
+                show?: string;
+                order?: components["schemas"]["StockOrder"];
+                back?: boolean;
                 from?: number;
                 take?: number;
             };
@@ -6728,6 +6780,37 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    family: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FamilyView"];
                 };
             };
             /** @description Not Found */
@@ -6962,57 +7045,6 @@ export interface operations {
             };
         };
     };
-    moveStock: {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["MoveRequest"];
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["ShelvesView"];
-                };
-            };
-            /** @description Bad Request */
-            400: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-            /** @description Conflict */
-            409: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
-                };
-            };
-        };
-    };
     rehousing: {
         parameters: {
             query?: never;
@@ -7133,18 +7165,18 @@ export interface operations {
             };
         };
     };
-    previewLabels: {
+    previewLabel: {
         parameters: {
-            query?: never;
+            query: {
+                format: string;
+            };
             header?: never;
-            path?: never;
+            path: {
+                id: string;
+            };
             cookie?: never;
         };
-        requestBody: {
-            content: {
-                "application/json": components["schemas"]["LabelRequest"];
-            };
-        };
+        requestBody?: never;
         responses: {
             /** @description OK */
             200: {
@@ -7152,7 +7184,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["LabelText"][];
+                    "image/png": string;
                 };
             };
             /** @description Bad Request */

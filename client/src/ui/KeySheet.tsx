@@ -4,9 +4,13 @@ const keys: readonly (readonly [string, readonly (readonly [string, string])[]])
   [
     'Everywhere',
     [
-      ['/', 'Find an animal by code, name or species'],
-      ['G R · G S · G U', 'Go to Round, Stock, Guide'],
-      ['G B · G Y · G N · G M', 'Go to Rulebook, Honesty, Bench, Room'],
+      ['/', 'Find an animal by code, name, species or tag'],
+      ['G R · G E · G S', 'Go to Round, Shelves, Stock'],
+      ['G C · G A · G L', 'Go to Chores, Almanac, Larder'],
+      ['G U · G B · G P', 'Go to Guide, Rulebook, Paper'],
+      ['G Y · G N · G M', 'Go to Honesty, Bench, Room'],
+      ['G O · G T', 'Go to People, About'],
+      ['← · →', 'On the strip of nights: another night'],
       ['Z', 'Take the last entry back (ten seconds)'],
       ['H', 'This sheet'],
       ['Esc', 'Close what is open'],
@@ -26,7 +30,17 @@ const keys: readonly (readonly [string, readonly (readonly [string, string])[]])
       ['S', 'Sign seen'],
       ['E', 'Something else'],
       ['L', 'Later: tomorrow’s round'],
+      ['A', 'All of this shelf, with exceptions'],
+      ['C', 'What to have ready'],
       ['?', 'Why'],
+    ],
+  ],
+  [
+    'On the shelves',
+    [
+      ['Tab', 'From enclosure to enclosure'],
+      ['M, arrows, Enter', 'Take it up, choose the place, set it down'],
+      ['Esc', 'Put it back'],
     ],
   ],
   [

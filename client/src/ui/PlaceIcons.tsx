@@ -81,3 +81,41 @@ export const MoreIcon = () => (
     <path d="M4 7h16M4 12h16M4 17h16" />
   </Icon>
 );
+
+export const ShelvesIcon = () => (
+  <Icon>
+    <path d="M4 3.5v17M20 3.5v17M4 9.5h16M4 17.5h16M7 9.5v-4h4v4M13.5 17.5v-5h3.5v5M7.5 17.5V15h3v2.5" />
+  </Icon>
+);
+
+export const ChoresIcon = () => (
+  <Icon>
+    <path d="M4 6.5l1.6 1.6L8.5 5M4 12.5l1.6 1.6 2.9-3.1M4 18.5l1.6 1.6 2.9-3.1M12 7h8M12 13h8M12 19h8" />
+  </Icon>
+);
+
+export const AlmanacIcon = () => (
+  <Icon>
+    <path d="M3.5 4v16M3.5 7h7M8 12h9M13 17h7.5M6.5 5.5v3M13 10.5v3M17 15.5v3" />
+  </Icon>
+);
+
+export const PaperIcon = () => (
+  <Icon>
+    <path d="M6 3.5h8l4 4v13H6ZM14 3.5v4h4M9 12h6M9 16h6" />
+  </Icon>
+);
+
+export const PeopleIcon = () => (
+  <Icon>
+    <circle cx="9" cy="8" r="3.2" />
+    <path d="M3 20c0-4 2.6-6 6-6s6 2 6 6M15.5 5.2a3.2 3.2 0 0 1 0 5.6M17 14.4c2.5.6 4 2.5 4 5.6" />
+  </Icon>
+);
+
+export const AboutIcon = () => (
+  <Icon>
+    <circle cx="12" cy="12" r="8.5" />
+    <path d="M12 11v5.5M12 7.5v.2" />
+  </Icon>
+);

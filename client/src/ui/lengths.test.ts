@@ -1,5 +1,4 @@
 import { describe, expect, it } from 'vitest';
-import { comparePlaces } from '../features/Rounds/shelves';
 import { fromDays, shortDate, toDays } from './dates';
 import { fromMm, toMm } from './lengths';
 
@@ -33,12 +32,5 @@ describe('nights', () => {
   it('are calendar dates, whatever the zone of the browser', () => {
     expect(fromDays(toDays('2026-03-29') + 1)).toBe('2026-03-30');
     expect(shortDate('2026-09-04')).toBe('4 Sep');
-  });
-});
-
-describe('places', () => {
-  it('are walked rack by rack, shelf by shelf, slot by slot', () => {
-    const walk = ['AA1·01', 'A10·01', 'A1·10', 'B1·01', 'A2·01', 'A1·02'].sort(comparePlaces);
-    expect(walk).toEqual(['A1·02', 'A1·10', 'A2·01', 'A10·01', 'B1·01', 'AA1·01']);
   });
 });

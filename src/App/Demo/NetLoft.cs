@@ -26,7 +26,8 @@ internal static class NetLoft
     public static RoomFile Write(Room room)
     {
         var (simulated, climate) = new SimulatedRacks(room).Write();
-        var entries = ByHand(room).Concat(simulated).SelectMany(l => l.Entries).ToList();
+        var lives = ByHand(room).Concat(simulated).Select(l => l.Entries).ToList();
+        var entries = lives.SelectMany(l => l).Concat(DemoHousing.House(lives, room)).ToList();
         return new RoomFile(
             RoomFile.FormatName,
             RoomFile.CurrentVersion,
@@ -38,7 +39,9 @@ internal static class NetLoft
             ],
             [.. entries.Where(e => e.Entry.Act is not Acquired).Select(e => Line(e.StockId, e.Entry))],
             climate,
-            Larder: DemoLarder.Of(room)
+            Larder: DemoLarder.Of(room),
+            Layout: DemoHousing.Layout,
+            Chores: DemoHousing.Chores(room)
         );
     }
 

@@ -2,8 +2,6 @@ using App.Access;
 using App.Hosting;
 using App.Live;
 using Husbandry.Housing;
-using Husbandry.Hush;
-using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
@@ -79,13 +77,7 @@ public sealed record ShelvesView(
 /// <summary>A changed layout.</summary>
 public sealed record LayoutChange(RoomLayout Layout, long Version);
 
-/// <summary>An enclosure carried to another place; what stands there comes to where it stood.</summary>
-/// <param name="StockId">Which.</param>
-/// <param name="To">Where to.</param>
-/// <param name="EntryId">Id of the entry, made by the client.</param>
-public sealed record MoveRequest(Guid StockId, Place To, Guid EntryId);
-
-/// <summary>Racks and shelves, moving enclosures, and who needs a larger one.</summary>
+/// <summary>Racks and shelves, what stands on them, and who needs a larger enclosure.</summary>
 public static class ShelfEndpoints
 {
     public static void MapShelves(this WebApplication app)
@@ -103,13 +95,6 @@ public static class ShelfEndpoints
             .ForOwner()
             .Produces<ShelvesView>()
             .ProducesValidationProblem()
-            .ProducesProblem(409);
-        shelves
-            .MapPost("moves", MoveAsync)
-            .WithName("moveStock")
-            .Produces<ShelvesView>()
-            .ProducesValidationProblem()
-            .ProducesProblem(404)
             .ProducesProblem(409);
         shelves.MapGet("rehousing", RehousingAsync).WithName("rehousing");
     }
@@ -143,40 +128,6 @@ public static class ShelfEndpoints
         return TypedResults.Ok(await reader.ReadAsync(cancel));
     }
 
-    private static async Task<IResult> MoveAsync(
-        MoveRequest body,
-        HttpContext context,
-        RoomNow now,
-        JournalStore store,
-        ShelfReader reader,
-        CancellationToken cancel
-    )
-    {
-        var room = await now.ReadAsync(cancel);
-        var index = await now.IndexAsync(cancel);
-        if (index.Find(body.StockId) is not { IsHere: true } moved)
-        {
-            return Problems.NotFound("animal");
-        }
-
-        if (moved.Place == body.To)
-        {
-            return TypedResults.Ok(await reader.ReadAsync(cancel));
-        }
-
-        var by = Hand.Of(context, room);
-        StockEntry Move(Guid id, Guid entryId, Place to) =>
-            new(id, new NewEntry(entryId, Occurrence.At(room.Now), null, new Moved(to), WrittenBy: by));
-        var batch = new List<StockEntry> { Move(body.StockId, body.EntryId, body.To) };
-        if (index.Here.FirstOrDefault(g => g.Place == body.To) is { } other)
-        {
-            batch.Add(Move(other.StockId, DerivedId.Of(body.EntryId, "other"), moved.Place));
-        }
-
-        var result = await store.WriteAsync(batch, null, room, cancel);
-        return Problems.ForFailure(result) ?? TypedResults.Ok(await reader.ReadAsync(cancel));
-    }
-
     private static async Task<Ok<RehousePlan>> RehousingAsync(
         RoomNow now,
         JournalReader journal,
@@ -190,96 +141,5 @@ public static class ShelfEndpoints
         var judged = (await journal.StandingsAsync(ids, cancel)).Select(s => Judgement.Of(s, room));
         var sizes = index.Here.Select(g => g.Enclosure).OfType<Enclosure>();
         return TypedResults.Ok(RehousePlan.Of(judged, sizes, room));
-    }
-}
-
-/// <summary>Reads the shelves.</summary>
-public sealed class ShelfReader(RoomNow now, RoomStore store, LanternDb db)
-{
-    /// <summary>All shelves with what stands on them.</summary>
-    public async Task<ShelvesView> ReadAsync(CancellationToken cancel)
-    {
-        var room = await now.ReadAsync(cancel);
-        var index = await now.IndexAsync(cancel);
-        var (layout, version) = await store.LayoutAsync(cancel);
-        var end = room.Clock.EndOf(room.Tonight).UtcTicks;
-        var due = db.DueIds(end).ToHashSet();
-        var byShelf = index.Shelves.ToDictionary(s => s[0].Place.ShelfCode);
-        var order = layout.WalkingOrder();
-        var walked = layout
-            .Racks.SelectMany(r => r.Shelves.Select(s => new Place(r.Rack, s.Number, 1)))
-            .Concat(index.Shelves.Select(s => s[0].Place with { Slot = 1 }))
-            .Distinct()
-            .Order(order)
-            .Select((p, i) => (p.ShelfCode, Number: i + 1))
-            .ToDictionary(x => x.ShelfCode, x => x.Number);
-        SlotView Slot(Glance g) =>
-            new(
-                g.StockId,
-                g.Place,
-                g.Name,
-                g.Species,
-                Phases.Word(g.Phase),
-                g.Shutters,
-                due.Contains(g.StockId),
-                g.Enclosure,
-                g.Fit,
-                g.FitText,
-                g.Hazard,
-                g.Quarantine
-            );
-        ShelfView Shelf(string code, ShelfLayout? measures)
-        {
-            var stand = byShelf.GetValueOrDefault(code) ?? [];
-            var taken = stand.Select(g => g.Place.Slot).ToHashSet();
-            var slots = Math.Max(measures?.Slots ?? 0, stand.Count == 0 ? 0 : stand.Max(g => g.Place.Slot));
-            return new ShelfView(
-                code,
-                measures,
-                walked.GetValueOrDefault(code),
-                [.. stand.Select(Slot)],
-                [.. Enumerable.Range(1, slots).Where(n => !taken.Contains(n))],
-                measures is null
-                    ? []
-                    : [.. stand.Where(g => g.Enclosure?.HeightMm > measures.HeightMm).Select(g => g.Place.Slot)],
-                measures is not null && stand.Sum(g => g.Enclosure?.WidthMm ?? 0) > measures.WidthMm
-            );
-        }
-
-        var drawn = layout
-            .Racks.Select(r => new RackView(
-                r.Rack,
-                r.Area,
-                [
-                    .. r.Shelves.Select(s => Shelf($"{r.Rack}{s.Number}", s)),
-                    .. Unmeasured(r.Rack, r.Shelves).Select(code => Shelf(code, null)),
-                ]
-            ))
-            .ToList();
-        var known = layout.Racks.Select(r => r.Rack).ToHashSet();
-        var others = index
-            .Shelves.Where(s => !known.Contains(s[0].Place.Rack))
-            .GroupBy(s => s[0].Place.Rack)
-            .Select(g => new RackView(g.Key, "", [.. g.Select(s => Shelf(s[0].Place.ShelfCode, null))]));
-        return new ShelvesView(
-            room.Tonight,
-            version,
-            layout,
-            [.. drawn, .. others],
-            [.. index.Here.Where(g => g.Quarantine is not null && !layout.IsQuarantine(g.Place)).Select(Slot)],
-            [
-                .. index
-                    .Here.Select(g => g.Enclosure)
-                    .OfType<Enclosure>()
-                    .DistinctBy(e => e.Name)
-                    .OrderBy(e => e.WidthMm * e.DepthMm * e.HeightMm),
-            ]
-        );
-
-        IEnumerable<string> Unmeasured(string rack, IReadOnlyList<ShelfLayout> measured) =>
-            byShelf
-                .Values.Select(s => s[0].Place)
-                .Where(p => p.Rack == rack && measured.All(m => m.Number != p.Shelf))
-                .Select(p => p.ShelfCode);
     }
 }

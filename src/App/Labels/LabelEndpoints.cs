@@ -43,9 +43,9 @@ public static class LabelEndpoints
         var labels = app.MapGroup("/api/labels").WithTags("Labels");
         labels.MapGet("", Read).WithName("labels");
         labels
-            .MapPost("preview", PreviewAsync)
-            .WithName("previewLabels")
-            .Produces<IReadOnlyList<LabelText>>()
+            .MapGet("preview/{id:guid}", PreviewAsync)
+            .WithName("previewLabel")
+            .Produces<byte[]>(200, "image/png")
             .ProducesValidationProblem();
         labels
             .MapPost("pdf", PdfAsync)
@@ -66,10 +66,17 @@ public static class LabelEndpoints
 
     private static PrinterView View(LabelPrinter printer) => new(printer.Roll, printer.Printed);
 
-    private static async Task<IResult> PreviewAsync(LabelRequest body, RoomNow now, CancellationToken cancel)
+    /// <summary>One label as it will be printed.</summary>
+    private static async Task<IResult> PreviewAsync(
+        Guid id,
+        string format,
+        RoomNow now,
+        LanternOptions options,
+        CancellationToken cancel
+    )
     {
-        var (labels, _, refusal) = await LabelsAsync(body, now, cancel);
-        return refusal ?? TypedResults.Ok(labels);
+        var (labels, size, refusal) = await LabelsAsync(new LabelRequest([id], format), now, cancel);
+        return refusal ?? TypedResults.File(LabelDrawing.Png(labels[0], size!, options.PublicAddress), "image/png");
     }
 
     private static async Task<IResult> PdfAsync(

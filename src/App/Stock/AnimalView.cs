@@ -1,5 +1,6 @@
 using Husbandry.Feeding;
 using Husbandry.Growth;
+using Husbandry.Housing;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
@@ -77,6 +78,10 @@ public sealed record AnimalView(
     RoundLine Line,
     Lifeline Lifeline,
     IReadOnlyList<string> Cautions,
+    HouseEvent? House,
+    Answer<HousingFit?> Fit,
+    Answer<Quarantine?> Quarantine,
+    Husbandry.Rulebook.Hazard? Hazard,
     IReadOnlyList<JournalLine> Journal
 )
 {
@@ -129,6 +134,10 @@ public sealed record AnimalView(
             RoundLine.Of(j),
             Husbandry.Growth.Lifeline.Of(j, journal),
             [.. s.Profile.Cautions.Select(c => c.Value)],
+            standing.House,
+            HousingFit.Of(j),
+            Husbandry.Housing.Quarantine.Of(standing, room),
+            s.Profile.Hazard?.Value,
             Lines(journal, room)
         );
     }

@@ -26,6 +26,12 @@ public sealed record NewStock(
     DateOnly? LastMoltOn = null
 );
 
+/// <summary>One of an animal's family, here or gone.</summary>
+public sealed record Relative(Guid StockId, string Name, string Species, Place Place, bool Here);
+
+/// <summary>Parents and young of an animal, as far as they are on record here.</summary>
+public sealed record FamilyView(Relative? Mother, Relative? Father, IReadOnlyList<Relative> Young);
+
 /// <summary>Changed details.</summary>
 /// <param name="Version">Version that was on screen.</param>
 public sealed record StockChange(Guid EntryId, long Version, StockDetails Details, Place Place);
@@ -44,6 +50,7 @@ public static class StockEndpoints
             .Produces<Answer<FeedingChoice?>>()
             .ProducesValidationProblem()
             .ProducesProblem(404);
+        stock.MapGet("{id:guid}/family", FamilyAsync).WithName("family").Produces<FamilyView>().ProducesProblem(404);
         stock
             .MapPost("", AddAsync)
             .WithName("addStock")
@@ -153,6 +160,33 @@ public static class StockEndpoints
         return standing is null
             ? Problems.NotFound("animal")
             : TypedResults.Ok(FeedingChoice.Of(Judgement.Of(standing, await now.ReadAsync(cancel)), every));
+    }
+
+    private static async Task<IResult> FamilyAsync(Guid id, RoomNow now, CancellationToken cancel)
+    {
+        await now.ReadAsync(cancel);
+        var index = await now.IndexAsync(cancel);
+        if (index.Find(id) is not { } animal)
+        {
+            return Problems.NotFound("animal");
+        }
+
+        Relative? Of(Guid? of) =>
+            of is { } known && index.Find(known) is { } g
+                ? new Relative(g.StockId, g.Name, g.Species, g.Place, g.IsHere)
+                : null;
+        return TypedResults.Ok(
+            new FamilyView(
+                Of(animal.MotherId),
+                Of(animal.FatherId),
+                [
+                    .. index
+                        .Here.Concat(index.Gone)
+                        .Where(g => g.MotherId == id || g.FatherId == id)
+                        .Select(g => Of(g.StockId)!),
+                ]
+            )
+        );
     }
 
     private static async Task<IResult> AddAsync(

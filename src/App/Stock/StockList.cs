@@ -2,6 +2,7 @@ using Husbandry.Hush;
 using Husbandry.Rounds;
 using Husbandry.Stock;
 using Ledger;
+using Microsoft.AspNetCore.Mvc;
 
 namespace App.Stock;
 
@@ -126,17 +127,17 @@ public enum StockOrder
 /// <param name="Order">Order.</param>
 /// <param name="Back">Whether the order is turned round.</param>
 public sealed record StockQuery(
-    bool Here = true,
-    string? Find = null,
-    string? Group = null,
-    string? Species = null,
-    string? Tag = null,
-    string? Rack = null,
-    Stage? Stage = null,
-    Sex? Sex = null,
-    string? Show = null,
-    StockOrder Order = StockOrder.Place,
-    bool Back = false
+    [property: FromQuery(Name = "here")] bool Here = true,
+    [property: FromQuery(Name = "find")] string? Find = null,
+    [property: FromQuery(Name = "group")] string? Group = null,
+    [property: FromQuery(Name = "species")] string? Species = null,
+    [property: FromQuery(Name = "tag")] string? Tag = null,
+    [property: FromQuery(Name = "rack")] string? Rack = null,
+    [property: FromQuery(Name = "stage")] Stage? Stage = null,
+    [property: FromQuery(Name = "sex")] Sex? Sex = null,
+    [property: FromQuery(Name = "show")] string? Show = null,
+    [property: FromQuery(Name = "order")] StockOrder Order = StockOrder.Place,
+    [property: FromQuery(Name = "back")] bool Back = false
 );
 
 /// <summary>

@@ -86,10 +86,10 @@ public sealed record Enclosure(
     double DepthMm,
     double HeightMm,
     double SubstrateMm,
-    Ventilation Vents = Ventilation.FewHoles,
-    DampSide Damp = DampSide.None,
-    HeatSource Heat = HeatSource.Room,
-    MistPlan? Mist = null
+    Ventilation Vents,
+    DampSide Damp,
+    HeatSource Heat,
+    MistPlan? Mist
 )
 {
     private const int LongestName = 40;

@@ -20,9 +20,9 @@ public sealed record ShelfLayout(
     double HeightMm,
     double DepthMm,
     int Slots,
-    bool Quarantine = false,
-    string? HeatNote = null,
-    string? MoistureNote = null
+    bool Quarantine,
+    string? HeatNote,
+    string? MoistureNote
 );
 
 /// <summary>A rack and its shelves.</summary>

@@ -56,6 +56,8 @@ public enum FitWord
 /// <param name="Fit">Whether it fits.</param>
 /// <param name="FitText">The same in words.</param>
 /// <param name="Quarantine">Night until which it belongs apart; none when it does not.</param>
+/// <param name="MotherId">Its mother, if on record.</param>
+/// <param name="FatherId">Its father, likewise.</param>
 /// <param name="Departure">How it left, if it did.</param>
 /// <param name="LeftOn">Night on which it left.</param>
 /// <param name="Sequence">Newest entry folded.</param>
@@ -89,6 +91,8 @@ public sealed record Glance(
     FitWord Fit,
     string FitText,
     DateOnly? Quarantine,
+    Guid? MotherId,
+    Guid? FatherId,
     Journal.DepartureKind? Departure,
     DateOnly? LeftOn,
     long Sequence
@@ -142,6 +146,8 @@ public sealed record Glance(
                 : FitWord.Fits,
             fit.Value is null ? "" : fit.Summary,
             Housing.Quarantine.Of(standing, s.Room).Value?.Until,
+            details.MotherId,
+            details.FatherId,
             standing.Departure?.Kind,
             standing.Departure is { } left ? s.Night(left.At) : null,
             standing.LatestSequence

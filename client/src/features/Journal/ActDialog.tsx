@@ -26,6 +26,8 @@ const titles: Record<FormKind, string> = {
   limbNoted: 'A limb',
   sexSeen: 'Sex told',
   noted: 'Note',
+  putOff: 'Later',
+  housed: 'Enclosure',
   departed: 'Leaves the collection',
 };
 
@@ -115,7 +117,7 @@ export function ActDialog({ subject, kind, corrects, onClose }: ActDialogProps) 
         </>
       }
       onClose={onClose}
-      wide={kind === 'signSeen'}
+      wide={kind === 'signSeen' || kind === 'housed'}
     >
       <form
         onSubmit={(event) => {
@@ -135,7 +137,7 @@ export function ActDialog({ subject, kind, corrects, onClose }: ActDialogProps) 
           busy={busy}
           submit={(act) => void submit({ ...draft, act })}
         />
-        {kind !== 'signSeen' && when}
+        {kind !== 'signSeen' && kind !== 'putOff' && when}
         <FormError>{refusal?.all}</FormError>
         <div className="flex justify-end gap-2">
           <button type="button" className="act act-plain px-3" onClick={onClose}>

@@ -20,6 +20,8 @@ export const subjectOf = (animal: AnimalView, group: Schemas['GroupView'] | unde
   mature: animal.stage.value === 'adult' && animal.molt.value === null,
   hasMolted: animal.lastMolt !== null,
   count: animal.details.count,
+  tonight: animal.tonight,
+  enclosure: animal.house?.enclosure ?? null,
   offer: animal.meal.value.offer,
 });
 

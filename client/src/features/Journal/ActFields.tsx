@@ -1,7 +1,9 @@
 import type { Dispatch, SetStateAction } from 'react';
 import { type Act, Refusal, type Schemas } from '../../api/client';
 import { Check, Choice, Field, TextField } from '../../ui/Field';
+import { fromDays, toDays } from '../../ui/dates';
 import { fromMm, type LengthUnit, toMm } from '../../ui/lengths';
+import { EnclosureFields, freshEnclosure } from '../Housing/EnclosureFields';
 import { type ActOf, bodyParts, cares, departures, type FormKind, limbStates, sexEvidence } from './acts';
 import { OfferFields } from './OfferFields';
 import { SignPicker } from './SignPicker';
@@ -23,6 +25,9 @@ export interface ActSubject {
   mature: boolean;
   hasMolted: boolean;
   count: number;
+  tonight: string;
+  /** What it lives in, once that was measured. */
+  enclosure: Schemas['Enclosure'] | null;
   /** What the core would offer, to begin the form with. */
   offer: Schemas['MealOffer'] | null;
 }
@@ -91,6 +96,10 @@ function newAct(kind: FormKind, subject: ActSubject): ActOf<FormKind> {
       return { kind, sex: 'female', by: 'shedSkin' };
     case 'noted':
       return { kind, text: '' };
+    case 'putOff':
+      return { kind, untilNight: fromDays(toDays(subject.tonight) + 3), reason: null };
+    case 'housed':
+      return { kind, enclosure: subject.enclosure ?? freshEnclosure, rehoused: false };
     case 'departed':
       return { kind, departure: 'died', remark: null };
   }
@@ -283,6 +292,27 @@ export function ActFields(props: FieldsProps) {
           )}
         </Field>
       );
+    case 'putOff':
+      return (
+        <>
+          <TextField
+            label="Until the night of"
+            type="date"
+            error={error('untilNight')}
+            value={act.untilNight}
+            onChange={(untilNight) => change({ ...act, untilNight })}
+          />
+          <TextField
+            label="Why"
+            hint="Stands on the round and in the journal"
+            error={error('reason')}
+            value={act.reason ?? ''}
+            onChange={(reason) => change({ ...act, reason: reason === '' ? null : reason })}
+          />
+        </>
+      );
+    case 'housed':
+      return <EnclosureFields act={act} change={change} unit={unit} error={error} />;
     case 'departed':
       return (
         <>

@@ -3,6 +3,7 @@ import { type ReactNode, useEffect, useRef, useState } from 'react';
 import type { Act } from '../../api/client';
 import { Refusal } from '../../api/client';
 import { useLog, useUndo } from '../../api/queries';
+import { useLogBatch } from '../../api/roomQueries';
 import { useKeys } from '../../ui/useKeys';
 import { type Done, DoneContext, type LogOptions } from './DoneContext';
 
@@ -15,6 +16,7 @@ type Message =
 export function DoneProvider({ children }: { children: (bar: ReactNode) => ReactNode }) {
   const write = useLog();
   const takeBack = useUndo();
+  const batch = useLogBatch();
   const [message, setMessage] = useState<Message | null>(null);
   const [left, setLeft] = useState(0);
   // One id per act until it is written, so that a second tap on a slow line sends the same entry again.
@@ -41,21 +43,53 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
     const animal = await write.mutateAsync({ stockId, id, act, ...options });
     pending.current.delete(key);
     const line = animal.journal.find((entry) => entry.id === id);
-    say({ kind: 'done', done: { text: `${name}: ${line?.text ?? 'logged'}`, stockId, entryId: id } });
+    say({
+      kind: 'done',
+      done: { text: `${name}: ${line?.text ?? 'logged'}`, entries: [{ stockId, entryId: id }] },
+    });
+  };
+
+  const logMany = async (
+    acts: readonly { stockId: string; act: Act }[],
+    text: string,
+    night: string | null = null,
+  ) => {
+    const entries = acts.map((a) => ({ ...a, id: crypto.randomUUID() }));
+    try {
+      await batch.mutateAsync({ entries, night });
+      const written = entries.map((e) => ({ stockId: e.stockId, entryId: e.id }));
+      say({ kind: 'done', done: { text, entries: written } });
+      return true;
+    } catch (error) {
+      refused(error);
+      return false;
+    }
   };
 
   const refused = (error: unknown) =>
     say({ kind: 'refused', text: error instanceof Refusal ? error.all : 'That could not be logged.' });
 
   const undo = () => {
-    if (shown?.kind !== 'done' || takeBack.isPending) {
+    if (shown?.kind !== 'done' || takeBack.isPending || batch.isPending) {
       return;
     }
-    const { stockId, entryId, text } = shown.done;
-    takeBack.mutate(
-      { stockId, entryId, id: crypto.randomUUID() },
-      { onSuccess: () => say({ kind: 'undone', text }), onError: refused },
-    );
+    const { entries, text } = shown.done;
+    const [only] = entries;
+    const after = { onSuccess: () => say({ kind: 'undone', text }), onError: refused };
+    if (entries.length === 1 && only !== undefined) {
+      takeBack.mutate({ ...only, id: crypto.randomUUID() }, after);
+    } else {
+      batch.mutate(
+        {
+          entries: entries.map((e) => ({
+            stockId: e.stockId,
+            id: crypto.randomUUID(),
+            act: { kind: 'withdrawn', entryId: e.entryId },
+          })),
+        },
+        after,
+      );
+    }
   };
   useKeys({ z: undo });
 
@@ -66,8 +100,9 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
         log(stockId, name, act, options).catch(refused);
       }
     },
+    logMany,
     undo,
-    busy: write.isPending,
+    busy: write.isPending || batch.isPending,
   };
   return (
     <DoneContext value={control}>{children(<Bar message={shown} left={left} undo={undo} />)}</DoneContext>

@@ -4,8 +4,7 @@ import type { Act } from '../../api/client';
 /** What was logged last, for the ten seconds in which one key takes it back. */
 export interface Done {
   text: string;
-  stockId: string;
-  entryId: string;
+  entries: readonly { stockId: string; entryId: string }[];
 }
 
 export interface LogOptions {
@@ -19,6 +18,12 @@ export interface DoneControl {
   log: (stockId: string, name: string, act: Act, options?: LogOptions) => Promise<void>;
   /** Logs from a button: a refusal is shown in the bar instead of thrown. */
   quick: (stockId: string, name: string, act: Act, options?: LogOptions) => void;
+  /** Logs acts at many enclosures, all or none. Tells whether they were written. */
+  logMany: (
+    acts: readonly { stockId: string; act: Act }[],
+    text: string,
+    night?: string | null,
+  ) => Promise<boolean>;
   undo: () => void;
   busy: boolean;
 }

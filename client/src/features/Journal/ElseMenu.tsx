@@ -83,7 +83,9 @@ const forms: readonly (readonly [string, string, FormKind])[] = [
   ['s', 'Sex told…', 'sexSeen'],
   ['a', 'Something done to it…', 'handled'],
   ['v', 'Moved…', 'moved'],
+  ['u', 'Enclosure…', 'housed'],
   ['t', 'Note…', 'noted'],
+  ['w', 'Later, with a reason…', 'putOff'],
   ['c', 'Counted…', 'counted'],
 ];
 

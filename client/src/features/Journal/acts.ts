@@ -15,6 +15,8 @@ export type FormKind =
   | 'limbNoted'
   | 'sexSeen'
   | 'noted'
+  | 'putOff'
+  | 'housed'
   | 'departed';
 
 export const outcomes: readonly (readonly [Schemas['OfferOutcome'], string])[] = [
@@ -93,5 +95,7 @@ export const hasForm = (act: Act): act is ActOf<FormKind> =>
     'limbNoted',
     'sexSeen',
     'noted',
+    'putOff',
+    'housed',
     'departed',
   ].includes(act.kind);

@@ -24,6 +24,8 @@ export interface Why {
   animal: WhyAnimal | null;
   summary: string;
   reasons: readonly Reason[];
+  /** Whether summary and reasons are those of its line of the round and are fetched when asked for. */
+  ofLine?: boolean;
   /** The next molt, drawn beside the reason that speaks of it. */
   molt?: Schemas['VigilForecast'] | null;
 }

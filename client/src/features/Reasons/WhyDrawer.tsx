@@ -1,8 +1,10 @@
 import { X } from 'lucide-react';
 import type { Reason, Schemas } from '../../api/client';
 import { useChangeSettings, useNightline, useSettings } from '../../api/queries';
+import { useLineWhy } from '../../api/roomQueries';
 import { Dialog } from '../../ui/Dialog';
 import { useIsWide } from '../../ui/useMedia';
+import { Waiting } from '../../ui/Waiting';
 import { MoltBand } from '../Vigils/MoltBand';
 import { ChangeRule } from '../Rulebook/ChangeRule';
 import { tagWord } from './tags';
@@ -56,7 +58,20 @@ function About({ why }: { why: Why }) {
   );
 }
 
+/** A line of the round is explained when somebody asks. */
 function Steps({ why }: { why: Why }) {
+  const asked = why.ofLine === true && why.animal !== null;
+  const line = useLineWhy(why.animal?.stockId ?? '', asked);
+  return !asked ? (
+    <Reasons why={why} />
+  ) : (
+    <Waiting query={line} what="The reasons">
+      {(told) => <Reasons why={{ ...why, ...told }} />}
+    </Waiting>
+  );
+}
+
+function Reasons({ why }: { why: Why }) {
   const tonight = useNightline().data?.tonight;
   return (
     <>

@@ -5,6 +5,7 @@ import { useNightline } from '../../api/queries';
 import { fromDays, shortDate, toDays } from '../../ui/dates';
 import { Measured } from '../../ui/Measured';
 import { useIsPhone } from '../../ui/useMedia';
+import { NightPicker } from './NightPicker';
 import { placeBands } from './nightlineLayout';
 
 type NightlineData = Schemas['Nightline'];
@@ -47,10 +48,11 @@ function Drawing({ data, width, lanes, height, phone }: DrawingProps) {
   const x = (night: string) => scale(toDays(night));
   const tonight = x(data.tonight);
   const axis = lanes * laneHeight + 4;
-  const { placed, left } = placeBands(
+  const { placed } = placeBands(
     data.bands.filter((band) => x(band.from) < width - 40),
     { width, lanes, x, from: tonight },
   );
+  const left = data.awaited - placed.length;
   const marks = phone ? [] : data.marks.slice(0, lanes);
   const nights = Array.from({ length: Math.floor(last - first) + 1 }, (_, k) => first + k);
   const open = (stockId: string) => void navigate(`/stock/${stockId}`);
@@ -173,6 +175,15 @@ function Drawing({ data, width, lanes, height, phone }: DrawingProps) {
       <text x={tonight} y={axis + 18} textAnchor="middle" fontWeight="650" className="fill-lamptext!">
         {phone ? 'tonight' : `tonight, ${shortDate(data.tonight)}`}
       </text>
+      <NightPicker
+        data={data}
+        axis={axis}
+        width={width}
+        first={first}
+        last={Math.floor(last)}
+        at={(night) => x(night)}
+        nightAt={(px) => Math.round(scale.invert(px))}
+      />
       {left > 0 && (
         <text x={width} y={axis + 18} textAnchor="end" className="fill-muted!">
           {left} more awaited

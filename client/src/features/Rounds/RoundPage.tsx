@@ -1,14 +1,21 @@
 import { useState } from 'react';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import type { RoundLine, RoundView } from '../../api/client';
-import { useRound } from '../../api/queries';
-import { longDate } from '../../ui/dates';
+import { useSettings } from '../../api/queries';
+import { useRound } from '../../api/roomQueries';
+import { clockTime, longDate } from '../../ui/dates';
 import { useKeys } from '../../ui/useKeys';
 import { Waiting } from '../../ui/Waiting';
-import { useWhy, type Why } from '../Reasons/WhyContext';
-import { DoneRow, DueRow, PassByFold, RestingFold } from './RoundRows';
-import { byShelf, leftoversFirst } from './shelves';
+import { useWhy } from '../Reasons/WhyContext';
+import { KitSheet } from './KitSheet';
+import { DoneRow, PassByFold, RestingFold } from './QuietRows';
+import { RoundChores } from './RoundChores';
+import { DueRow } from './RoundRows';
+import { canBatch, ShelfBatch } from './ShelfBatch';
 import { ShelfLine } from './ShelfLine';
+import { byShelf, goOnFrom, leftoversFirst, type Shelf } from './shelves';
+import { SumUp } from './SumUp';
+import { whyOf } from './whyOf';
 
 /** Tonight's round in walking order. */
 export function RoundPage() {
@@ -19,11 +26,15 @@ export function RoundPage() {
   );
 }
 
+type Sheet = { kind: 'kit' } | { kind: 'sum' } | { kind: 'batch'; shelf: string };
+
 function Round({ round }: { round: RoundView }) {
-  const due = round.lines.filter((line) => line.state === 'due');
+  const shelves = byShelf(round);
+  const due = shelves.flatMap((s) => s.rows.flatMap((row) => (row.kind === 'due' ? [row.line] : [])));
   const [chosen, setChosen] = useState<string | null>(null);
   // After an act the same enclosure stays chosen while it needs more; else the walk goes on from where it was.
-  const [position, setPosition] = useState(0);
+  const [position, setPosition] = useState(() => goOnFrom(round, due));
+  const [sheet, setSheet] = useState<Sheet | null>(null);
   const found = due.findIndex((line) => line.stockId === chosen);
   const at = found >= 0 ? found : Math.min(position, Math.max(0, due.length - 1));
   const selected = due[at];
@@ -46,80 +57,186 @@ function Round({ round }: { round: RoundView }) {
     ArrowUp: move(-1),
     Enter: () => selected && void navigate(`/stock/${selected.stockId}`),
     '?': () => selected && toggle(whyOf(selected)),
+    c: () => setSheet({ kind: 'kit' }),
+    a: () =>
+      batchOf(selected, shelves) && setSheet({ kind: 'batch', shelf: batchOf(selected, shelves) ?? '' }),
   });
 
-  const { done, total } = round.progress;
-  const minutes = Math.ceil(round.progress.secondsLeft / 60);
+  const batch = sheet?.kind === 'batch' ? shelves.find((s) => s.code === sheet.shelf) : undefined;
   return (
     <>
-      <header className="px-6 pt-4 pb-3 max-sm:px-4 max-sm:pt-3">
-        <div className="flex flex-wrap items-end justify-between gap-x-6">
-          <div>
-            <h1 className="text-30 max-sm:text-[24px]">Tonight’s round</h1>
-            <p className="text-muted max-sm:hidden">
-              {longDate(round.night)}, {round.roomName}
-            </p>
-          </div>
-          <p className="text-right max-sm:text-left">
-            <b className="font-display text-22 font-semibold max-sm:text-15">
-              {done} of {total} done
-            </b>
-            <span className="block text-muted max-sm:inline max-sm:pl-2">
-              {total > done ? `about ${minutes} min left` : 'nothing more needs a hand'}
-            </span>
-          </p>
-        </div>
-        <ShelfLine round={round} selected={selected?.stockId ?? null} />
-      </header>
+      <RoundHead round={round} selected={selected} open={setSheet} />
       <div className="border-t border-line">
-        {total === 0 && round.lines.length === 0 && round.resting.length === 0 && <EmptyRoom />}
-        {byShelf(round).map((shelf) => (
-          <section
+        {round.progress.total === 0 &&
+          round.lines.length === 0 &&
+          round.progress.resting === 0 &&
+          round.chores.length === 0 && <EmptyRoom />}
+        {round.chores.length > 0 && <RoundChores chores={round.chores} night={round.night} />}
+        {shelves.map((shelf) => (
+          <ShelfSection
             key={shelf.code}
-            aria-label={shelf.code === leftoversFirst ? 'Leftovers, out first' : `Shelf ${shelf.code}`}
-            className="grid grid-cols-[56px_minmax(0,1fr)] border-b border-line max-sm:grid-cols-1"
-          >
-            <h2
-              className={`pl-6 font-medium max-sm:pt-2 max-sm:pb-0.5 max-sm:pl-4 ${shelf.code === leftoversFirst ? 'pt-3 text-13 text-lamptext' : 'pt-2 text-22 max-sm:text-18'}`}
-            >
-              {shelf.code}
-            </h2>
-            <div className="min-w-0 divide-y divide-line">
-              {shelf.rows.map((row) =>
-                row.kind === 'done' ? (
-                  <DoneRow key={row.done.stockId} done={row.done} />
-                ) : (
-                  <DueRow
-                    key={row.line.stockId}
-                    line={row.line}
-                    selected={row.line.stockId === selected?.stockId}
-                    onSelect={() => select(due.indexOf(row.line))}
-                  />
-                ),
-              )}
-              {shelf.passBy.length > 0 && <PassByFold lines={shelf.passBy} />}
-              {shelf.resting.length > 0 && <RestingFold lines={shelf.resting} />}
-            </div>
-          </section>
+            shelf={shelf}
+            selected={selected}
+            onSelect={(line) => select(due.indexOf(line))}
+            onBatch={() => setSheet({ kind: 'batch', shelf: shelf.code })}
+          />
         ))}
       </div>
+      {sheet?.kind === 'kit' && <KitSheet round={round} onClose={() => setSheet(null)} />}
+      {sheet?.kind === 'sum' && <SumUp night={round.night} onClose={() => setSheet(null)} />}
+      {batch !== undefined && (
+        <ShelfBatch shelf={batch.code} lines={dueOf(batch)} onClose={() => setSheet(null)} />
+      )}
     </>
   );
 }
 
-/** Why a line says what it says, for the drawer. */
-export const whyOf = (line: RoundLine): Why => ({
-  title: line.state === 'due' ? `Why ${question(line.do)}?` : `Why pass ${line.name} by?`,
-  animal: { stockId: line.stockId, place: line.place, name: line.name, species: line.species },
-  summary: line.why.summary,
-  reasons: line.why.reasons,
-  molt: line.molt,
-});
+const dueOf = (shelf: Shelf): RoundLine[] =>
+  shelf.rows.flatMap((row) => (row.kind === 'due' ? [row.line] : []));
 
-/** "Offer 1 small cricket, ≤ 9 mm" asked back: "offer 1 small cricket". */
-function question(text: string): string {
-  const short = text.split(/[,:]/)[0] ?? text;
-  return short.charAt(0).toLowerCase() + short.slice(1);
+/** The shelf of the chosen line, if several of its lines can be logged in one go. */
+function batchOf(selected: RoundLine | undefined, shelves: readonly Shelf[]): string | null {
+  const shelf = shelves.find((s) => selected !== undefined && dueOf(s).includes(selected));
+  return shelf !== undefined && canBatch(dueOf(shelf)) ? shelf.code : null;
+}
+
+interface HeadProps {
+  round: RoundView;
+  selected: RoundLine | undefined;
+  open: (sheet: Sheet) => void;
+}
+
+function RoundHead({ round, selected, open }: HeadProps) {
+  const { toggle } = useWhy();
+  const { done, total } = round.progress;
+  const minutes = Math.ceil(round.progress.secondsLeft / 60);
+  const why = () =>
+    toggle({
+      title: 'Why this long?',
+      animal: null,
+      summary: `About ${minutes} min for what is still to do, by how long such acts take here.`,
+      reasons: round.pace,
+    });
+  return (
+    <header className="px-6 pt-4 pb-3 max-sm:px-4 max-sm:pt-3">
+      <div className="flex flex-wrap items-end justify-between gap-x-6">
+        <div>
+          <h1 className="text-30 max-sm:text-[24px]">Tonight’s round</h1>
+          <p className="text-muted max-sm:hidden">
+            {longDate(round.night)}, {round.roomName}
+          </p>
+        </div>
+        <p className="text-right max-sm:text-left">
+          <b className="font-display text-22 font-semibold max-sm:text-15">
+            {done} of {total} done
+          </b>
+          <span className="block text-muted max-sm:inline max-sm:pl-2">
+            {total > done || round.progress.secondsLeft > 0 ? (
+              <>
+                about {minutes} min left{' '}
+                {round.pace.length > 0 && (
+                  <button
+                    type="button"
+                    onClick={why}
+                    aria-label="Why this long?"
+                    className="size-6 rounded-full border border-edge align-middle text-12 font-semibold hover:text-ink"
+                  >
+                    ?
+                  </button>
+                )}
+              </>
+            ) : (
+              'nothing more needs a hand'
+            )}
+          </span>
+        </p>
+      </div>
+      <ShelfLine round={round} place={selected?.place ?? null} />
+      <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-13">
+        <button
+          type="button"
+          className="linkish min-h-8 max-sm:min-h-11"
+          onClick={() => open({ kind: 'kit' })}
+        >
+          Have ready
+        </button>
+        <button
+          type="button"
+          className="linkish min-h-8 max-sm:min-h-11"
+          onClick={() => open({ kind: 'sum' })}
+        >
+          Sum up
+        </button>
+        <Link to="/paper/round" className="linkish flex min-h-8 items-center max-sm:hidden">
+          On paper
+        </Link>
+        {round.left !== null && (
+          <p className="border-l-2 border-lampmark pl-2 text-soft">
+            Left off at {clockTime(round.left.at)} after <span className="code">{round.left.place}</span>{' '}
+            {round.left.name}: the light stands where it goes on.
+          </p>
+        )}
+      </div>
+    </header>
+  );
+}
+
+interface SectionProps {
+  shelf: Shelf;
+  selected: RoundLine | undefined;
+  onSelect: (line: RoundLine) => void;
+  onBatch: () => void;
+}
+
+function ShelfSection({ shelf, selected, onSelect, onBatch }: SectionProps) {
+  const keeper = useSettings().data?.settings.keeperName ?? null;
+  const out = shelf.code === leftoversFirst;
+  return (
+    <section
+      aria-label={out ? 'Leftovers, out first' : `Shelf ${shelf.code}`}
+      className="grid grid-cols-[56px_minmax(0,1fr)] border-b border-line max-sm:grid-cols-1"
+    >
+      <div className="pl-6 max-sm:flex max-sm:items-baseline max-sm:gap-3 max-sm:px-4 max-sm:pt-2">
+        <h2
+          className={`font-medium max-sm:pb-0.5 ${out ? 'pt-3 text-13 text-lamptext max-sm:pt-0' : 'pt-2 text-22 max-sm:pt-0 max-sm:text-18'}`}
+        >
+          {shelf.code}
+        </h2>
+        {canBatch(dueOf(shelf)) && !out && (
+          <button
+            type="button"
+            className="linkish min-h-6 text-12 text-lamptext max-sm:min-h-11 max-sm:text-13"
+            onClick={onBatch}
+          >
+            all<span className="sr-only"> of {shelf.code}</span>
+          </button>
+        )}
+      </div>
+      <div className="min-w-0 divide-y divide-line">
+        {(shelf.quarantine || shelf.note !== '') && (
+          <p className="py-1 pr-6 pl-[46px] text-13 text-muted max-sm:px-4">
+            {[shelf.quarantine ? 'New stock: last, with tools of its own' : '', shelf.note]
+              .filter((part) => part !== '')
+              .join(' · ')}
+          </p>
+        )}
+        {shelf.rows.map((row) =>
+          row.kind === 'done' ? (
+            <DoneRow key={row.done.stockId} done={row.done} keeper={keeper} />
+          ) : (
+            <DueRow
+              key={row.line.stockId}
+              line={row.line}
+              selected={row.line.stockId === selected?.stockId}
+              onSelect={() => onSelect(row.line)}
+            />
+          ),
+        )}
+        {shelf.passBy.length > 0 && <PassByFold lines={shelf.passBy} />}
+        {shelf.resting > 0 && <RestingFold shelf={shelf.code} count={shelf.resting} />}
+      </div>
+    </section>
+  );
 }
 
 function EmptyRoom() {

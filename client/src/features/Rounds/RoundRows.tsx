@@ -1,10 +1,10 @@
-import { Check, ChevronDown, ChevronRight } from 'lucide-react';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { RoundLine, Schemas } from '../../api/client';
+import { hazardWord } from '../Stock/words';
+import type { RoundLine } from '../../api/client';
 import { useNightline } from '../../api/queries';
-import { clockTime, dayDate, fromDays, toDays } from '../../ui/dates';
+import { fromDays, toDays } from '../../ui/dates';
 import { Lantern } from '../../ui/Lantern';
 import { MenuItem, menuClass, pickByLetter } from '../../ui/Menu';
 import { useKeys } from '../../ui/useKeys';
@@ -14,7 +14,7 @@ import { useDone } from '../Journal/DoneContext';
 import { ElseMenu } from '../Journal/ElseMenu';
 import { useWhy } from '../Reasons/WhyContext';
 import { primaryActs, refusals } from './lineActs';
-import { whyOf } from './RoundPage';
+import { whyOf } from './whyOf';
 
 const pool =
   'before:pointer-events-none before:absolute before:inset-y-0 before:right-0 before:-left-14 before:bg-[radial-gradient(520px_150px_at_78px_36px,var(--pool0),var(--pool1)_52%,transparent)] max-sm:before:left-0';
@@ -34,7 +34,7 @@ export function DueRow({ line, selected, onSelect }: DueRowProps) {
       id={`line-${line.stockId}`}
       aria-current={selected ? 'true' : undefined}
       aria-label={`${line.place} ${line.name}`}
-      className={`relative ${selected ? `py-3 ${pool}` : 'py-1.5'}`}
+      className={`relative [contain-intrinsic-size:auto_56px] ${selected ? `py-3 ${pool}` : 'py-1.5 [content-visibility:auto]'}`}
     >
       <div
         className="relative grid grid-cols-[24px_104px_172px_minmax(0,1fr)_auto] items-center gap-x-3 pr-6 pl-2.5 max-sm:grid-cols-[28px_auto_minmax(0,1fr)_auto] max-sm:items-baseline max-sm:gap-y-0.5 max-sm:px-4 max-lg:grid-cols-[24px_96px_140px_minmax(0,1fr)_auto]"
@@ -66,6 +66,9 @@ export function DueRow({ line, selected, onSelect }: DueRowProps) {
           <b className={selected ? 'font-display text-18 font-semibold' : 'text-15 font-semibold'}>
             {line.do}
           </b>
+          {line.hazard !== null && selected && (
+            <small className="block text-13 font-semibold text-ember">{hazardWord[line.hazard]}</small>
+          )}
           {line.detail !== '' && (
             <small className={`block text-13 ${selected ? 'text-soft' : 'text-muted'}`}>{line.detail}</small>
           )}
@@ -107,7 +110,11 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
   const refused = refusals(line);
   const later = () =>
     tonight !== undefined &&
-    quick(line.stockId, line.name, { kind: 'putOff', untilNight: fromDays(toDays(tonight) + 1) });
+    quick(line.stockId, line.name, {
+      kind: 'putOff',
+      untilNight: fromDays(toDays(tonight) + 1),
+      reason: null,
+    });
   // The offer itself is corrected, so that one cricket is not two on the record.
   const ateIt = () =>
     line.preyIn !== null &&
@@ -224,85 +231,6 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
       {signing && <ActDialogFor stockId={line.stockId} kind="signSeen" onClose={() => setSigning(false)} />}
       {sorting && <ActDialogFor stockId={line.stockId} kind="offered" onClose={() => setSorting(false)} />}
       {molting && <ActDialogFor stockId={line.stockId} kind="molted" onClose={() => setMolting(false)} />}
-    </div>
-  );
-}
-
-/** An enclosure that is done. */
-export function DoneRow({ done }: { done: Schemas['DoneLine'] }) {
-  return (
-    <article className="grid min-h-8 grid-cols-[24px_62px_minmax(0,1fr)_auto] items-center gap-x-3 py-1 pr-6 pl-2.5 text-13 text-muted max-sm:min-h-10 max-sm:px-4">
-      <Check className="size-5 text-moss" aria-label="done" />
-      <Link to={`/stock/${done.stockId}`} className="code hover:underline">
-        {done.place}
-      </Link>
-      <span>
-        {done.name} {done.text}
-      </span>
-      <time dateTime={done.at}>{clockTime(done.at)}</time>
-    </article>
-  );
-}
-
-/** The hushed ones of a shelf, folded: named with reason and until when. */
-export function PassByFold({ lines }: { lines: RoundLine[] }) {
-  const { toggle } = useWhy();
-  return (
-    <div className="grid grid-cols-[24px_62px_minmax(0,1fr)] items-start gap-x-3 py-1.5 pr-6 pl-2.5 text-13 text-muted max-sm:grid-cols-[28px_minmax(0,1fr)] max-sm:px-4">
-      <span aria-hidden="true" />
-      <span className="pt-0.5 max-sm:hidden">pass by {lines.length}</span>
-      <ul className="flex flex-wrap gap-x-5 gap-y-1 max-sm:flex-col">
-        {lines.map((line) => (
-          <li key={line.stockId} className="flex items-start gap-2">
-            <Lantern shutters={line.shutters} className="size-5" />
-            <span className="pt-0.5">
-              <Link to={`/stock/${line.stockId}`} className="code text-ink hover:underline">
-                {line.place}
-              </Link>{' '}
-              <b className="font-semibold text-ink">{line.name}</b> {line.do}{' '}
-              <button
-                type="button"
-                className="linkish px-1 text-lamptext max-sm:py-1.5"
-                onClick={() => toggle(whyOf(line))}
-              >
-                why<span className="sr-only"> pass {line.name} by</span>
-              </button>
-            </span>
-          </li>
-        ))}
-      </ul>
-    </div>
-  );
-}
-
-/** The ones that need nothing tonight, folded away until asked for. */
-export function RestingFold({ lines }: { lines: Schemas['RestingLine'][] }) {
-  const [open, setOpen] = useState(false);
-  const Chevron = open ? ChevronDown : ChevronRight;
-  return (
-    <div className="text-13 text-muted">
-      <button
-        type="button"
-        aria-expanded={open}
-        onClick={() => setOpen(!open)}
-        className="grid min-h-8 w-full grid-cols-[24px_minmax(0,1fr)] items-center gap-x-3 pr-6 pl-2.5 text-left max-sm:min-h-11 max-sm:px-4"
-      >
-        <Chevron className="mx-auto size-4" aria-hidden="true" />
-        {lines.length === 1 ? '1 with nothing tonight' : `${lines.length} with nothing tonight`}
-      </button>
-      {open && (
-        <ul className="pb-2 pl-[46px]">
-          {lines.map((line) => (
-            <li key={line.stockId} className="py-1">
-              <Link to={`/stock/${line.stockId}`} className="code text-ink hover:underline">
-                {line.place}
-              </Link>{' '}
-              <b className="font-semibold text-ink">{line.name}</b>{' '}
-              {line.nextDue === null ? 'nothing planned' : `next ${dayDate(line.nextDue)}`}
-            </li>
-          ))}
-        </ul>
-      )}
     </div>
   );
 }

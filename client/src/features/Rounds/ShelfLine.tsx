@@ -1,97 +1,126 @@
-import type { RoundView } from '../../api/client';
-import { comparePlaces, shelfOf } from './shelves';
+import type { RoundView, Schemas } from '../../api/client';
 
-type Box = { place: string; id: string; state: 'done' | 'due' | 'passBy' | 'resting' };
+type State = 'd' | 'o' | 'h' | 'r';
 
-const step = 17;
-const gap = 13;
+/** Sizes of the boxes by how many there are: a few are drawn large, hundreds small, thousands as bars. */
+const scales = [
+  { upTo: 60, step: 17, box: 12, gap: 13 },
+  { upTo: 160, step: 9, box: 7, gap: 12 },
+  { upTo: 700, step: 5, box: 4, gap: 12 },
+] as const;
+
+const barWidth = 44;
 
 /** Progress drawn as shelves of small boxes: done, here, to do, to pass by. */
-export function ShelfLine({ round, selected }: { round: RoundView; selected: string | null }) {
-  const doneIds = new Set(round.done.map((d) => d.stockId));
-  const boxes: Box[] = [
-    ...round.done.map((d): Box => ({ place: d.place, id: d.stockId, state: 'done' })),
-    ...round.lines
-      .filter((l) => !doneIds.has(l.stockId))
-      .map((l): Box => ({ place: l.place, id: l.stockId, state: l.state === 'due' ? 'due' : 'passBy' })),
-    ...round.resting.map((r): Box => ({ place: r.place, id: r.stockId, state: 'resting' })),
-  ].sort((a, b) => comparePlaces(a.place, b.place));
-  const shelves = Map.groupBy(boxes, (box) => shelfOf(box.place));
-  if (boxes.length === 0) {
+export function ShelfLine({ round, place }: { round: RoundView; place: string | null }) {
+  const total = round.shelves.reduce((sum, s) => sum + s.states.length, 0);
+  const scale = scales.find((s) => total <= s.upTo);
+  if (total === 0) {
     return null;
   }
+  const here = place?.split('·') ?? [];
   return (
-    <div className="mt-2.5 flex flex-wrap gap-y-1" style={{ columnGap: gap }}>
-      {[...shelves].map(([code, row]) => {
-        const current = row.some((box) => box.id === selected);
-        const width = row.length * step + 3;
+    <div
+      className="mt-2.5 flex max-h-[124px] flex-wrap gap-y-1 overflow-y-auto"
+      style={{ columnGap: scale?.gap ?? 10 }}
+      tabIndex={scale === undefined || total > 200 ? 0 : -1}
+      role="group"
+      aria-label="Progress by shelf"
+    >
+      {round.shelves.map((shelf) => {
+        const current = shelf.code === here[0];
+        const width = scale === undefined ? barWidth : Math.max(26, shelf.states.length * scale.step + 3);
         return (
           <svg
-            key={code}
+            key={shelf.code}
             width={width}
             height="36"
             viewBox={`-3 0 ${width} 36`}
             role="img"
-            aria-label={`Shelf ${code}: ${describe(row)}`}
+            aria-label={`Shelf ${shelf.code}: ${describe(shelf)}`}
           >
-            {row.map((box, k) => (
-              <Mark key={box.id} box={box} x={k * step} here={box.id === selected} />
-            ))}
+            {scale === undefined ? (
+              <Bar shelf={shelf} />
+            ) : (
+              Array.from(shelf.states).map((state, k) => (
+                <Mark
+                  key={shelf.slots[k]}
+                  state={state as State}
+                  x={k * scale.step}
+                  size={scale.box}
+                  here={current && shelf.slots[k] === Number(here[1])}
+                />
+              ))
+            )}
             <path d={`M-3 18.5H${width - 4}`} stroke="var(--edge)" />
             <text x="-2" y="33" fontWeight={current ? 650 : 400} className={current ? '' : 'fill-muted!'}>
-              {code}
+              {shelf.code}
             </text>
           </svg>
         );
       })}
       <ul className="ml-auto flex items-start gap-4 pt-1 text-13 text-muted max-sm:hidden">
-        <Legend state="done" text="done" />
-        <Legend state="due" text="to do" />
-        <Legend state="passBy" text="pass by" />
-        <Legend state="resting" text="nothing tonight" />
+        <Legend state="d" text="done" />
+        <Legend state="o" text="to do" />
+        <Legend state="h" text="pass by" />
+        <Legend state="r" text="nothing tonight" />
       </ul>
     </div>
   );
 }
 
-function Legend({ state, text }: { state: Box['state']; text: string }) {
+function Legend({ state, text }: { state: State; text: string }) {
   return (
     <li className="flex items-center gap-1.5">
       <svg width="12" height="18" aria-hidden="true">
-        <Mark box={{ place: '', id: '', state }} x={0} here={false} />
+        <Mark state={state} x={0} size={12} here={false} />
       </svg>
       {text}
     </li>
   );
 }
 
-function describe(row: Box[]): string {
-  const count = (state: Box['state']) => row.filter((box) => box.state === state).length;
-  return `${count('done')} done, ${count('due')} to do, ${count('passBy')} to pass by, ${count('resting')} with nothing tonight`;
+const countOf = (shelf: Schemas['RoundShelf'], state: State) =>
+  Array.from(shelf.states).filter((s) => s === state).length;
+
+const describe = (shelf: Schemas['RoundShelf']) =>
+  `${countOf(shelf, 'd')} done, ${countOf(shelf, 'o')} to do, ${countOf(shelf, 'h')} to pass by, ${countOf(shelf, 'r')} with nothing tonight`;
+
+/** A whole shelf as one bar: done from the left, then to do, then to pass by. */
+function Bar({ shelf }: { shelf: Schemas['RoundShelf'] }) {
+  const part = (state: State) => (countOf(shelf, state) / shelf.states.length) * (barWidth - 4);
+  const [done, open, hushed] = [part('d'), part('o'), part('h')];
+  return (
+    <>
+      <rect x="0" y="4" width={done} height="14" fill="var(--moss)" />
+      <rect x={done} y="4.6" width={open} height="12.8" fill="none" stroke="var(--muted)" />
+      <rect x={done + open} y="11" width={hushed} height="7" fill="var(--hush)" fillOpacity="0.6" />
+    </>
+  );
 }
 
-function Mark({ box, x, here }: { box: Box; x: number; here: boolean }) {
+function Mark({ state, x, size, here }: { state: State; x: number; size: number; here: boolean }) {
   if (here) {
-    return <rect x={x - 1} y="0" width="14" height="18" fill="var(--lamp)" stroke="var(--lampmark)" />;
+    return <rect x={x - 1} y="0" width={size + 2} height="18" fill="var(--lamp)" stroke="var(--lampmark)" />;
   }
-  switch (box.state) {
-    case 'done':
-      return <rect x={x} y="4" width="12" height="14" fill="var(--moss)" />;
-    case 'due':
+  switch (state) {
+    case 'd':
+      return <rect x={x} y="4" width={size} height="14" fill="var(--moss)" />;
+    case 'o':
       return (
         <rect
           x={x + 0.6}
           y="4.6"
-          width="10.8"
+          width={size - 1.2}
           height="12.8"
           fill="none"
           stroke="var(--muted)"
           strokeWidth="1.2"
         />
       );
-    case 'passBy':
-      return <rect x={x} y="11" width="12" height="7" fill="var(--hush)" fillOpacity="0.6" />;
-    case 'resting':
-      return <path d={`M${x} 17.2h12`} stroke="var(--muted)" strokeWidth="1.6" />;
+    case 'h':
+      return <rect x={x} y="11" width={size} height="7" fill="var(--hush)" fillOpacity="0.6" />;
+    case 'r':
+      return <path d={`M${x} 17.2h${size}`} stroke="var(--muted)" strokeWidth="1.6" />;
   }
 }

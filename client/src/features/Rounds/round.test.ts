@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { RoundLine, RoundView, Schemas } from '../../api/client';
 import { primaryActs, refusals } from './lineActs';
-import { byShelf } from './shelves';
+import { byShelf, goOnFrom } from './shelves';
 
 const offer: Schemas['MealOffer'] = {
   feederId: 'cricket',
@@ -28,10 +28,10 @@ const line = (changed: Partial<RoundLine>): RoundLine => ({
   offer,
   preyIn: null,
   vials: null,
-  molt: null,
   seconds: 60,
+  hazard: null,
+  quarantine: false,
   nextDue: null,
-  why: { value: 'feed', summary: '', reasons: [] },
   ...changed,
 });
 
@@ -76,55 +76,80 @@ describe('acts of a line', () => {
   );
 });
 
+const done = (place: string): RoundView['done'][number] => ({
+  stockId: place,
+  place,
+  name: place,
+  entryId: place,
+  text: 'dish filled',
+  at: '2026-11-23T20:00:00Z',
+  by: 'Keeper',
+});
+
+const shelf = (code: string, slots: number[], states: string): Schemas['RoundShelf'] => ({
+  code,
+  quarantine: false,
+  note: '',
+  slots,
+  states,
+});
+
+const round: RoundView = {
+  roomName: 'Room',
+  night: '2026-11-23',
+  progress: { done: 1, total: 3, passBy: 1, resting: 1, secondsLeft: 60 },
+  left: null,
+  // The server gives the walking order: here the keeper walks B before A.
+  shelves: [shelf('B1', [1], 'r'), shelf('A1', [2, 4, 5], 'doh'), shelf('A2', [1], 'o')],
+  lines: [
+    line({ stockId: '1', place: 'A1·04' }),
+    line({ stockId: '2', place: 'A1·05', state: 'passBy', act: 'none' }),
+    line({ stockId: '4', place: 'A2·01' }),
+  ],
+  done: [done('A1·02')],
+  chores: [],
+  kit: [],
+  pace: [],
+};
+
 describe('byShelf', () => {
   it('puts leftovers before the first shelf', () => {
     const shelves = byShelf({
-      roomName: 'Room',
-      night: '2026-11-23',
-      progress: { done: 0, total: 2, passBy: 0, secondsLeft: 60 },
-      lines: [
-        line({ stockId: '1', place: 'A1·01' }),
-        line({ stockId: '2', place: 'B2·02', act: 'removeLeftovers' }),
-      ],
-      done: [],
-      resting: [],
+      ...round,
+      lines: [...round.lines, line({ stockId: '9', place: 'A2·02', act: 'removeLeftovers' })],
     });
-    expect(shelves.map((s) => [s.code, s.rows.map((r) => r.place)])).toEqual([
-      ['Out first', ['B2·02']],
-      ['A1', ['A1·01']],
-    ]);
+    expect(shelves[0]?.code).toBe('Out first');
+    expect(shelves[0]?.rows.map((r) => r.place)).toEqual(['A2·02']);
   });
 
-  const done = (place: string): RoundView['done'][number] => ({
-    stockId: place,
-    place,
-    name: place,
-    entryId: place,
-    text: 'dish filled',
-    at: '2026-11-23T20:00:00Z',
-  });
-  const round: RoundView = {
-    roomName: 'Room',
-    night: '2026-11-23',
-    progress: { done: 1, total: 3, passBy: 1, secondsLeft: 60 },
-    lines: [
-      line({ stockId: '1', place: 'A1·04' }),
-      line({ stockId: '2', place: 'A1·05', state: 'passBy', act: 'none' }),
-      line({ stockId: '3', place: 'A10·01' }),
-      line({ stockId: '4', place: 'A2·01' }),
-    ],
-    done: [done('A1·02')],
-    resting: [{ stockId: '9', place: 'B1·01', name: 'Moss', nextDue: null }],
-  };
-
-  it('walks shelf by shelf, with what is done in its place and the hushed apart', () => {
+  it('walks in the order of the server, with what is done in its place and the hushed apart', () => {
     const shelves = byShelf(round);
-    expect(shelves.map((s) => s.code)).toEqual(['A1', 'A2', 'A10', 'B1']);
-    expect(shelves[0]?.rows.map((r) => [r.kind, r.place])).toEqual([
+    expect(shelves.map((s) => s.code)).toEqual(['B1', 'A1', 'A2']);
+    expect(shelves[1]?.rows.map((r) => [r.kind, r.place])).toEqual([
       ['done', 'A1·02'],
       ['due', 'A1·04'],
     ]);
-    expect(shelves[0]?.passBy.map((l) => l.place)).toEqual(['A1·05']);
-    expect(shelves[3]?.resting).toHaveLength(1);
+    expect(shelves[1]?.passBy.map((l) => l.place)).toEqual(['A1·05']);
+    expect(shelves[0]?.resting).toBe(1);
+  });
+});
+
+describe('goOnFrom', () => {
+  const due = round.lines.filter((l) => l.state === 'due');
+  const left = (place: string) => ({ place, name: '', at: '2026-11-23T20:00:00Z' });
+
+  it('begins at the first line when nothing was done', () => expect(goOnFrom(round, due)).toBe(0));
+
+  it('goes on behind the enclosure at which the round was left', () => {
+    expect(goOnFrom({ ...round, left: left('A1·02') }, due)).toBe(0);
+    expect(goOnFrom({ ...round, left: left('A1·05') }, due)).toBe(1);
+  });
+
+  it('begins again from the first line that is left when the walk was at its end', () =>
+    expect(goOnFrom({ ...round, left: left('A2·07') }, due)).toBe(0));
+
+  it('never walks past leftovers', () => {
+    const first = [line({ stockId: '9', place: 'A2·02', act: 'removeLeftovers' }), ...due];
+    expect(goOnFrom({ ...round, left: left('A1·05') }, first)).toBe(0);
   });
 });

@@ -1,7 +1,6 @@
 import type { RoundLine, RoundView, Schemas } from '../../api/client';
 
 type Done = Schemas['DoneLine'];
-type Resting = Schemas['RestingLine'];
 
 /** One line to walk to. */
 export type WalkRow =
@@ -9,59 +8,73 @@ export type WalkRow =
 
 export interface Shelf {
   code: string;
+  quarantine: boolean;
+  note: string;
   rows: WalkRow[];
   passBy: RoundLine[];
-  resting: Resting[];
+  /** How many enclosures need nothing tonight; they are named when asked for. */
+  resting: number;
 }
 
 /** Shelf part of a place code: `A1·03` stands on `A1`. */
 export const shelfOf = (place: string): string => place.split('·')[0] ?? place;
 
-/** Rack by letter (A before AA), shelf and slot by number. */
-export function comparePlaces(a: string, b: string): number {
-  const parts = (place: string) => /^([A-Z]+)(\d+)·(\d+)$/.exec(place);
-  const [x, y] = [parts(a), parts(b)];
-  if (x === null || y === null) {
-    return a.localeCompare(b);
-  }
-  return (
-    (x[1] ?? '').length - (y[1] ?? '').length ||
-    (x[1] ?? '').localeCompare(y[1] ?? '') ||
-    Number(x[2]) - Number(y[2]) ||
-    Number(x[3]) - Number(y[3])
-  );
-}
+const slotOf = (place: string): number => Number(place.split('·')[1] ?? 0);
 
 /** What must come out before anything else is walked to. */
 export const leftoversFirst = 'Out first';
 
-/** The round by shelf, in walking order; leftovers stand before the first shelf. */
+/** The round by shelf, in the walking order that the server gives; leftovers stand before the first shelf. */
 export function byShelf(round: RoundView): Shelf[] {
-  const shelves = new Map<string, Shelf>();
-  const at = (place: string): Shelf => {
-    const code = shelfOf(place);
-    const shelf = shelves.get(code) ?? { code, rows: [], passBy: [], resting: [] };
-    shelves.set(code, shelf);
-    return shelf;
+  const first: Shelf = {
+    code: leftoversFirst,
+    quarantine: false,
+    note: '',
+    rows: [],
+    passBy: [],
+    resting: 0,
   };
-  const first: Shelf = { code: leftoversFirst, rows: [], passBy: [], resting: [] };
+  const shelves = new Map<string, Shelf>(
+    round.shelves.map((s) => [
+      s.code,
+      {
+        code: s.code,
+        quarantine: s.quarantine,
+        note: s.note,
+        rows: [],
+        passBy: [],
+        resting: Array.from(s.states).filter((state) => state === 'r').length,
+      },
+    ]),
+  );
   for (const line of round.lines) {
-    if (line.state === 'due') {
-      (line.act === 'removeLeftovers' ? first : at(line.place)).rows.push({
-        kind: 'due',
-        place: line.place,
-        line,
-      });
+    const shelf = shelves.get(shelfOf(line.place));
+    if (line.state !== 'due') {
+      shelf?.passBy.push(line);
     } else {
-      at(line.place).passBy.push(line);
+      (line.act === 'removeLeftovers' ? first : shelf)?.rows.push({ kind: 'due', place: line.place, line });
     }
   }
-  round.done.forEach((done) => at(done.place).rows.push({ kind: 'done', place: done.place, done }));
-  round.resting.forEach((resting) => at(resting.place).resting.push(resting));
+  round.done.forEach((done) =>
+    shelves.get(shelfOf(done.place))?.rows.push({ kind: 'done', place: done.place, done }),
+  );
   for (const shelf of shelves.values()) {
-    shelf.rows.sort((a, b) => comparePlaces(a.place, b.place));
+    shelf.rows.sort((a, b) => slotOf(a.place) - slotOf(b.place));
   }
-  first.rows.sort((a, b) => comparePlaces(a.place, b.place));
-  const walk = [...shelves.values()].sort((a, b) => comparePlaces(`${a.code}·1`, `${b.code}·1`));
+  const walk = [...shelves.values()].filter((s) => s.rows.length > 0 || s.passBy.length > 0 || s.resting > 0);
   return first.rows.length > 0 ? [first, ...walk] : walk;
+}
+
+/** Where to go on after a break: the first line to do after the enclosure at which the round was left. */
+export function goOnFrom(round: RoundView, due: readonly RoundLine[]): number {
+  const left = round.left;
+  if (left === null) {
+    return 0;
+  }
+  const order = new Map(round.shelves.map((s, k) => [s.code, k]));
+  const rank = (place: string) => (order.get(shelfOf(place)) ?? 0) * 1000 + slotOf(place);
+  const after = due.findIndex(
+    (line) => line.act !== 'removeLeftovers' && rank(line.place) >= rank(left.place),
+  );
+  return after < 0 || due[0]?.act === 'removeLeftovers' ? 0 : after;
 }

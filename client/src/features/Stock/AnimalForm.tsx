@@ -18,6 +18,7 @@ import {
 import { Choice, Field, FormError, TextField } from '../../ui/Field';
 import { type LengthUnit, toMm } from '../../ui/lengths';
 import { Waiting } from '../../ui/Waiting';
+import { FamilyFields } from './FamilyFields';
 import { fresh, instarHint, readMolts, textOf, unreadable } from './animalDraft';
 import { bodyParts } from '../Journal/acts';
 
@@ -285,6 +286,7 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
             onChange={(value) => set({ matureAtArrival: value === 'yes' })}
           />
         </div>
+        <FamilyFields details={details} set={set} error={error} />
         {animal === null && (
           <section className="grid gap-4 border-t border-line pt-4">
             <h2 className="text-18">First measure</h2>

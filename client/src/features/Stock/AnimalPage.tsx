@@ -18,6 +18,7 @@ import { EndsChart } from '../Vigils/EndsChart';
 import { EvidenceLadder } from '../Vigils/EvidenceLadder';
 import { MoltCloseUp } from '../Vigils/MoltCloseUp';
 import { AnimalActs } from './AnimalActs';
+import { hazardWord } from './words';
 
 /** One animal: its life, what is awaited, what may be done. */
 export function AnimalPage() {
@@ -108,6 +109,20 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
               small
             />
           )}
+          <SectionHead
+            id="enclosure"
+            title={enclosureText(animal, unit)}
+            onWhy={why('Why this size?', animal.fit)}
+            small
+          />
+          {animal.quarantine.value !== null && (
+            <SectionHead
+              id="quarantine"
+              title={animal.quarantine.summary}
+              onWhy={why('Why apart?', animal.quarantine)}
+              small
+            />
+          )}
           {animal.cautions.map((caution) => (
             <p key={caution} className="mt-2 border-l-2 border-lampmark pl-2 text-13 text-soft">
               {caution}
@@ -161,6 +176,14 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
       </div>
     </>
   );
+}
+
+/** What it lives in, and whether that fits. */
+function enclosureText(animal: AnimalView, unit: LengthUnit): string {
+  const e = animal.house?.enclosure;
+  return e === undefined
+    ? 'Enclosure not measured yet.'
+    : `${e.name}, ${fromMm(e.heightMm - e.substrateMm, unit)} ${unit} free height. ${animal.fit.summary}`;
 }
 
 /** Whether the first meal after a molt is still to come. */
@@ -254,6 +277,18 @@ function Head({ animal }: { animal: AnimalView }) {
               {fact}
             </span>
           ))}
+        </p>
+        {animal.hazard !== null && (
+          <p className="mt-1 font-semibold text-ember">{hazardWord[animal.hazard]}</p>
+        )}
+        <p className="mt-1 flex flex-wrap gap-x-4 text-13 text-muted">
+          {(animal.details.tags ?? []).length > 0 && <span>{animal.details.tags?.join(' · ')}</span>}
+          <Link to={`/stock/${animal.stockId}/card`} className="linkish">
+            Care card
+          </Link>
+          <Link to="/paper/labels" state={{ stockIds: [animal.stockId] }} className="linkish">
+            Label
+          </Link>
         </p>
         {animal.departure !== null && (
           <p className="mt-1 text-lamptext">

@@ -1,81 +1,73 @@
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useStock } from '../../api/queries';
+import { useFind } from '../../api/roomQueries';
 import { Dialog } from '../../ui/Dialog';
 import { Lantern } from '../../ui/Lantern';
 
-const most = 12;
-
-/** Letters and digits only, so that `a1-3` finds `A1·03`. */
-const plain = (text: string) => text.toLowerCase().replace(/[^a-z0-9 ]/g, '');
-const plainCode = (text: string) =>
-  plain(text)
-    .replace(/\b0+(?=\d)/g, '')
-    .replace(/ /g, '');
-
-/** Finds an animal by code, name or species and opens it. */
+/** Finds an animal by code, name, species or tag; typing mistakes are forgiven. */
 export function FindDialog({ onClose }: { onClose: () => void }) {
-  const stock = useStock(true).data ?? [];
-  const [text, setText] = useState('');
   const navigate = useNavigate();
-  const [chosen, setChosen] = useState(0);
-  const wanted = plain(text).trim();
-  const found = stock
-    .filter(
-      (s) =>
-        wanted === '' ||
-        plain(`${s.name} ${s.species}`).includes(wanted) ||
-        plainCode(s.place.replace('·', ' ')).startsWith(plainCode(text.replace(/[·.\-/]/g, ' '))),
-    )
-    .slice(0, most);
-  const open = (id: string | undefined) => {
-    if (id !== undefined) {
-      onClose();
-      void navigate(`/stock/${id}`);
+  const [text, setText] = useState('');
+  const [position, setPosition] = useState(0);
+  const asked = useDeferredValue(text.trim());
+  const answer = useFind(asked);
+  const found = asked === '' ? [] : (answer.data?.lines ?? []);
+  const more = (answer.data?.total ?? 0) - found.length;
+  const at = Math.min(position, Math.max(0, found.length - 1));
+  const open = (stockId: string) => {
+    onClose();
+    void navigate(`/stock/${stockId}`);
+  };
+  const keys = (event: React.KeyboardEvent) => {
+    const step = { ArrowDown: 1, ArrowUp: -1 }[event.key];
+    if (step !== undefined) {
+      event.preventDefault();
+      setPosition(Math.max(0, Math.min(found.length - 1, at + step)));
+    } else if (event.key === 'Enter' && found[at] !== undefined) {
+      event.preventDefault();
+      open(found[at].stockId);
     }
   };
   return (
-    <Dialog title="Find an animal" onClose={onClose}>
+    <Dialog title="Find" onClose={onClose}>
       <input
         className="field"
-        role="combobox"
-        aria-expanded="true"
-        aria-controls="found"
-        aria-activedescendant={found[chosen] === undefined ? undefined : `found-${chosen}`}
-        aria-label="Code, name or species"
-        placeholder="Code, name or species"
         value={text}
-        onChange={(e) => {
-          setText(e.target.value);
-          setChosen(0);
+        onChange={(event) => {
+          setText(event.target.value);
+          setPosition(0);
         }}
-        onKeyDown={(e) => {
-          if (e.key === 'Enter') {
-            open(found[chosen]?.stockId);
-          } else if (e.key === 'ArrowDown' || e.key === 'ArrowUp') {
-            e.preventDefault();
-            setChosen((k) => Math.max(0, Math.min(found.length - 1, k + (e.key === 'ArrowDown' ? 1 : -1))));
-          }
-        }}
+        onKeyDown={keys}
+        role="combobox"
+        aria-expanded={found.length > 0}
+        aria-controls="found"
+        aria-activedescendant={found[at] === undefined ? undefined : `found-${found[at].stockId}`}
+        aria-label="Code, name, species or tag"
+        placeholder="Code, name, species or tag"
+        autoComplete="off"
       />
       <ul id="found" role="listbox" aria-label="Found" className="mt-2">
         {found.map((s, k) => (
           <li
             key={s.stockId}
-            id={`found-${k}`}
+            id={`found-${s.stockId}`}
             role="option"
-            aria-selected={k === chosen}
+            aria-selected={k === at}
             onClick={() => open(s.stockId)}
-            className="flex min-h-11 cursor-pointer items-center gap-3 border-b border-line px-2 hover:bg-raised aria-selected:bg-raised"
+            onPointerMove={() => setPosition(k)}
+            className="flex min-h-11 cursor-pointer items-center gap-3 border-t border-line px-2 aria-selected:bg-panel"
           >
             <Lantern shutters={s.shutters} className="size-5" />
-            <span className="code w-14">{s.place}</span>
+            <span className="code w-20">{s.place}</span>
             <b className="font-display font-semibold">{s.name}</b>
-            <i className="truncate text-muted">{s.species}</i>
+            <i className="truncate text-13 text-muted">{s.species}</i>
           </li>
         ))}
       </ul>
-      {found.length === 0 && <p className="p-2 text-muted">Nothing by that code, name or species.</p>}
+      <p role="status" className="pt-2 text-13 text-muted">
+        {asked !== '' && answer.isSuccess && found.length === 0 && 'Nothing here is called that.'}
+        {more > 0 && `and ${more} more: type on, or look under Stock`}
+      </p>
     </Dialog>
   );
 }

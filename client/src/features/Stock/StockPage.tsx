@@ -1,150 +1,279 @@
-import { useState } from 'react';
-import { Link, useNavigate } from 'react-router';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useDeferredValue, useRef, useState } from 'react';
+import { useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useStock } from '../../api/queries';
-import { dayDate, shortDate } from '../../ui/dates';
-import { Lantern } from '../../ui/Lantern';
+import { type StockFilter, stockLinesAtOnce, useStockStretch } from '../../api/roomQueries';
+import { useIsPhone } from '../../ui/useMedia';
 import { Waiting } from '../../ui/Waiting';
-import { stageWord } from './words';
+import { StockActs } from './StockActs';
+import { StockColumns, columnsOf, type ColumnId, useColumns } from './stockColumns';
+import { StockFilters } from './StockFilters';
 
 type Line = Schemas['StockLine'];
 
-/** Everything that is kept, and what has left. */
+const rowHeight = 49;
+
+/** Everything that is kept, and what has left: filtered, ordered, and acted upon by many at once. */
 export function StockPage() {
-  const [here, setHere] = useState(true);
-  const query = useStock(here);
   const navigate = useNavigate();
+  const [filter, setFilter] = useState<StockFilter>({ here: true, order: 'place' });
+  const deferred = useDeferredValue(filter);
+  const first = useStockStretch(deferred, 0);
+  const [chosen, setChosen] = useState<ReadonlyMap<string, Line>>(new Map());
+  const [columns, setColumns] = useColumns();
+  const change = (next: StockFilter) => {
+    setFilter(next);
+    setChosen(new Map());
+  };
   return (
     <>
-      <header className="flex flex-wrap items-end justify-between gap-3 px-6 pt-4 pb-3 max-sm:px-4">
-        <div>
-          <h1 className="text-30 max-sm:text-[24px]">Stock</h1>
-          <p className="text-muted">{query.data === undefined ? ' ' : count(query.data, here)}</p>
+      <header className="px-6 pt-4 pb-2 max-sm:px-4">
+        <div className="flex flex-wrap items-end justify-between gap-3">
+          <div>
+            <h1 className="text-30 max-sm:text-[24px]">Stock</h1>
+            <p className="text-muted" role="status">
+              {first.data === undefined ? ' ' : count(first.data, filter)}
+            </p>
+          </div>
+          <div className="flex gap-2">
+            <StockColumns columns={columns} onChange={setColumns} />
+            <button type="button" className="act act-first px-4" onClick={() => void navigate('/stock/new')}>
+              Add an animal
+            </button>
+          </div>
         </div>
-        <div className="flex gap-2">
-          <button type="button" className="act px-3" aria-pressed={!here} onClick={() => setHere(!here)}>
-            {here ? 'Show those that left' : 'Show those that are here'}
-          </button>
-          <button type="button" className="act act-first px-4" onClick={() => void navigate('/stock/new')}>
-            Add an animal
-          </button>
-        </div>
+        <StockFilters filter={filter} onChange={change} choices={first.data?.choices} />
       </header>
-      <Waiting query={query} what="The stock">
-        {(stock) => (stock.length === 0 ? <Empty here={here} /> : <Table stock={stock} here={here} />)}
+      {chosen.size > 0 && (
+        <StockActs
+          chosen={[...chosen.values()]}
+          total={first.data?.total ?? 0}
+          filter={deferred}
+          onChoose={(lines) => setChosen(new Map(lines.map((l) => [l.stockId, l])))}
+        />
+      )}
+      <Waiting query={first} what="The stock">
+        {(stretch) =>
+          stretch.total === 0 ? (
+            <p className="m-auto p-10 text-center text-muted">
+              {filter.find !== undefined || Object.keys(filter).length > 2
+                ? 'Nothing matches. Loosen a filter.'
+                : filter.here === true
+                  ? 'Nothing is kept here yet. Add the first animal.'
+                  : 'Nothing has left the collection.'}
+            </p>
+          ) : (
+            <List
+              key={JSON.stringify(deferred)}
+              filter={deferred}
+              total={stretch.total}
+              columns={columns}
+              chosen={chosen}
+              onChoose={setChosen}
+              onOrder={(order) =>
+                change({ ...filter, order, back: filter.order === order ? filter.back !== true : false })
+              }
+            />
+          )
+        }
       </Waiting>
     </>
   );
 }
 
-function count(stock: Line[], here: boolean): string {
-  const animals = stock.reduce((sum, s) => sum + s.count, 0);
-  const enclosures = stock.length === 1 ? '1 enclosure' : `${stock.length} enclosures`;
-  return here ? `${enclosures}, ${animals} animals` : `${stock.length} left the collection`;
+function count(stretch: Schemas['StockStretch'], filter: StockFilter): string {
+  const enclosures = stretch.total === 1 ? '1 enclosure' : `${stretch.total} enclosures`;
+  return filter.here === true
+    ? `${enclosures}, ${stretch.animals} animals`
+    : `${stretch.total} left the collection`;
 }
 
-function Table({ stock, here }: { stock: Line[]; here: boolean }) {
+interface ListProps {
+  filter: StockFilter;
+  total: number;
+  columns: readonly ColumnId[];
+  chosen: ReadonlyMap<string, Line>;
+  onChoose: (chosen: ReadonlyMap<string, Line>) => void;
+  onOrder: (order: Schemas['StockOrder']) => void;
+}
+
+/** Only the rows that are looked at are built; what is scrolled to is fetched by the hundred. */
+function List({ filter, total, columns, chosen, onChoose, onOrder }: ListProps) {
+  const box = useRef<HTMLDivElement>(null);
+  const phone = useIsPhone();
+  const shown = columnsOf(phone ? ['phase'] : columns);
+  // eslint-disable-next-line react-hooks/incompatible-library -- its functions go to no memoized component
+  const rows = useVirtualizer({
+    count: total,
+    getScrollElement: () => box.current,
+    estimateSize: () => rowHeight,
+    overscan: 8,
+  });
+  const grid = {
+    gridTemplateColumns: `44px 84px minmax(${phone ? '120px' : '170px'},1.5fr) ${shown.map((c) => c.width).join(' ')}`,
+  };
+  const choose = (line: Line) => {
+    const next = new Map(chosen);
+    if (!next.delete(line.stockId)) {
+      next.set(line.stockId, line);
+    }
+    onChoose(next);
+  };
+  const items = rows.getVirtualItems();
+  const stretches = [...new Set(items.map((item) => Math.floor(item.index / stockLinesAtOnce)))];
   return (
-    <div className="overflow-x-auto border-t border-line">
-      <table className="w-full min-w-[720px] border-collapse max-sm:min-w-0">
-        <thead>
-          <tr className="text-left text-13 text-muted">
-            <th scope="col" className="py-2 pr-2 pl-6 font-normal max-sm:pl-4">
-              Place
-            </th>
-            <th scope="col" className="p-2 font-normal">
-              Animal
-            </th>
-            <th scope="col" className="p-2 font-normal max-sm:hidden">
-              Stage
-            </th>
-            <th scope="col" className="p-2 font-normal">
-              Phase
-            </th>
-            <th scope="col" className="p-2 font-normal max-sm:hidden">
-              Last meal
-            </th>
-            <th scope="col" className="p-2 font-normal max-sm:hidden">
-              Last molt
-            </th>
-            <th scope="col" className="p-2 pr-6 font-normal max-sm:hidden">
-              {here ? 'Awaited (8 of 10)' : 'Left'}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {stock.map((s) => (
-            <tr key={s.stockId} className="border-t border-line hover:bg-raised">
-              <td className="py-2 pr-2 pl-6 max-sm:pl-4">
-                <span className="code">{s.place}</span>
-              </td>
-              <td className="p-2">
-                <Link
-                  to={`/stock/${s.stockId}`}
-                  className="font-display text-15 font-semibold hover:underline"
-                >
-                  {s.name}
-                </Link>
-                {s.kind !== 'specimen' && <span className="text-muted"> × {s.count}</span>}
-                <i className="block text-13 text-muted">{s.species}</i>
-              </td>
-              <td className="p-2 max-sm:hidden">
-                {s.kind === 'colony' ? 'colony' : stageWord[s.stage]}
-                <span className="block text-13 text-muted">
-                  {[s.sex === 'unknown' ? 'sex unknown' : s.sex, s.instar].filter(Boolean).join(', ')}
-                </span>
-              </td>
-              <td className="p-2">
-                <span className="flex items-center gap-2 max-sm:text-13">
-                  <Lantern shutters={s.shutters} className="size-5" />
-                  {s.phaseWord}
-                </span>
-              </td>
-              <td className="p-2 max-sm:hidden">{s.lastMeal === null ? '–' : dayDate(s.lastMeal)}</td>
-              <td className="p-2 max-sm:hidden">
-                {s.lastMolt === null ? 'not seen' : shortDate(s.lastMolt, s.tonight)}
-              </td>
-              <td className="p-2 pr-6 max-sm:hidden">
-                {s.departure !== null
-                  ? `${departureWord[s.departure.kind]} ${shortDate(s.departure.at.slice(0, 10), s.tonight)}`
-                  : awaited(s)}
-              </td>
-            </tr>
+    <div
+      ref={box}
+      role="table"
+      aria-label="Stock"
+      aria-rowcount={total + 1}
+      tabIndex={0}
+      className="min-h-0 flex-1 overflow-auto border-t border-line"
+    >
+      <div role="rowgroup" className="sticky top-0 z-10 bg-bg">
+        <div role="row" className="grid border-b border-line text-13 text-muted" style={grid}>
+          <span role="columnheader" className="py-2 pl-4">
+            <span className="sr-only">Chosen</span>
+          </span>
+          <Head order="place" filter={filter} onOrder={onOrder}>
+            Place
+          </Head>
+          <Head order="name" filter={filter} onOrder={onOrder}>
+            Animal
+          </Head>
+          {shown.map((column) => (
+            <Head key={column.id} order={column.order} filter={filter} onOrder={onOrder}>
+              {column.title}
+            </Head>
           ))}
-        </tbody>
-      </table>
+        </div>
+      </div>
+      <div role="rowgroup" className="relative" style={{ height: rows.getTotalSize() }}>
+        {stretches.map((stretch) => (
+          <Stretch key={stretch} filter={filter} stretch={stretch}>
+            {(lines, tonight) =>
+              items
+                .filter((item) => Math.floor(item.index / stockLinesAtOnce) === stretch)
+                .map((item) => {
+                  const line = lines[item.index % stockLinesAtOnce];
+                  return (
+                    line !== undefined && (
+                      <div
+                        key={line.stockId}
+                        role="row"
+                        aria-rowindex={item.index + 2}
+                        className="absolute inset-x-0 grid items-center border-b border-line hover:bg-raised"
+                        style={{ ...grid, height: rowHeight, top: item.start }}
+                      >
+                        <Cells
+                          line={line}
+                          tonight={tonight}
+                          chosen={chosen.has(line.stockId)}
+                          onChoose={() => choose(line)}
+                          columns={shown}
+                        />
+                      </div>
+                    )
+                  );
+                })
+            }
+          </Stretch>
+        ))}
+      </div>
     </div>
   );
 }
 
-/** The window of what is awaited next, in words. */
-function awaited(s: Line): string {
-  if (s.awaited === null) {
-    return s.kind === 'colony' ? '–' : 'no more molts';
-  }
-  const { vigil, p10, p90 } = s.awaited;
-  const window = `${shortDate(p10, s.tonight)} – ${shortDate(p90, s.tonight)}`;
-  return vigil === 'molt' ? window : `${waitWord[vigil]} ${window}`;
+function Stretch({
+  filter,
+  stretch,
+  children,
+}: {
+  filter: StockFilter;
+  stretch: number;
+  children: (lines: readonly Line[], tonight: string) => React.ReactNode;
+}) {
+  const { data, isPlaceholderData } = useStockStretch(filter, stretch);
+  return data === undefined || (isPlaceholderData && data.from !== stretch * stockLinesAtOnce)
+    ? null
+    : children(data.lines, data.tonight);
 }
 
-const waitWord: Record<Schemas['VigilKind'], string> = {
-  molt: 'molts',
-  surfacing: 'comes up',
-  emergence: 'emerges',
-  firstWorkers: 'first workers',
-  young: 'young out',
-};
+interface CellsProps {
+  line: Line;
+  tonight: string;
+  chosen: boolean;
+  onChoose: () => void;
+  columns: ReturnType<typeof columnsOf>;
+}
 
-const departureWord: Record<Schemas['DepartureKind'], string> = {
-  died: 'died',
-  sold: 'sold',
-  givenAway: 'given away',
-};
-
-function Empty({ here }: { here: boolean }) {
+function Cells({ line, tonight, chosen, onChoose, columns }: CellsProps) {
+  const navigate = useNavigate();
+  const to = `/stock/${line.stockId}`;
   return (
-    <p className="m-auto p-10 text-center text-muted">
-      {here ? 'Nothing is kept here yet. Add the first animal.' : 'Nothing has left the collection.'}
-    </p>
+    <>
+      <span role="cell" className="pl-4">
+        <input
+          type="checkbox"
+          className="size-5 align-middle accent-lampmark"
+          aria-label={`Choose ${line.place} ${line.name}`}
+          checked={chosen}
+          onChange={onChoose}
+        />
+      </span>
+      <span role="cell" className="code px-2">
+        {line.place}
+      </span>
+      <span role="cell" className="min-w-0 px-2 leading-tight">
+        <a
+          href={to}
+          onClick={(event) => {
+            event.preventDefault();
+            void navigate(to);
+          }}
+          className="font-display text-15 font-semibold hover:underline"
+        >
+          {line.name}
+        </a>
+        {line.kind !== 'specimen' && <span className="text-muted"> × {line.count}</span>}
+        <i className="block truncate text-13 text-muted">{line.species}</i>
+      </span>
+      {columns.map((column) => (
+        <span key={column.id} role="cell" className="min-w-0 px-2 leading-tight">
+          {column.cell(line, tonight)}
+        </span>
+      ))}
+    </>
+  );
+}
+
+interface HeadProps {
+  order: Schemas['StockOrder'] | null;
+  filter: StockFilter;
+  onOrder: (order: Schemas['StockOrder']) => void;
+  children: string;
+}
+
+function Head({ order, filter, onOrder, children }: HeadProps) {
+  const current = order !== null && filter.order === order;
+  return (
+    <span
+      role="columnheader"
+      aria-sort={current ? (filter.back === true ? 'descending' : 'ascending') : 'none'}
+      className="px-2 py-1"
+    >
+      {order === null ? (
+        <span className="inline-block py-1">{children}</span>
+      ) : (
+        <button
+          type="button"
+          className={`min-h-7 text-left hover:text-ink max-sm:min-h-11 ${current ? 'font-semibold text-ink' : ''}`}
+          onClick={() => onOrder(order)}
+        >
+          {children}
+          <span aria-hidden="true">{current ? (filter.back === true ? ' ↑' : ' ↓') : ''}</span>
+        </button>
+      )}
+    </span>
   );
 }

@@ -22,3 +22,9 @@ export const partWord: Record<Schemas['BodyPart'], string> = {
 /** An instar as its group writes it, or a skin counted from arrival where the instar is not known. */
 export const instarName = (animal: AnimalView, instar: number): string =>
   animal.growth.value?.instarsAreKnown === true ? `${animal.instarMark}${instar}` : `${instar}.`;
+
+export const hazardWord: Record<NonNullable<Schemas['Hazard']>, string> = {
+  irritantHairs: 'Irritant hairs: gloves, no face over the tub',
+  painfulSting: 'Stings',
+  medicallySignificant: 'Dangerous venom: two people for every open lid, no bare hands',
+};

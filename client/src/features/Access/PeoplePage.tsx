@@ -1,0 +1,261 @@
+import { type SubmitEvent, useState } from 'react';
+import { Refusal, type Schemas } from '../../api/client';
+import {
+  useAccess,
+  useAddHelper,
+  useChangePassword,
+  useEndSession,
+  useRemoveHelper,
+  useSession,
+  useSetOwner,
+  useSignOut,
+} from '../../api/accessQueries';
+import { clockTime, shortDate } from '../../ui/dates';
+import { Field, FormError, TextField } from '../../ui/Field';
+import { Waiting } from '../../ui/Waiting';
+import { SitterLinksSection } from '../Sitter/SitterLinksSection';
+
+/** Who may come in, where they are signed in, and links for sitters. */
+export function PeoplePage() {
+  return (
+    <Waiting query={useSession()} what="People">
+      {(session) => (
+        <div className="mx-auto grid w-full max-w-[860px] gap-7 px-6 pt-4 pb-10 max-sm:px-4">
+          <div>
+            <h1 className="text-30 max-sm:text-[24px]">People</h1>
+            <p className="text-muted">
+              {session.needed
+                ? `You are signed in as ${session.name ?? 'nobody'}${session.isOwner ? ', the owner' : ''}.`
+                : 'The room is open on this computer only, and asks nobody for anything.'}
+            </p>
+          </div>
+          {session.isOwner ? (
+            <>
+              <OnNetwork session={session} />
+              <Access />
+              <SitterLinksSection />
+            </>
+          ) : null}
+          {session.needed && <Own />}
+        </div>
+      )}
+    </Waiting>
+  );
+}
+
+function OnNetwork({ session }: { session: Schemas['SessionView'] }) {
+  const set = useSetOwner();
+  const [name, setName] = useState('');
+  const [password, setPassword] = useState('');
+  const refusal = set.error instanceof Refusal ? set.error : null;
+  const save = (event: SubmitEvent) => {
+    event.preventDefault();
+    set.mutate({ name, password }, { onSuccess: () => setPassword('') });
+  };
+  return (
+    <section className="grid gap-3 border-t border-line pt-4">
+      <h2 className="text-18">On your network</h2>
+      <p className="max-w-[64ch] text-13 text-muted">
+        To use the room from a phone, set an owner’s password here and start it with{' '}
+        <b className="font-semibold">./lantern start --lan</b>. Then everybody signs in; a sitter’s link opens
+        the sitter’s sheet and nothing else. The connection is not encrypted: use it on a network you trust.
+      </p>
+      <form onSubmit={save} noValidate className="grid items-start gap-3 sm:grid-cols-[1fr_1fr_auto]">
+        <TextField label="Owner’s name" error={refusal?.for('name')} value={name} onChange={setName} />
+        <Secret
+          label={session.passwordSet ? 'New password' : 'Password'}
+          hint="At least 10 characters"
+          error={refusal?.for('password')}
+          autoComplete="new-password"
+          value={password}
+          onChange={setPassword}
+        />
+        <button type="submit" className="act mt-[22px] min-h-10 px-4" disabled={set.isPending}>
+          {session.passwordSet ? 'Change' : 'Set'}
+        </button>
+      </form>
+      <FormError>{refusal?.all}</FormError>
+      <p role="status" className="text-mosstext">
+        {set.isSuccess ? 'Set. Where the owner was signed in, the password is asked for again.' : ''}
+      </p>
+    </section>
+  );
+}
+
+function Access() {
+  return (
+    <Waiting query={useAccess(true)} what="The list">
+      {(access) => <Lists access={access} />}
+    </Waiting>
+  );
+}
+
+function Lists({ access }: { access: Schemas['AccessView'] }) {
+  const add = useAddHelper();
+  const remove = useRemoveHelper();
+  const end = useEndSession();
+  const [name, setName] = useState('');
+  const [password, setPassword] = useState('');
+  const refusal = add.error instanceof Refusal ? add.error : null;
+  const save = (event: SubmitEvent) => {
+    event.preventDefault();
+    add.mutate(
+      { name, password },
+      {
+        onSuccess: () => {
+          setName('');
+          setPassword('');
+        },
+      },
+    );
+  };
+  return (
+    <>
+      <section className="grid gap-2 border-t border-line pt-4">
+        <h2 className="text-18">Helpers</h2>
+        <p className="max-w-[64ch] text-13 text-muted">
+          A helper signs in as themself, and what they log bears their name. Helpers log and read everything;
+          rules, settings, shelves and people stay with the owner.
+        </p>
+        <ul>
+          {access.people.map((p) => (
+            <li key={p.id} className="flex items-center gap-3 border-t border-line py-1.5">
+              <b className="flex-1 font-semibold">{p.name}</b>
+              {p.isOwner ? (
+                <span className="text-13 text-muted">owner</span>
+              ) : (
+                <button
+                  type="button"
+                  className="act act-plain px-2"
+                  disabled={remove.isPending}
+                  onClick={() => remove.mutate(p.id)}
+                >
+                  Take off<span className="sr-only"> {p.name}</span>
+                </button>
+              )}
+            </li>
+          ))}
+        </ul>
+        <form onSubmit={save} noValidate className="grid items-start gap-3 sm:grid-cols-[1fr_1fr_auto]">
+          <TextField label="Helper’s name" error={refusal?.for('name')} value={name} onChange={setName} />
+          <Secret
+            label="Helper’s password"
+            hint="At least 10 characters"
+            error={refusal?.for('password')}
+            autoComplete="new-password"
+            value={password}
+            onChange={setPassword}
+          />
+          <button type="submit" className="act mt-[22px] min-h-10 px-4" disabled={add.isPending}>
+            Add
+          </button>
+        </form>
+      </section>
+      {access.sessions.length > 0 && (
+        <section className="grid gap-2 border-t border-line pt-4">
+          <h2 className="text-18">Signed in</h2>
+          <ul>
+            {access.sessions.map((s) => (
+              <li key={s.id} className="flex items-center gap-3 border-t border-line py-1.5">
+                <span className="min-w-0 flex-1">
+                  <b className="font-semibold">{s.person}</b>
+                  {s.isThis ? ' (here)' : ''} from {s.from}
+                  <small className="block truncate text-13 text-muted">
+                    last seen {shortDate(s.seenAt.slice(0, 10))} {clockTime(s.seenAt)} · {s.browser}
+                  </small>
+                </span>
+                <button
+                  type="button"
+                  className="act act-plain px-2"
+                  disabled={end.isPending}
+                  onClick={() => end.mutate(s.id)}
+                >
+                  End<span className="sr-only"> the session of {s.person}</span>
+                </button>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+    </>
+  );
+}
+
+/** One's own password, and the way out. */
+function Own() {
+  const change = useChangePassword();
+  const leave = useSignOut();
+  const [former, setFormer] = useState('');
+  const [password, setPassword] = useState('');
+  const refusal = change.error instanceof Refusal ? change.error : null;
+  const save = (event: SubmitEvent) => {
+    event.preventDefault();
+    change.mutate(
+      { former, password },
+      {
+        onSuccess: () => {
+          setFormer('');
+          setPassword('');
+        },
+      },
+    );
+  };
+  return (
+    <section className="grid gap-3 border-t border-line pt-4">
+      <h2 className="text-18">Yourself</h2>
+      <form onSubmit={save} noValidate className="grid items-start gap-3 sm:grid-cols-[1fr_1fr_auto]">
+        <Secret
+          label="Your password now"
+          error={refusal?.for('former')}
+          autoComplete="current-password"
+          value={former}
+          onChange={setFormer}
+        />
+        <Secret
+          label="Your new password"
+          hint="At least 10 characters"
+          error={refusal?.for('password')}
+          autoComplete="new-password"
+          value={password}
+          onChange={setPassword}
+        />
+        <button type="submit" className="act mt-[22px] min-h-10 px-4" disabled={change.isPending}>
+          Change
+        </button>
+      </form>
+      <p role="status" className="text-mosstext">
+        {change.isSuccess ? 'Changed. Elsewhere you must sign in again.' : ''}
+      </p>
+      <button type="button" className="act justify-self-start px-4" onClick={() => leave.mutate()}>
+        Sign out
+      </button>
+    </section>
+  );
+}
+
+interface SecretProps {
+  label: string;
+  hint?: string;
+  error: string | undefined;
+  autoComplete: 'new-password' | 'current-password';
+  value: string;
+  onChange: (value: string) => void;
+}
+
+/** A password field. */
+export function Secret({ label, hint, error, autoComplete, value, onChange }: SecretProps) {
+  return (
+    <Field label={label} hint={hint} error={error}>
+      {(p) => (
+        <input
+          {...p}
+          type="password"
+          className="field"
+          autoComplete={autoComplete}
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+        />
+      )}
+    </Field>
+  );
+}

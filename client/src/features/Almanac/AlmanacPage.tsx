@@ -1,0 +1,133 @@
+import { useState } from 'react';
+import { Refusal, type Schemas } from '../../api/client';
+import { useAlmanac, useFeed } from '../../api/roomQueries';
+import { useSession } from '../../api/accessQueries';
+import { shortDate } from '../../ui/dates';
+import { Choice } from '../../ui/Field';
+import { Waiting } from '../../ui/Waiting';
+import { AlmanacDrawing } from './AlmanacDrawing';
+import { bandsBy, type Grouping } from './almanacGroups';
+
+/** Twelve weeks ahead as bands, by shelf or by kind. */
+export function AlmanacPage() {
+  const [grouping, setGrouping] = useState<Grouping>('shelf');
+  return (
+    <Waiting query={useAlmanac()} what="The almanac">
+      {({ plan, feedPath }) => {
+        const groups = bandsBy(plan.bands, grouping);
+        return (
+          <>
+            <header className="flex flex-wrap items-end justify-between gap-3 px-6 pt-4 pb-3 max-sm:px-4">
+              <div>
+                <h1 className="text-30 max-sm:text-[24px]">Almanac</h1>
+                <p className="text-muted">
+                  {shortDate(plan.from)} to {shortDate(plan.to, plan.from)}: {plan.bands.length} to come. A
+                  band is eight of ten such waits, its mark half of them.
+                </p>
+              </div>
+              <div className="flex flex-wrap items-end gap-2 print:hidden">
+                <Choice
+                  label="By"
+                  options={[
+                    ['shelf', 'Shelf'],
+                    ['kind', 'Kind'],
+                  ]}
+                  value={grouping}
+                  onChange={setGrouping}
+                />
+                <button type="button" className="act px-4" onClick={() => window.print()}>
+                  Print
+                </button>
+                <a href="/api/almanac/calendar.ics" className="act px-4" download>
+                  Calendar file
+                </a>
+              </div>
+            </header>
+            {plan.bands.length === 0 ? (
+              <p className="m-auto p-10 text-center text-muted">
+                Nothing is awaited in the next twelve weeks. Bands come from molts on record, waits and
+                chores.
+              </p>
+            ) : (
+              <AlmanacDrawing plan={plan} groups={groups} />
+            )}
+            <Ended plan={plan} />
+            <Feed path={feedPath} />
+          </>
+        );
+      }}
+    </Waiting>
+  );
+}
+
+function Ended({ plan }: { plan: Schemas['AlmanacPlan'] }) {
+  return plan.ended.length === 0 ? null : (
+    <section className="border-t border-line px-6 py-3 text-13 max-sm:px-4">
+      <h2 className="mb-1 text-18">Came in the last five weeks</h2>
+      <ul className="flex flex-wrap gap-x-6">
+        {plan.ended.map((e) => (
+          <li key={e.key} className="py-0.5">
+            {e.who}{' '}
+            <span className="text-muted">
+              {e.label}, {shortDate(e.on, plan.from)}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** The address that other calendars can subscribe to. */
+function Feed({ path }: { path: string | null }) {
+  const feed = useFeed();
+  const session = useSession().data;
+  const address = path === null ? null : `${window.location.origin}${path}`;
+  if (session?.isOwner === false) {
+    return null;
+  }
+  return (
+    <section className="border-t border-line px-6 py-3 print:hidden max-sm:px-4">
+      <h2 className="mb-1 text-18">In your own calendar</h2>
+      <p className="max-w-2xl text-13 text-muted">
+        {address === null
+          ? 'Make an address with a secret in it and subscribe to it in any calendar. Whoever knows the address can read the almanac, and nothing else.'
+          : 'Subscribe to this address in any calendar. Whoever knows it can read the almanac, and nothing else; a new address ends the former one.'}
+      </p>
+      {address !== null && (
+        <input
+          className="field mt-2 max-w-2xl"
+          readOnly
+          aria-label="Address of the calendar"
+          value={address}
+          onFocus={(event) => event.target.select()}
+        />
+      )}
+      <div className="mt-2 flex gap-2">
+        <button
+          type="button"
+          className="act px-4"
+          disabled={feed.isPending}
+          onClick={() => feed.mutate(true)}
+        >
+          {address === null ? 'Make an address' : 'Make a new address'}
+        </button>
+        {address !== null && (
+          <button
+            type="button"
+            className="act act-plain px-3"
+            disabled={feed.isPending}
+            onClick={() => feed.mutate(false)}
+          >
+            End it
+          </button>
+        )}
+      </div>
+      {feed.error instanceof Refusal && (
+        <p role="alert" className="text-ember">
+          {feed.error.all}
+        </p>
+      )}
+    </section>
+  );
+}

@@ -1,0 +1,57 @@
+import { type SubmitEvent, useState } from 'react';
+import { Refusal, type Schemas } from '../../api/client';
+import { useLogChore } from '../../api/roomQueries';
+import { Dialog } from '../../ui/Dialog';
+import { FormError, TextField } from '../../ui/Field';
+
+/** A chore done: when, and what was found. */
+export function DoneForm({
+  chore,
+  tonight,
+  onClose,
+}: {
+  chore: Schemas['Chore'];
+  tonight: string;
+  onClose: () => void;
+}) {
+  const log = useLogChore();
+  const [night, setNight] = useState(tonight);
+  const [note, setNote] = useState('');
+  const refusal = log.error instanceof Refusal ? log.error : null;
+  const save = (event: SubmitEvent) => {
+    event.preventDefault();
+    log.mutate(
+      { id: crypto.randomUUID(), act: { kind: 'choreDone', choreId: chore.id, night, note } },
+      { onSuccess: onClose },
+    );
+  };
+  return (
+    <Dialog title={chore.plan.title} onClose={onClose}>
+      <form onSubmit={save} className="grid gap-4" noValidate>
+        <TextField
+          label="Done on the night of"
+          type="date"
+          max={tonight}
+          error={refusal?.for('night')}
+          value={night}
+          onChange={setNight}
+        />
+        <TextField
+          label={
+            chore.plan.kind === 'calibration' ? 'What it read, and what it should have' : 'What was found'
+          }
+          hint="May stay empty"
+          error={refusal?.for('note')}
+          value={note}
+          onChange={setNote}
+        />
+        <FormError>{refusal?.all}</FormError>
+        <div className="flex justify-end">
+          <button type="submit" className="act act-first px-5" disabled={log.isPending}>
+            Log it
+          </button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,140 @@
+import { type SubmitEvent, useState } from 'react';
+import { Refusal, type Schemas } from '../../api/client';
+import { useLogChore } from '../../api/roomQueries';
+import { Dialog } from '../../ui/Dialog';
+import { Field, FormError, TextField } from '../../ui/Field';
+import { shortDate } from '../../ui/dates';
+
+/** Gear that several projects share, and who has it when. */
+export function GearSection({ view }: { view: Schemas['ChoresView'] }) {
+  const log = useLogChore();
+  const [name, setName] = useState('');
+  const [booking, setBooking] = useState<Schemas['Gear'] | null>(null);
+  const act = (next: Schemas['ChoreAct']) => log.mutate({ id: crypto.randomUUID(), act: next });
+  const add = (event: SubmitEvent) => {
+    event.preventDefault();
+    log.mutate(
+      { id: crypto.randomUUID(), act: { kind: 'gearAdded', gearId: crypto.randomUUID(), name: name.trim() } },
+      { onSuccess: () => setName('') },
+    );
+  };
+  return (
+    <section className="pt-3">
+      <h2 className="mb-1 text-18">Shared gear</h2>
+      {view.gear.length === 0 && (
+        <p className="text-13 text-muted">
+          Net cage, isolation tank, cool room: what two projects may want at once.
+        </p>
+      )}
+      <ul>
+        {view.gear.map((gear) => (
+          <li key={gear.id} className="border-t border-line py-2">
+            <div className="flex items-center gap-2">
+              <b className="flex-1 font-display text-15 font-semibold">{gear.name}</b>
+              <button type="button" className="act px-3" onClick={() => setBooking(gear)}>
+                Book<span className="sr-only"> {gear.name}</span>
+              </button>
+              <button
+                type="button"
+                className="act act-plain px-2"
+                onClick={() => act({ kind: 'gearDropped', gearId: gear.id })}
+              >
+                Drop<span className="sr-only"> {gear.name}</span>
+              </button>
+            </div>
+            {gear.bookings
+              .filter((b) => b.to >= view.tonight)
+              .map((b) => (
+                <p key={b.id} className="flex items-center gap-2 text-13">
+                  <span className="flex-1">
+                    {shortDate(b.from, view.tonight)} – {shortDate(b.to, view.tonight)}: {b.for}
+                  </span>
+                  <button
+                    type="button"
+                    className="linkish min-h-8 text-muted max-sm:min-h-11"
+                    onClick={() => act({ kind: 'bookingDropped', bookingId: b.id })}
+                  >
+                    give up<span className="sr-only"> {b.for}</span>
+                  </button>
+                </p>
+              ))}
+          </li>
+        ))}
+      </ul>
+      <form onSubmit={add} className="mt-2 flex items-end gap-2">
+        <Field label="Add gear">
+          {(p) => (
+            <input
+              {...p}
+              className="field"
+              maxLength={80}
+              value={name}
+              onChange={(e) => setName(e.target.value)}
+            />
+          )}
+        </Field>
+        <button type="submit" className="act px-4" disabled={name.trim() === '' || log.isPending}>
+          Add
+        </button>
+      </form>
+      <FormError>{log.error instanceof Refusal ? log.error.all : undefined}</FormError>
+      {booking !== null && (
+        <BookingForm gear={booking} tonight={view.tonight} onClose={() => setBooking(null)} />
+      )}
+    </section>
+  );
+}
+
+interface BookingProps {
+  gear: Schemas['Gear'];
+  tonight: string;
+  onClose: () => void;
+}
+
+function BookingForm({ gear, tonight, onClose }: BookingProps) {
+  const log = useLogChore();
+  const [from, setFrom] = useState(tonight);
+  const [to, setTo] = useState(tonight);
+  const [what, setWhat] = useState('');
+  const refusal = log.error instanceof Refusal ? log.error : null;
+  const save = (event: SubmitEvent) => {
+    event.preventDefault();
+    log.mutate(
+      {
+        id: crypto.randomUUID(),
+        act: {
+          kind: 'gearBooked',
+          bookingId: crypto.randomUUID(),
+          gearId: gear.id,
+          from,
+          to,
+          for: what.trim(),
+        },
+      },
+      { onSuccess: onClose },
+    );
+  };
+  return (
+    <Dialog title={`Book: ${gear.name}`} onClose={onClose}>
+      <form onSubmit={save} className="grid gap-4" noValidate>
+        <TextField label="What for" error={refusal?.for('for')} value={what} onChange={setWhat} />
+        <div className="grid grid-cols-2 gap-3">
+          <TextField
+            label="First night"
+            type="date"
+            error={refusal?.for('from')}
+            value={from}
+            onChange={setFrom}
+          />
+          <TextField label="Last night" type="date" error={refusal?.for('to')} value={to} onChange={setTo} />
+        </div>
+        <FormError>{refusal?.all}</FormError>
+        <div className="flex justify-end">
+          <button type="submit" className="act act-first px-5" disabled={log.isPending}>
+            Book it
+          </button>
+        </div>
+      </form>
+    </Dialog>
+  );
+}

@@ -1,0 +1,241 @@
+import { useState } from 'react';
+import { NavLink, Outlet } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { useSettings } from '../../api/queries';
+import { useShelves } from '../../api/roomQueries';
+import { useKeys } from '../../ui/useKeys';
+import { Waiting } from '../../ui/Waiting';
+import { useDone } from '../Journal/DoneContext';
+import { EnclosurePanel } from './EnclosurePanel';
+import { LayoutDialog } from './LayoutDialog';
+import { RackDrawing } from './RackDrawing';
+import { codeOf, freeOrTaken, type Carried } from './carrying';
+
+/** What stands round the shelves and the planner of moves. */
+export function ShelvesFrame() {
+  const tab =
+    'linkish flex min-h-9 items-center max-sm:min-h-11 aria-[current=page]:font-semibold aria-[current=page]:decoration-lampmark';
+  return (
+    <>
+      <header className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2 px-6 pt-4 pb-2 max-sm:px-4">
+        <h1 className="text-30 max-sm:text-[24px]">Shelves</h1>
+        <nav aria-label="Shelves" className="flex gap-5">
+          <NavLink to="/shelves" end className={tab}>
+            Where they stand
+          </NavLink>
+          <NavLink to="/shelves/rehousing" className={tab}>
+            Who needs another enclosure
+          </NavLink>
+        </nav>
+      </header>
+      <Outlet />
+    </>
+  );
+}
+
+/** The racks drawn in true proportion, with what stands on them. */
+export function ShelvesPage() {
+  return (
+    <Waiting query={useShelves()} what="The shelves">
+      {(view) => <Shelves view={view} />}
+    </Waiting>
+  );
+}
+
+function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
+  const unit = useSettings().data?.settings.unit ?? 'mm';
+  const { logMany } = useDone();
+  const [looked, setLooked] = useState<string | null>(null);
+  const [carried, setCarried] = useState<Carried | null>(null);
+  const [editing, setEditing] = useState(false);
+  const slots = view.racks.flatMap((r) => r.shelves.flatMap((s) => s.slots));
+  const at = slots.find((s) => s.stockId === looked) ?? null;
+
+  const setDown = async (what: Carried) => {
+    setCarried(null);
+    if (what.to === what.slot.place) {
+      return;
+    }
+    const other = slots.find((s) => s.place === what.to);
+    await logMany(
+      [
+        { stockId: what.slot.stockId, act: { kind: 'moved', place: what.to } },
+        ...(other === undefined
+          ? []
+          : [{ stockId: other.stockId, act: { kind: 'moved', place: what.slot.place } as const }]),
+      ],
+      other === undefined
+        ? `${what.slot.name} moved to ${what.to}`
+        : `${what.slot.name} and ${other.name} changed places`,
+    );
+  };
+
+  const step = (columns: number, rows: number) => (event: KeyboardEvent) => {
+    if (carried !== null) {
+      setCarried({ ...carried, to: freeOrTaken(view, carried.to, columns, rows) });
+      event.preventDefault();
+    }
+  };
+  useKeys(
+    carried === null
+      ? {}
+      : {
+          ArrowLeft: step(-1, 0),
+          ArrowRight: step(1, 0),
+          ArrowUp: step(0, -1),
+          ArrowDown: step(0, 1),
+          Enter: () => void setDown(carried),
+          ' ': () => void setDown(carried),
+          Escape: () => setCarried(null),
+        },
+  );
+
+  if (slots.length === 0 && view.racks.length === 0) {
+    return (
+      <div className="mx-auto max-w-md px-6 py-16 text-center">
+        <p className="font-display text-22">No shelf was measured yet.</p>
+        <p className="mt-2 mb-5 text-muted">
+          Give each rack its letter and its shelves their inner width and height; then every enclosure is
+          drawn where it stands.
+        </p>
+        <button type="button" className="act act-first px-5" onClick={() => setEditing(true)}>
+          Measure a rack
+        </button>
+        {editing && <LayoutDialog view={view} unit={unit} onClose={() => setEditing(false)} />}
+      </div>
+    );
+  }
+  const widest = Math.max(
+    600,
+    ...view.racks.flatMap((r) => r.shelves.map((s) => s.layout?.widthMm ?? s.slots.length * 130)),
+  );
+  return (
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_280px] border-t border-line max-lg:grid-cols-1">
+      <div className="min-w-0 overflow-y-auto px-6 pt-2 pb-8 max-sm:px-4">
+        <p aria-live="polite" className="min-h-6 text-13 text-soft">
+          {carried !== null
+            ? `Carrying ${carried.slot.place} ${carried.slot.name} to ${carried.to}${takenBy(slots, carried)}: arrows choose the place, Enter sets it down, Escape puts it back.`
+            : `Drag an enclosure to its new place, or stand on it and press M. ${slots.length} stand here.`}
+        </p>
+        {view.racks.map((rack) => (
+          <RackDrawing
+            key={rack.rack}
+            rack={rack}
+            widestMm={widest}
+            looked={looked}
+            carried={carried}
+            onLook={setLooked}
+            onCarry={setCarried}
+            onSetDown={(what) => void setDown(what)}
+          />
+        ))}
+      </div>
+      <aside
+        aria-label="Chosen enclosure"
+        className="border-l border-line bg-panel px-5 py-4 max-lg:border-t max-lg:border-l-0"
+      >
+        {at === null ? (
+          <Overview view={view} onEdit={() => setEditing(true)} onLook={setLooked} />
+        ) : (
+          <EnclosurePanel
+            slot={at}
+            unit={unit}
+            onCarry={() => setCarried({ slot: at, to: at.place })}
+            onClose={() => setLooked(null)}
+          />
+        )}
+      </aside>
+      {editing && <LayoutDialog view={view} unit={unit} onClose={() => setEditing(false)} />}
+    </div>
+  );
+}
+
+function takenBy(slots: readonly Schemas['SlotView'][], carried: Carried): string {
+  const other = slots.find((s) => s.place === carried.to && s.stockId !== carried.slot.stockId);
+  return other === undefined ? '' : ` (${other.name} stands there: they change places)`;
+}
+
+interface OverviewProps {
+  view: Schemas['ShelvesView'];
+  onEdit: () => void;
+  onLook: (stockId: string) => void;
+}
+
+function Overview({ view, onEdit, onLook }: OverviewProps) {
+  const shelves = view.racks.flatMap((r) => r.shelves);
+  const free = shelves.reduce((sum, s) => sum + (s.layout === null ? 0 : s.free.length), 0);
+  const wrong = shelves.filter((s) => s.overfull || s.tooTall.length > 0);
+  const misfits = shelves.flatMap((s) => s.slots).filter((s) => s.fit === 'misfits');
+  const quarantine = shelves.filter((s) => s.layout?.quarantine === true).map((s) => s.code);
+  return (
+    <>
+      <h2 className="text-18">The room</h2>
+      <dl className="mt-2 text-13">
+        <Fact term="Free places">{free}</Fact>
+        <Fact term="Quarantine">
+          {quarantine.length === 0 ? 'no shelf set apart' : quarantine.join(', ')}
+        </Fact>
+        <Fact term="Walked">
+          {shelves
+            .toSorted((a, b) => a.walked - b.walked)
+            .map((s) => s.code)
+            .join(' · ')}
+        </Fact>
+        {wrong.map((s) => (
+          <Fact key={s.code} term={s.code}>
+            {[
+              s.overfull ? 'its enclosures are wider than the shelf' : '',
+              ...s.tooTall.map((slot) => `${codeOf(s.code, slot)} is taller than the shelf`),
+            ]
+              .filter((t) => t !== '')
+              .join('; ')}
+          </Fact>
+        ))}
+      </dl>
+      <Named title="Does not fit now" slots={misfits} text={(s) => s.fitText} onLook={onLook} />
+      <Named
+        title="New, and not apart"
+        slots={view.misplaced}
+        text={(s) => `until ${s.quarantine ?? ''}`}
+        onLook={onLook}
+      />
+      <button type="button" className="act mt-4 px-4" onClick={onEdit}>
+        Racks, shelves, walking order
+      </button>
+    </>
+  );
+}
+
+function Fact({ term, children }: { term: string; children: React.ReactNode }) {
+  return (
+    <div className="grid grid-cols-[92px_minmax(0,1fr)] gap-2 border-t border-line py-1.5">
+      <dt className="font-semibold">{term}</dt>
+      <dd>{children}</dd>
+    </div>
+  );
+}
+
+interface NamedProps {
+  title: string;
+  slots: readonly Schemas['SlotView'][];
+  text: (slot: Schemas['SlotView']) => string;
+  onLook: (stockId: string) => void;
+}
+
+function Named({ title, slots, text, onLook }: NamedProps) {
+  return slots.length === 0 ? null : (
+    <section className="mt-4">
+      <h3 className="text-15">{title}</h3>
+      <ul className="text-13">
+        {slots.map((s) => (
+          <li key={s.stockId} className="border-t border-line py-1">
+            <button type="button" className="text-left hover:underline" onClick={() => onLook(s.stockId)}>
+              <span className="code">{s.place}</span> <b className="font-semibold">{s.name}</b>
+            </button>{' '}
+            {text(s)}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,139 @@
+import { Link, useParams } from 'react-router';
+import type { AnimalView } from '../../api/client';
+import { useAnimal, useSettings } from '../../api/queries';
+import { useFamily } from '../../api/roomQueries';
+import { longDate, shortDate } from '../../ui/dates';
+import { fromMm, type LengthUnit } from '../../ui/lengths';
+import { Waiting } from '../../ui/Waiting';
+import { LifelineDrawing } from '../Growth/LifelineDrawing';
+import { hazardWord } from '../Stock/words';
+
+/** The card that goes with an animal that is given away: how to keep it, its whole history, picture and parents. */
+export function CareCard() {
+  const { id = '' } = useParams();
+  const unit = useSettings().data?.settings.unit ?? 'mm';
+  return (
+    <Waiting query={useAnimal(id)} what="The animal">
+      {(animal) => <Card animal={animal} unit={unit} />}
+    </Waiting>
+  );
+}
+
+function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
+  const family = useFamily(animal.stockId).data;
+  const settings = useSettings().data?.settings;
+  const picture = animal.pictures.findLast((p) => !p.ofExuvia) ?? animal.pictures.at(-1);
+  const entries = animal.journal.filter((line) => line.struckBy === null);
+  const needs = animal.fit.value?.needs;
+  const facts: [string, string][] = [
+    ['Species', animal.species],
+    ['Sex', animal.details.sex === 'unknown' ? 'not known' : animal.details.sex],
+    ['Stage', [animal.stageWord, animal.instar].filter(Boolean).join(', ')],
+    [
+      'Size',
+      animal.size.value === null
+        ? 'not measured'
+        : `${animal.size.value.isEstimate ? 'about ' : ''}${fromMm(animal.size.value.bodyMm, unit)} ${unit} body`,
+    ],
+    [
+      'Hatched',
+      animal.details.hatchedOn === null ? 'not known' : shortDate(animal.details.hatchedOn, '2000-01-01'),
+    ],
+    [
+      'Came here',
+      `${shortDate(animal.details.acquiredOn, '2000-01-01')}${animal.details.acquiredFrom == null ? '' : `, ${animal.details.acquiredFrom}`}`,
+    ],
+    ['Last molt', animal.lastMolt === null ? 'not seen here' : shortDate(animal.lastMolt, '2000-01-01')],
+    ['Mother', family?.mother == null ? 'not on record' : `${family.mother.name}, ${family.mother.species}`],
+    ['Father', family?.father == null ? 'not on record' : `${family.father.name}, ${family.father.species}`],
+  ];
+  const care: [string, string][] = [
+    ['Now', animal.phase.summary],
+    ['Food', `${animal.meal.summary} Usually every ${Number(animal.meal.value.everyDays.toFixed(1))} days.`],
+    ['Prey', animal.prey.summary],
+    ['Water', `Every ${Number(animal.water.value.everyDays.toFixed(1))} days.`],
+    [
+      'Enclosure',
+      needs === undefined
+        ? animal.fit.summary
+        : `At least ${fromMm(needs.minWidthMm, unit)} ${unit} wide, ${fromMm(needs.minHeightMm, unit)} ${unit} free height${needs.maxHeightMm === null ? '' : `, no more than ${fromMm(needs.maxHeightMm, unit)} ${unit}`}${needs.substrateDepthMm === null ? '' : `, ${fromMm(needs.substrateDepthMm, unit)} ${unit} of floor`}.`,
+    ],
+    ['Next molt', animal.molt.summary],
+  ];
+  return (
+    <article className="mx-auto w-full max-w-[820px] px-6 pt-4 pb-10 max-sm:px-4 print:max-w-none print:p-0 print:text-black">
+      <div className="mb-3 flex gap-3 print:hidden">
+        <button type="button" className="act act-first px-5" onClick={() => window.print()}>
+          Print
+        </button>
+        <Link to={`/stock/${animal.stockId}`} className="act px-4">
+          Back to {animal.details.nickname}
+        </Link>
+      </div>
+      <header className="flex items-start justify-between gap-6 border-b border-ink pb-3">
+        <div>
+          <h1 className="text-30">{animal.details.nickname}</h1>
+          <p className="text-18">
+            <i>{animal.species}</i>
+          </p>
+          <p className="text-13 text-muted print:text-black">
+            From {settings?.roomName ?? ''}, {longDate(animal.tonight)}
+          </p>
+          {animal.hazard !== null && (
+            <p className="mt-2 border-2 border-ink px-2 py-1 font-semibold">{hazardWord[animal.hazard]}</p>
+          )}
+        </div>
+        {picture !== undefined && (
+          <img
+            src={`/api/pictures/${picture.pictureId}`}
+            alt={picture.caption === '' ? animal.details.nickname : picture.caption}
+            className="max-h-44 max-w-64 border border-edge object-contain"
+          />
+        )}
+      </header>
+      <div className="grid grid-cols-2 gap-x-8 max-sm:grid-cols-1">
+        <Facts title="The animal" facts={facts} />
+        <Facts title="How it is kept" facts={care} />
+      </div>
+      {animal.cautions.length > 0 && (
+        <section className="mt-3">
+          <h2 className="text-18">Mind</h2>
+          <ul className="list-disc pl-5 text-13">
+            {animal.cautions.map((c) => (
+              <li key={c}>{c}</li>
+            ))}
+          </ul>
+        </section>
+      )}
+      <section className="mt-3 break-inside-avoid">
+        <LifelineDrawing animal={animal} unit={unit} />
+      </section>
+      <section className="mt-3">
+        <h2 className="text-18">Whole history</h2>
+        <ul className="columns-2 gap-8 text-12 max-sm:columns-1">
+          {entries.map((line) => (
+            <li key={line.id} className="border-t border-line py-0.5">
+              <b className="font-semibold">{shortDate(line.night, '2000-01-01')}</b> {line.text}
+            </li>
+          ))}
+        </ul>
+      </section>
+    </article>
+  );
+}
+
+function Facts({ title, facts }: { title: string; facts: readonly (readonly [string, string])[] }) {
+  return (
+    <section className="mt-3">
+      <h2 className="text-18">{title}</h2>
+      <dl className="text-13">
+        {facts.map(([term, text]) => (
+          <div key={term} className="grid grid-cols-[84px_minmax(0,1fr)] gap-2 border-t border-line py-1">
+            <dt className="font-semibold">{term}</dt>
+            <dd>{term === 'Species' ? <i>{text}</i> : text}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}

@@ -1,0 +1,70 @@
+import { describe, expect, it } from 'vitest';
+import type { RoundLine } from '../../api/client';
+import { lineMeant, readLetters } from './sheetLetters';
+
+const line = (changed: Partial<RoundLine>): RoundLine => ({
+  stockId: 'a',
+  place: 'A1·03',
+  name: 'Tansy',
+  species: 'Tliltocatl albopilosus',
+  phase: 'open',
+  phaseWord: 'open',
+  shutters: 0,
+  state: 'due',
+  act: 'feed',
+  do: 'Offer 1 small cricket',
+  detail: '',
+  offer: {
+    feederId: 'cricket',
+    sizeClassId: 'small',
+    count: 1,
+    preparation: 'live',
+    what: '1 small cricket',
+    animals: 1,
+    serving: '',
+  },
+  preyIn: null,
+  vials: null,
+  seconds: 60,
+  hazard: null,
+  quarantine: false,
+  nextDue: null,
+  ...changed,
+});
+
+describe('letters of a line', () => {
+  it('are its boxes, several of them one after another', () => {
+    const read = readLetters('FW', line({}));
+    expect(read.acts).toMatchObject([
+      { kind: 'offered', feederId: 'cricket', outcome: 'eaten' },
+      { kind: 'watered', water: 'mist' },
+    ]);
+    expect(read.words).toBe('fed, watered');
+  });
+
+  it('put leftovers out before anything else, however they were ticked', () =>
+    expect(readLetters('f x', line({})).acts.map((a) => a.kind)).toEqual(['leftoversRemoved', 'offered']));
+
+  it('feed nothing where the line offered nothing', () => {
+    const read = readLetters('wf', line({ offer: null }));
+    expect(read.acts).toEqual([]);
+    expect(read.trouble).toContain('no food');
+  });
+
+  it('say which letter is none', () => expect(readLetters('q', line({})).trouble).toContain('“q”'));
+
+  it('are nothing when nothing is written', () =>
+    expect(readLetters(' ', line({}))).toEqual({ acts: [], words: '', trouble: null }));
+});
+
+describe('a line', () => {
+  const lines = [line({ place: 'A1·03' }), line({ place: 'B10·07' })];
+  it.each([
+    ['a1-3', 0],
+    ['b10.7', 1],
+    ['2', 1],
+    ['3', -1],
+    ['c1-1', -1],
+    ['', -1],
+  ] as const)('is meant by “%s”: %d', (text, k) => expect(lineMeant(text, lines)).toBe(k));
+});

@@ -1,0 +1,185 @@
+import { X } from 'lucide-react';
+import { useState } from 'react';
+import type { Schemas } from '../../api/client';
+import type { StockFilter } from '../../api/roomQueries';
+import { stageWord } from './words';
+
+interface Props {
+  filter: StockFilter;
+  onChange: (filter: StockFilter) => void;
+  choices: Schemas['StockChoices'] | undefined;
+}
+
+const shows: readonly (readonly [string, string])[] = [
+  ['hushed', 'Hushed'],
+  ['misfits', 'Needs another enclosure'],
+  ['unmeasured', 'Enclosure not measured'],
+  ['new', 'New stock'],
+  ['hazard', 'Hazard to people'],
+];
+
+interface Saved {
+  name: string;
+  filter: StockFilter;
+}
+
+const storage = 'stock-filters';
+
+const readSaved = (): Saved[] => {
+  try {
+    return JSON.parse(localStorage.getItem(storage) ?? '[]') as Saved[];
+  } catch {
+    return [];
+  }
+};
+
+/** What the list is narrowed by; filters can be saved on this device and called up by name. */
+export function StockFilters({ filter, onChange, choices }: Props) {
+  const [saved, setSaved] = useState(readSaved);
+  const [naming, setNaming] = useState<string | null>(null);
+  const set = (part: Partial<StockFilter>) => {
+    // A choice of "all" is an empty text, and no filter.
+    const next: Record<string, unknown> = { ...filter, ...part };
+    onChange(Object.fromEntries(Object.entries(next).filter(([, v]) => v !== '')));
+  };
+  const keep = (next: Saved[]) => {
+    localStorage.setItem(storage, JSON.stringify(next));
+    setSaved(next);
+    setNaming(null);
+  };
+  const narrowed = Object.keys(filter).some((key) => !['here', 'order', 'back'].includes(key));
+  return (
+    <div className="mt-2">
+      <div className="flex flex-wrap items-center gap-2">
+        <input
+          className="field max-w-56"
+          type="search"
+          aria-label="Narrow by code, name, species or tag"
+          placeholder="Code, name, species, tag"
+          value={filter.find ?? ''}
+          onChange={(event) => set({ find: event.target.value })}
+        />
+        <Pick
+          label="Group"
+          value={filter.group}
+          options={choices?.groups.map((g) => [g, g])}
+          onPick={(group) => set({ group })}
+        />
+        <Pick
+          label="Species"
+          value={filter.species}
+          options={choices?.species.map((s) => [s, s])}
+          onPick={(species) => set({ species })}
+        />
+        <Pick
+          label="Stage"
+          value={filter.stage}
+          options={Object.entries(stageWord)}
+          onPick={(stage) => set({ stage: stage as Schemas['Stage'] })}
+        />
+        <Pick
+          label="Rack"
+          value={filter.rack}
+          options={choices?.racks.map((r) => [r, `Rack ${r}`])}
+          onPick={(rack) => set({ rack })}
+        />
+        <Pick label="Show" value={filter.show} options={shows} onPick={(show) => set({ show })} />
+        {(choices?.tags.length ?? 0) > 0 && (
+          <Pick
+            label="Tag"
+            value={filter.tag}
+            options={choices?.tags.map((t) => [t, t])}
+            onPick={(tag) => set({ tag })}
+          />
+        )}
+        <button
+          type="button"
+          className="act px-3"
+          aria-pressed={filter.here === false}
+          onClick={() => set({ here: filter.here === false })}
+        >
+          {filter.here === false ? 'Show those that are here' : 'Show those that left'}
+        </button>
+        {narrowed && (
+          <button
+            type="button"
+            className="act act-plain px-2"
+            onClick={() => onChange({ here: filter.here ?? true, order: 'place' })}
+          >
+            Show all
+          </button>
+        )}
+      </div>
+      <div className="mt-1.5 flex flex-wrap items-center gap-x-4 text-13">
+        {saved.map((s) => (
+          <span key={s.name} className="inline-flex items-center">
+            <button type="button" className="linkish min-h-8" onClick={() => onChange(s.filter)}>
+              {s.name}
+            </button>
+            <button
+              type="button"
+              className="grid size-8 place-items-center text-muted hover:text-ink"
+              aria-label={`Forget the filter ${s.name}`}
+              onClick={() => keep(saved.filter((x) => x.name !== s.name))}
+            >
+              <X className="size-3.5" />
+            </button>
+          </span>
+        ))}
+        {narrowed &&
+          (naming === null ? (
+            <button type="button" className="linkish min-h-8 text-muted" onClick={() => setNaming('')}>
+              Save this filter…
+            </button>
+          ) : (
+            <form
+              className="flex gap-2"
+              onSubmit={(event) => {
+                event.preventDefault();
+                if (naming.trim() !== '') {
+                  keep([...saved.filter((s) => s.name !== naming.trim()), { name: naming.trim(), filter }]);
+                }
+              }}
+            >
+              <input
+                className="field min-h-8! max-w-40"
+                aria-label="Name of the filter"
+                autoFocus
+                maxLength={40}
+                value={naming}
+                onChange={(event) => setNaming(event.target.value)}
+              />
+              <button type="submit" className="act min-h-8! px-3">
+                Save
+              </button>
+            </form>
+          ))}
+      </div>
+    </div>
+  );
+}
+
+interface PickProps {
+  label: string;
+  value: string | undefined;
+  options: readonly (readonly [string, string])[] | undefined;
+  onPick: (value: string) => void;
+}
+
+function Pick({ label, value, options = [], onPick }: PickProps) {
+  return (
+    <select
+      aria-label={label}
+      className={`field w-auto! max-w-44 ${value === undefined ? 'text-muted' : 'font-semibold'}`}
+      value={value ?? ''}
+      onChange={(event) => onPick(event.target.value)}
+    >
+      <option value="">{label}: all</option>
+      {options.map(([key, text]) => (
+        <option key={key} value={key}>
+          {text}
+        </option>
+      ))}
+    </select>
+  );
+}
