@@ -52,6 +52,8 @@ builder.Host.UseSerilog(
         log
             .MinimumLevel.Information()
             .MinimumLevel.Override("Microsoft", LogEventLevel.Warning)
+            // The keys lie beside the data, readable by whoever can read that; nothing is gained by encrypting them there.
+            .MinimumLevel.Override("Microsoft.AspNetCore.DataProtection", LogEventLevel.Error)
             .WriteTo.Console(outputTemplate: "{Timestamp:HH:mm:ss} {Level:u3} {Message:lj}{NewLine}{Exception}")
 );
 builder.Services.AddSingleton(options);

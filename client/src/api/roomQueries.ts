@@ -35,6 +35,10 @@ export const useLineWhy = (stockId: string, enabled: boolean) =>
 
 export type StockFilter = Omit<NonNullable<Parameters<typeof stockPage>[0]>, 'from' | 'take'>;
 
+/** By what the stock list can be ordered. */
+export type StockOrder =
+  'place' | 'name' | 'species' | 'stage' | 'phase' | 'lastMeal' | 'lastMolt' | 'awaited' | 'came';
+
 const linesAtOnce = 100;
 
 const stockPage = (query: {
@@ -47,7 +51,7 @@ const stockPage = (query: {
   stage?: Schemas['Stage'];
   sex?: Schemas['Sex'];
   show?: string;
-  order?: Schemas['StockOrder'];
+  order?: StockOrder;
   back?: boolean;
   from?: number;
   take?: number;

@@ -4690,8 +4690,13 @@ export interface components {
             why: string;
             /** @description The least enclosure that lasts beyond the next molt. */
             needs: components["schemas"]["ContainerPlan"];
-            /** @description The smallest of the room's own sizes that does; none when all are too small. */
+            /** @description The smallest of the room's own sizes that does; none when none does. */
             tub: null | string;
+            /**
+             * Format: double
+             * @description How deep its floor must be then, so that there is enough to dig in and no height to fall from.
+             */
+            floorMm: null | number;
             /**
              * Format: date
              * @description First night on which it may be moved over; none when nobody can say yet when the hush ends.
@@ -5763,11 +5768,6 @@ export interface components {
             /** Format: date */
             leftOn: null | string;
         };
-        /**
-         * @description By what the stock list is ordered.
-         * @enum {unknown}
-         */
-        StockOrder: "place" | "name" | "species" | "stage" | "phase" | "lastMeal" | "lastMolt" | "awaited" | "came";
         /** @description A stretch of the stock list. */
         StockStretch: {
             /**
@@ -6591,10 +6591,10 @@ export interface operations {
                 species?: string;
                 tag?: string;
                 rack?: string;
-                stage?: components["schemas"]["Stage"];
-                sex?: components["schemas"]["Sex"];
+                stage?: string;
+                sex?: string;
                 show?: string;
-                order?: components["schemas"]["StockOrder"];
+                order?: string;
                 back?: boolean;
                 from?: number;
                 take?: number;

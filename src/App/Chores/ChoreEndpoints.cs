@@ -69,7 +69,8 @@ public static class ChoreEndpoints
             [
                 .. entries
                     .Where(e => e.Act is not ChoreWithdrawn && !gone.Contains(e.Id))
-                    .OrderByDescending(e => e.Sequence)
+                    .OrderByDescending(e => e.At)
+                    .ThenByDescending(e => e.Sequence)
                     .Take(LinesShown)
                     .Select(e => new ChoreLine(e.Id, e.At, e.WrittenBy, ChoreText.Of(e.Act, entries, room.Wording))),
             ]

@@ -75,7 +75,9 @@ public sealed partial class BadInputHandler : IExceptionHandler
         : "of the form that the OpenAPI document gives";
 
     private static string FieldOf(string message) =>
-        ParameterPattern().Match(message) is { Success: true } m ? m.Groups[1].Value : "body";
+        ParameterPattern().Match(message) is { Success: true } m
+            ? JsonNamingPolicy.CamelCase.ConvertName(m.Groups[1].Value)
+            : "body";
 
     [GeneratedRegex(@"missing required properties including: (.*?)\.(?:\s|$)")]
     private static partial Regex MissingPattern();

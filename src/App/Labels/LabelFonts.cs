@@ -68,7 +68,13 @@ internal static class LabelFonts
                 continue;
             }
 
-            var font = new SKFont(has ? face : Fallback, size) { Subpixel = true };
+            var font = new SKFont(has ? face : Fallback, size)
+            {
+                // Sizes are millimetres here: advances must not be rounded to whole ones.
+                Subpixel = true,
+                LinearMetrics = true,
+                Hinting = SKFontHinting.None,
+            };
             var run = text[start..i];
             runs.Add((run, font, font.MeasureText(run)));
             start = i;

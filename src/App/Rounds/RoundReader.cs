@@ -47,7 +47,7 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
             done.Count + open.Count,
             walk.Count - open.Count,
             index.Here.Count - done.Count - walk.Count,
-            openLines.Sum(l => l.Seconds) + due.Sum(c => c.Chore.Plan.Minutes * 60)
+            openLines.Sum(l => l.Seconds)
         );
         return new RoundView(
             room.Settings.RoomName,

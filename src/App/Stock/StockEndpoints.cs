@@ -85,8 +85,6 @@ public static class StockEndpoints
     }
 
     private const int MostLines = 200;
-    private const int LongestFind = 80;
-    private static readonly string[] Shows = ["hushed", "misfits", "hazard", "new", "unmeasured"];
 
     private static async Task<IResult> ListAsync(
         RoomNow now,
@@ -107,14 +105,9 @@ public static class StockEndpoints
             return Problems.Of("take", $"Must be 1 to {MostLines} lines.");
         }
 
-        if (query.Find?.Length > LongestFind)
+        if (query.Problems().ToList() is { Count: > 0 } wrong)
         {
-            return Problems.Of("find", $"At most {LongestFind} characters.");
-        }
-
-        if (query.Show is { Length: > 0 } show && !Shows.Contains(show))
-        {
-            return Problems.Of("show", $"Must be one of {string.Join(", ", Shows)}, or left out.");
+            return Problems.Of(wrong);
         }
 
         var room = await now.ReadAsync(cancel);

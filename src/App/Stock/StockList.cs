@@ -1,3 +1,5 @@
+using System.Text.Json;
+using Husbandry.Reasons;
 using Husbandry.Hush;
 using Husbandry.Rounds;
 using Husbandry.Stock;
@@ -133,12 +135,52 @@ public sealed record StockQuery(
     [property: FromQuery(Name = "species")] string? Species = null,
     [property: FromQuery(Name = "tag")] string? Tag = null,
     [property: FromQuery(Name = "rack")] string? Rack = null,
-    [property: FromQuery(Name = "stage")] Stage? Stage = null,
-    [property: FromQuery(Name = "sex")] Sex? Sex = null,
+    [property: FromQuery(Name = "stage")] string? Stage = null,
+    [property: FromQuery(Name = "sex")] string? Sex = null,
     [property: FromQuery(Name = "show")] string? Show = null,
-    [property: FromQuery(Name = "order")] StockOrder Order = StockOrder.Place,
+    [property: FromQuery(Name = "order")] string Order = "place",
     [property: FromQuery(Name = "back")] bool Back = false
-);
+)
+{
+    private const int LongestFind = 80;
+    private static readonly string[] Shows = ["hushed", "misfits", "hazard", "new", "unmeasured"];
+
+    /// <summary>What cannot be read of it; none when all can.</summary>
+    public IEnumerable<Problem> Problems()
+    {
+        if (Find?.Length > LongestFind)
+        {
+            yield return new Problem("find", $"At most {LongestFind} characters.");
+        }
+
+        if (Show is { Length: > 0 } && !Shows.Contains(Show))
+        {
+            yield return new Problem("show", $"Must be one of {string.Join(", ", Shows)}, or left out.");
+        }
+
+        if (!IsOne<StockOrder>(Order))
+        {
+            yield return new Problem("order", $"Must be one of {Names<StockOrder>()}.");
+        }
+
+        if (Stage is { Length: > 0 } && !IsOne<Stage>(Stage))
+        {
+            yield return new Problem("stage", $"Must be one of {Names<Stage>()}, or left out.");
+        }
+
+        if (Sex is { Length: > 0 } && !IsOne<Sex>(Sex))
+        {
+            yield return new Problem("sex", $"Must be one of {Names<Sex>()}, or left out.");
+        }
+    }
+
+    private static bool IsOne<T>(string text)
+        where T : struct, Enum => Enum.GetNames<T>().Contains(text, StringComparer.OrdinalIgnoreCase);
+
+    private static string Names<T>()
+        where T : struct, Enum =>
+        string.Join(", ", Enum.GetNames<T>().Select(JsonNamingPolicy.CamelCase.ConvertName));
+}
 
 /// <summary>
 /// Filtered and ordered lists, kept as long as the index does not change, so that a list is put in order once and not
@@ -218,7 +260,7 @@ public sealed class StockLists
     }
 
     private static IEnumerable<Glance> Ordered(IEnumerable<Glance> some, StockQuery query, bool found) =>
-        query.Order switch
+        Enum.Parse<StockOrder>(query.Order, ignoreCase: true) switch
         {
             StockOrder.Name => some.OrderBy(g => g.Name, StringComparer.OrdinalIgnoreCase).ThenBy(g => g.Place),
             StockOrder.Species => some.OrderBy(g => g.Species, StringComparer.Ordinal).ThenBy(g => g.Place),
@@ -236,8 +278,8 @@ public sealed class StockLists
         && (query.Species is null || g.Species == query.Species)
         && (query.Tag is null || g.Tags.Contains(query.Tag))
         && (query.Rack is null || g.Place.Rack == query.Rack)
-        && (query.Stage is null || g.Stage == query.Stage)
-        && (query.Sex is null || g.Sex == query.Sex)
+        && (query.Stage is null || g.Stage.ToString().Equals(query.Stage, StringComparison.OrdinalIgnoreCase))
+        && (query.Sex is null || g.Sex.ToString().Equals(query.Sex, StringComparison.OrdinalIgnoreCase))
         && query.Show switch
         {
             "hushed" => g.IsHushed,

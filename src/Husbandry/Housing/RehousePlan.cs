@@ -13,7 +13,8 @@ namespace Husbandry.Housing;
 /// <param name="Species">Its species.</param>
 /// <param name="Why">What does not fit, and from when on.</param>
 /// <param name="Needs">The least enclosure that lasts beyond the next molt.</param>
-/// <param name="Tub">The smallest of the room's own sizes that does; none when all are too small.</param>
+/// <param name="Tub">The smallest of the room's own sizes that does; none when none does.</param>
+/// <param name="FloorMm">How deep its floor must be then, so that there is enough to dig in and no height to fall from.</param>
 /// <param name="From">First night on which it may be moved over; none when nobody can say yet when the hush ends.</param>
 /// <param name="By">Night by which it should be done.</param>
 /// <param name="Waits">What it waits for, when not tonight.</param>
@@ -26,6 +27,7 @@ public sealed record RehouseNeed(
     string Why,
     ContainerPlan Needs,
     string? Tub,
+    double? FloorMm,
     DateOnly? From,
     DateOnly? By,
     string Waits,
@@ -60,18 +62,71 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
             .ThenBy(n => n.By ?? DateOnly.MaxValue)
             .ThenBy(n => n.Place)
             .ToList();
-        return new RehousePlan(needs, Counts(needs));
+        return new RehousePlan(needs, Counts(needs, room.Rules.Room.TubRoomierBy.Value));
     }
 
-    private static List<TubCount> Counts(List<RehouseNeed> needs) =>
+    private static List<TubCount> Counts(List<RehouseNeed> needs, double roomier) =>
         [
             .. needs
                 .Where(n => n.Tub is not null)
                 .GroupBy(n => n.Tub)
                 .Select(g => new TubCount(g.Key, null, g.Count(), g.Min(n => n.From)))
                 .OrderByDescending(t => t.Count),
-            .. needs.Where(n => n.Tub is null).Select(n => new TubCount(null, n.Needs, 1, n.From)),
+            .. Shared([.. needs.Where(n => n.Tub is null)], roomier),
         ];
+
+    /// <summary>Sizes to look for where the room has none: one for several animals where it is not much too large for any.</summary>
+    private static IEnumerable<TubCount> Shared(List<RehouseNeed> needs, double roomier)
+    {
+        var left = needs.OrderByDescending(n => n.Needs.MinWidthMm).ThenBy(n => n.Place).ToList();
+        while (left.Count > 0)
+        {
+            var (plan, taken) = (left[0].Needs, new List<RehouseNeed>());
+            foreach (var need in left)
+            {
+                if (
+                    need.Needs.MinWidthMm * roomier >= plan.MinWidthMm
+                    && Both(plan, need.Needs) is { } both
+                    && (both.MaxHeightMm is not { } most || both.MinHeightMm <= most)
+                )
+                {
+                    plan = both;
+                    taken.Add(need);
+                }
+            }
+
+            yield return new TubCount(null, plan, taken.Count, taken.Min(n => n.From));
+            left.RemoveAll(taken.Contains);
+        }
+    }
+
+    private static ContainerPlan Both(ContainerPlan a, ContainerPlan b) =>
+        new(
+            Math.Max(a.MinHeightMm, b.MinHeightMm),
+            a.MaxHeightMm is { } x && b.MaxHeightMm is { } y ? Math.Min(x, y) : a.MaxHeightMm ?? b.MaxHeightMm,
+            Math.Max(a.MinWidthMm, b.MinWidthMm),
+            Most(a.MinDepthMm, b.MinDepthMm),
+            Most(a.SubstrateDepthMm, b.SubstrateDepthMm)
+        );
+
+    private static double? Most(double? a, double? b) => a is null ? b : Math.Max(a.Value, b ?? 0);
+
+    /// <summary>
+    /// How deep the floor of an enclosure must be for an animal: enough to dig in, and deep enough that no height is left
+    /// to fall from.
+    /// </summary>
+    /// <returns>None when the enclosure does not do, however deep its floor.</returns>
+    private static double? FloorOf(Enclosure tub, ContainerPlan needs, double mostFloor)
+    {
+        var floor = Math.Max(needs.SubstrateDepthMm ?? 0, tub.HeightMm - (needs.MaxHeightMm ?? double.MaxValue));
+        return
+            tub.LongSideMm >= needs.MinWidthMm
+            && tub.ShortSideMm >= (needs.MinDepthMm ?? 0)
+            && tub.HeightMm - floor >= needs.MinHeightMm
+            && floor <= tub.HeightMm * mostFloor
+            ? floor
+            : null;
+    }
 
     private static RehouseNeed? NeedOf(Judgement j, List<Enclosure> sizes)
     {
@@ -88,7 +143,9 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
         var lasts = HousingFit.NeedsOf(j, Math.Pow(ratio, molts)).Value;
         var most = known.Needs.MaxHeightMm;
         var needs = lasts with { MaxHeightMm = most is { } top ? Math.Max(top, lasts.MinHeightMm) : null };
-        var tub = sizes.FirstOrDefault(e => HousingFit.Misfits(e, needs).Count == 0)?.Name;
+        var tub = sizes
+            .Select(e => (e.Name, Floor: FloorOf(e, needs, s.Room.Rules.Room.MostFloorShare.Value)))
+            .FirstOrDefault(t => t.Floor is not null);
         var (from, by, waits) = Window(j, known.Outgrown);
         return new RehouseNeed(
             s.Standing.StockId,
@@ -97,7 +154,8 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
             s.SpeciesName,
             fit.Summary.TrimEnd('.'),
             needs,
-            tub,
+            tub.Name,
+            tub.Floor,
             from,
             by,
             waits,

@@ -64,7 +64,7 @@ public static class RoundKit
                 items.Add(
                     j.Water.Value.Mist is { } mist ? new KitItem(KitKind.Water, "mist bottle", mist.Ml, "mL")
                     : j.Subject.Group.DrinksDrops.Value ? new KitItem(KitKind.Water, "mist bottle", 0, "")
-                    : new KitItem(KitKind.Water, "water can, for dishes", 1, "dishes")
+                    : new KitItem(KitKind.Water, "water can", 1, "dishes")
                 );
                 break;
             case RoundAct.Feed when offer is not null:

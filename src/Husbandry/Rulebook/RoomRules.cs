@@ -54,6 +54,8 @@ namespace Husbandry.Rulebook;
 /// <param name="LongestActSeconds">Longest time between two entries that still counts as the time of an act.</param>
 /// <param name="PacePriorActs">Acts for which the rulebook's time stands when the keeper's own are counted.</param>
 /// <param name="PaceEntries">Newest entries from which the pace of rounds is learned.</param>
+/// <param name="MostFloorShare">Share of an enclosure that may be floor.</param>
+/// <param name="TubRoomierBy">How much wider than needed one size for several animals may be.</param>
 /// <param name="AlmanacWeeks">How far the almanac looks ahead.</param>
 public sealed record RoomRules(
     IReadOnlyDictionary<string, Rule<double>> SecondsPerAct,
@@ -109,5 +111,7 @@ public sealed record RoomRules(
     Rule<double> LongestActSeconds,
     Rule<double> PacePriorActs,
     Rule<int> PaceEntries,
-    Rule<int> AlmanacWeeks
+    Rule<int> AlmanacWeeks,
+    Rule<double> MostFloorShare,
+    Rule<double> TubRoomierBy
 );

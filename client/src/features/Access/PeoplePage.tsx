@@ -57,8 +57,9 @@ function OnNetwork({ session }: { session: Schemas['SessionView'] }) {
       <h2 className="text-18">On your network</h2>
       <p className="max-w-[64ch] text-13 text-muted">
         To use the room from a phone, set an owner’s password here and start it with{' '}
-        <b className="font-semibold">./lantern start --lan</b>. Then everybody signs in; a sitter’s link opens
-        the sitter’s sheet and nothing else. The connection is not encrypted: use it on a network you trust.
+        <b className="font-semibold whitespace-nowrap">./lantern start --lan</b>. Then everybody signs in; a
+        sitter’s link opens the sitter’s sheet and nothing else. The connection is not encrypted: use it on a
+        network you trust.
       </p>
       <form onSubmit={save} noValidate className="grid items-start gap-3 sm:grid-cols-[1fr_1fr_auto]">
         <TextField label="Owner’s name" error={refusal?.for('name')} value={name} onChange={setName} />

@@ -16,7 +16,7 @@ interface Props {
 /** The weeks as columns, one row for each animal or chore. */
 export function AlmanacDrawing({ plan, groups }: Props) {
   const phone = useIsPhone();
-  const label = phone ? 104 : 190;
+  const label = phone ? 104 : 236;
   return (
     <div className="border-t border-line px-6 pb-4 max-sm:px-4">
       <Measured height={200}>

@@ -21,8 +21,9 @@ export function AlmanacPage() {
               <div>
                 <h1 className="text-30 max-sm:text-[24px]">Almanac</h1>
                 <p className="text-muted">
-                  {shortDate(plan.from)} to {shortDate(plan.to, plan.from)}: {plan.bands.length} to come. A
-                  band is eight of ten such waits, its mark half of them.
+                  {shortDate(plan.from)} to {shortDate(plan.to, plan.from)}:{' '}
+                  {plan.bands.filter((b) => b.likely !== null).length} awaited. A band is eight of ten such
+                  waits, its mark half of them.
                 </p>
               </div>
               <div className="flex flex-wrap items-end gap-2 print:hidden">

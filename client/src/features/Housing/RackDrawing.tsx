@@ -259,7 +259,7 @@ function EnclosureBox(props: BoxProps) {
       >
         <LanternShape shutters={slot.shutters} lit={slot.due} />
       </svg>
-      {slot.hazard !== null && (
+      {slot.hazard === 'medicallySignificant' && (
         <path d={`M${x + w - 8} ${floor - h + 9}l4-7 4 7Z`} fill="var(--ember)" aria-hidden="true" />
       )}
       <text

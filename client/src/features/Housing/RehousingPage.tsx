@@ -109,7 +109,7 @@ function Moves({ plan, unit, tonight }: Props) {
               <small className="block text-13 text-muted">
                 {need.tub === null
                   ? `none of your sizes does: ${least(need.needs, unit)}`
-                  : `into ${need.tub}`}
+                  : `into ${need.tub}${need.floorMm === null || need.floorMm === 0 ? '' : `, floor ${fromMm(need.floorMm, unit)} ${unit} deep`}`}
               </small>
             </div>
             <div className="max-lg:col-start-2">
@@ -134,5 +134,9 @@ function when(need: Schemas['RehouseNeed'], tonight: string): string {
     return 'not while this lasts';
   }
   const from = need.from <= tonight ? 'from tonight' : `from ${shortDate(need.from, tonight)}`;
-  return need.by === null || need.by <= need.from ? from : `${from}, best by ${shortDate(need.by, tonight)}`;
+  return need.by === null
+    ? from
+    : need.by <= need.from
+      ? `${from}, as soon as can be`
+      : `${from}, best by ${shortDate(need.by, tonight)}`;
 }

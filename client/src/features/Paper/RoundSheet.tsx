@@ -2,6 +2,7 @@ import type { RoundLine, RoundView } from '../../api/client';
 import { useRound } from '../../api/roomQueries';
 import { longDate } from '../../ui/dates';
 import { Waiting } from '../../ui/Waiting';
+import { kitText } from '../Rounds/kitWords';
 import { byShelf, leftoversFirst } from '../Rounds/shelves';
 import { hazardWord } from '../Stock/words';
 import { boxes } from './sheetLetters';
@@ -41,14 +42,7 @@ function Sheet({ round }: { round: RoundView }) {
       </p>
       {round.kit.length > 0 && (
         <p className="mt-1 text-13">
-          <b className="font-semibold">Have ready:</b>{' '}
-          {round.kit
-            .map(({ item }) =>
-              item.amount === 0
-                ? item.what
-                : `${Number(item.amount.toFixed(1))}${item.unit === '' ? '' : ` ${item.unit}`} ${item.what}`,
-            )
-            .join('; ')}
+          <b className="font-semibold">Have ready:</b> {round.kit.map(({ item }) => kitText(item)).join('; ')}
         </p>
       )}
       <table className="mt-2 w-full border-collapse text-13">

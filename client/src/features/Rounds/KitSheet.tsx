@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { RoundView, Schemas } from '../../api/client';
 import { Dialog } from '../../ui/Dialog';
+import { kitText } from './kitWords';
 
 const kindWord: Record<Schemas['KitKind'], string> = {
   food: 'Food',
@@ -46,10 +47,7 @@ export function KitSheet({ round, onClose }: { round: RoundView; onClose: () => 
                         onChange={() => toggle(need.item.what)}
                       />
                       <span className="min-w-0 flex-1">
-                        <b className="font-semibold">
-                          {amount(need.item)}
-                          {need.item.what}
-                        </b>
+                        <b className="font-semibold">{kitText(need.item)}</b>
                         <small className="block text-13 text-muted">{places(need.for)}</small>
                       </span>
                     </label>
@@ -77,9 +75,6 @@ export function KitSheet({ round, onClose }: { round: RoundView; onClose: () => 
     </Dialog>
   );
 }
-
-const amount = (item: Schemas['KitItem']) =>
-  item.amount === 0 ? '' : `${Number(item.amount.toFixed(1))}${item.unit === '' ? '' : ` ${item.unit}`} `;
 
 const shown = 8;
 

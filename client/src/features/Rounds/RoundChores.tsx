@@ -1,28 +1,40 @@
 import { Check } from 'lucide-react';
-import { Link } from 'react-router';
+import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useLogChore } from '../../api/roomQueries';
 import { fromDays, shortDate, toDays } from '../../ui/dates';
+import { useIsPhone } from '../../ui/useMedia';
 
 /** Work other than at animals that falls on tonight. */
 export function RoundChores({ chores, night }: { chores: readonly Schemas['RoundChore'][]; night: string }) {
   const log = useLogChore();
+  const phone = useIsPhone();
+  // On a phone the animals come first; the chores wait behind their number.
+  const [asked, setAsked] = useState<boolean | null>(null);
+  const open = asked ?? !phone;
+  const left = chores.filter((c) => !c.doneTonight).length;
   const act = (next: Schemas['ChoreAct']) => log.mutate({ id: crypto.randomUUID(), act: next });
   return (
     <section
       aria-label="Chores"
       className="grid grid-cols-[56px_minmax(0,1fr)] border-b border-line max-sm:grid-cols-1"
     >
-      <h2 className="pt-3 pl-6 text-13 font-medium text-lamptext max-sm:pl-4">
-        <Link to="/chores" className="hover:underline">
+      <h2 className="pt-2.5 pl-6 text-13 font-medium text-lamptext max-sm:pt-0 max-sm:pl-4">
+        <button
+          type="button"
+          aria-expanded={open}
+          className="text-left hover:underline max-sm:min-h-11 max-sm:w-full"
+          onClick={() => setAsked(!open)}
+        >
           Chores
-        </Link>
+          <span className={open ? 'sr-only' : ''}> {left === 0 ? 'done' : left}</span>
+        </button>
       </h2>
-      <ul className="min-w-0 divide-y divide-line">
+      <ul className={`min-w-0 divide-y divide-line ${open ? '' : 'hidden'}`}>
         {chores.map(({ chore, doneTonight }) => (
           <li
             key={chore.id}
-            className="flex flex-wrap items-center gap-x-3 gap-y-1 py-1.5 pr-6 pl-2.5 max-sm:px-4"
+            className="flex min-h-9 flex-wrap items-center gap-x-3 py-0.5 pr-6 pl-[46px] max-sm:px-4"
           >
             {doneTonight ? (
               <>
@@ -44,12 +56,14 @@ export function RoundChores({ chores, night }: { chores: readonly Schemas['Round
             ) : (
               <>
                 <span className="min-w-0 flex-1 basis-60">
-                  <b className="text-15 font-semibold">{chore.plan.title}</b>
-                  <small className="block text-13 text-muted">{about(chore, night)}</small>
+                  <b className="font-semibold">{chore.plan.title}</b>
+                  <small className="ml-2 text-13 text-muted max-sm:ml-0 max-sm:block">
+                    {about(chore, night)}
+                  </small>
                 </span>
                 <button
                   type="button"
-                  className="act px-3"
+                  className="act min-h-8! px-3 max-sm:min-h-11!"
                   disabled={log.isPending}
                   onClick={() => act({ kind: 'choreDone', choreId: chore.id, night, note: '' })}
                 >
@@ -57,7 +71,7 @@ export function RoundChores({ chores, night }: { chores: readonly Schemas['Round
                 </button>
                 <button
                   type="button"
-                  className="act act-plain px-3"
+                  className="act act-plain min-h-8! px-3 max-sm:min-h-11!"
                   disabled={log.isPending}
                   onClick={() =>
                     act({

@@ -12,7 +12,7 @@ import { DoneRow, PassByFold, RestingFold } from './QuietRows';
 import { RoundChores } from './RoundChores';
 import { DueRow } from './RoundRows';
 import { canBatch, ShelfBatch } from './ShelfBatch';
-import { ShelfLine } from './ShelfLine';
+import { ShelfLegend, ShelfLine } from './ShelfLine';
 import { byShelf, goOnFrom, leftoversFirst, type Shelf } from './shelves';
 import { SumUp } from './SumUp';
 import { whyOf } from './whyOf';
@@ -110,6 +110,7 @@ function RoundHead({ round, selected, open }: HeadProps) {
   const { toggle } = useWhy();
   const { done, total } = round.progress;
   const minutes = Math.ceil(round.progress.secondsLeft / 60);
+  const chores = round.chores.reduce((sum, c) => sum + (c.doneTonight ? 0 : c.chore.plan.minutes), 0);
   const why = () =>
     toggle({
       title: 'Why this long?',
@@ -131,9 +132,10 @@ function RoundHead({ round, selected, open }: HeadProps) {
             {done} of {total} done
           </b>
           <span className="block text-muted max-sm:inline max-sm:pl-2">
-            {total > done || round.progress.secondsLeft > 0 ? (
+            {total > done || chores > 0 ? (
               <>
-                about {minutes} min left{' '}
+                about {minutes} min left
+                {chores > 0 ? `, and ${chores} min of chores` : ''}{' '}
                 {round.pace.length > 0 && (
                   <button
                     type="button"
@@ -176,6 +178,7 @@ function RoundHead({ round, selected, open }: HeadProps) {
             {round.left.name}: the light stands where it goes on.
           </p>
         )}
+        <ShelfLegend />
       </div>
     </header>
   );

@@ -59,13 +59,19 @@ export function ShelfLine({ round, place }: { round: RoundView; place: string | 
           </svg>
         );
       })}
-      <ul className="ml-auto flex items-start gap-4 pt-1 text-13 text-muted max-sm:hidden">
-        <Legend state="d" text="done" />
-        <Legend state="o" text="to do" />
-        <Legend state="h" text="pass by" />
-        <Legend state="r" text="nothing tonight" />
-      </ul>
     </div>
+  );
+}
+
+/** What the boxes mean. */
+export function ShelfLegend() {
+  return (
+    <ul className="ml-auto flex items-start gap-4 text-13 text-muted max-sm:hidden">
+      <Legend state="d" text="done" />
+      <Legend state="o" text="to do" />
+      <Legend state="h" text="pass by" />
+      <Legend state="r" text="nothing tonight" />
+    </ul>
   );
 }
 

@@ -159,7 +159,7 @@ function Line({ line, busy, onTick, onWrong }: LineProps) {
         </button>
         {line.act === 'feed' && (
           <button type="button" className="act px-4" disabled={busy} onClick={() => onTick('notTaken')}>
-            Not taken, out again
+            Not taken
           </button>
         )}
         <button type="button" className="act act-plain px-3" onClick={onWrong}>

@@ -2,7 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useDeferredValue, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { type StockFilter, stockLinesAtOnce, useStockStretch } from '../../api/roomQueries';
+import { type StockFilter, type StockOrder, stockLinesAtOnce, useStockStretch } from '../../api/roomQueries';
 import { useIsPhone } from '../../ui/useMedia';
 import { Waiting } from '../../ui/Waiting';
 import { StockActs } from './StockActs';
@@ -94,7 +94,7 @@ interface ListProps {
   columns: readonly ColumnId[];
   chosen: ReadonlyMap<string, Line>;
   onChoose: (chosen: ReadonlyMap<string, Line>) => void;
-  onOrder: (order: Schemas['StockOrder']) => void;
+  onOrder: (order: StockOrder) => void;
 }
 
 /** Only the rows that are looked at are built; what is scrolled to is fetched by the hundred. */
@@ -248,9 +248,9 @@ function Cells({ line, tonight, chosen, onChoose, columns }: CellsProps) {
 }
 
 interface HeadProps {
-  order: Schemas['StockOrder'] | null;
+  order: StockOrder | null;
   filter: StockFilter;
-  onOrder: (order: Schemas['StockOrder']) => void;
+  onOrder: (order: StockOrder) => void;
   children: string;
 }
 

@@ -1,6 +1,7 @@
 import { Popover } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
 import type { Schemas } from '../../api/client';
+import type { StockOrder } from '../../api/roomQueries';
 import { dayDate, shortDate } from '../../ui/dates';
 import { Lantern } from '../../ui/Lantern';
 import { stageWord } from './words';
@@ -13,7 +14,7 @@ interface Column {
   id: ColumnId;
   title: string;
   width: string;
-  order: Schemas['StockOrder'] | null;
+  order: StockOrder | null;
   cell: (line: Line, tonight: string) => ReactNode;
 }
 
