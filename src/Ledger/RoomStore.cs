@@ -48,21 +48,10 @@ public sealed class RoomStore(LanternDb db)
         CancellationToken cancel
     )
     {
-        var row = await db.Rooms.SingleOrDefaultAsync(cancel);
-        if ((row?.Version ?? 0) != expectedVersion)
+        var row = await RowAsync(cancel);
+        if (row.Version != expectedVersion)
         {
             return false;
-        }
-
-        if (row is null)
-        {
-            row = new RoomRow
-            {
-                Id = OnlyRoom,
-                Settings = "",
-                RulesFingerprint = "",
-            };
-            db.Rooms.Add(row);
         }
 
         row.Settings = LedgerJson.Write(settings);
@@ -89,7 +78,7 @@ public sealed class RoomStore(LanternDb db)
     /// <returns>False when somebody changed it in the meantime.</returns>
     public async Task<bool> WriteLayoutAsync(RoomLayout layout, long expectedVersion, CancellationToken cancel)
     {
-        var row = await db.Rooms.SingleAsync(cancel);
+        var row = await RowAsync(cancel);
         if (row.LayoutVersion != expectedVersion)
         {
             return false;
@@ -99,6 +88,24 @@ public sealed class RoomStore(LanternDb db)
         row.LayoutVersion++;
         await db.SaveChangesAsync(cancel);
         return true;
+    }
+
+    /// <summary>The one row, made when the file is fresh; saved by the caller.</summary>
+    private async Task<RoomRow> RowAsync(CancellationToken cancel)
+    {
+        if (await db.Rooms.SingleOrDefaultAsync(cancel) is { } there)
+        {
+            return there;
+        }
+
+        var row = new RoomRow
+        {
+            Id = OnlyRoom,
+            Settings = LedgerJson.Write(Fresh),
+            RulesFingerprint = "",
+        };
+        db.Rooms.Add(row);
+        return row;
     }
 
     /// <summary>Makes the settings of a fresh file, and notes with which rulebook its standings are judged.</summary>

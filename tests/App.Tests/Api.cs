@@ -112,6 +112,10 @@ internal sealed class Api(LanternFactory app) : IDisposable
         return answer!;
     }
 
+    /// <summary>The lines of the stock list, the first two hundred.</summary>
+    public async Task<JsonArray> StockAsync(string query = "") =>
+        (await GetAsync($"/api/stock?take=200{query}"))["lines"]!.AsArray();
+
     /// <summary>Adds an animal and returns its id.</summary>
     public async Task<string> AddAsync(JsonObject? body = null) =>
         (await TakeAsync("/api/stock", body ?? New()))["stockId"]!.GetValue<string>();

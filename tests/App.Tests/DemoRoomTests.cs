@@ -10,7 +10,7 @@ public sealed class DemoRoomTests
     {
         using var app = new LanternFactory(demo: true);
         using var api = new Api(app);
-        var stock = (await api.GetAsync("/api/stock")).AsArray();
+        var stock = await api.StockAsync();
         Assert.InRange(stock.Count, 45, 65);
         Assert.Equal(9, stock.Select(s => s!["group"]!.GetValue<string>()).Distinct().Count());
         var phases = stock.Select(s => s!["phaseWord"]!.GetValue<string>()).ToHashSet();
@@ -77,7 +77,7 @@ public sealed class DemoRoomTests
     {
         using var app = new LanternFactory(demo: true);
         using var api = new Api(app);
-        var stock = (await api.GetAsync("/api/stock")).AsArray();
+        var stock = await api.StockAsync();
         async Task<System.Text.Json.Nodes.JsonNode> Animal(string name) =>
             await api.GetAsync(
                 $"/api/stock/{stock.Single(s => s!["name"]!.GetValue<string>() == name)!["stockId"]!.GetValue<string>()}"

@@ -18,8 +18,11 @@ public sealed class LanternFactory : WebApplicationFactory<Program>
     private readonly bool demo;
     private bool disposed;
 
-    public LanternFactory(bool demo = false, DateTimeOffset? now = null)
+    private readonly bool lan;
+
+    public LanternFactory(bool demo = false, DateTimeOffset? now = null, bool lan = false)
     {
+        this.lan = lan;
         this.demo = demo;
         Clock = new FakeTimeProvider(now ?? Evening);
     }
@@ -33,7 +36,7 @@ public sealed class LanternFactory : WebApplicationFactory<Program>
         {
             services.Replace(ServiceDescriptor.Singleton<TimeProvider>(Clock));
             services.Replace(
-                ServiceDescriptor.Singleton(new LanternOptions(0, DataFile, ClientFolder(), demo, null, null))
+                ServiceDescriptor.Singleton(new LanternOptions(0, DataFile, ClientFolder(), demo, null, null, lan))
             );
         });
 

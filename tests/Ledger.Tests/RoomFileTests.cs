@@ -3,7 +3,9 @@ using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
+using Husbandry.Chores;
 using Husbandry.Climate;
+using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Larder;
 using Husbandry.Rounds;
@@ -35,6 +37,23 @@ public sealed class RoomFileTests : LedgerFolder
         yield return Spider(277, new Moved(new Place("B", 2, 3)));
         yield return Spider(276, new Noted("Rearranged her bark."));
         yield return Spider(275, new PutOff(DateOnly.FromDateTime(Evening.AddDays(-270).DateTime)));
+        yield return Spider(
+            275,
+            new Housed(
+                new Enclosure(
+                    "flat box",
+                    180,
+                    120,
+                    110,
+                    50,
+                    Ventilation.CrossHoles,
+                    DampSide.Left,
+                    HeatSource.SideMat,
+                    new MistPlan(0.8, 5, 3)
+                ),
+                Rehoused: true
+            )
+        );
         yield return Spider(274, new LimbNoted("leg 3 left", LimbState.Lost));
         yield return Spider(273, new SexSeen(Sex.Male, SexEvidence.ShedSkin));
         yield return Spider(272, new Pictured(Picture, "her skin", true));
@@ -103,6 +122,7 @@ public sealed class RoomFileTests : LedgerFolder
         Assert.Empty(await rules.AddSpeciesAsync([own], replace: false, Cancel));
         var feeder = RuleSet.Shipped.Feeder("cricket")! with { Id = "black-cricket" };
         Assert.Empty(await rules.SetFeederAsync(feeder, Cancel));
+        await FillRoomAsync(db);
         await FillLarderAsync(db, await rules.ReadAsync(Cancel));
         Assert.Empty(
             await rules.SetAsync(
@@ -228,6 +248,35 @@ public sealed class RoomFileTests : LedgerFolder
         );
         cache.See(await new JournalReader(db).LatestSequenceAsync(Cancel));
         Assert.NotSame(RoomClimate.Unread, await rules.ClimateAsync(Cancel));
+    }
+
+    private static async Task FillRoomAsync(LanternDb db)
+    {
+        var layout = new RoomLayout(
+            [new RackLayout("A", "by the door", [new ShelfLayout(1, 900, 300, 350, 8, true, "warm", "damp")])],
+            ["A1"]
+        );
+        Assert.True(await new RoomStore(db).WriteLayoutAsync(layout, 0, Cancel));
+        var (chore, gear) = (Guid.NewGuid(), Guid.NewGuid());
+        var tonight = DateOnly.FromDateTime(Evening.DateTime);
+        ChoreAct[] acts =
+        [
+            new ChorePlanned(
+                chore,
+                new ChorePlan(ChoreKind.Season, "Leaves", "A1", tonight, 3, new SeasonSpan(10, 1, 12, 5), "sack", 30)
+            ),
+            new ChoreDone(chore, tonight, "two sacks"),
+            new ChorePutOff(chore, tonight.AddDays(5), "rain"),
+            new GearAdded(gear, "Net cage"),
+            new GearBooked(Guid.NewGuid(), gear, tonight, tonight.AddDays(2), "a pairing"),
+        ];
+        var store = new ChoreStore(db);
+        foreach (var act in acts)
+        {
+            var id = Guid.NewGuid();
+            Assert.Equal(WriteOutcome.Written, (await store.WriteAsync(id, act, "Ann", Room, Cancel)).Outcome);
+            Assert.Equal(WriteOutcome.WrittenBefore, (await store.WriteAsync(id, act, "Ann", Room, Cancel)).Outcome);
+        }
     }
 
     private static async Task FillLarderAsync(LanternDb db, RuleSet rules)

@@ -190,7 +190,16 @@ internal static class DemoHousing
             [
                 .. notes.Select(
                     (note, i) =>
-                        new ShelfLayout(i + 1, widthMm, heightMm, 400, slots, false, note.Length > 0 ? note : null, null)
+                        new ShelfLayout(
+                            i + 1,
+                            widthMm,
+                            heightMm,
+                            400,
+                            slots,
+                            false,
+                            note.Length > 0 ? note : null,
+                            null
+                        )
                 ),
             ]
         );

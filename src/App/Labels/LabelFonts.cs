@@ -30,7 +30,7 @@ internal static class LabelFonts
         SKColor? colour = null
     )
     {
-        const float Narrowest = 0.8f;
+        const float Narrowest = 0.66f;
         using var paint = new SKPaint { Color = colour ?? SKColors.Black, IsAntialias = true };
         var runs = Runs(text, Faces[style], size);
         var width = runs.Sum(r => r.Width);

@@ -1,6 +1,6 @@
 using System.Text.Json;
-using Husbandry.Reasons;
 using Husbandry.Hush;
+using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Stock;
 using Ledger;
@@ -178,8 +178,7 @@ public sealed record StockQuery(
         where T : struct, Enum => Enum.GetNames<T>().Contains(text, StringComparer.OrdinalIgnoreCase);
 
     private static string Names<T>()
-        where T : struct, Enum =>
-        string.Join(", ", Enum.GetNames<T>().Select(JsonNamingPolicy.CamelCase.ConvertName));
+        where T : struct, Enum => string.Join(", ", Enum.GetNames<T>().Select(JsonNamingPolicy.CamelCase.ConvertName));
 }
 
 /// <summary>

@@ -1,0 +1,257 @@
+using CsCheck;
+using Husbandry.Almanac;
+using Husbandry.Chores;
+using Husbandry.Hush;
+using Husbandry.Journal;
+using Husbandry.Labels;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Sitter;
+using Husbandry.Stock;
+
+namespace Husbandry.Tests;
+
+/// <summary>Kit, pace, summaries, nights ahead, almanac, labels and the sitter's sheet.</summary>
+public class WholeRoomTests
+{
+    private static readonly Offered Fed = new("cricket", "small", 1, Preparation.Live, OfferOutcome.Eaten);
+
+    private static JournalEntry At(DateTimeOffset at, Act act, string by = "Keeper", Guid? stock = null) =>
+        new(Guid.NewGuid(), stock ?? Guid.NewGuid(), 1, Occurrence.At(at), at, by, null, act);
+
+    private static RoomRules Rules => RuleSet.Shipped.Room;
+
+    [Fact]
+    public void The_pace_is_the_rulebooks_until_acts_were_timed()
+    {
+        var pace = RoundPace.Unlearned(Rules);
+        Assert.Equal(Rules.SecondsPerAct["feed"].Value, pace.SecondsFor("feed"));
+        Assert.Empty(pace.Why(Rules));
+    }
+
+    [Fact]
+    public void The_pace_follows_the_keepers_own_median_with_the_weight_of_what_was_timed()
+    {
+        // Thirty feedings forty seconds apart, one break of an hour among them that is no feeding.
+        var entries = Enumerable
+            .Range(0, 31)
+            .Select(k => At(Diary.Evening.AddDays(-1).AddSeconds((40 * k) + (k > 15 ? 3600 : 0)), Fed))
+            .ToList();
+        var feed = RoundPace.Of(entries, Rules).Acts.Single(a => a.Act == "feed");
+        Assert.Equal(29, feed.Measured);
+        var weight = Rules.PacePriorActs.Value;
+        var rulebook = Rules.SecondsPerAct["feed"].Value;
+        Assert.Equal(((weight * rulebook) + (29 * 40)) / (weight + 29), feed.Seconds, 6);
+    }
+
+    [Fact]
+    public void Two_hands_are_timed_apart_and_a_batch_shares_its_time()
+    {
+        var start = Diary.Evening.AddDays(-1);
+        List<JournalEntry> entries =
+        [
+            At(start, new Watered(WaterKind.Dish), "Ann"),
+            At(start.AddSeconds(10), new Watered(WaterKind.Dish), "Keeper"),
+            .. Enumerable.Range(0, 4).Select(_ => At(start.AddSeconds(90), new Watered(WaterKind.Dish), "Keeper")),
+        ];
+        var water = RoundPace.Of(entries, Rules).Acts.Single(a => a.Act == "water");
+        // Four in 80 s by the keeper; Ann's single one times nothing.
+        Assert.Equal(4, water.Measured);
+        var weight = Rules.PacePriorActs.Value;
+        Assert.Equal(((weight * Rules.SecondsPerAct["water"].Value) + (4 * 20)) / (weight + 4), water.Seconds, 6);
+    }
+
+    [Fact]
+    public void The_kit_adds_food_up_and_says_what_protects()
+    {
+        var lines = new[]
+        {
+            new Diary("brachypelma-hamorii").LegSpan(60).Ate(30).Watered(0).Line(),
+            new Diary("brachypelma-hamorii").LegSpan(60).Ate(30).Watered(0).Line(),
+            new Diary("babycurus-jacksoni").With(2, new Measured(BodyPart.Body, 40)).Ate(30).Watered(0).Line(),
+        };
+        var kit = RoundKit.Of(lines);
+        Assert.Equal(3, kit.Where(n => n.Item.Kind == KitKind.Food).Sum(n => n.Item.Amount));
+        Assert.Equal(KitKind.Food, kit[0].Item.Kind);
+        Assert.Contains(kit, n => n.Item.What == "a second person" && n.Item.Kind == KitKind.Safety);
+        Assert.Contains(kit, n => n.Item.What.StartsWith("gloves", StringComparison.Ordinal));
+        Assert.Single(kit, n => n.Item.What == "feeding tongs");
+    }
+
+    [Fact]
+    public void A_summary_counts_and_says_what_to_check_tomorrow()
+    {
+        var (a, b) = (Guid.NewGuid(), Guid.NewGuid());
+        var start = Diary.Evening;
+        var summary = RoundSummary.Of(
+            [
+                At(start, Fed, stock: a),
+                At(start.AddMinutes(2), new Watered(WaterKind.Dish), stock: a),
+                At(start.AddMinutes(62), Fed with { Outcome = OfferOutcome.BattedAway }, "Ann", b),
+                At(start.AddMinutes(63), new Molted(), "Ann", b),
+            ],
+            id => (new Place("A", 1, id == a ? 1 : 2), id == a ? "Tansy" : "Moss"),
+            Diary.Room()
+        );
+        Assert.Equal(
+            (2, 1, 1, 1, 1),
+            (summary.Enclosures, summary.Eaten, summary.Refused, summary.Watered, summary.Molts)
+        );
+        // The hour between was a break.
+        Assert.Equal(3, summary.Minutes!.Value, 6);
+        Assert.Equal(["Ann", "Keeper"], summary.Hands.Select(h => h.By));
+        var check = Assert.Single(summary.Tomorrow);
+        Assert.Equal(("Moss", "molted: still soft, no food; water there?"), (check.Name, check.Text));
+    }
+
+    [Fact]
+    public void A_night_ahead_names_meals_water_and_chores_that_fall_on_it()
+    {
+        var room = Diary.Room();
+        var diary = new Diary().LegSpan(60).Ate(2).Watered(0.1);
+        var glance = Glance.Of(diary.Judge());
+        var meal = glance.MealDue!.Value;
+        var chores = ChoreStanding.Fold([
+            new ChoreEntry(
+                Guid.NewGuid(),
+                1,
+                Diary.Evening,
+                "Keeper",
+                new ChorePlanned(Guid.NewGuid(), new ChorePlan(ChoreKind.Cleaning, "Wipe", "", meal, 7, null, "", 10))
+            ),
+        ]);
+        var ahead = NightAhead.Of([glance], chores, meal, room);
+        var line = Assert.Single(ahead.Lines);
+        Assert.True(line.Meal);
+        Assert.False(line.Again);
+        Assert.Single(ahead.Chores);
+        var again = NightAhead.Of([glance], chores, meal.AddDays((int)glance.MealEveryDays), room);
+        Assert.True(Assert.Single(again.Lines).Again);
+        Assert.Empty(NightAhead.Of([glance], chores, room.Tonight.AddDays(1), room).Lines);
+    }
+
+    [Fact]
+    public void The_almanac_keeps_the_key_of_a_wait_and_ends_it_with_the_molt()
+    {
+        var diary = new Diary(molts: 5).With(120, new Molted()).LegSpan(60).Ate(2);
+        var room = Diary.Room();
+        AlmanacPlan Plan() => AlmanacPlan.Of([Glance.Of(diary.Judge())], ChoreStanding.Empty, room);
+        var before = Plan();
+        var band = Assert.Single(before.Bands, b => b.Kind == AlmanacKind.Molt);
+        diary.Ate(0.5);
+        Assert.Equal(band.Key, Plan().Bands.Single(b => b.Kind == AlmanacKind.Molt).Key);
+        diary.With(0.1, new Molted());
+        var after = Plan();
+        Assert.Contains(after.Ended, e => e.Key == band.Key && e.On == room.Tonight);
+        Assert.DoesNotContain(after.Bands, b => b.Key == band.Key);
+    }
+
+    [Fact]
+    public void An_animal_that_left_ends_what_was_awaited_of_it()
+    {
+        var diary = new Diary(molts: 5).With(120, new Molted()).LegSpan(60);
+        var room = Diary.Room();
+        var key = AlmanacPlan
+            .Of([Glance.Of(diary.Judge())], ChoreStanding.Empty, room)
+            .Bands.Single(b => b.Kind == AlmanacKind.Molt)
+            .Key;
+        diary.With(0.2, new Departed(DepartureKind.Sold));
+        var plan = AlmanacPlan.Of([Glance.Of(diary.Judge())], ChoreStanding.Empty, room);
+        Assert.Empty(plan.Bands);
+        Assert.Contains(plan.Ended, e => e.Key == key && e.Label == "left the collection");
+    }
+
+    [Fact]
+    public void A_label_says_who_where_when_and_what_it_can_do()
+    {
+        var scorpion = new Diary("babycurus-jacksoni", molts: 3).With(40, new Molted());
+        var label = LabelText.Of(Glance.Of(scorpion.Judge()));
+        Assert.Equal(("A1·03", "Tansy", "Babycurus jacksoni"), (label.Code, label.Name, label.Species));
+        Assert.Equal("DANGEROUS VENOM · TWO PEOPLE", label.HazardText);
+        Assert.Contains("molted 14 Oct 2026", label.Lines);
+        Assert.EndsWith(scorpion.StockId.ToString(), label.Path, StringComparison.Ordinal);
+    }
+
+    private static SitterSheet Sheet(bool twoPeople, params Diary[] diaries) =>
+        SitterSheet.Of(diaries.Select(d => d.Judge()), twoPeople, Diary.Room());
+
+    [Fact]
+    public void A_sitter_feeds_and_waters_what_is_open_and_opens_nothing_that_is_hushed()
+    {
+        var hungry = new Diary().LegSpan(60).Ate(20).Watered(0);
+        var thirsty = new Diary().LegSpan(60).Ate(1).Watered(20);
+        var premolt = new Diary().LegSpan(60).Ate(40).Sign("dark-under-hair", 1).Sign("sluggish", 1);
+        var suspected = new Diary().LegSpan(60).Ate(40).Sign("plump", 7).Refused(6).Watered(0.1);
+        var sheet = Sheet(false, hungry, thirsty, premolt, suspected);
+        Assert.Equal([RoundAct.Feed, RoundAct.Water], sheet.Lines.Select(l => l.Act).Order());
+        Assert.Equal(premolt.StockId, Assert.Single(sheet.LeaveShut).StockId);
+        Assert.Equal(1, sheet.LeftOut);
+    }
+
+    [Fact]
+    public void Dangerous_venom_is_left_shut_or_needs_two()
+    {
+        Diary Scorpion() => new Diary("babycurus-jacksoni").With(2, new Measured(BodyPart.Body, 40)).Ate(30).Watered(0);
+        Assert.Empty(Sheet(false, Scorpion()).Lines);
+        Assert.Contains(
+            "not for one person",
+            Assert.Single(Sheet(false, Scorpion()).LeaveShut).Why,
+            StringComparison.Ordinal
+        );
+        Assert.True(Assert.Single(Sheet(true, Scorpion()).Lines).TwoPeople);
+    }
+
+    [Fact]
+    public void A_tick_becomes_what_was_done_and_nothing_else()
+    {
+        var line = Assert.Single(Sheet(false, new Diary().LegSpan(60).Ate(20).Watered(0)).Lines);
+        var put = Assert.IsType<Offered>(SitterSheet.ActOf(line, SitterTick.Done, ""));
+        Assert.Equal((OfferOutcome.NotSeen, true), (put.Outcome, put.LeavesPreyIn()));
+        Assert.False(Assert.IsType<Offered>(SitterSheet.ActOf(line, SitterTick.NotTaken, "")).LeavesPreyIn());
+        Assert.Equal(
+            "looks wrong: limp",
+            Assert.IsType<Noted>(SitterSheet.ActOf(line, SitterTick.LooksWrong, "limp")).Text
+        );
+        Assert.Null(SitterSheet.ActOf(line with { Act = RoundAct.Water }, SitterTick.NotTaken, ""));
+    }
+
+    [Fact]
+    public void Whatever_the_record_a_sitter_is_never_sent_into_a_hush()
+    {
+        var species = RuleSet.Shipped.Species.Select(s => s.Id).ToArray();
+        Gen.Select(
+                Gen.Int[0, species.Length - 1],
+                Gen.Int[0, 60],
+                Gen.Int[0, 200],
+                Gen.Int[0, 30],
+                Gen.Int[0, 5],
+                Gen.Bool
+            )
+            .Sample(
+                (k, ate, molted, watered, signs, two) =>
+                {
+                    var id = species[k];
+                    var profile = RuleSet.Shipped.Profile(id)!;
+                    var part = RuleSet.Shipped.Group(profile.Group)!.SizePart;
+                    var diary = new Diary(id, molts: 4).With(molted + 0.5, new Molted());
+                    diary.With(0.4, new Measured(part, profile.AdultSizeMm.Female.Value.Low * 0.5));
+                    diary.With(ate + 0.3, Fed).Watered(watered + 0.2);
+                    foreach (var sign in RuleSet.Shipped.Signs.Where(s => s.Groups.Contains(profile.Group)).Take(signs))
+                    {
+                        diary.Sign(sign.Id, 0.1);
+                    }
+
+                    var judgement = diary.Judge();
+                    return SitterSheet
+                        .Of([judgement], two, Diary.Room())
+                        .Lines.All(l =>
+                            judgement.Phase.Value < Phase.Likely
+                            && (l.Act != RoundAct.Feed || judgement.Hush[CareAct.FeedLive].Verdict == Verdict.Fine)
+                            && (l.Act != RoundAct.Water || judgement.Hush[CareAct.Water].Verdict == Verdict.Fine)
+                            && (l.TwoPeople || profile.Hazard?.Value != Hazard.MedicallySignificant)
+                        );
+                },
+                iter: 1500
+            );
+    }
+}
