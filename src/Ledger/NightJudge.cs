@@ -51,13 +51,14 @@ public sealed class NightJudge(LanternDb db, JournalReader reader, RoomCache cac
         await NoteNightAsync(room.Tonight.DayNumber, cancel);
         await transaction.CommitAsync(cancel);
         cache.Index = null;
+        cache.SpeciesToJudge.Clear();
         cache.JudgedNight = room.Tonight;
     }
 
     /// <summary>Judges all standings when they were last judged on another night; costs nothing on the same.</summary>
     public async Task KeepUpAsync(Room room, CancellationToken cancel)
     {
-        if (cache.JudgedNight == room.Tonight)
+        if (cache.JudgedNight == room.Tonight && cache.SpeciesToJudge.IsEmpty)
         {
             return;
         }
@@ -67,6 +68,7 @@ public sealed class NightJudge(LanternDb db, JournalReader reader, RoomCache cac
         {
             if (cache.JudgedNight == room.Tonight)
             {
+                await JudgeSpeciesAsync(room, cancel);
                 return;
             }
 
@@ -83,6 +85,35 @@ public sealed class NightJudge(LanternDb db, JournalReader reader, RoomCache cac
         {
             cache.Judging.Release();
         }
+    }
+
+    /// <summary>Judges the animals of those species of which the room has learned something since.</summary>
+    private async Task JudgeSpeciesAsync(Room room, CancellationToken cancel)
+    {
+        var species = new HashSet<string>();
+        while (cache.SpeciesToJudge.TryTake(out var one))
+        {
+            species.Add(one);
+        }
+
+        if (species.Count == 0)
+        {
+            return;
+        }
+
+        var index = cache.Index ??= await StockIndex.ReadAsync(db, cancel);
+        var ids = index.Here.Where(g => species.Contains(g.Species)).Select(g => g.StockId).ToList();
+        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        foreach (var portion in ids.Chunk(Portion))
+        {
+            var rows = await db.Standings.Where(s => portion.Contains(s.StockId)).ToListAsync(cancel);
+            var glances = rows.Select(r => r.Judge(Judgement.Of(LedgerJson.Read<Standing>(r.State), room))).ToList();
+            await db.SaveChangesAsync(cancel);
+            db.ChangeTracker.Clear();
+            index.Put(glances);
+        }
+
+        await transaction.CommitAsync(cancel);
     }
 
     private Task<int> NoteNightAsync(int day, CancellationToken cancel) =>

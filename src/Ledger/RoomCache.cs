@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using Husbandry.Climate;
 using Husbandry.Honesty;
 using Husbandry.Housing;
@@ -21,7 +22,7 @@ public sealed class RoomCache
     private volatile RoomLayout? layout;
     private volatile StockIndex? index;
     private volatile KeptPace? pace;
-    private volatile bool taughtIsStale;
+    private readonly ConcurrentDictionary<string, byte> staleSpecies = new();
 
     /// <summary>Everything that is or was in the room at a glance; none when it must be read anew.</summary>
     public StockIndex? Index
@@ -34,10 +35,18 @@ public sealed class RoomCache
     public DateOnly? JudgedNight { get; set; }
 
     /// <summary>Whether something was written since that the lessons have not taken in yet.</summary>
-    public bool TaughtIsStale
+    public bool TaughtIsStale => !staleSpecies.IsEmpty;
+
+    /// <summary>Species of which the lessons have changed, and whose animals are to be judged anew.</summary>
+    public ConcurrentBag<string> SpeciesToJudge { get; } = [];
+
+    /// <summary>Begins to learn: what was written until now will be taken in.</summary>
+    /// <returns>Species of which something was written that teaches.</returns>
+    public IReadOnlyList<string> BeginToLearn()
     {
-        get => taughtIsStale;
-        set => taughtIsStale = value;
+        var species = staleSpecies.Keys.ToList();
+        species.ForEach(s => staleSpecies.TryRemove(s, out _));
+        return species;
     }
 
     /// <summary>The furniture; none when it must be read anew.</summary>
@@ -125,7 +134,12 @@ public sealed class RoomCache
     {
         Interlocked.Exchange(ref seen, entries.Max(e => e.Sequence));
         Index?.Put(glances);
-        TaughtIsStale |= entries.Any(Teaches);
+        var taught = entries.Where(Teaches).Select(e => e.StockId).ToHashSet();
+        foreach (var glance in glances.Where(g => taught.Contains(g.StockId)))
+        {
+            staleSpecies.TryAdd(glance.Species, 0);
+        }
+
         EntriesWritten?.Invoke(entries);
     }
 
@@ -138,7 +152,9 @@ public sealed class RoomCache
     public void LetGo()
     {
         (Rules, Climate, Taught, Scored, Needs, Kept, Layout) = (null, null, null, null, null, null, null);
-        (Index, JudgedNight, TaughtIsStale, Pace) = (null, null, false, null);
+        (Index, JudgedNight, Pace) = (null, null, null);
+        staleSpecies.Clear();
+        SpeciesToJudge.Clear();
     }
 
     /// <summary>What the room has taught; none when it must be learned anew.</summary>

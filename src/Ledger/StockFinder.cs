@@ -1,5 +1,6 @@
 using System.Globalization;
 using System.Text;
+using AnyAscii;
 using F23.StringSimilarity;
 using Husbandry.Rounds;
 using Husbandry.Stock;
@@ -123,17 +124,12 @@ public sealed class StockFinder
         }
     }
 
-    /// <summary>Words in small letters without accents; what is no letter or digit parts them.</summary>
+    /// <summary>Words in small letters, those of other scripts spelled in Latin; what is no letter or digit parts them.</summary>
     private static IEnumerable<string> Words(string text)
     {
         var word = new StringBuilder();
-        foreach (var letter in text.Normalize(NormalizationForm.FormD))
+        foreach (var letter in text.Transliterate())
         {
-            if (CharUnicodeInfo.GetUnicodeCategory(letter) == UnicodeCategory.NonSpacingMark)
-            {
-                continue;
-            }
-
             if (char.IsLetterOrDigit(letter))
             {
                 word.Append(char.ToLowerInvariant(letter));

@@ -342,8 +342,8 @@ public sealed class WholeRoomApiTests : IDisposable
         using var pdf = PdfDocument.Open(await answer.Content.ReadAsByteArrayAsync());
         // Two on the rest of the first sheet, three on the second; A4 in points by ISO 216.
         Assert.Equal(2, pdf.NumberOfPages);
-        Assert.Equal(595.28, pdf.GetPage(1).Width, 1);
-        Assert.Equal(841.89, pdf.GetPage(1).Height, 1);
+        Assert.Equal(595.28, pdf.GetPage(1).Width, 0.5);
+        Assert.Equal(841.89, pdf.GetPage(1).Height, 0.5);
         Assert.Equal(2, pdf.GetPage(1).GetImages().Count());
         Assert.Equal(3, pdf.GetPage(2).GetImages().Count());
         var text = string.Concat(pdf.GetPage(1).Letters.Select(l => l.Value));

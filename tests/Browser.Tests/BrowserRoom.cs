@@ -8,9 +8,9 @@ public abstract class BrowserRoom : IDisposable
     private readonly LanternFactory app;
     private bool appIsGone;
 
-    protected BrowserRoom(bool demo)
+    protected BrowserRoom(bool demo, bool lan = false)
     {
-        app = new LanternFactory(demo);
+        app = new LanternFactory(demo, lan: lan);
         app.UseKestrel(0);
         app.StartServer();
         Keeper = new Keeper(app.ClientOptions.BaseAddress);
@@ -24,6 +24,12 @@ public abstract class BrowserRoom : IDisposable
         StopServer();
         GC.SuppressFinalize(this);
     }
+
+    /// <summary>Where the room is served.</summary>
+    protected Uri Address => app.ClientOptions.BaseAddress;
+
+    /// <summary>The running application, for what is set on the machine itself.</summary>
+    protected IServiceProvider Services => app.Services;
 
     /// <summary>Lets the room's clock go on.</summary>
     protected void PassDays(int days) => app.Clock.Advance(TimeSpan.FromDays(days));
@@ -61,7 +67,8 @@ public abstract class BrowserRoom : IDisposable
     protected void OpenAnimal(string name)
     {
         Keeper.Open("/stock");
-        Keeper.Press(name, "table");
+        Keeper.See("input[type=search]").SendKeys(name);
+        Keeper.Press(name, "[role=table]");
         Keeper.SeeText("h1", name);
     }
 }

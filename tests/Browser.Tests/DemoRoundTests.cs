@@ -74,7 +74,7 @@ public sealed class DemoRoundTests() : BrowserRoom(demo: true)
         Keeper.Keys("t");
         Keeper.SeeText("[role=status]", "Cockle: took later 1 small cricket");
         Keeper.Open("/stock");
-        Keeper.Press("Cockle", "table");
+        Keeper.Press("Cockle", "[role=table]");
         Keeper.SeeText("ol .line-through", "not seen to take 1 small cricket");
     }
 
@@ -167,7 +167,7 @@ public sealed class DemoRoundTests() : BrowserRoom(demo: true)
 
         void Bramble()
         {
-            Keeper.Press("Bramble", "table");
+            Keeper.Press("Bramble", "[role=table]");
             Keeper.SeeText("h1", "Bramble");
             Keeper.See("figure svg");
         }
@@ -227,10 +227,44 @@ public sealed class DemoRoundTests() : BrowserRoom(demo: true)
         Check("compare", "/rulebook/samia-ricini?with=papilio-machaon", "rules differ");
         Check("larder", "/larder", "Eight weeks of each food");
         Check("feeders", "/larder/feeders", "flour-beetle larvae");
+        Check("shelves", "/shelves", "Rack A", () => Keeper.See("[data-place='A1·03']").Click());
+        Check("rehousing", "/shelves/rehousing", "Have ready");
+        Check(
+            "layout",
+            "/shelves",
+            "Rack A",
+            () =>
+            {
+                Keeper.Press("Racks, shelves, walking order", "aside");
+                Keeper.SeeText("[role=dialog]", "Walking order");
+            }
+        );
+        Check("chores", "/chores", "Shared gear");
+        Check("almanac", "/almanac", "Came in the last five weeks");
+        Check("labels", "/paper/labels", "Label printer");
+        Check("sheet", "/paper/round", "Do not open");
+        Check("typing", "/paper/typing", "Tonight, ");
+        Check("people", "/people", "Sitters");
+        Check("about", "/about", "Licence");
+        Check("night ahead", "/night/2026-12-01", "meal");
+        Check("night past", "/night/2026-11-20", "watered");
+        Check(
+            "kit",
+            "/",
+            "Tonight’s round",
+            () =>
+            {
+                Keeper.Keys("c");
+                Keeper.SeeText("[role=dialog]", "Food");
+            }
+        );
         Check("honesty", "/honesty", "Brier score");
         Check("bench", "/bench/vigil", "A wait", () => Keeper.Press("Work it out", "main"));
         Keeper.Resize(390, 844);
         Check("phone", "/", "Tonight’s round");
+        Check("shelves on a phone", "/shelves", "Rack A");
+        Check("almanac on a phone", "/almanac", "awaited");
+        Check("stock on a phone", "/stock", "Bramble");
         Check("guide on a phone", "/guide", "It lies on its back");
         Check("honesty on a phone", "/honesty", "Brier score");
         Assert.True(found.Count == 0, string.Join("\n", found));

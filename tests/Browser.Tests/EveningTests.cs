@@ -127,6 +127,6 @@ public sealed class EveningTests() : BrowserRoom(demo: false)
         Keeper.Open("/stock");
         Keeper.SeeText("main", "Nothing is kept here yet");
         Keeper.Press("Show those that left");
-        Keeper.SeeText("table", "given away");
+        Keeper.SeeText("[role=table]", "given away");
     }
 }

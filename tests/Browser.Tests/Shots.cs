@@ -33,7 +33,7 @@ public class Shots
         Save(keeper, "animal-missed-molt");
 
         keeper.Open("/stock");
-        keeper.SeeText("table", "Bramble");
+        keeper.SeeText("[role=table]", "Bramble");
         Save(keeper, "stock");
         keeper.Open("/stock/new");
         keeper.SeeText("main", "First measure");
@@ -100,7 +100,7 @@ public class Shots
     {
         Round(keeper, look);
         keeper.Open("/stock");
-        keeper.Press(name, "table");
+        keeper.Press(name, "[role=table]");
         keeper.SeeText("h1", name);
         keeper.See("figure svg");
     }

@@ -181,9 +181,11 @@ public class WholeRoomTests
         var hungry = new Diary().LegSpan(60).Ate(20).Watered(0);
         var thirsty = new Diary().LegSpan(60).Ate(1).Watered(20);
         var premolt = new Diary().LegSpan(60).Ate(40).Sign("dark-under-hair", 1).Sign("sluggish", 1);
-        var suspected = new Diary().LegSpan(60).Ate(40).Sign("plump", 7).Refused(6).Watered(0.1);
-        var sheet = Sheet(false, hungry, thirsty, premolt, suspected);
-        Assert.Equal([RoundAct.Feed, RoundAct.Water], sheet.Lines.Select(l => l.Act).Order());
+        var unsized = new Diary().Ate(40).Watered(0.1);
+        var limp = new Diary().LegSpan(60).Ate(1).Sign("curled-under", 0.2);
+        var sheet = Sheet(false, hungry, thirsty, premolt, unsized, limp);
+        Assert.Equal([RoundAct.Help, RoundAct.Feed, RoundAct.Water], sheet.Lines.Select(l => l.Act).Order());
+        Assert.Equal("Put water within reach at once, then call", sheet.Lines.Single(l => l.Act == RoundAct.Help).Do);
         Assert.Equal(premolt.StockId, Assert.Single(sheet.LeaveShut).StockId);
         Assert.Equal(1, sheet.LeftOut);
     }

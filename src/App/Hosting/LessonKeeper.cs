@@ -38,7 +38,7 @@ public sealed class LessonKeeper(RoomCache cache, IServiceScopeFactory scopes, I
 
     private async Task<Lessons> LearnAsync(Room room, JournalReader reader, CancellationToken cancel)
     {
-        cache.TaughtIsStale = false;
+        var changed = cache.BeginToLearn();
         var learner = new Learner(room);
         await foreach (var standing in reader.StreamStandingsAsync(cancel))
         {
@@ -47,6 +47,11 @@ public sealed class LessonKeeper(RoomCache cache, IServiceScopeFactory scopes, I
 
         var lessons = learner.Learn();
         cache.Taught = new RoomCache.TaughtUntil(lessons, room.Rules.Fingerprint, room.Tonight);
+        foreach (var species in changed)
+        {
+            cache.SpeciesToJudge.Add(species);
+        }
+
         return lessons;
     }
 

@@ -123,6 +123,12 @@ public static class SitterEndpoints
             return Problems.Of("remark", $"Say what looks wrong, 1 to {LongestRemark} characters.");
         }
 
+        // A second tap finds the line gone, or asking for something else by now.
+        if (await reader.WasWrittenAsync(body.Id, cancel))
+        {
+            return TypedResults.Ok(await ViewAsync(link, room, reader, cancel));
+        }
+
         var sheet = await reader.SheetAsync(link, room, cancel);
         var line = sheet.Lines.FirstOrDefault(l => l.StockId == body.StockId);
         Act? act;
@@ -139,10 +145,6 @@ public static class SitterEndpoints
                 (shut || ticked) && body.Tick == SitterTick.LooksWrong
                     ? new Noted($"looks wrong: {body.Remark}")
                     : null;
-            if (act is null && await reader.WasWrittenAsync(body.Id, cancel))
-            {
-                return TypedResults.Ok(await ViewAsync(link, room, reader, cancel));
-            }
         }
 
         if (act is null)

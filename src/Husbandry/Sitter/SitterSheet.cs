@@ -113,7 +113,7 @@ public sealed record SitterSheet(
         (tick, line.Act) switch
         {
             (SitterTick.LooksWrong, _) => new Noted($"looks wrong: {remark}"),
-            (SitterTick.Done, RoundAct.Water) => new Watered(
+            (SitterTick.Done, RoundAct.Water or RoundAct.Help) => new Watered(
                 line.Do.StartsWith("Fill", StringComparison.Ordinal) ? WaterKind.Dish : WaterKind.Mist
             ),
             (SitterTick.Done, RoundAct.RemoveLeftovers) => new LeftoversRemoved(),
@@ -138,7 +138,7 @@ public sealed record SitterSheet(
     private static bool IsSafe(Judgement j, RoundLine line) =>
         line.Act switch
         {
-            RoundAct.Water => j.Hush[CareAct.Water].Verdict == Verdict.Fine,
+            RoundAct.Water or RoundAct.Help => j.Hush[CareAct.Water].Verdict == Verdict.Fine,
             RoundAct.RemoveLeftovers => j.Phase.Value is Phase.Open or Phase.WellFed,
             RoundAct.Feed => line.Offer is not null
                 && j.Phase.Value is Phase.Open or Phase.WellFed
@@ -153,8 +153,10 @@ public sealed record SitterSheet(
             line.Name,
             line.Species,
             line.Act,
-            line.Do,
-            line.Act == RoundAct.Feed ? line.Offer!.Serving : "",
+            line.Act == RoundAct.Help ? "Put water within reach at once, then call" : line.Do,
+            line.Act == RoundAct.Feed ? line.Offer!.Serving
+                : line.Act == RoundAct.Help ? line.Detail
+                : "",
             venom,
             line.Offer
         );

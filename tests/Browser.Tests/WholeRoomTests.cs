@@ -1,0 +1,251 @@
+using System.Text.Json;
+using OpenQA.Selenium;
+using UglyToad.PdfPig;
+
+namespace Browser.Tests;
+
+/// <summary>Shelves, batches, two people at one round, other nights, paper and labels, in the demo room.</summary>
+public sealed class WholeRoomTests() : BrowserRoom(demo: true)
+{
+    private void See(string label) =>
+        Keeper.Wait(
+            () => Keeper.Run($"return document.activeElement.getAttribute('aria-label')?.includes('{label}')") is true,
+            $"{label} to have the focus"
+        );
+
+    [Fact]
+    public void An_enclosure_is_moved_by_keyboard_and_taken_back()
+    {
+        Keeper.Open("/shelves");
+        Keeper.See("[data-place='A1·05']");
+        Keeper.Run("document.querySelector(\"[data-place='A1·05']\").focus()");
+        See("A1·05 Vesper");
+        Keeper.Keys("m");
+        Keeper.SeeText("main", "Carrying A1·05 Vesper to A1·05");
+        Keeper.Keys(Keys.ArrowRight);
+        Keeper.SeeText("main", "Vesper to A1·06");
+        Keeper.Keys(Keys.Enter);
+        Keeper.SeeText("[role=status]", "Vesper moved to A1·06");
+        Keeper.See("[data-place='A1·06'][data-stock]");
+        Keeper.Keys("z");
+        Keeper.SeeText("[role=status]", "Taken back");
+        Keeper.See("[data-place='A1·05'][data-stock]");
+    }
+
+    [Fact]
+    public void An_enclosure_set_down_on_another_changes_places_with_it()
+    {
+        Keeper.Open("/shelves");
+        Keeper.See("[data-place='A1·01']");
+        Keeper.Run("document.querySelector(\"[data-place='A1·01']\").focus()");
+        See("A1·01 Tansy");
+        Keeper.Keys("m");
+        Keeper.Keys(Keys.ArrowRight);
+        Keeper.SeeText("main", "Bramble stands there");
+        Keeper.Keys(Keys.Enter);
+        Keeper.SeeText("[role=status]", "Tansy and Bramble changed places");
+        Keeper.See("[data-place='A1·02'][aria-label*='Tansy']");
+        Keeper.Keys("m");
+        Keeper.Keys(Keys.Escape);
+        Keeper.SeeText("main", "Drag an enclosure");
+    }
+
+    [Fact]
+    public void A_whole_shelf_is_logged_with_its_exceptions()
+    {
+        Keeper.Open("/");
+        Keeper.See("section[aria-label='Shelf D4'] button");
+        Keeper.Press("all", "section[aria-label='Shelf D4']");
+        Keeper.SeeText("[role=dialog]", "All of D4");
+        var boxes = Convert.ToInt32(Keeper.Run("return document.querySelectorAll('[role=dialog] li input').length"));
+        Assert.True(boxes > 1);
+        var kept = Keeper.Run("return document.querySelector('[role=dialog] li b').innerText") as string;
+        Keeper.See("[role=dialog] li input").Click();
+        Keeper.Press($"Log {boxes - 1}", "[role=dialog]");
+        Keeper.SeeText("[role=status]", $"{boxes - 1} enclosure");
+        // The exception stays to be done; the others are done.
+        Keeper.SeeText("section[aria-label='Shelf D4'] article", kept!);
+        Keeper.Wait(
+            () =>
+                Convert.ToInt32(
+                    Keeper.Run(
+                        "return document.querySelectorAll(\"section[aria-label='Shelf D4'] [aria-label=done]\").length"
+                    )
+                )
+                == boxes - 1,
+            "the others to be done"
+        );
+        Keeper.Keys("z");
+        Keeper.SeeText("[role=status]", "Taken back");
+    }
+
+    [Fact]
+    public void Two_people_see_each_others_ticks_as_they_are_made()
+    {
+        using var other = new Keeper(Address);
+        other.Open("/");
+        other.SeeText("article[aria-current=true]", "Cockle");
+        Keeper.Open("/");
+        Keeper.SeeText("article[aria-current=true]", "Cockle");
+        Keeper.Keys("x");
+        Keeper.SeeText("[role=status]", "Cockle: leftovers taken out");
+        // Nothing is reloaded in the other browser.
+        other.SeeNoText("article[aria-current=true]", "Take out 1 small cricket");
+        other.SeeText("main", "3 of ");
+    }
+
+    [Fact]
+    public void Another_night_is_looked_at_from_the_strip()
+    {
+        Keeper.Open("/");
+        Keeper.See("[role=slider]").SendKeys(Keys.ArrowLeft);
+        Keeper.SeeText("h1", "Sunday 22 November");
+        Keeper.SeeText("main", "Last night: what was done");
+        Keeper.See("[role=slider]").SendKeys(Keys.ArrowRight + Keys.ArrowRight);
+        Keeper.SeeText("h1", "Tuesday 24 November");
+        Keeper.SeeText("main", "what will be due");
+        Keeper.See("[role=slider]").SendKeys(Keys.Home);
+        Keeper.SeeText("h1", "Tonight’s round");
+    }
+
+    [Fact]
+    public void The_round_is_summed_up_with_what_to_check_tomorrow()
+    {
+        Keeper.Open("/");
+        WalkTo("Tansy");
+        Keeper.Keys("r");
+        Keeper.SeeText("[role=menu]", "Batted it away");
+        Keeper.Keys("1");
+        Keeper.SeeText("[role=status]", "Tansy: batted away");
+        Keeper.Press("Sum up", "main");
+        Keeper.SeeText("[role=dialog]", "Check tomorrow");
+        Keeper.SeeText("[role=dialog]", "refused: look for signs");
+    }
+
+    [Fact]
+    public void A_sheet_of_paper_is_typed_back()
+    {
+        Keeper.Open("/paper/round");
+        Keeper.SeeText("table", "Take out 1 small cricket");
+        Keeper.Press("Type a sheet back");
+        Keeper.See("ol input").SendKeys("x" + Keys.Enter);
+        See("A1·01 Tansy");
+        Keeper.Keys("fw" + Keys.Enter);
+        Keeper.SeeText("ol", "fed, watered");
+        Keeper.Keys("q");
+        Keeper.SeeText("main", "1 cannot be read");
+        Keeper.Keys(Keys.Backspace);
+        Keeper.Press("Log 3 entries", "main");
+        Keeper.SeeText("[role=status]", "Sheet of 3 entries");
+        Keeper.Open("/");
+        Keeper.SeeText("main", "Tansy took 1 medium cricket, misted");
+    }
+
+    /// <summary>Outside check: the PDF is opened and its codes are read by general libraries.</summary>
+    [Fact]
+    public void The_code_on_a_label_leads_to_its_animal()
+    {
+        Keeper.Open("/stock");
+        Keeper.See("input[aria-label='Choose A1·02 Bramble']").Click();
+        Keeper.Press("Labels", "[role=toolbar]");
+        Keeper.SeeText("main", "PDF of 1 label");
+        Keeper.See("img[alt=Label]");
+        foreach (var format in new[] { "a4-24", "roll-38-25" })
+        {
+            var file = Keeper.RunAsync(
+                $$"""
+                const done = arguments[arguments.length - 1];
+                const id = document.querySelector('img[alt=Label]').src.split('/preview/')[1].split('?')[0];
+                fetch('/api/session').then(r => r.json()).then(s => fetch('/api/labels/pdf', { method: 'POST',
+                  headers: { 'Content-Type': 'application/json', 'X-Lantern-Token': s.token },
+                  body: JSON.stringify({ stockIds: [id], format: '{{format}}', skip: 0 }) }))
+                  .then(r => r.arrayBuffer()).then(b => done(btoa(String.fromCharCode(...new Uint8Array(b)))));
+                """
+            );
+            using var pdf = PdfDocument.Open(Convert.FromBase64String(file!));
+            var image = Assert.Single(pdf.GetPage(1).GetImages());
+            Assert.True(image.TryGetPng(out var png));
+            Assert.Equal(StockAddress(), Decode(png));
+        }
+
+        // And as the printer prints it, at its own resolution.
+        var label = Keeper.RunAsync(
+            "const done = arguments[arguments.length - 1]; fetch(document.querySelector('img[alt=Label]').src).then(r => r.arrayBuffer()).then(b => done(btoa(String.fromCharCode(...new Uint8Array(b)))));"
+        );
+        Assert.Equal(StockAddress(), Decode(Convert.FromBase64String(label!)));
+    }
+
+    private string StockAddress()
+    {
+        var id = Keeper.Run("return document.querySelector('img[alt=Label]').src.split('/preview/')[1].split('?')[0]");
+        return $"http://127.0.0.1:0/stock/{id}";
+    }
+
+    private string? Decode(byte[] png)
+    {
+        var decoder = File.ReadAllText(
+            Path.Combine(Hosting.Tests.LanternFactory.Root, "client", "node_modules", "jsqr", "dist", "jsQR.js")
+        );
+        Keeper.Run(
+            $"const module = undefined, exports = undefined, define = undefined; {decoder}; window.jsQR = this.jsQR ?? self.jsQR ?? jsQR;"
+        );
+        return Keeper.RunAsync(
+            $$"""
+            const done = arguments[arguments.length - 1];
+            const image = new Image();
+            image.onload = () => {
+              const canvas = document.createElement('canvas');
+              // A quiet zone, as the white of the paper round it is.
+              canvas.width = image.width + 80; canvas.height = image.height + 80;
+              const pen = canvas.getContext('2d');
+              pen.fillStyle = 'white'; pen.fillRect(0, 0, canvas.width, canvas.height);
+              pen.drawImage(image, 40, 40);
+              const pixels = pen.getImageData(0, 0, canvas.width, canvas.height);
+              done(window.jsQR(pixels.data, pixels.width, pixels.height)?.data ?? 'no code found');
+            };
+            image.src = 'data:image/png;base64,{{Convert.ToBase64String(png)}}';
+            """
+        );
+    }
+
+    [Fact]
+    public void The_stock_is_narrowed_with_a_slip_of_the_finger_and_the_filter_is_kept()
+    {
+        Keeper.Open("/stock");
+        Keeper.SeeText("[role=table]", "Tansy");
+        Keeper.See("input[type=search]").SendKeys("bramlbe");
+        Keeper.SeeNoText("[role=table]", "Tansy");
+        Keeper.SeeText("[role=table]", "Bramble");
+        Keeper.Press("Save this filter", "header");
+        Keeper.See("input[aria-label='Name of the filter']").SendKeys("mine" + Keys.Enter);
+        Keeper.Press("Show all", "main");
+        Keeper.SeeText("[role=table]", "Tansy");
+        Keeper.Open("/stock");
+        Keeper.Press("mine", "main");
+        Keeper.SeeNoText("[role=table]", "Tansy");
+    }
+
+    [Fact]
+    public void A_chore_is_done_on_the_round()
+    {
+        Keeper.Open("/");
+        Keeper.SeeText("section[aria-label=Chores]", "Damp side of the crab tank");
+        Keeper.Press("Done: Damp side of the crab tank", "section[aria-label=Chores]");
+        Keeper.SeeText("section[aria-label=Chores]", "take back");
+        Keeper.Press("take back", "section[aria-label=Chores]");
+        Keeper.SeeNoText("section[aria-label=Chores]", "take back");
+    }
+
+    /// <summary>The list builds what is looked at, not what there is.</summary>
+    [Fact]
+    public void The_stock_list_builds_only_the_rows_that_are_looked_at()
+    {
+        Keeper.Open("/stock");
+        Keeper.SeeText("[role=table]", "Bramble");
+        var rows = Convert.ToInt32(Keeper.Run("return document.querySelectorAll('[role=row]').length"));
+        Assert.InRange(rows, 5, 40);
+        Keeper.Run("document.querySelector('[role=table]').scrollTop = 1e6");
+        Keeper.SeeNoText("[role=table]", "Bramble");
+        Assert.Equal("55 enclosures", JsonSerializer.Serialize(Keeper.Text("header p")).Trim('"').Split(',')[0]);
+    }
+}
