@@ -2,13 +2,22 @@ using Benchmarks;
 
 // Every figure is a ratio against a baseline of the same run, so that it means the same on any machine.
 Console.WriteLine("Hushed Lantern: speed and memory within one run");
-ForecastBenchmark.Run();
-if (args is not ["forecast"])
+if (args is [] or ["forecast"])
+{
+    ForecastBenchmark.Run();
+}
+
+if (args is [] or ["larder"])
 {
     await LarderBenchmark.RunAsync(animals: 2_000, entriesEach: 100);
 }
 
-if (args is not ["forecast"] and not ["larder"])
+if (args is [] or ["room"])
+{
+    await RoomBenchmark.RunAsync(small: 1_000, large: 10_000, entriesEach: 100);
+}
+
+if (args is [] or ["journal"])
 {
     await JournalBenchmark.RunAsync(animals: 10_000, entriesEach: 100);
 }

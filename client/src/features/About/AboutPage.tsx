@@ -12,7 +12,10 @@ export function AboutPage() {
   return (
     <Waiting query={about} what="About">
       {({ version, notices }) => (
-        <div className="mx-auto w-full max-w-[760px] px-6 pt-4 pb-10 max-sm:px-4">
+        <div
+          tabIndex={0}
+          className="mx-auto w-full max-w-[760px] outline-offset-[-2px] px-6 pt-4 pb-10 max-sm:px-4"
+        >
           <h1 className="text-30 max-sm:text-[24px]">About</h1>
           <p className="mt-1">
             Hushed Lantern {version}. It knows when to leave an animal alone, and says honestly how long a

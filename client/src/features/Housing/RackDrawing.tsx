@@ -235,7 +235,6 @@ function EnclosureBox(props: BoxProps) {
       onPointerMove={props.onPointerMove}
       onPointerUp={props.onPointerUp}
     >
-      <title>{words.join('. ')}</title>
       <rect
         x={x}
         y={floor - h}
@@ -263,6 +262,7 @@ function EnclosureBox(props: BoxProps) {
         <path d={`M${x + w - 8} ${floor - h + 9}l4-7 4 7Z`} fill="var(--ember)" aria-hidden="true" />
       )}
       <text
+        aria-hidden="true"
         x={x + w / 2}
         y={floor + 16}
         textAnchor="middle"

@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { dayDate, fromDays, toDays } from '../../ui/dates';
@@ -22,12 +22,18 @@ export function NightPicker({ data, axis, width, first, last, at, nightAt }: Pro
   const { pathname } = useLocation();
   const open = /^\/night\/(\d{4}-\d{2}-\d{2})$/.exec(pathname)?.[1] ?? null;
   const [held, setHeld] = useState<string | null>(null);
+  // The night last asked for: keys that come faster than pages count from it.
+  const asked = useRef<string | null>(null);
+  useEffect(() => {
+    asked.current = null;
+  }, [pathname]);
   const shown = held ?? open;
   const clamp = (day: number) => fromDays(Math.max(first, Math.min(last, day)));
   const under = (event: React.PointerEvent<SVGRectElement>) =>
     clamp(nightAt(event.clientX - event.currentTarget.getBoundingClientRect().left));
   const go = (night: string) => {
     setHeld(null);
+    asked.current = night;
     void navigate(night === data.tonight ? '/' : `/night/${night}`);
   };
   const step = (event: React.KeyboardEvent) => {
@@ -35,7 +41,7 @@ export function NightPicker({ data, axis, width, first, last, at, nightAt }: Pro
     if (by !== undefined) {
       event.preventDefault();
       event.stopPropagation();
-      go(clamp(toDays(shown ?? data.tonight) + by));
+      go(clamp(toDays(asked.current ?? shown ?? data.tonight) + by));
     } else if (event.key === 'Home') {
       event.preventDefault();
       go(data.tonight);

@@ -1,4 +1,5 @@
 import type { RoundView, Schemas } from '../../api/client';
+import { useIsPhone } from '../../ui/useMedia';
 
 type State = 'd' | 'o' | 'h' | 'r';
 
@@ -15,6 +16,7 @@ const barWidth = 44;
 export function ShelfLine({ round, place }: { round: RoundView; place: string | null }) {
   const total = round.shelves.reduce((sum, s) => sum + s.states.length, 0);
   const scale = scales.find((s) => total <= s.upTo);
+  const phone = useIsPhone();
   if (total === 0) {
     return null;
   }
@@ -23,7 +25,7 @@ export function ShelfLine({ round, place }: { round: RoundView; place: string | 
     <div
       className="mt-2.5 flex max-h-[124px] flex-wrap gap-y-1 overflow-y-auto"
       style={{ columnGap: scale?.gap ?? 10 }}
-      tabIndex={scale === undefined || total > 200 ? 0 : -1}
+      tabIndex={phone || total > 200 ? 0 : -1}
       role="group"
       aria-label="Progress by shelf"
     >

@@ -63,7 +63,7 @@ export function SummaryText({ summary, tomorrow }: { summary: Schemas['RoundSumm
 function List({ title, lines }: { title: string; lines: readonly Schemas['SummaryLine'][] }) {
   return lines.length === 0 ? null : (
     <section className="mt-3">
-      <h3 className="mb-1 text-15">{title}</h3>
+      <h2 className="mb-1 text-15">{title}</h2>
       <ul>
         {lines.map((line, k) => (
           <li key={`${line.stockId}${k}`} className="border-t border-line py-1.5">
