@@ -140,7 +140,7 @@ internal static class RoomBenchmark
         await connection.OpenAsync();
         await using var select = connection.CreateCommand();
         select.CommandText =
-            "SELECT StockId, State, Here, Rack, Shelf, Slot, NextDueTicks, Hushed, Glance FROM Standings WHERE Here = 1 AND (Hushed = 1 OR NextDueTicks < $end)";
+            "SELECT StockId, State, Here, Rack, Shelf, Slot, NextDueTicks, Hushed, Glance FROM Standings WHERE StockId IN (SELECT StockId FROM Standings WHERE Here = 1 AND NextDueTicks < $end UNION SELECT StockId FROM Standings WHERE Here = 1 AND Hushed = 1)";
         select.Parameters.AddWithValue("$end", Now.AddHours(12).UtcTicks);
         await using var reader = await select.ExecuteReaderAsync();
         var values = new object[reader.FieldCount];

@@ -109,14 +109,16 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
             return before;
         }
 
+        // Only one writes at a time, and entries are never removed: the next numbers are ours.
+        var sequence = await reader.LatestSequenceAsync(cancel);
         var animals = new Dictionary<Guid, (StandingRow? Row, Standing? Standing)>();
         var written = new List<JournalEntry>(batch.Count);
         foreach (var (stockId, entry, field) in batch)
         {
             if (!animals.TryGetValue(stockId, out var animal))
             {
-                var row = await db.Standings.FirstOrDefaultAsync(s => s.StockId == stockId, cancel);
-                animal = (row, row is null ? null : LedgerJson.Read<Standing>(row.State));
+                var kept = await db.Standings.FirstOrDefaultAsync(s => s.StockId == stockId, cancel);
+                animal = (kept, kept is null ? null : LedgerJson.Read<Standing>(kept.State));
                 if (animal.Standing is null && entry.Act is not Acquired)
                 {
                     return WriteResult.NotFound;
@@ -136,12 +138,17 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
                 return wrong.Under(field);
             }
 
-            var fresh = await InsertAsync(stockId, Marked(entry, animal.Standing, room), room, cancel);
+            var row = Rows.Of(stockId, Marked(entry, animal.Standing, room), room, ++sequence);
+            db.Entries.Add(row);
+            var fresh = Rows.ToEntry(row);
             written.Add(fresh);
             var standing =
                 animal.Standing is not null && animal.Standing.CanApply(fresh)
                     ? animal.Standing.Apply(fresh)
-                    : Standing.Fold(await reader.ReadAsync(stockId, cancel));
+                    : Standing.Fold([
+                        .. await reader.ReadAsync(stockId, cancel),
+                        .. written.Where(w => w.StockId == stockId),
+                    ]);
             if (standing is null)
             {
                 return WriteResult.Refuse(
@@ -175,12 +182,4 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
             {
                 Against = HushMark.Against(entry.Act, standing, room),
             };
-
-    private async Task<JournalEntry> InsertAsync(Guid stockId, NewEntry entry, Room room, CancellationToken cancel)
-    {
-        var row = Rows.Of(stockId, entry, room, 0);
-        db.Entries.Add(row);
-        await db.SaveChangesAsync(cancel);
-        return Rows.ToEntry(row);
-    }
 }

@@ -242,9 +242,13 @@ public sealed class LanternDb(DbContextOptions<LanternDb> options) : DbContext(o
     /// <summary>Pictures.</summary>
     public DbSet<PictureRow> Pictures => Set<PictureRow>();
 
-    /// <summary>Animals that need a hand before an instant, in UTC ticks; those to pass by are not among them.</summary>
+    /// <summary>Animals that need a hand before an instant, in UTC ticks.</summary>
     public IQueryable<Guid> DueIds(long beforeTicks) =>
         Standings.AsNoTracking().Where(s => s.Here && s.NextDueTicks < beforeTicks).Select(s => s.StockId);
+
+    /// <summary>Animals that need a hand before an instant, and hushed ones: each half by an index of its own.</summary>
+    public IQueryable<Guid> DueOrHushedIds(long beforeTicks) =>
+        DueIds(beforeTicks).Union(Standings.AsNoTracking().Where(s => s.Here && s.Hushed).Select(s => s.StockId));
 
     /// <inheritdoc/>
     protected override void OnModelCreating(ModelBuilder modelBuilder)

@@ -35,13 +35,6 @@ public class Shots
         keeper.Open("/stock");
         keeper.SeeText("[role=table]", "Bramble");
         Save(keeper, "stock");
-        keeper.Open("/stock/new");
-        keeper.SeeText("main", "First measure");
-        Save(keeper, "add-animal");
-        Animal(keeper, "Cockle", "lantern");
-        keeper.Keys("s");
-        keeper.SeeText("[role=dialog]", "The molt itself");
-        Save(keeper, "sign-seen");
         keeper.Open("/room");
         keeper.SeeText("main", "Time zone");
         Save(keeper, "room");
@@ -50,8 +43,7 @@ public class Shots
         keeper.Resize(390, 844);
         Round(keeper, "lantern");
         Save(keeper, "round-phone");
-        Animal(keeper, "Bramble", "daylight");
-        Save(keeper, "animal-phone");
+        Sitter(keeper);
     }
 
     private static void More(Keeper keeper)
@@ -85,6 +77,31 @@ public class Shots
         keeper.Open("/larder");
         keeper.SeeText("main", "Eight weeks of each food");
         Save(keeper, "larder");
+        Shelves(keeper);
+    }
+
+    private static void Shelves(Keeper keeper)
+    {
+        keeper.Open("/shelves");
+        keeper.See("[data-place='A1·03']").Click();
+        keeper.SeeText("aside", "Cockle");
+        Save(keeper, "shelves");
+        keeper.Open("/almanac");
+        keeper.SeeText("main", "Zipped net cage");
+        Save(keeper, "almanac");
+    }
+
+    private static void Sitter(Keeper keeper)
+    {
+        Round(keeper, "daylight");
+        keeper.Open("/people");
+        keeper.Type("Sitter’s name", "Robin");
+        keeper.Type("Whom to call", "the harbour office, 555 0101");
+        keeper.Press("Make a link", "main");
+        var link = keeper.See("input[aria-label='The sitter’s link']").GetAttribute("value")!;
+        keeper.Open(new Uri(link).AbsolutePath);
+        keeper.SeeText("h1", "Tonight for Robin");
+        Save(keeper, "sitter-phone");
     }
 
     private static void Round(Keeper keeper, string look)

@@ -12,6 +12,14 @@ internal static class LabelDrawing
     private const float SheetHeightMm = 297;
     private const float DotsPerMm = 300 / 25.4f;
 
+    // Left at its zero, the quality would make blurred photographs of the codes; the default is without loss.
+    private static readonly SKDocumentPdfMetadata Metadata = new()
+    {
+        Title = "Labels",
+        EncodingQuality = SKDocumentPdfMetadata.DefaultEncodingQuality,
+        RasterDpi = SKDocumentPdfMetadata.DefaultRasterDpi,
+    };
+
     /// <summary>Sheets or single labels as a PDF.</summary>
     /// <param name="labels">The labels.</param>
     /// <param name="format">Size.</param>
@@ -20,7 +28,7 @@ internal static class LabelDrawing
     public static byte[] Pdf(IReadOnlyList<LabelText> labels, LabelFormat format, int skip, string address)
     {
         using var stream = new MemoryStream();
-        using (var document = SKDocument.CreatePdf(stream, new SKDocumentPdfMetadata { Title = "Labels" }))
+        using (var document = SKDocument.CreatePdf(stream, Metadata))
         {
             var (width, height) = format.OnRoll
                 ? ((float)format.WidthMm, (float)format.HeightMm)

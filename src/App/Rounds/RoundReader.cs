@@ -122,11 +122,7 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
     private async Task<List<RoundLine>> LinesAsync(Room room, StockIndex index, CancellationToken cancel)
     {
         var end = room.Clock.EndOf(room.Tonight).UtcTicks;
-        var ids = await db
-            .Standings.AsNoTracking()
-            .Where(s => s.Here && (s.Hushed || s.NextDueTicks < end))
-            .Select(s => s.StockId)
-            .ToListAsync(cancel);
+        var ids = await db.DueOrHushedIds(end).ToListAsync(cancel);
         var lines = new List<RoundLine>(ids.Count);
         var unknown = new List<Guid>();
         foreach (var id in ids)

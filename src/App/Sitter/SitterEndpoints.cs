@@ -185,11 +185,7 @@ public sealed class SitterReader(LanternDb db, JournalReader journal, RoomNow no
     public async Task<SitterSheet> SheetAsync(SitterLinkRow link, Room room, CancellationToken cancel)
     {
         var end = room.Clock.EndOf(room.Tonight).UtcTicks;
-        var ids = await db
-            .Standings.AsNoTracking()
-            .Where(s => s.Here && (s.Hushed || s.NextDueTicks < end))
-            .Select(s => s.StockId)
-            .ToListAsync(cancel);
+        var ids = await db.DueOrHushedIds(end).ToListAsync(cancel);
         var judged = (await journal.StandingsAsync(ids, cancel)).Select(s => Judgement.Of(s, room));
         return SitterSheet.Of(judged, link.TwoPeople, room);
     }

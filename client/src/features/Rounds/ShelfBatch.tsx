@@ -29,6 +29,7 @@ export function ShelfBatch({
   const { logMany, busy } = useDone();
   const options = (['water', 'feed'] as const)
     .filter((what) => linesFor(lines, what).length > 0)
+    .toSorted((a, b) => linesFor(lines, b).length - linesFor(lines, a).length)
     .map((what) => [what, `${words[what]} (${linesFor(lines, what).length})`] as const);
   const [what, setWhat] = useState<What>(options[0]?.[0] ?? 'water');
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
