@@ -24,12 +24,9 @@ public sealed class JournalReader(LanternDb db)
     public async Task<IReadOnlyList<JournalEntry>> ReadSinceAsync(DateTimeOffset from, CancellationToken cancel)
     {
         var ticks = from.UtcTicks;
-        var rows = await db
-            .Entries.AsNoTracking()
-            .Where(e => e.ToTicks >= ticks)
-            .OrderBy(e => e.Sequence)
-            .ToListAsync(cancel);
-        return [.. rows.Select(Rows.ToEntry)];
+        var rows = await db.Entries.AsNoTracking().Where(e => e.ToTicks >= ticks).ToListAsync(cancel);
+        // Put in order here: asked to do it, the database would walk the whole journal by number instead of by time.
+        return [.. rows.OrderBy(r => r.Sequence).Select(Rows.ToEntry)];
     }
 
     /// <summary>

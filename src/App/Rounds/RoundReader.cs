@@ -54,7 +54,15 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
             room.Tonight,
             progress,
             LeftAt(tonight, index, openLines.Count, room),
-            Shelves(index, room, order, open, hushed, doneIds),
+            Shelves(
+                index,
+                room,
+                order,
+                walk.Select(l => l.Place).Concat(done.Select(d => d.Place)),
+                open,
+                hushed,
+                doneIds
+            ),
             walk,
             done,
             [.. due, .. doneChores],
@@ -190,11 +198,14 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
         StockIndex index,
         Room room,
         IComparer<Place> order,
+        IEnumerable<Place> told,
         HashSet<Guid> open,
         HashSet<Guid> hushed,
         HashSet<Guid> done
     )
     {
+        // Most shelves of a large room have nothing tonight, and nothing is looked up for them.
+        var touched = told.Select(p => p.ShelfCode).ToHashSet();
         char State(Guid id) =>
             open.Contains(id) ? 'o'
             : done.Contains(id) ? 'd'
@@ -213,17 +224,19 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
                         layout?.Quarantine == true,
                         string.Join(" · ", notes),
                         [.. s.Select(g => g.Place.Slot)],
-                        string.Create(
-                            s.Count,
-                            s,
-                            (letters, shelf) =>
-                            {
-                                for (var k = 0; k < shelf.Count; k++)
+                        !touched.Contains(s[0].Place.ShelfCode)
+                            ? new string('r', s.Count)
+                            : string.Create(
+                                s.Count,
+                                s,
+                                (letters, shelf) =>
                                 {
-                                    letters[k] = State(shelf[k].StockId);
+                                    for (var k = 0; k < shelf.Count; k++)
+                                    {
+                                        letters[k] = State(shelf[k].StockId);
+                                    }
                                 }
-                            }
-                        )
+                            )
                     );
                 }),
         ];
