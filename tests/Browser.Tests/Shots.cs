@@ -117,6 +117,7 @@ public class Shots
     {
         Round(keeper, look);
         keeper.Open("/stock");
+        keeper.See("input[type=search]").SendKeys(name);
         keeper.Press(name, "[role=table]");
         keeper.SeeText("h1", name);
         keeper.See("figure svg");
