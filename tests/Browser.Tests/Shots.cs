@@ -109,7 +109,7 @@ public class Shots
         keeper.Open("/");
         keeper.Look(look);
         keeper.Open("/");
-        keeper.SeeText("main", "Tonight’s round");
+        keeper.SeeText("h1", "Tonight’s round");
         keeper.See("header svg text");
     }
 

@@ -27,7 +27,7 @@ public static class AccessServices
     public const string OwnerRole = "owner";
 
     public const string OwnerFirst =
-        "To listen on the network an owner's password must be set first: run ./lantern password, or set it under Room.";
+        "To listen on the network an owner's password must be set first: run ./lantern password, or set it under People in the room itself.";
 
     private const string CookieName = "lantern";
     private const int AttemptsAMinute = 8;

@@ -171,7 +171,10 @@ function place(shelf: Schemas['ShelfView'], pitch: number, scale: number) {
   numbers.forEach((number, k) => {
     const slot = slots.get(number);
     if (slot === undefined) {
-      free.push({ slot: number, x: Math.max(cursor, k * pitch) });
+      const x = Math.max(cursor, k * pitch);
+      free.push({ slot: number, x });
+      // Their numbers stay apart even where wide neighbours have pushed them on.
+      cursor = Math.max(cursor, x + 18);
       return;
     }
     const w = Math.max(14, (slot.enclosure?.widthMm ?? guess.widthMm) * scale);

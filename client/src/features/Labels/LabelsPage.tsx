@@ -108,7 +108,7 @@ function Labels({ view }: { view: Schemas['LabelsView'] }) {
         <p className="mt-3 max-w-2xl text-13 text-muted">
           {view.onNetwork
             ? `The code on a label opens the animal on a phone in your network: ${view.address}.`
-            : 'The code on a label opens the animal on this computer only. Let the room be opened on your network first (under Room, People), and phones can read it too.'}
+            : 'The code on a label opens the animal on this computer only. Let the room be opened on your network first (under People), and phones can read it too.'}
         </p>
         <ul className="mt-4 flex flex-wrap gap-3" aria-label="As they will be printed">
           {ids.slice(0, previews).map((id) => (
