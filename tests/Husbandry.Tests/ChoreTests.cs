@@ -48,7 +48,7 @@ public class ChoreTests
         var leaves = Plan(null, new SeasonSpan(10, 15, 12, 5), new DateOnly(2026, 6, 1));
         Assert.Equal(new DateOnly(2026, 10, 15), leaves.DueAfter(null));
         Assert.Equal(new DateOnly(2027, 10, 15), leaves.DueAfter(new DateOnly(2026, 11, 2)));
-        // Done early, before the season: it counts for the season that follows.
+        // Done out of season it does not count: the season that follows still asks for it.
         Assert.Equal(new DateOnly(2026, 10, 15), leaves.DueAfter(new DateOnly(2026, 9, 30)));
     }
 
@@ -59,6 +59,23 @@ public class ChoreTests
         Assert.Equal(new DateOnly(2026, 8, 30), shade.DueAfter(new DateOnly(2026, 8, 20)));
         Assert.Equal(new DateOnly(2027, 5, 1), shade.DueAfter(new DateOnly(2026, 8, 25)));
     }
+
+    [Fact]
+    public void Whatever_the_season_a_night_lies_in_it_or_waits_for_the_next_start() =>
+        Gen.Select(Gen.Int[1, 12], Gen.Int[1, 31], Gen.Int[1, 12], Gen.Int[1, 31], Gen.Int[0, 1500])
+            .Where((from, day, to, last, _) => new SeasonSpan(from, day, to, last).IsSound)
+            .Sample(
+                (from, day, to, last, ahead) =>
+                {
+                    var span = new SeasonSpan(from, day, to, last);
+                    var night = Tonight.AddDays(ahead);
+                    var start = span.StartFor(night);
+                    return span.Holds(night)
+                        ? start <= night && night <= span.EndAfter(start)
+                        : start > night && start <= night.AddYears(1).AddDays(1);
+                },
+                iter: 2000
+            );
 
     [Fact]
     public void Nights_ahead_rise_and_lie_within_what_was_asked_for() =>

@@ -45,6 +45,24 @@ public class WholeRoomTests
     }
 
     [Fact]
+    public void However_acts_were_timed_the_pace_lies_between_the_rulebook_and_the_keeper() =>
+        Gen.Int[1, (int)Rules.LongestActSeconds.Value]
+            .Array[0, 40]
+            .Sample(
+                gaps =>
+                {
+                    var at = Diary.Evening.AddDays(-1);
+                    List<JournalEntry> entries = [At(at, Fed)];
+                    entries.AddRange(gaps.Select(gap => At(at = at.AddSeconds(gap), Fed)));
+                    var seconds = RoundPace.Of(entries, Rules).SecondsFor("feed");
+                    var rulebook = Rules.SecondsPerAct["feed"].Value;
+                    return seconds >= Math.Min(rulebook, gaps.DefaultIfEmpty(int.MaxValue).Min())
+                        && seconds <= Math.Max(rulebook, gaps.DefaultIfEmpty(0).Max());
+                },
+                iter: 300
+            );
+
+    [Fact]
     public void Two_hands_are_timed_apart_and_a_batch_shares_its_time()
     {
         var start = Diary.Evening.AddDays(-1);
