@@ -26,7 +26,7 @@ public sealed class DemoRoundTests() : BrowserRoom(demo: true)
         );
 
         // One key for each line until nothing needs a hand; the key is the one its first button shows.
-        for (var steps = 0; steps < 60; steps++)
+        for (var steps = 0; steps < 120; steps++)
         {
             var line =
                 Keeper.Run("return document.querySelector('article[aria-current=true]')?.innerText ?? ''") as string;

@@ -132,7 +132,7 @@ function RoundHead({ round, selected, open }: HeadProps) {
             {done} of {total} done
           </b>
           <span className="block text-muted max-sm:inline max-sm:pl-2">
-            {total > done || chores > 0 ? (
+            {total > done ? (
               <>
                 about {minutes} min left
                 {chores > 0 ? `, and ${chores} min of chores` : ''}{' '}
@@ -148,7 +148,7 @@ function RoundHead({ round, selected, open }: HeadProps) {
                 )}
               </>
             ) : (
-              'nothing more needs a hand'
+              `nothing more needs a hand${chores > 0 ? `, ${chores} min of chores left` : ''}`
             )}
           </span>
         </p>
