@@ -74,6 +74,7 @@ public sealed class LarderStore(LanternDb db, RoomCache cache)
         Guid id,
         LarderAct act,
         DateTimeOffset at,
+        string by,
         Room room,
         CancellationToken cancel
     )
@@ -95,7 +96,7 @@ public sealed class LarderStore(LanternDb db, RoomCache cache)
             return WriteResult.Refuse(problems);
         }
 
-        db.Larder.Add(Row(id, act, at, room.Now, room.Settings.KeeperName));
+        db.Larder.Add(Row(id, act, at, room.Now, by));
         await db.SaveChangesAsync(cancel);
         await transaction.CommitAsync(cancel);
         return WriteResult.Written;

@@ -263,11 +263,21 @@ function useAfterLarder() {
   };
 }
 
+/** What falls on a night at the larder. Asked apart from the round, which must not wait for the larder's plan. */
+export const useLarderWork = (night: string) =>
+  useQuery({
+    queryKey: ['larder', 'work', night],
+    queryFn: () => take(api.GET('/api/larder/work', { params: { query: { night } } })),
+    staleTime: 60_000,
+  });
+
 export function useLogInLarder() {
   const after = useAfterLarder();
   return useMutation({
-    mutationFn: (body: { id: string; act: Schemas['LarderAct'] }) =>
-      take(api.POST('/api/larder/journal', { body })),
+    mutationFn: (body: { id: string; act: Schemas['LarderAct'] }) => {
+      wroteOurselves(body.id);
+      return take(api.POST('/api/larder/journal', { body }));
+    },
     onSuccess: after,
   });
 }
@@ -275,7 +285,10 @@ export function useLogInLarder() {
 export function useOrder() {
   const after = useAfterLarder();
   return useMutation({
-    mutationFn: (body: Schemas['OrderRequest']) => take(api.POST('/api/larder/orders', { body })),
+    mutationFn: (body: Schemas['OrderRequest']) => {
+      wroteOurselves(body.id);
+      return take(api.POST('/api/larder/orders', { body }));
+    },
     onSuccess: after,
   });
 }

@@ -1,4 +1,5 @@
 using App.Hosting;
+using App.Live;
 using Husbandry.Larder;
 using Husbandry.Rounds;
 using Ledger;
@@ -36,6 +37,7 @@ public static class LarderEndpoints
             .Produces<LarderWritten>()
             .ProducesValidationProblem();
         larder.MapPost("orders", OrderAsync).WithName("order").Produces<LarderWritten>().ProducesValidationProblem();
+        larder.MapGet("work", WorkAsync).WithName("larderWork");
         larder.MapGet("shopping.csv", ShoppingAsync).WithName("shoppingList").Produces<string>(200, "text/csv");
     }
 
@@ -102,8 +104,10 @@ public static class LarderEndpoints
 
     private static async Task<IResult> WriteAsync(
         LarderRequest body,
+        HttpContext context,
         RoomNow now,
         LarderStore store,
+        LiveRoom live,
         CancellationToken cancel
     )
     {
@@ -123,14 +127,16 @@ public static class LarderEndpoints
         }
 
         var at = body.On is { } night ? Journal.JournalTimes.Evening(night, room) : room.Now;
-        var result = await store.WriteAsync(body.Id, body.Act, at, room, cancel);
-        return Problems.ForFailure(result) ?? TypedResults.Ok(new LarderWritten(body.Id));
+        var by = Hand.Of(context, room);
+        return Written(await store.WriteAsync(body.Id, body.Act, at, by, room, cancel), body.Id, by, live);
     }
 
     private static async Task<IResult> OrderAsync(
         OrderRequest body,
+        HttpContext context,
         RoomNow now,
         LarderStore store,
+        LiveRoom live,
         CancellationToken cancel
     )
     {
@@ -142,8 +148,37 @@ public static class LarderEndpoints
         }
 
         var placed = new OrderPlaced(body.OrderId, body.Lines, supplier.Promise(room.Tonight));
-        var result = await store.WriteAsync(body.Id, placed, room.Now, room, cancel);
-        return Problems.ForFailure(result) ?? TypedResults.Ok(new LarderWritten(body.Id));
+        var by = Hand.Of(context, room);
+        return Written(await store.WriteAsync(body.Id, placed, room.Now, by, room, cancel), body.Id, by, live);
+    }
+
+    private static IResult Written(WriteResult result, Guid id, string by, LiveRoom live)
+    {
+        if (Problems.ForFailure(result) is { } failure)
+        {
+            return failure;
+        }
+
+        live.Tell("larder", id, by);
+        return TypedResults.Ok(new LarderWritten(id));
+    }
+
+    /// <summary>What falls on a night: on tonight all that is due, on a later one what falls on it.</summary>
+    private static async Task<Ok<IReadOnlyList<LarderWork>>> WorkAsync(
+        DateOnly? night,
+        RoomNow now,
+        LarderPlanner planner,
+        CancellationToken cancel
+    )
+    {
+        var room = await now.ReadAsync(cancel);
+        var (plan, _, larder) = await planner.PlanAsync(room, cancel);
+        var on = night ?? room.Tonight;
+        IReadOnlyList<LarderWork> work =
+        [
+            .. LarderWork.Of(larder, plan, room).Where(w => w.Due == on || (w.Due < on && on == room.Tonight)),
+        ];
+        return TypedResults.Ok(work);
     }
 
     private static async Task<FileContentHttpResult> ShoppingAsync(

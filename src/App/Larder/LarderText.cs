@@ -54,7 +54,7 @@ internal static class LarderText
     }
 
     private static string Pots(int pots, string feederId, RuleSet rules) =>
-        $"{pots} pot{(pots == 1 ? "" : "s")} of {rules.Feeder(feederId)?.Plural ?? feederId}";
+        rules.Feeder(feederId)?.PotsOf(pots) ?? feederId;
 
     private static string Name(Guid culture, LarderStanding larder, RuleSet rules) =>
         larder.Cultures.FirstOrDefault(c => c.Id == culture) is { } found

@@ -59,7 +59,6 @@ public sealed record CultureView(
         var celsius = room.Climate.RecentC(room.Now);
         var pace = Emergence.Pace(room.Rules.Larder, celsius);
         var age = Emergence.Age(culture, room.Now, pace);
-        DateOnly At(double days) => room.Tonight.AddDays((int)Math.Ceiling((days - age) / pace));
         var warm = culture with { Cold = [] };
         var life = (rules.EndDays.Value - culture.AgeDays) / pace;
         double Between(Culture c, double from, double to) =>
@@ -76,9 +75,9 @@ public sealed record CultureView(
                 : age < rules.EndDays.Value ? CultureState.Giving
                 : CultureState.Spent,
             age,
-            At(rules.FirstDays.Value),
-            At(rules.PeakDays.Value),
-            At(rules.EndDays.Value),
+            Emergence.NightAt(culture, rules.FirstDays.Value, room),
+            Emergence.NightAt(culture, rules.PeakDays.Value, room),
+            Emergence.NightAt(culture, rules.EndDays.Value, room),
             culture.IsCold ? 0 : Emergence.Between(culture, rules, room.Now, room.Now.AddDays(1), pace),
             Emergence.Viable(culture, rules, room.Now),
             rules.ColdHoldsDays is not null,

@@ -1,3 +1,4 @@
+using Husbandry.Rounds;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Larder;
@@ -48,6 +49,13 @@ public static class Emergence
     /// <summary>Warm days that one day at a temperature is worth to a culture.</summary>
     public static double Pace(LarderRules rules, double? celsius) =>
         celsius is { } t ? Math.Pow(rules.CultureQ10.Value, (t - rules.CultureC.Value) / 10) : 1;
+
+    /// <summary>Night on which a culture that stays warm from now on reaches an age in warm days; past ones too.</summary>
+    public static DateOnly NightAt(Culture culture, double ageDays, Room room)
+    {
+        var pace = Pace(room.Rules.Larder, room.Climate.RecentC(room.Now));
+        return room.Tonight.AddDays((int)Math.Ceiling((ageDays - Age(culture, room.Now, pace)) / pace));
+    }
 
     private static double ColdDays(Culture culture, DateTimeOffset at) =>
         culture.Cold.Sum(c => Math.Max(0, ((c.To is { } to && to < at ? to : at) - c.From).TotalDays));

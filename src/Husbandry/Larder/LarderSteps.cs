@@ -89,7 +89,7 @@ internal static class LarderSteps
         var step = new LarderStep(
             LarderDo.StartCulture,
             food,
-            $"{pots} {(pots == 1 ? "pot" : "pots")} of {feeder.Plural}",
+            feeder.PotsOf(pots),
             pots,
             room.Tonight.AddDays(by),
             needed,
@@ -133,7 +133,7 @@ internal static class LarderSteps
         {
             var one = supply.PotGives(culture, by + (int)Math.Ceiling(lead.P90), culture.ArrivesAtDays.Value, until);
             amount = one <= 0 ? 1 : Math.Max(1, (int)Math.Ceiling(Wanted(flow, from, until) / one));
-            what = $"{amount} {(amount == 1 ? "pot" : "pots")} of {feeder.Plural}";
+            what = feeder.PotsOf(amount);
         }
         else
         {

@@ -74,6 +74,9 @@ public sealed record FeederRules(
     /// <summary>A size class by id.</summary>
     public FeederClass? Class(string id) => Classes.FirstOrDefault(c => c.Id == id);
 
+    /// <summary>So many pots of it: "2 pots of fruit flies".</summary>
+    public string PotsOf(int pots) => $"{pots} {(pots == 1 ? "pot" : "pots")} of {Plural}";
+
     /// <summary>What a class is called, e.g. "small crickets".</summary>
     public string NameOf(FeederClass size, bool many) =>
         size.Name.Length == 0 ? (many ? Plural : Name) : $"{size.Name} {(many ? Plural : Name)}";

@@ -13,6 +13,7 @@ namespace Husbandry.Rulebook;
 /// <param name="ChillMinutes">Minutes for which flies are chilled before they are tipped out.</param>
 /// <param name="ChillLookMinutes">Minutes between looks at them.</param>
 /// <param name="QuarantineNights">Nights for which a pot with mites is kept apart and handled last.</param>
+/// <param name="MinutesPerPot">Minutes that starting, fetching or throwing away one pot takes.</param>
 /// <param name="Packs">Animals in a tub as bought, by their length.</param>
 /// <param name="Goods">What is used up besides food.</param>
 public sealed record LarderRules(
@@ -28,6 +29,7 @@ public sealed record LarderRules(
     Rule<Range> ChillMinutes,
     Rule<double> ChillLookMinutes,
     Rule<double> QuarantineNights,
+    Rule<double> MinutesPerPot,
     IReadOnlyList<PackRules> Packs,
     IReadOnlyList<GoodsRules> Goods
 )

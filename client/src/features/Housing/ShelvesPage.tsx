@@ -117,6 +117,7 @@ function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
             ? `Carrying ${carried.slot.place} ${carried.slot.name} to ${carried.to}${takenBy(slots, carried)}: arrows choose the place, Enter sets it down, Escape puts it back.`
             : `Drag an enclosure to its new place, or stand on it and press M. ${slots.length} stand here.`}
         </p>
+        <FitLegend />
         {view.racks.map((rack) => (
           <RackDrawing
             key={rack.rack}
@@ -237,5 +238,26 @@ function Named({ title, slots, text, onLook }: NamedProps) {
         ))}
       </ul>
     </section>
+  );
+}
+
+/** What the outlines of the drawing mean. */
+function FitLegend() {
+  const kinds = [
+    { outline: 'border-2 border-ember', floor: false, text: 'too low or too small for it' },
+    { outline: 'border border-dashed border-edge', floor: false, text: 'not measured' },
+    { outline: 'border border-edge', floor: true, text: 'depth of floor' },
+  ];
+  return (
+    <ul className="flex flex-wrap gap-x-5 gap-y-1 text-13 text-muted">
+      {kinds.map(({ outline, floor, text }) => (
+        <li key={text} className="flex items-center gap-1.5">
+          <span aria-hidden="true" className={`flex h-3.5 w-4 items-end bg-raised ${outline}`}>
+            {floor && <span className="h-1/2 w-full bg-edge/40" />}
+          </span>
+          {text}
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -1,9 +1,10 @@
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useNightline, useSettings } from '../../api/queries';
+import { useLarderWork, useNightline, useSettings } from '../../api/queries';
 import { useNightAhead, useNightPast } from '../../api/roomQueries';
 import { longDate, toDays } from '../../ui/dates';
 import { Waiting } from '../../ui/Waiting';
+import { LarderWorkText } from './LarderWorkRow';
 import { DoneRow } from './QuietRows';
 import { shelfOf } from './shelves';
 import { SummaryText } from './SumUp';
@@ -62,16 +63,17 @@ function Past({ night }: { night: string }) {
 }
 
 function Ahead({ night }: { night: string }) {
+  const larder = useLarderWork(night).data ?? [];
   return (
     <Waiting query={useNightAhead(night)} what="That night">
       {(ahead) => (
         <div className="border-t border-line pb-6">
           <p className="px-6 py-2 text-13 text-muted max-sm:px-4">
-            {ahead.lines.length === 0 && ahead.chores.length === 0
+            {ahead.lines.length === 0 && ahead.chores.length + larder.length === 0
               ? 'Nothing falls on that night yet.'
-              : `${count(ahead.lines.length, 'enclosure')}, ${count(ahead.chores.length, 'chore')}, about ${Math.max(1, Math.ceil(ahead.seconds / 60))} min. What is counted from meals still to come may shift, and is marked “again”.`}
+              : `${count(ahead.lines.length, 'enclosure')}, ${count(ahead.chores.length + larder.length, 'chore')}, about ${Math.max(1, Math.ceil(ahead.seconds / 60 + larder.reduce((sum, work) => sum + work.minutes, 0)))} min. What is counted from meals still to come may shift, and is marked “again”.`}
           </p>
-          {ahead.chores.length > 0 && (
+          {ahead.chores.length + larder.length > 0 && (
             <ul className="border-t border-line">
               {ahead.chores.map((chore) => (
                 <li key={chore.id} className="border-b border-line px-6 py-1.5 max-sm:px-4">
@@ -79,6 +81,14 @@ function Ahead({ night }: { night: string }) {
                   <span className="text-13 text-muted">
                     {chore.plan.where} {chore.plan.minutes} min
                   </span>
+                </li>
+              ))}
+              {larder.map((work) => (
+                <li
+                  key={work.cultureId ?? work.text}
+                  className="border-b border-line px-6 py-1.5 max-sm:px-4"
+                >
+                  <LarderWorkText work={work} />
                 </li>
               ))}
             </ul>

@@ -4,15 +4,22 @@ import type { Schemas } from '../../api/client';
 import { useLogChore } from '../../api/roomQueries';
 import { fromDays, shortDate, toDays } from '../../ui/dates';
 import { useIsPhone } from '../../ui/useMedia';
+import { LarderWorkRow } from './LarderWorkRow';
+
+interface Props {
+  chores: readonly Schemas['RoundChore'][];
+  larder: readonly Schemas['LarderWork'][];
+  night: string;
+}
 
 /** Work other than at animals that falls on tonight. */
-export function RoundChores({ chores, night }: { chores: readonly Schemas['RoundChore'][]; night: string }) {
+export function RoundChores({ chores, larder, night }: Props) {
   const log = useLogChore();
   const phone = useIsPhone();
   // On a phone the animals come first; the chores wait behind their number.
   const [asked, setAsked] = useState<boolean | null>(null);
   const open = asked ?? !phone;
-  const left = chores.filter((c) => !c.doneTonight).length;
+  const left = chores.filter((c) => !c.doneTonight).length + larder.length;
   const act = (next: Schemas['ChoreAct']) => log.mutate({ id: crypto.randomUUID(), act: next });
   return (
     <section
@@ -87,6 +94,9 @@ export function RoundChores({ chores, night }: { chores: readonly Schemas['Round
               </>
             )}
           </li>
+        ))}
+        {larder.map((work) => (
+          <LarderWorkRow key={work.cultureId ?? work.text} work={work} />
         ))}
       </ul>
     </section>

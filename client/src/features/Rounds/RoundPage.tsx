@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import type { RoundLine, RoundView } from '../../api/client';
-import { useSettings } from '../../api/queries';
+import type { RoundLine, RoundView, Schemas } from '../../api/client';
+import { useLarderWork, useSettings } from '../../api/queries';
 import { useRound } from '../../api/roomQueries';
 import { clockTime, longDate } from '../../ui/dates';
 import { useKeys } from '../../ui/useKeys';
@@ -40,6 +40,7 @@ function Round({ round }: { round: RoundView }) {
   const selected = due[at];
   const navigate = useNavigate();
   const { toggle } = useWhy();
+  const larder = useLarderWork(round.night).data ?? [];
 
   const select = (index: number) => {
     const line = due[Math.max(0, Math.min(due.length - 1, index))];
@@ -65,13 +66,15 @@ function Round({ round }: { round: RoundView }) {
   const batch = sheet?.kind === 'batch' ? shelves.find((s) => s.code === sheet.shelf) : undefined;
   return (
     <>
-      <RoundHead round={round} selected={selected} open={setSheet} />
+      <RoundHead round={round} larder={larder} selected={selected} open={setSheet} />
       <div className="border-t border-line">
         {round.progress.total === 0 &&
           round.lines.length === 0 &&
           round.progress.resting === 0 &&
           round.chores.length === 0 && <EmptyRoom />}
-        {round.chores.length > 0 && <RoundChores chores={round.chores} night={round.night} />}
+        {round.chores.length + larder.length > 0 && (
+          <RoundChores chores={round.chores} larder={larder} night={round.night} />
+        )}
         {shelves.map((shelf) => (
           <ShelfSection
             key={shelf.code}
@@ -102,15 +105,18 @@ function batchOf(selected: RoundLine | undefined, shelves: readonly Shelf[]): st
 
 interface HeadProps {
   round: RoundView;
+  larder: readonly Schemas['LarderWork'][];
   selected: RoundLine | undefined;
   open: (sheet: Sheet) => void;
 }
 
-function RoundHead({ round, selected, open }: HeadProps) {
+function RoundHead({ round, larder, selected, open }: HeadProps) {
   const { toggle } = useWhy();
   const { done, total } = round.progress;
   const minutes = Math.ceil(round.progress.secondsLeft / 60);
-  const chores = round.chores.reduce((sum, c) => sum + (c.doneTonight ? 0 : c.chore.plan.minutes), 0);
+  const chores =
+    round.chores.reduce((sum, c) => sum + (c.doneTonight ? 0 : c.chore.plan.minutes), 0) +
+    Math.ceil(larder.reduce((sum, work) => sum + work.minutes, 0));
   const why = () =>
     toggle({
       title: 'Why this long?',

@@ -1,0 +1,35 @@
+import type { Schemas } from '../../api/client';
+
+type Work = Schemas['LarderWork'];
+
+/** What is written into the larder's journal when a piece of work is done; none for an order, which is placed there. */
+export function actOf(work: Work): Schemas['LarderAct'] | null {
+  switch (work.task) {
+    case 'throwAway':
+      return work.cultureId === null
+        ? null
+        : { kind: 'cultureEnded', cultureId: work.cultureId, end: work.end ?? 'spent' };
+    case 'outOfCold':
+      return work.cultureId === null
+        ? null
+        : { kind: 'cultureChilled', cultureId: work.cultureId, intoCold: false };
+    case 'start':
+      return {
+        kind: 'cultureStarted',
+        cultureId: crypto.randomUUID(),
+        feederId: work.feederId,
+        pots: work.pots,
+        ageDays: 0,
+      };
+    case 'order':
+      return null;
+  }
+}
+
+/** The button that says that it is done. */
+export const doneWord: Record<Work['task'], string> = {
+  throwAway: 'Thrown away',
+  outOfCold: 'Taken out',
+  start: 'Started',
+  order: 'To the larder',
+};

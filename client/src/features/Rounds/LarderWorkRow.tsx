@@ -1,0 +1,51 @@
+import { Link } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { useLogInLarder } from '../../api/queries';
+import { actOf, doneWord } from '../Larder/larderWork';
+import { WhyLink } from '../Larder/WhyLink';
+
+/** Cultures and orders that fall on the night: found from the larder, not planned by the keeper. */
+export function LarderWorkRow({ work }: { work: Schemas['LarderWork'] }) {
+  const log = useLogInLarder();
+  const act = actOf(work);
+  return (
+    <li className="flex min-h-9 flex-wrap items-center gap-x-3 py-0.5 pr-6 pl-[46px] max-sm:px-4">
+      <span className="min-w-0 flex-1 basis-60">
+        <LarderWorkText work={work} />
+        <WhyLink of={work.text} summary={`${work.text}: ${work.because}`} reasons={work.reasons} />
+      </span>
+      {act === null ? (
+        <Link to="/larder" className="act min-h-8! px-3 max-sm:min-h-11!">
+          {doneWord[work.task]}
+          <span className="sr-only">: {work.text}</span>
+        </Link>
+      ) : (
+        <button
+          type="button"
+          className="act min-h-8! px-3 max-sm:min-h-11!"
+          disabled={log.isPending}
+          onClick={() => log.mutate({ id: crypto.randomUUID(), act })}
+        >
+          {doneWord[work.task]}
+          <span className="sr-only">: {work.text}</span>
+        </button>
+      )}
+    </li>
+  );
+}
+
+/** What is to be done and how long it takes; why it falls on this night stands in the drawer, or here when it is short. */
+export function LarderWorkText({ work }: { work: Schemas['LarderWork'] }) {
+  const about = [
+    work.cultureId === null ? '' : work.because,
+    work.minutes === 0 ? '' : `${Math.ceil(work.minutes)} min`,
+  ]
+    .filter((part) => part !== '')
+    .join(' · ');
+  return (
+    <>
+      <b className="font-semibold">{work.text}</b>
+      <small className="ml-2 text-13 text-muted max-sm:ml-0 max-sm:block">{about}</small>
+    </>
+  );
+}

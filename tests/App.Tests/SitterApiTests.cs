@@ -1,0 +1,139 @@
+using System.Net;
+using System.Text.Json.Nodes;
+using Hosting.Tests;
+
+namespace App.Tests;
+
+/// <summary>What a sitter's link opens, what it does not, and what comes back by it.</summary>
+public sealed class SitterApiTests : NetworkRoom
+{
+    private static JsonObject Link(string from = "2026-11-23", string to = "2026-11-25", bool twoPeople = false) =>
+        new()
+        {
+            ["name"] = "Ann",
+            ["from"] = from,
+            ["to"] = to,
+            ["twoPeople"] = twoPeople,
+            ["contacts"] = "555 0101",
+            ["note"] = "",
+        };
+
+    private static async Task<string> LinkAsync(Visitor owner, JsonObject? link = null)
+    {
+        var (status, made) = await owner.SendAsync(HttpMethod.Post, "/api/sitter-links", link ?? Link());
+        Assert.Equal(HttpStatusCode.OK, status);
+        return "/api" + made!["path"]!.GetValue<string>();
+    }
+
+    private static JsonObject Tick(string stockId, string tick, string remark = "") =>
+        new()
+        {
+            ["id"] = Guid.NewGuid().ToString(),
+            ["stockId"] = stockId,
+            ["tick"] = tick,
+            ["remark"] = remark,
+        };
+
+    [Fact]
+    public async Task A_sitters_link_opens_the_sheet_and_nothing_else()
+    {
+        using var owner = await OwnerAsync();
+        var open = await AddAsync(owner);
+        var hushed = await AddAsync(owner, Api.New("A1·04", Api.Details("Moss")));
+        foreach (var sign in new[] { "dark-under-hair", "sluggish" })
+        {
+            var entry = Api.Log(Api.Act("signSeen", ("signId", sign)));
+            await owner.SendAsync(HttpMethod.Post, $"/api/stock/{hushed}/journal", entry);
+        }
+
+        var link = await LinkAsync(owner);
+        using var sitter = new Visitor(App);
+        var (_, view) = await sitter.SendAsync(HttpMethod.Get, link);
+        Assert.Equal(open, Assert.Single(view!["sheet"]!["lines"]!.AsArray())!["stockId"]!.GetValue<string>());
+        Assert.Equal(hushed, Assert.Single(view["sheet"]!["leaveShut"]!.AsArray())!["stockId"]!.GetValue<string>());
+        Assert.NotEmpty(view["ifWrong"]!.AsArray());
+        // The rest of the room stays closed.
+        foreach (var path in new[] { "/api/round", $"/api/stock/{open}", "/api/stock", "/api/settings" })
+        {
+            Assert.Equal(HttpStatusCode.Unauthorized, await sitter.GetAsync(path));
+        }
+
+        var write = Api.Log(Api.Act("watered", ("water", "dish")));
+        Assert.Equal(
+            HttpStatusCode.Unauthorized,
+            (await sitter.SendAsync(HttpMethod.Post, $"/api/stock/{open}/journal", write)).Status
+        );
+        // A hushed animal cannot be ticked as done, only said to look wrong.
+        var ticks = link + "/ticks";
+        Api.Refused(await sitter.SendAsync(HttpMethod.Post, ticks, Tick(hushed, "done")), "stockId", "not on tonight");
+        Api.Refused(
+            await sitter.SendAsync(HttpMethod.Post, ticks, Tick(Guid.NewGuid().ToString(), "looksWrong", "x")),
+            "stockId",
+            "not on tonight"
+        );
+        Api.Refused(await sitter.SendAsync(HttpMethod.Post, ticks, Tick(hushed, "looksWrong")), "remark", "1 to 300");
+        Assert.Equal(
+            HttpStatusCode.OK,
+            (await sitter.SendAsync(HttpMethod.Post, ticks, Tick(hushed, "looksWrong", "limp"))).Status
+        );
+    }
+
+    [Fact]
+    public async Task Ticks_come_back_under_the_sitters_name_and_a_second_tap_writes_nothing()
+    {
+        using var owner = await OwnerAsync();
+        var id = await AddAsync(owner);
+        var link = await LinkAsync(owner);
+        using var sitter = new Visitor(App);
+        var tick = Tick(id, "done");
+        var (_, view) = await sitter.SendAsync(HttpMethod.Post, link + "/ticks", tick);
+        Assert.Single(view!["ticked"]!.AsArray());
+        var (again, _) = await sitter.SendAsync(HttpMethod.Post, link + "/ticks", tick);
+        Assert.Equal(HttpStatusCode.OK, again);
+        var (_, animal) = await owner.SendAsync(HttpMethod.Get, $"/api/stock/{id}");
+        var lines = animal!["journal"]!.AsArray().Where(l => l!["writtenBy"]!.GetValue<string>() == "Ann (sitter)");
+        Assert.Equal("notSeen", Assert.Single(lines)!["act"]!["outcome"]!.GetValue<string>());
+    }
+
+    [Fact]
+    public async Task A_link_opens_on_its_nights_only_and_is_withdrawn_at_once()
+    {
+        using var owner = await OwnerAsync();
+        var link = await LinkAsync(owner);
+        var later = await LinkAsync(owner, Link("2026-11-24", "2026-11-30"));
+        using var sitter = new Visitor(App);
+        Assert.Equal(HttpStatusCode.OK, await sitter.GetAsync(link));
+        Assert.Equal(HttpStatusCode.NotFound, await sitter.GetAsync(later));
+        Assert.Equal(HttpStatusCode.NotFound, await sitter.GetAsync("/api/sit/guess"));
+        var (_, links) = await owner.SendAsync(HttpMethod.Get, "/api/sitter-links");
+        var id = links!.AsArray().Single(l => l!["open"]!.GetValue<bool>())!["id"];
+        await owner.SendAsync(HttpMethod.Delete, $"/api/sitter-links/{id}");
+        Assert.Equal(HttpStatusCode.NotFound, await sitter.GetAsync(link));
+        App.Clock.Advance(TimeSpan.FromDays(1));
+        Assert.Equal(HttpStatusCode.OK, await sitter.GetAsync(later));
+        App.Clock.Advance(TimeSpan.FromDays(8));
+        Assert.Equal(HttpStatusCode.NotFound, await sitter.GetAsync(later));
+        Api.Refused(
+            await owner.SendAsync(HttpMethod.Post, "/api/sitter-links", Link("2026-12-20", "2026-12-10")),
+            "to",
+            "first night"
+        );
+    }
+
+    [Fact]
+    public async Task Dangerous_venom_is_not_on_a_single_sitters_sheet()
+    {
+        using var owner = await OwnerAsync();
+        var details = Api.Details("Nettle", "babycurus-jacksoni", "scorpion");
+        var body = Api.New("A1·05", details, null);
+        body["measure"] = new JsonObject { ["part"] = "body", ["lengthMm"] = 40 };
+        var id = await AddAsync(owner, body);
+        using var sitter = new Visitor(App);
+        var alone = await LinkAsync(owner);
+        var (_, view) = await sitter.SendAsync(HttpMethod.Get, alone);
+        Assert.Empty(view!["sheet"]!["lines"]!.AsArray());
+        Api.Refused(await sitter.SendAsync(HttpMethod.Post, alone + "/ticks", Tick(id, "done")), "stockId", "keeper");
+        (_, view) = await sitter.SendAsync(HttpMethod.Get, await LinkAsync(owner, Link(twoPeople: true)));
+        Assert.True(Assert.Single(view!["sheet"]!["lines"]!.AsArray())!["twoPeople"]!.GetValue<bool>());
+    }
+}

@@ -1,0 +1,207 @@
+using System.Reflection;
+using System.Text;
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using System.Text.Json.Serialization;
+using Husbandry.Chores;
+using Husbandry.Climate;
+using Husbandry.Housing;
+using Husbandry.Journal;
+using Husbandry.Larder;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+using Husbandry.Vigils;
+using Microsoft.EntityFrameworkCore;
+
+namespace Ledger.Tests;
+
+/// <summary>The room that is written out: something of every kind.</summary>
+public sealed partial class RoomFileTests
+{
+    /// <summary>An act of every kind there is, in an order in which it can happen.</summary>
+    private static IEnumerable<(string Animal, double Ago, Act Act, double? NotBefore)> EveryKind()
+    {
+        (string, double, Act, double?) Spider(double ago, Act act, double? notBefore = null) =>
+            ("spider", ago, act, notBefore);
+        yield return Spider(299, new Offered("cricket", "small", 1, Preparation.Live, OfferOutcome.NotSeen));
+        yield return Spider(298, new LeftoversRemoved());
+        yield return Spider(297, new Watered(WaterKind.Dish));
+        yield return Spider(296, new Looked());
+        yield return Spider(295, new SignSeen("dark-under-hair"));
+        yield return Spider(280, new Molted(), 284);
+        yield return Spider(279, new FangsChecked(true));
+        yield return Spider(278, new Measured(BodyPart.Carapace, 9.2, true, 0.2, Picture));
+        yield return Spider(277, new Moved(new Place("B", 2, 3)));
+        yield return Spider(276, new Noted("Rearranged her bark."));
+        yield return Spider(275, new PutOff(DateOnly.FromDateTime(Evening.AddDays(-270).DateTime)));
+        yield return Spider(
+            275,
+            new Housed(
+                new Enclosure(
+                    "flat box",
+                    180,
+                    120,
+                    110,
+                    50,
+                    Ventilation.CrossHoles,
+                    DampSide.Left,
+                    HeatSource.SideMat,
+                    new MistPlan(0.8, 5, 3)
+                ),
+                Rehoused: true
+            )
+        );
+        yield return Spider(274, new LimbNoted("leg 3 left", LimbState.Lost));
+        yield return Spider(273, new SexSeen(Sex.Male, SexEvidence.ShedSkin));
+        yield return Spider(272, new Pictured(Picture, "her skin", true));
+        yield return Spider(271, new Handled(CareAct.Clean));
+        yield return Spider(270, new DetailsChanged(Details() with { Nickname = "Thistle" }));
+        yield return Spider(1, new Departed(DepartureKind.GivenAway, "to a friend"));
+        yield return ("brood", 200, new Counted(17), null);
+        yield return ("crab", 200, new Began(VigilKind.Surfacing), null);
+        yield return ("crab", 150, new Ended(VigilKind.Surfacing, VigilEnd.AsHoped), null);
+        yield return ("moth", 200, new Began(VigilKind.Emergence), null);
+        yield return ("moth", 190, new Chilled(true), null);
+    }
+
+    private async Task<Dictionary<string, Guid>> FillAsync()
+    {
+        var ids = new Dictionary<string, Guid>();
+        foreach (
+            var (name, details, place) in new[]
+            {
+                ("spider", Details(), "A1·01"),
+                ("brood", Details(kind: StockKind.Brood), "A1·02"),
+                ("crab", Details("hermit-crab", "coenobita-rugosus"), "A1·03"),
+                ("moth", Details("moth", "saturnia-pyri"), "A1·04"),
+            }
+        )
+        {
+            ids[name] = Guid.NewGuid();
+            Assert.Equal(WriteOutcome.Written, (await WriteAsync(ids[name], Came(place, details))).Outcome);
+        }
+
+        foreach (var (animal, ago, act, notBefore) in EveryKind())
+        {
+            var result = await WriteAsync(ids[animal], Entry(ago, act, notBefore));
+            Assert.True(result.Outcome == WriteOutcome.Written, $"{act}: {string.Join(' ', result.Problems)}");
+        }
+
+        var wrong = Entry(290, new Watered(WaterKind.Mist));
+        await WriteAsync(ids["spider"], wrong);
+        await WriteAsync(ids["spider"], Entry(0, new Withdrawn(wrong.Id)));
+        var measure = Entry(260, new Measured(BodyPart.LegSpan, 60));
+        await WriteAsync(ids["brood"], measure);
+        await WriteAsync(ids["brood"], Entry(260, new Measured(BodyPart.LegSpan, 16)) with { Supersedes = measure.Id });
+        await using var db = Open();
+        db.Climate.Add(
+            new ClimateRow
+            {
+                Ticks = Evening.UtcTicks,
+                Zone = "A",
+                TemperatureC = 24.5,
+            }
+        );
+        db.Pictures.Add(
+            new PictureRow
+            {
+                Id = Picture,
+                StockId = ids["spider"],
+                AddedTicks = Evening.UtcTicks,
+                Width = 4,
+                Height = 3,
+                Jpeg = [1, 2, 3],
+            }
+        );
+        await db.SaveChangesAsync(Cancel);
+        var rules = new RulebookStore(db, new RoomCache());
+        var own = RuleSet.Shipped.Profile("caribena-versicolor")! with { Id = "caribena-nova" };
+        Assert.Empty(await rules.AddSpeciesAsync([own], replace: false, Cancel));
+        var feeder = RuleSet.Shipped.Feeder("cricket")! with { Id = "black-cricket" };
+        Assert.Empty(await rules.SetFeederAsync(feeder, Cancel));
+        await FillRoomAsync(db);
+        await FillLarderAsync(db, await rules.ReadAsync(Cancel));
+        Assert.Empty(
+            await rules.SetAsync(
+                new RuleOverride(
+                    Guid.NewGuid(),
+                    OverrideScope.Animal,
+                    "tarantula",
+                    null,
+                    ids["brood"],
+                    "group.cadence.juvenile.default",
+                    JsonValue.Create(11),
+                    ""
+                ),
+                Evening,
+                Cancel
+            )
+        );
+        return ids;
+    }
+
+    private static async Task FillRoomAsync(LanternDb db)
+    {
+        var layout = new RoomLayout(
+            [new RackLayout("A", "by the door", [new ShelfLayout(1, 900, 300, 350, 8, true, "warm", "damp")])],
+            ["A1"]
+        );
+        Assert.True(await new RoomStore(db).WriteLayoutAsync(layout, 0, Cancel));
+        var (chore, gear) = (Guid.NewGuid(), Guid.NewGuid());
+        var tonight = DateOnly.FromDateTime(Evening.DateTime);
+        ChoreAct[] acts =
+        [
+            new ChorePlanned(
+                chore,
+                new ChorePlan(ChoreKind.Season, "Leaves", "A1", tonight, 3, new SeasonSpan(10, 1, 12, 5), "sack", 30)
+            ),
+            new ChoreDone(chore, tonight, "two sacks"),
+            new ChorePutOff(chore, tonight.AddDays(5), "rain"),
+            new GearAdded(gear, "Net cage"),
+            new GearBooked(Guid.NewGuid(), gear, tonight, tonight.AddDays(2), "a pairing"),
+        ];
+        var store = new ChoreStore(db);
+        foreach (var act in acts)
+        {
+            var id = Guid.NewGuid();
+            Assert.Equal(WriteOutcome.Written, (await store.WriteAsync(id, act, "Ann", Room, Cancel)).Outcome);
+            Assert.Equal(WriteOutcome.WrittenBefore, (await store.WriteAsync(id, act, "Ann", Room, Cancel)).Outcome);
+        }
+    }
+
+    private static async Task FillLarderAsync(LanternDb db, RuleSet rules)
+    {
+        var (pot, half, order, lost) = (Guid.NewGuid(), Guid.NewGuid(), Guid.NewGuid(), Guid.NewGuid());
+        var cricket = new FoodKey("black-cricket", "small");
+        LarderAct[] acts =
+        [
+            new FoodCounted(cricket, 60),
+            new FoodGained(cricket, 10),
+            new FoodLost(cricket, 5),
+            new CultureStarted(pot, "house-fly", 2),
+            new CultureSplit(pot, half, 1, true),
+            new CultureChilled(half, false),
+            new MitesSeen(pot),
+            new CultureEnded(pot, CultureEnd.Mites),
+            new OrderPlaced(order, [new OrderLine("cricket", "small", 50)], new DateOnly(2026, 11, 20)),
+            new OrderArrived(order, [new OrderLine("cricket", "small", 40)]),
+            new OrderPlaced(lost, [new OrderLine("vials", "", 50)], new DateOnly(2026, 11, 20)),
+            new OrderCancelled(lost),
+            new GoodsCounted("vials", 12.5),
+        ];
+        var store = new LarderStore(db, new RoomCache());
+        var room = Room.At(rules, RoomStore.Fresh with { ZoneId = "UTC" }, Evening);
+        for (var i = 0; i < acts.Length; i++)
+        {
+            var id = Guid.NewGuid();
+            var result = await store.WriteAsync(id, acts[i], Evening.AddHours(i - 40), "Ann", room, Cancel);
+            Assert.Equal((WriteOutcome.Written, []), (result.Outcome, result.Problems));
+            result = await store.WriteAsync(id, acts[i], Evening, "Ann", room, Cancel);
+            Assert.Equal(WriteOutcome.WrittenBefore, result.Outcome);
+        }
+
+        var mistake = (await store.ReadAsync(Cancel))[1].Id;
+        await store.WriteAsync(Guid.NewGuid(), new LarderWithdrawn(mistake), Evening, "Keeper", room, Cancel);
+    }
+}
