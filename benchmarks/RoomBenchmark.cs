@@ -6,7 +6,6 @@ using App.Live;
 using App.Rounds;
 using App.Stock;
 using Husbandry.Journal;
-using Husbandry.Stock;
 using Ledger;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;

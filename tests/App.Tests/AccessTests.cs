@@ -1,9 +1,6 @@
 using System.Net;
-using System.Text;
 using System.Text.Json.Nodes;
 using Hosting.Tests;
-using Microsoft.AspNetCore.Mvc.Testing;
-using Microsoft.Extensions.DependencyInjection;
 
 namespace App.Tests;
 

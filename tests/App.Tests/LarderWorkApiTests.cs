@@ -17,11 +17,8 @@ public sealed class LarderWorkApiTests : IDisposable
         app.Dispose();
     }
 
-    private Task<JsonNode> LogAsync(JsonObject act) => 
-        api.TakeAsync(
-            "/api/larder/journal",
-            new JsonObject { ["id"] = Guid.NewGuid().ToString(), ["act"] = act }
-        );
+    private Task<JsonNode> LogAsync(JsonObject act) =>
+        api.TakeAsync("/api/larder/journal", new JsonObject { ["id"] = Guid.NewGuid().ToString(), ["act"] = act });
 
     private async Task<JsonArray> WorkAsync(string night = "") =>
         (await api.GetAsync($"/api/larder/work{(night.Length == 0 ? "" : $"?night={night}")}")).AsArray();
@@ -48,9 +45,5 @@ public sealed class LarderWorkApiTests : IDisposable
 
     [Fact]
     public async Task A_night_that_is_no_date_is_refused() =>
-        Api.Refused(
-            await api.SendAsync(HttpMethod.Get, "/api/larder/work?night=soon"),
-            "night",
-            "Cannot be read"
-        );
+        Api.Refused(await api.SendAsync(HttpMethod.Get, "/api/larder/work?night=soon"), "night", "Cannot be read");
 }

@@ -68,7 +68,10 @@ public sealed class Visitor(LanternFactory app) : IDisposable
 
     public async Task<HttpStatusCode> GetAsync(string path) => (await SendAsync(HttpMethod.Get, path)).Status;
 
-    public async Task<(HttpStatusCode Status, JsonNode? Body)> SignInAsync(string name, string password = NetworkRoom.Password)
+    public async Task<(HttpStatusCode Status, JsonNode? Body)> SignInAsync(
+        string name,
+        string password = NetworkRoom.Password
+    )
     {
         var answer = await SendAsync(
             HttpMethod.Post,

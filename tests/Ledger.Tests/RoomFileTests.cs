@@ -1,17 +1,9 @@
 using System.Reflection;
 using System.Text;
 using System.Text.Json;
-using System.Text.Json.Nodes;
 using System.Text.Json.Serialization;
-using Husbandry.Chores;
 using Husbandry.Climate;
-using Husbandry.Housing;
 using Husbandry.Journal;
-using Husbandry.Larder;
-using Husbandry.Rounds;
-using Husbandry.Rulebook;
-using Husbandry.Stock;
-using Husbandry.Vigils;
 using Microsoft.EntityFrameworkCore;
 
 namespace Ledger.Tests;

@@ -852,6 +852,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/larder/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["larderWork"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/larder/shopping.csv": {
         parameters: {
             query?: never;
@@ -3674,6 +3690,11 @@ export interface components {
             /** @description Why, in a sentence. */
             why: string;
         };
+        /**
+         * @description What is to be done at the larder on a round.
+         * @enum {unknown}
+         */
+        LarderTask: "throwAway" | "outOfCold" | "start" | "order";
         /** @description The larder tonight. */
         LarderView: {
             /** Format: date */
@@ -3689,6 +3710,40 @@ export interface components {
             supplier: components["schemas"]["SupplierOffer"][];
             bench: components["schemas"]["BenchRoutine"];
             journal: components["schemas"]["LarderLine"][];
+        };
+        /** @description Work at the larder that falls on a night, found from the cultures and the plan, not planned by the keeper. */
+        LarderWork: {
+            /** @description What. */
+            task: components["schemas"]["LarderTask"];
+            /**
+             * Format: date
+             * @description Night on which it falls; before tonight when it is overdue.
+             */
+            due: string;
+            /**
+             * Format: uuid
+             * @description Which culture; none for one that is not there yet.
+             */
+            cultureId: null | string;
+            /** @description Of which feeder. */
+            feederId: string;
+            /**
+             * Format: int32
+             * @description Pots; 0 for an order.
+             */
+            pots: number;
+            end: null | components["schemas"]["CultureEnd"];
+            /** @description "Throw away 1 pot of fruit flies". */
+            text: string;
+            /** @description Why now, in a few words. */
+            because: string;
+            /**
+             * Format: double
+             * @description How long it takes, minutes; 0 for an order.
+             */
+            minutes: number;
+            /** @description What that rests on. */
+            reasons: components["schemas"]["Reason"][];
         };
         /** @description Something was written into the larder's journal. */
         LarderWritten: {
@@ -7841,6 +7896,28 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    larderWork: {
+        parameters: {
+            query?: {
+                night?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LarderWork"][];
                 };
             };
         };
