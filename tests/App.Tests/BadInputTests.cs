@@ -144,7 +144,7 @@ public sealed class BadInputTests : IDisposable
                 "log the molt first"
             },
             { """{"kind":"moved","place":"nowhere"}""", "act.place", "A1·03" },
-            { """{"kind":"counted","count":5}""", "act.count", "Only a brood" },
+            { """{"kind":"counted","count":5}""", "act.count", "Only a brood or a colony" },
             { """{"kind":"noted","text":"  "}""", "act.text", "1 to 2000" },
             { """{"kind":"putOff","untilNight":"2026-11-23"}""", "act.untilNight", "after that night" },
             { """{"kind":"putOff","untilNight":"2029-11-23"}""", "act.untilNight", "60 nights" },

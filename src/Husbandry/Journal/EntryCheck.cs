@@ -173,13 +173,14 @@ public static class EntryCheck
 
     private static IEnumerable<Problem> CheckCount(Counted c, Standing? standing)
     {
+        var most = standing?.Details.Kind == StockKind.Colony ? MostInColony : MostAnimals;
         if (standing?.Details.Kind == StockKind.Specimen)
         {
-            yield return new Problem("act.count", "Only a brood is counted.");
+            yield return new Problem("act.count", "Only a brood or a colony is counted.");
         }
-        else if (c.Count is < 0 or > MostAnimals)
+        else if (c.Count < 0 || c.Count > most)
         {
-            yield return new Problem("act.count", $"Must be 0 to {MostAnimals}.");
+            yield return new Problem("act.count", $"Must be 0 to {most}.");
         }
     }
 

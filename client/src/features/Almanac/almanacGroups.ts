@@ -1,3 +1,4 @@
+import { groups } from 'd3-array';
 import type { Schemas } from '../../api/client';
 
 export type Grouping = 'shelf' | 'kind';
@@ -33,9 +34,9 @@ const kinds = Object.keys(kindTitle) as Schemas['AlmanacKind'][];
 export function bandsBy(bands: readonly Band[], grouping: Grouping): AlmanacGroup[] {
   const titleOf = (band: Band) =>
     grouping === 'kind' ? kindTitle[band.kind] : band.shelf === '' ? 'The room' : band.shelf;
-  const groups = [...Map.groupBy(bands, titleOf)].map(([title, members]) => ({
+  const parts = groups(bands, titleOf).map(([title, members]) => ({
     title,
-    rows: [...Map.groupBy(members, (b) => `${b.stockId ?? ''}${b.who}`)].map(([key, row]) => ({
+    rows: groups(members, (b) => `${b.stockId ?? ''}${b.who}`).map(([key, row]) => ({
       key,
       who: row[0]?.who ?? '',
       stockId: row[0]?.stockId ?? null,
@@ -43,8 +44,8 @@ export function bandsBy(bands: readonly Band[], grouping: Grouping): AlmanacGrou
     })),
   }));
   return grouping === 'kind'
-    ? groups.toSorted((a, b) => rankOf(a.title) - rankOf(b.title))
-    : groups.toSorted((a, b) => compareShelves(a.title, b.title));
+    ? parts.toSorted((a, b) => rankOf(a.title) - rankOf(b.title))
+    : parts.toSorted((a, b) => compareShelves(a.title, b.title));
 }
 
 const rankOf = (title: string) => kinds.findIndex((kind) => kindTitle[kind] === title);

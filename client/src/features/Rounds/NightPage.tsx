@@ -1,3 +1,4 @@
+import { groups } from 'd3-array';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useLarderWork, useNightline, useSettings } from '../../api/queries';
@@ -93,7 +94,7 @@ function Ahead({ night }: { night: string }) {
               ))}
             </ul>
           )}
-          {[...Map.groupBy(ahead.lines, (line) => shelfOf(line.place))].map(([shelf, lines]) => (
+          {groups(ahead.lines, (line) => shelfOf(line.place)).map(([shelf, lines]) => (
             <section
               key={shelf}
               aria-label={`Shelf ${shelf}`}
