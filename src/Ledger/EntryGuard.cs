@@ -8,15 +8,16 @@ namespace Ledger;
 /// <summary>Holds entries against what is written already, before they are written.</summary>
 internal sealed class EntryGuard(LanternDb db, JournalReader reader)
 {
+    /// <summary>Whether two of the entries have the same id.</summary>
+    public static WriteResult? FindSameIdTwice(IReadOnlyList<StockEntry> batch) =>
+        batch.Select(b => b.Entry.Id).Distinct().Count() < batch.Count
+            ? WriteResult.Refuse(new Problem("id", "The same id stands at two entries; give each its own."))
+            : null;
+
     /// <summary>Whether the entries were written before: all of them is a retry, some of them a mistake.</summary>
     public async Task<WriteResult?> FindWrittenBeforeAsync(IReadOnlyList<StockEntry> batch, CancellationToken cancel)
     {
         var ids = batch.Select(b => b.Entry.Id).ToList();
-        if (ids.Distinct().Count() < ids.Count)
-        {
-            return WriteResult.Refuse(new Problem("id", "The same id stands at two entries; give each its own."));
-        }
-
         var rows = await db.Entries.AsNoTracking().Where(e => ids.Contains(e.Id)).ToListAsync(cancel);
         if (rows.Count == 0)
         {

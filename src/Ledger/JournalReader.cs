@@ -110,8 +110,7 @@ public sealed class JournalReader(LanternDb db)
     }
 
     /// <summary>Sequence of the newest entry; 0 in an empty journal.</summary>
-    public async Task<long> LatestSequenceAsync(CancellationToken cancel) =>
-        await db.Entries.MaxAsync(e => (long?)e.Sequence, cancel) ?? 0;
+    public Task<long> LatestSequenceAsync(CancellationToken cancel) => db.LatestSequenceAsync(cancel);
 
     /// <summary>How many animals are or were in the room.</summary>
     public Task<int> CountAsync(CancellationToken cancel) => db.Standings.CountAsync(cancel);

@@ -101,13 +101,33 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
         CancellationToken cancel
     )
     {
+        if (EntryGuard.FindSameIdTwice(batch) is { } twice)
+        {
+            return twice;
+        }
+
+        var guard = new EntryGuard(db, reader);
+        var result = await TryAsync(guard, batch, expectedVersion, room, cancel);
+        if (result.Outcome == WriteOutcome.Written)
+        {
+            return result;
+        }
+
+        // A retry is told that it was written, whatever would be said of it by now. Asked only here: almost every entry is new.
+        db.ChangeTracker.Clear();
+        return await guard.FindWrittenBeforeAsync(batch, cancel) ?? result;
+    }
+
+    private async Task<WriteResult> TryAsync(
+        EntryGuard guard,
+        IReadOnlyList<StockEntry> batch,
+        long? expectedVersion,
+        Room room,
+        CancellationToken cancel
+    )
+    {
         // An immediate transaction: two writers take turns instead of failing half-way.
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
-        var guard = new EntryGuard(db, reader);
-        if (await guard.FindWrittenBeforeAsync(batch, cancel) is { } before)
-        {
-            return before;
-        }
 
         // Only one writes at a time, and entries are never removed: the next numbers are ours.
         var sequence = await reader.LatestSequenceAsync(cancel);
@@ -117,7 +137,7 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
         {
             if (!animals.TryGetValue(stockId, out var animal))
             {
-                var kept = await db.Standings.FirstOrDefaultAsync(s => s.StockId == stockId, cancel);
+                var kept = await db.StandingOfAsync(stockId, cancel);
                 animal = (kept, kept is null ? null : LedgerJson.Read<Standing>(kept.State));
                 if (animal.Standing is null && entry.Act is not Acquired)
                 {
@@ -169,17 +189,25 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
         }
 
         var glances = animals.Values.Select(a => db.Store(a.Row, a.Standing!, room)).ToList();
-        await db.SaveChangesAsync(cancel);
+        try
+        {
+            await db.SaveChangesAsync(cancel);
+        }
+        catch (DbUpdateException failed) when (LanternDb.IsTakenId(failed))
+        {
+            return WriteResult.Clash("id", "This id was used before; make a new one.");
+        }
+
         await transaction.CommitAsync(cancel);
         cache.Wrote(written, glances);
         return WriteResult.Written;
     }
 
-    private static NewEntry Marked(NewEntry entry, Standing? standing, Room room) =>
+    private NewEntry Marked(NewEntry entry, Standing? standing, Room room) =>
         standing is null || entry.Supersedes is not null || entry.When.To < room.Clock.StartOf(room.Tonight)
             ? entry
             : entry with
             {
-                Against = HushMark.Against(entry.Act, standing, room),
+                Against = HushMark.Against(entry.Act, standing, room, cache.GlanceOf(standing.StockId, room.Tonight)),
             };
 }

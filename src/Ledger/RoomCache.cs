@@ -34,6 +34,9 @@ public sealed class RoomCache
     /// <summary>Night for which the standings of the file are known to be judged; none when that must be looked up.</summary>
     public DateOnly? JudgedNight { get; set; }
 
+    /// <summary>An animal as judged for a night; none when that is not at hand.</summary>
+    public Glance? GlanceOf(Guid stockId, DateOnly night) => JudgedNight == night ? Index?.Find(stockId) : null;
+
     /// <summary>Whether something was written since that the lessons have not taken in yet.</summary>
     public bool TaughtIsStale => !staleSpecies.IsEmpty;
 

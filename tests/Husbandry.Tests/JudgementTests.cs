@@ -1,4 +1,5 @@
 using CsCheck;
+using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
@@ -51,6 +52,47 @@ public class JudgementTests
                     Assert.NotNull(RoundLine.Of(j));
                 },
                 iter: 3000
+            );
+
+    [Fact]
+    public void The_mark_against_a_hush_is_the_same_whether_the_glance_is_at_hand_or_not() =>
+        Gen.Select(Kept, Record, Acts)
+            .Sample(
+                (kept, record, acts) =>
+                {
+                    var standing = Write(kept, record, acts);
+                    var room = Diary.Room();
+                    var judgement = Judgement.Of(standing, room);
+                    var glance = Glance.Of(judgement);
+                    foreach (
+                        var act in new Act[]
+                        {
+                            new Watered(WaterKind.Dish),
+                            new Watered(WaterKind.Mist),
+                            new Offered("cricket", "small", 1, Preparation.Live, OfferOutcome.Eaten),
+                            new Offered("cricket", "small", 1, Preparation.Cut, OfferOutcome.Eaten),
+                            new Handled(CareAct.Rehouse),
+                            new Handled(CareAct.Dig),
+                            new Looked(),
+                        }
+                    )
+                    {
+                        var mark = HushMark.Against(act, standing, room);
+                        Assert.Equal(mark, HushMark.Against(act, standing, room, glance));
+                        // A glance of another state of the animal says nothing.
+                        var stale = glance with
+                        {
+                            Sequence = glance.Sequence - 1,
+                            Never = [],
+                        };
+                        Assert.Equal(mark, HushMark.Against(act, standing, room, stale));
+                        Assert.Equal(
+                            mark is not null,
+                            HushMark.CareActOf(act) is { } care && judgement.Hush[care].Verdict == Verdict.Never
+                        );
+                    }
+                },
+                iter: 500
             );
 
     private static Standing Write(

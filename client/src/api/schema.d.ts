@@ -4914,9 +4914,9 @@ export interface components {
             quarantine: boolean;
             /** @description What the keeper noted of its warmth and moisture. */
             note: string;
-            /** @description Slots that are taken, in order. */
+            /** @description Slots that are taken, in order; left out where all of them rest. */
             slots: number[];
-            /** @description One letter for each of them: d done, o open, h hushed, r resting. */
+            /** @description One letter for each slot that is taken: d done, o open, h hushed, r resting. */
             states: string;
         };
         /** @description What a night brought, and what to look at the evening after. */

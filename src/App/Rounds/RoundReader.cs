@@ -219,12 +219,13 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
                 {
                     var layout = room.Layout.ShelfOf(s[0].Place);
                     var notes = new[] { layout?.HeatNote, layout?.MoistureNote }.Where(n => n is { Length: > 0 });
+                    var quiet = !touched.Contains(s[0].Place.ShelfCode);
                     return new RoundShelf(
                         s[0].Place.ShelfCode,
                         layout?.Quarantine == true,
                         string.Join(" · ", notes),
-                        [.. s.Select(g => g.Place.Slot)],
-                        !touched.Contains(s[0].Place.ShelfCode)
+                        quiet ? [] : [.. s.Select(g => g.Place.Slot)],
+                        quiet
                             ? new string('r', s.Count)
                             : string.Create(
                                 s.Count,

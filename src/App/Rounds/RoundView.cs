@@ -27,8 +27,8 @@ public sealed record RestingLine(Guid StockId, Place Place, string Name, DateOnl
 /// <param name="Code">Code of the shelf.</param>
 /// <param name="Quarantine">Whether new stock stands here: last, with tools of its own.</param>
 /// <param name="Note">What the keeper noted of its warmth and moisture.</param>
-/// <param name="Slots">Slots that are taken, in order.</param>
-/// <param name="States">One letter for each of them: d done, o open, h hushed, r resting.</param>
+/// <param name="Slots">Slots that are taken, in order; left out where all of them rest.</param>
+/// <param name="States">One letter for each slot that is taken: d done, o open, h hushed, r resting.</param>
 public sealed record RoundShelf(string Code, bool Quarantine, string Note, IReadOnlyList<int> Slots, string States);
 
 /// <summary>How far the round has come.</summary>

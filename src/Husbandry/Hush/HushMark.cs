@@ -25,9 +25,16 @@ public static class HushMark
     /// <param name="act">The act.</param>
     /// <param name="standing">The animal before it.</param>
     /// <param name="room">The room at the instant of the act.</param>
-    public static string? Against(Act act, Standing standing, Room room)
+    /// <param name="glance">
+    /// The animal as judged for tonight, if that is at hand: one that still holds and forbids nothing of the kind spares
+    /// judging anew.
+    /// </param>
+    public static string? Against(Act act, Standing standing, Room room, Glance? glance = null)
     {
-        if (CareActOf(act) is not { } care)
+        if (
+            CareActOf(act) is not { } care
+            || (glance is not null && glance.Sequence == standing.LatestSequence && !glance.Never.Contains(care))
+        )
         {
             return null;
         }

@@ -125,6 +125,9 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
         return Compose(causes, subject.Room.Rules);
     }
 
+    /// <summary>What may on no account be done.</summary>
+    public IReadOnlyList<CareAct> Never => [.. Lines.Where(l => l.Verdict == Verdict.Never).Select(l => l.Act)];
+
     /// <summary>The line of one act.</summary>
     public HushLine this[CareAct act] => Lines.First(l => l.Act == act);
 

@@ -62,7 +62,7 @@ public sealed record Standing(
 )
 {
     /// <summary>Changes with the shape of this record, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 4;
+    public const int Shape = 5;
 
     /// <summary>How many of the last meals are remembered; variety and appetite look no further back.</summary>
     public const int MealsKept = 10;

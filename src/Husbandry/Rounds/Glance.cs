@@ -41,6 +41,7 @@ public enum FitWord
 /// <param name="Tags">The keeper's own words for it.</param>
 /// <param name="Phase">Phase.</param>
 /// <param name="Shutters">Closed shutters, 0–3.</param>
+/// <param name="Never">What the hush table forbids tonight.</param>
 /// <param name="Came">Day it came.</param>
 /// <param name="LastMeal">Night of its last meal.</param>
 /// <param name="LastMolt">Night of its last molt.</param>
@@ -76,6 +77,7 @@ public sealed record Glance(
     IReadOnlyList<string> Tags,
     Phase Phase,
     int Shutters,
+    IReadOnlyList<CareAct> Never,
     DateOnly Came,
     DateOnly? LastMeal,
     DateOnly? LastMolt,
@@ -128,6 +130,7 @@ public sealed record Glance(
             details.Tags ?? [],
             j.Phase.Value,
             Phases.Shutters(j.Phase.Value),
+            j.Hush.Never,
             details.AcquiredOn,
             j.Meal.Value.LastMeal,
             standing.LastMolt is { } molt ? s.Night(molt.When.Middle) : null,

@@ -46,7 +46,7 @@ export function ShelfLine({ round, place }: { round: RoundView; place: string | 
             ) : (
               Array.from(shelf.states).map((state, k) => (
                 <Mark
-                  key={shelf.slots[k]}
+                  key={k}
                   state={state as State}
                   x={k * scale.step}
                   size={scale.box}
