@@ -109,7 +109,9 @@ internal sealed class LifeWriter
     {
         for (var ago = arrived - 3; ago > until; ago -= every)
         {
-            var night = Math.Max(until + 1, ago + random.Next(-1, 2));
+            // Meals a night apart stand where they fall: moved, several would come together.
+            var sway = random.Next(-1, 2);
+            var night = Math.Max(until + 1, every > 2 ? ago + sway : ago);
             if (molts.Any(m => night > m - WaitAfterMolt && night < m + HoldBeforeMolt))
             {
                 if (molts.Any(m => night > m + (HoldBeforeMolt / 2) && night < m + HoldBeforeMolt))

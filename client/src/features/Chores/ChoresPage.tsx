@@ -19,6 +19,7 @@ export function ChoresPage() {
 
 function Chores({ view }: { view: Schemas['ChoresView'] }) {
   const [editing, setEditing] = useState<Schemas['Chore'] | 'new' | null>(null);
+  const log = useLogChore();
   const seasons = view.chores.filter((c) => c.chore.plan.season !== null);
   const others = view.chores.filter((c) => c.chore.plan.season === null);
   return (
@@ -62,7 +63,22 @@ function Chores({ view }: { view: Schemas['ChoresView'] }) {
                   <span className="text-muted">
                     {shortDate(line.at.slice(0, 10), view.tonight)} {clockTime(line.at)}
                   </span>{' '}
-                  {line.by} {line.text}
+                  {line.by} {line.text}{' '}
+                  {line.at.slice(0, 10) >= view.tonight && (
+                    <button
+                      type="button"
+                      className="linkish px-1 text-muted max-sm:min-h-11"
+                      disabled={log.isPending}
+                      onClick={() =>
+                        log.mutate({
+                          id: crypto.randomUUID(),
+                          act: { kind: 'choreWithdrawn', entryId: line.id },
+                        })
+                      }
+                    >
+                      take back<span className="sr-only">: {line.text}</span>
+                    </button>
+                  )}
                 </li>
               ))}
             </ul>
@@ -100,11 +116,9 @@ function List({ title, chores, view, onEdit, empty }: ListProps) {
         {chores.map(({ chore, due, ahead }) => (
           <li
             key={chore.id}
-            className="grid grid-cols-[108px_minmax(0,1fr)_auto] items-start gap-x-3 border-t border-line py-2 max-sm:grid-cols-[minmax(0,1fr)_auto]"
+            className="grid grid-cols-[108px_minmax(0,1fr)_auto] items-start gap-x-3 border-t border-line py-2 max-sm:grid-cols-1"
           >
-            <span
-              className={`max-sm:col-span-2 ${due !== null && due <= view.tonight ? 'font-semibold text-lamptext' : ''}`}
-            >
+            <span className={due !== null && due <= view.tonight ? 'font-semibold text-lamptext' : ''}>
               {due === null ? 'over' : due <= view.tonight ? 'tonight' : dayDate(due)}
               {due !== null && due < view.tonight && (
                 <small className="block text-13 font-normal">since {shortDate(due, view.tonight)}</small>
@@ -137,7 +151,7 @@ function List({ title, chores, view, onEdit, empty }: ListProps) {
                 <small className="block text-13 text-hush">put off: {chore.putOffReason}</small>
               )}
             </div>
-            <span className="flex flex-wrap justify-end gap-1">
+            <span className="flex flex-wrap justify-end gap-1 max-sm:-ml-px max-sm:justify-start max-sm:pt-1">
               {due !== null && (
                 <button type="button" className="act px-3" onClick={() => setDoing(chore)}>
                   Done<span className="sr-only">: {chore.plan.title}</span>

@@ -3,7 +3,9 @@ import { NavLink, Outlet } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useSettings } from '../../api/queries';
 import { useShelves } from '../../api/roomQueries';
+import { shortDate } from '../../ui/dates';
 import { useKeys } from '../../ui/useKeys';
+import { useIsPhone } from '../../ui/useMedia';
 import { Waiting } from '../../ui/Waiting';
 import { useDone } from '../Journal/DoneContext';
 import { EnclosurePanel } from './EnclosurePanel';
@@ -44,6 +46,7 @@ export function ShelvesPage() {
 
 function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
   const unit = useSettings().data?.settings.unit ?? 'mm';
+  const phone = useIsPhone();
   const { logMany } = useDone();
   const [looked, setLooked] = useState<string | null>(null);
   const [carried, setCarried] = useState<Carried | null>(null);
@@ -110,12 +113,12 @@ function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
     ...view.racks.flatMap((r) => r.shelves.map((s) => s.layout?.widthMm ?? s.slots.length * 130)),
   );
   return (
-    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_280px] border-t border-line max-lg:grid-cols-1">
+    <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_280px] border-t border-line max-lg:block max-lg:flex-none">
       <div className="min-w-0 overflow-y-auto px-6 pt-2 pb-8 max-sm:px-4">
         <p aria-live="polite" className="min-h-6 text-13 text-soft">
           {carried !== null
             ? `Carrying ${carried.slot.place} ${carried.slot.name} to ${carried.to}${takenBy(slots, carried)}: arrows choose the place, Enter sets it down, Escape puts it back.`
-            : `Drag an enclosure to its new place, or stand on it and press M. ${slots.length} stand here.`}
+            : `${phone ? 'Touch an enclosure to see or move it.' : 'Drag an enclosure to its new place, or stand on it and press M.'} ${slots.length} stand here.`}
         </p>
         <FitLegend />
         {view.racks.map((rack) => (
@@ -133,7 +136,9 @@ function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
       </div>
       <aside
         aria-label="Chosen enclosure"
-        className="border-l border-line bg-panel px-5 py-4 max-lg:border-t max-lg:border-l-0"
+        className={`border-l border-line bg-panel px-5 py-4 max-lg:border-t max-lg:border-l-0 ${
+          at === null ? '' : 'max-lg:sticky max-lg:bottom-0 max-lg:max-h-[60vh] max-lg:overflow-y-auto'
+        }`}
       >
         {at === null ? (
           <Overview view={view} onEdit={() => setEditing(true)} onLook={setLooked} />
@@ -197,7 +202,7 @@ function Overview({ view, onEdit, onLook }: OverviewProps) {
       <Named
         title="New, and not apart"
         slots={view.misplaced}
-        text={(s) => `until ${s.quarantine ?? ''}`}
+        text={(s) => (s.quarantine === null ? '' : `until ${shortDate(s.quarantine)}`)}
         onLook={onLook}
       />
       <button type="button" className="act mt-4 px-4" onClick={onEdit}>

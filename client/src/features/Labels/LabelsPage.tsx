@@ -39,6 +39,9 @@ function Labels({ view }: { view: Schemas['LabelsView'] }) {
   const [busy, setBusy] = useState(false);
   const print = usePrintLabels();
   const size = view.formats.find((f) => f.id === format);
+  // Until something is chosen, the first enclosure shows what a label of this size looks like.
+  const sample = useStockStretch({ here: true, order: 'place' }, 0).data?.lines[0]?.stockId;
+  const shown = ids.length > 0 ? ids.slice(0, previews) : sample === undefined ? [] : [sample];
   const body = {
     stockIds: [...ids],
     format,
@@ -110,8 +113,14 @@ function Labels({ view }: { view: Schemas['LabelsView'] }) {
             ? `The code on a label opens the animal on a phone in your network: ${view.address}.`
             : 'The code on a label opens the animal on this computer only. Let the room be opened on your network first (under People), and phones can read it too.'}
         </p>
-        <ul className="mt-4 flex flex-wrap gap-3" aria-label="As they will be printed">
-          {ids.slice(0, previews).map((id) => (
+        <h2 className="mt-4 mb-2 text-15">
+          {ids.length > 0 ? 'As they will be printed' : 'What a label of this size looks like'}
+        </h2>
+        <ul
+          className="flex flex-wrap gap-3"
+          aria-label={ids.length > 0 ? 'As they will be printed' : 'An example'}
+        >
+          {shown.map((id) => (
             <li key={id}>
               <img
                 src={`/api/labels/preview/${id}?format=${format}`}

@@ -17,7 +17,7 @@ export function DoneRow({ done, keeper }: { done: Schemas['DoneLine']; keeper: s
         {done.place}
       </Link>
       <span>
-        {done.name} {done.text}
+        <b className="font-semibold text-soft">{done.name}</b> {done.text}
         {done.by !== keeper && <span className="text-lamptext"> · {done.by}</span>}
       </span>
       <time dateTime={done.at}>{clockTime(done.at)}</time>

@@ -1,9 +1,7 @@
 import { Check } from 'lucide-react';
-import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useLogChore } from '../../api/roomQueries';
 import { fromDays, shortDate, toDays } from '../../ui/dates';
-import { useIsPhone } from '../../ui/useMedia';
 import { LarderWorkRow } from './LarderWorkRow';
 
 interface Props {
@@ -12,32 +10,18 @@ interface Props {
   night: string;
 }
 
-/** Work other than at animals that falls on tonight. */
+/** Work other than at animals that falls on tonight; after the animals, as mites and dirt are handled last. */
 export function RoundChores({ chores, larder, night }: Props) {
   const log = useLogChore();
-  const phone = useIsPhone();
-  // On a phone the animals come first; the chores wait behind their number.
-  const [asked, setAsked] = useState<boolean | null>(null);
-  const open = asked ?? !phone;
-  const left = chores.filter((c) => !c.doneTonight).length + larder.length;
   const act = (next: Schemas['ChoreAct']) => log.mutate({ id: crypto.randomUUID(), act: next });
   return (
     <section
+      id="chores"
       aria-label="Chores"
       className="grid grid-cols-[56px_minmax(0,1fr)] border-b border-line max-sm:grid-cols-1"
     >
-      <h2 className="pt-2.5 pl-6 text-13 font-medium text-lamptext max-sm:pt-0 max-sm:pl-4">
-        <button
-          type="button"
-          aria-expanded={open}
-          className="text-left hover:underline max-sm:min-h-11 max-sm:w-full"
-          onClick={() => setAsked(!open)}
-        >
-          Chores
-          <span className={open ? 'sr-only' : ''}> {left === 0 ? 'done' : left}</span>
-        </button>
-      </h2>
-      <ul className={`min-w-0 divide-y divide-line ${open ? '' : 'hidden'}`}>
+      <h2 className="pt-2.5 pl-6 text-13 font-medium text-lamptext max-sm:pl-4">Chores</h2>
+      <ul className="min-w-0 divide-y divide-line">
         {chores.map(({ chore, doneTonight }) => (
           <li
             key={chore.id}

@@ -72,9 +72,6 @@ function Round({ round }: { round: RoundView }) {
           round.lines.length === 0 &&
           round.progress.resting === 0 &&
           round.chores.length === 0 && <EmptyRoom />}
-        {round.chores.length + larder.length > 0 && (
-          <RoundChores chores={round.chores} larder={larder} night={round.night} />
-        )}
         {shelves.map((shelf) => (
           <ShelfSection
             key={shelf.code}
@@ -84,6 +81,9 @@ function Round({ round }: { round: RoundView }) {
             onBatch={() => setSheet({ kind: 'batch', shelf: shelf.code })}
           />
         ))}
+        {round.chores.length + larder.length > 0 && (
+          <RoundChores chores={round.chores} larder={larder} night={round.night} />
+        )}
       </div>
       {sheet?.kind === 'kit' && <KitSheet round={round} onClose={() => setSheet(null)} />}
       {sheet?.kind === 'sum' && <SumUp night={round.night} onClose={() => setSheet(null)} />}
@@ -141,7 +141,11 @@ function RoundHead({ round, larder, selected, open }: HeadProps) {
             {total > done ? (
               <>
                 about {minutes} min left
-                {chores > 0 ? `, and ${chores} min of chores` : ''}{' '}
+                {chores > 0 && (
+                  <>
+                    , and <ChoresLink>{chores} min of chores</ChoresLink>
+                  </>
+                )}{' '}
                 {round.pace.length > 0 && (
                   <button
                     type="button"
@@ -154,7 +158,14 @@ function RoundHead({ round, larder, selected, open }: HeadProps) {
                 )}
               </>
             ) : (
-              `nothing more needs a hand${chores > 0 ? `, ${chores} min of chores left` : ''}`
+              <>
+                nothing more needs a hand
+                {chores > 0 && (
+                  <>
+                    , <ChoresLink>{chores} min of chores left</ChoresLink>
+                  </>
+                )}
+              </>
             )}
           </span>
         </p>
@@ -187,6 +198,23 @@ function RoundHead({ round, larder, selected, open }: HeadProps) {
         <ShelfLegend />
       </div>
     </header>
+  );
+}
+
+/** Leads to the chores at the end of the round. */
+function ChoresLink({ children }: { children: React.ReactNode }) {
+  return (
+    <button
+      type="button"
+      className="linkish max-sm:min-h-11"
+      onClick={() => {
+        const chores = document.getElementById('chores');
+        chores?.scrollIntoView({ block: 'start' });
+        chores?.querySelector('button')?.focus({ preventScroll: true });
+      }}
+    >
+      {children}
+    </button>
   );
 }
 
