@@ -9,10 +9,12 @@ interface DialogProps {
   children: ReactNode;
   /** A wider dialog for long forms. */
   wide?: boolean;
+  /** Grows while one types: it keeps its upper edge then. */
+  grows?: boolean;
 }
 
 /** A dialog that is open as long as it is rendered. */
-export function Dialog({ title, hint, onClose, children, wide = false }: DialogProps) {
+export function Dialog({ title, hint, onClose, children, wide = false, grows = false }: DialogProps) {
   return (
     <Radix.Root open onOpenChange={(open) => !open && onClose()}>
       <Radix.Portal>
@@ -21,7 +23,7 @@ export function Dialog({ title, hint, onClose, children, wide = false }: DialogP
           data-modal=""
           onOpenAutoFocus={focusFirstField}
           {...(hint === undefined ? { 'aria-describedby': undefined } : {})}
-          className={`fixed z-50 overflow-y-auto outline-none border border-edge bg-bg p-5 max-sm:inset-x-0 max-sm:bottom-0 max-sm:max-h-[92dvh] sm:top-1/2 sm:left-1/2 sm:max-h-[90dvh] sm:-translate-1/2 sm:rounded-s ${wide ? 'sm:w-[640px]' : 'sm:w-[480px]'}`}
+          className={`fixed z-50 overflow-y-auto outline-none border border-edge bg-bg p-5 max-sm:inset-x-0 max-sm:bottom-0 max-sm:max-h-[92dvh] sm:left-1/2 sm:-translate-x-1/2 sm:rounded-s ${grows ? 'sm:top-[12dvh] sm:max-h-[80dvh]' : 'sm:top-1/2 sm:max-h-[90dvh] sm:-translate-y-1/2'} ${wide ? 'sm:w-[640px]' : 'sm:w-[480px]'}`}
         >
           <header className="mb-3 flex items-start justify-between gap-3">
             <Radix.Title className="text-22">{title}</Radix.Title>

@@ -35,6 +35,7 @@ public sealed record KitNeed(KitItem Item, IReadOnlyList<string> For);
 /// <summary>The kit list of a round: everything to have ready before it starts.</summary>
 public static class RoundKit
 {
+    private const string Article = "a ";
     private const string Tweezers = "tweezers and a lidded pot for leftovers";
     private const string Tongs = "feeding tongs";
     private const string Blade = "blade and board";
@@ -119,11 +120,15 @@ public static class RoundKit
                 .ThenBy(n => n.Item.What, StringComparer.Ordinal),
         ];
 
+    // "A cut insect" is counted here: "4 × cut insect".
+    private static string WithoutArticle(string name) =>
+        name.StartsWith(Article, StringComparison.Ordinal) ? name[Article.Length..] : name;
+
     private static KitItem Food(Judgement j, MealOffer offer)
     {
         var feeder = j.Subject.Room.Rules.Feeder(offer.FeederId);
         var size = feeder?.Class(offer.SizeClassId);
         var name = size is null || size.Name.Length == 0 ? feeder?.Name : $"{size.Name} {feeder?.Name}";
-        return new KitItem(KitKind.Food, name ?? offer.FeederId, offer.Animals, "");
+        return new KitItem(KitKind.Food, WithoutArticle(name ?? offer.FeederId), offer.Animals, "");
     }
 }

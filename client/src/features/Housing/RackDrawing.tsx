@@ -38,10 +38,31 @@ export function RackDrawing(props: Props) {
       </h2>
       {rack.shelves.map((shelf) => (
         <Measured key={shelf.code} height={pixels.leastHeight}>
-          {(width) => <ShelfDrawing {...props} shelf={shelf} width={width} scale={width / (widestMm + 20)} />}
+          {(width) => (
+            <>
+              <ShelfCaption shelf={shelf} />
+              <ShelfDrawing {...props} shelf={shelf} width={width} scale={width / (widestMm + 20)} />
+            </>
+          )}
         </Measured>
       ))}
     </section>
+  );
+}
+
+/** The shelf's code and what the keeper noted of it; above the drawing, where no enclosure hides it. */
+function ShelfCaption({ shelf }: { shelf: Schemas['ShelfView'] }) {
+  const notes = [
+    shelf.layout?.quarantine === true ? 'quarantine, walked last' : '',
+    shelf.layout?.heatNote ?? '',
+    shelf.layout?.moistureNote ?? '',
+    shelf.layout === null ? 'not measured' : '',
+  ].filter((note) => note !== '');
+  return (
+    <p className="mt-1 text-12 text-muted">
+      <b className="font-semibold">{shelf.code}</b>
+      {notes.map((note) => ` · ${note}`)}
+    </p>
   );
 }
 
@@ -86,18 +107,6 @@ function ShelfDrawing({ shelf, width, scale, looked, carried, onLook, onCarry, o
       {shelf.layout?.quarantine === true && (
         <rect x="0" y="0" width={widthMm * scale} height={floor} fill="var(--hushpale)" />
       )}
-      <text x="2" y="13" className="fill-muted!" fontWeight="620">
-        {shelf.code}
-        {[
-          shelf.layout?.quarantine === true ? 'quarantine, walked last' : '',
-          shelf.layout?.heatNote ?? '',
-          shelf.layout?.moistureNote ?? '',
-          shelf.layout === null ? 'not measured' : '',
-        ]
-          .filter((t) => t !== '')
-          .map((t) => ` · ${t}`)
-          .join('')}
-      </text>
       <path d={`M0 ${floor + 1.5}h${widthMm * scale}`} stroke="var(--ink)" strokeWidth={pixels.shelfBoard} />
       {shelf.layout !== null && (
         <path d={`M0 0V${floor}M${widthMm * scale} 0V${floor}`} stroke="var(--edge)" />
@@ -122,7 +131,7 @@ function ShelfDrawing({ shelf, width, scale, looked, carried, onLook, onCarry, o
               y={floor + 16}
               textAnchor="middle"
               className={target ? '' : 'fill-muted!'}
-              opacity={target || pitch > 22 ? 1 : 0}
+              opacity={target || (pitch > 22 && x + pitch / 2 < widthMm * scale) ? 1 : 0}
             >
               {String(slot).padStart(2, '0')}
             </text>

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useLogInLarder } from '../../api/queries';
 import { dayDate, shortDate, toDays } from '../../ui/dates';
+import { started } from './larderWork';
 import { WhyLink } from './WhyLink';
 
 type Step = Schemas['LarderStep'];
@@ -77,13 +78,7 @@ export function StepList({ plan, tonight, onOrder }: StepListProps) {
                 onClick={() =>
                   start.mutate({
                     id: crypto.randomUUID(),
-                    act: {
-                      kind: 'cultureStarted',
-                      cultureId: crypto.randomUUID(),
-                      feederId: step.food.feederId,
-                      pots: step.amount,
-                      ageDays: 0,
-                    },
+                    act: started(step.food.feederId, step.amount),
                   })
                 }
               >

@@ -2,6 +2,15 @@ import type { Schemas } from '../../api/client';
 
 type Work = Schemas['LarderWork'];
 
+/** A culture is started afresh. */
+export const started = (feederId: string, pots: number): Schemas['LarderAct'] => ({
+  kind: 'cultureStarted',
+  cultureId: crypto.randomUUID(),
+  feederId,
+  pots,
+  ageDays: 0,
+});
+
 /** What is written into the larder's journal when a piece of work is done; none for an order, which is placed there. */
 export function actOf(work: Work): Schemas['LarderAct'] | null {
   switch (work.task) {
@@ -14,13 +23,7 @@ export function actOf(work: Work): Schemas['LarderAct'] | null {
         ? null
         : { kind: 'cultureChilled', cultureId: work.cultureId, intoCold: false };
     case 'start':
-      return {
-        kind: 'cultureStarted',
-        cultureId: crypto.randomUUID(),
-        feederId: work.feederId,
-        pots: work.pots,
-        ageDays: 0,
-      };
+      return started(work.feederId, work.pots);
     case 'order':
       return null;
   }

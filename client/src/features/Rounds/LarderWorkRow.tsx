@@ -9,11 +9,11 @@ export function LarderWorkRow({ work }: { work: Schemas['LarderWork'] }) {
   const log = useLogInLarder();
   const act = actOf(work);
   return (
-    <li className="flex min-h-9 flex-wrap items-center gap-x-3 py-0.5 pr-6 pl-[46px] max-sm:px-4">
-      <span className="min-w-0 flex-1 basis-60">
+    <li className="flex min-h-9 flex-wrap items-center gap-x-3 gap-y-1 py-0.5 pr-6 pl-[46px] max-sm:px-4 max-sm:py-2">
+      <span className="min-w-0 flex-1 basis-60 max-sm:basis-full">
         <LarderWorkText work={work} />
-        <WhyLink of={work.text} summary={`${work.text}: ${work.because}`} reasons={work.reasons} />
       </span>
+      <WhyLink of={work.text} summary={`${work.text}: ${work.because}`} reasons={work.reasons} />
       {act === null ? (
         <Link to="/larder" className="act min-h-8! px-3 max-sm:min-h-11!">
           {doneWord[work.task]}

@@ -25,7 +25,7 @@ export function RoundChores({ chores, larder, night }: Props) {
         {chores.map(({ chore, doneTonight }) => (
           <li
             key={chore.id}
-            className="flex min-h-9 flex-wrap items-center gap-x-3 py-0.5 pr-6 pl-[46px] max-sm:px-4"
+            className="flex min-h-9 flex-wrap items-center gap-x-3 gap-y-1 py-0.5 pr-6 pl-[46px] max-sm:px-4 max-sm:py-2"
           >
             {doneTonight ? (
               <>
@@ -46,7 +46,7 @@ export function RoundChores({ chores, larder, night }: Props) {
               </>
             ) : (
               <>
-                <span className="min-w-0 flex-1 basis-60">
+                <span className="min-w-0 flex-1 basis-60 max-sm:basis-full">
                   <b className="font-semibold">{chore.plan.title}</b>
                   <small className="ml-2 text-13 text-muted max-sm:ml-0 max-sm:block">
                     {about(chore, night)}

@@ -29,7 +29,7 @@ export function FindDialog({ onClose }: { onClose: () => void }) {
     }
   };
   return (
-    <Dialog title="Find an animal" onClose={onClose}>
+    <Dialog title="Find an animal" grows onClose={onClose}>
       <input
         className="field"
         value={text}
