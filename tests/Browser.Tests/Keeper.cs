@@ -103,6 +103,20 @@ internal sealed class Keeper : IDisposable
             $"“{text}” to press in {within}"
         );
 
+    /// <summary>Presses the button that is called so, words for screen readers included.</summary>
+    public void PressNamed(string name) =>
+        Wait(
+            () =>
+            {
+                var found = driver
+                    .FindElements(By.TagName("button"))
+                    .FirstOrDefault(b => b.Displayed && b.GetDomProperty("textContent")?.Trim() == name);
+                found?.Click();
+                return found is not null;
+            },
+            $"the button “{name}”"
+        );
+
     /// <summary>Types into the field with a label.</summary>
     public void Type(string label, string text)
     {

@@ -190,6 +190,23 @@ public class WholeRoomTests
         Assert.EndsWith(scorpion.StockId.ToString(), label.Path, StringComparison.Ordinal);
     }
 
+    [Fact]
+    public void A_label_bears_the_last_pairings_until_a_molt_undoes_them()
+    {
+        var female = new Diary(molts: 9, mature: true).LegSpan(120);
+        string? Paired() =>
+            LabelText
+                .Of(Glance.Of(female.Judge()))
+                .Lines.SingleOrDefault(l => l.StartsWith("paired", StringComparison.Ordinal));
+        Assert.Null(Paired());
+        female.With(30, new Handled(CareAct.Pair)).With(20, new Handled(CareAct.Pair));
+        female.With(12, new Handled(CareAct.Clean)).With(9, new Handled(CareAct.Pair));
+        Assert.Equal("paired 3 Nov 2026, 14 Nov 2026", Paired());
+        // Handbook, pairing: if she molts before laying, the pairing is lost.
+        female.With(2, new Molted());
+        Assert.Null(Paired());
+    }
+
     private static SitterSheet Sheet(bool twoPeople, params Diary[] diaries) =>
         SitterSheet.Of(diaries.Select(d => d.Judge()), twoPeople, Diary.Room());
 

@@ -100,7 +100,11 @@ public sealed record AlmanacPlan(
     }
 
     private static string WaitKey(Glance g, GlanceBand band) =>
-        $"{g.StockId:N}-{(band.Kind == BandKind.FirstMeal ? "firstmeal" : band.Vigil.ToString().ToLowerInvariant())}-{band.Ordinal}";
+        band.Kind == BandKind.FirstMeal
+            ? FirstMealKey(g, band.Ordinal)
+            : $"{g.StockId:N}-{band.Vigil.ToString().ToLowerInvariant()}-{band.Ordinal}";
+
+    private static string FirstMealKey(Glance g, int molts) => $"{g.StockId:N}-firstmeal-{molts}";
 
     private static string Who(Glance g) => $"{g.Place.Code} {g.Name}";
 
@@ -192,6 +196,10 @@ public sealed record AlmanacPlan(
         if (g.LastMolt is { } molted)
         {
             yield return new EndedBand($"{g.StockId:N}-molt-{g.Molts}", Who(g), "molted", molted);
+            if (g.Band is not { Kind: BandKind.FirstMeal })
+            {
+                yield return new EndedBand(FirstMealKey(g, g.Molts), Who(g), "hard again", molted);
+            }
         }
 
         if (g.LeftOn is { } left)

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Vigils;
 
@@ -31,6 +32,7 @@ namespace Husbandry.Journal;
 /// <param name="FangsSeen">Last fang check since the last molt: when, and whether hard.</param>
 /// <param name="LastWater">When water was last given.</param>
 /// <param name="PutOffUntil">Night until which the work was put off.</param>
+/// <param name="Paired">When it was put together with a mate since its last molt, in order; a molt takes what was stored.</param>
 /// <param name="House">What it lives in, once that was measured.</param>
 /// <param name="Departure">How it left, if it did.</param>
 public sealed record Standing(
@@ -57,6 +59,7 @@ public sealed record Standing(
     FangCheckEvent? FangsSeen,
     DateTimeOffset? LastWater,
     DateOnly? PutOffUntil,
+    IReadOnlyList<DateTimeOffset> Paired,
     HouseEvent? House,
     DepartureEvent? Departure
 )
@@ -179,6 +182,7 @@ public sealed record Standing(
                 ],
             },
             PutOff p => this with { PutOffUntil = p.UntilNight },
+            Handled { Care: CareAct.Pair } => this with { Paired = [.. Paired, at] },
             Housed h => this with { House = new HouseEvent(at, h.Enclosure, h.Rehoused ? at : House?.RehousedAt) },
             Departed d => this with { Departure = new DepartureEvent(at, d.Departure, d.Remark) },
             _ => this,
@@ -216,6 +220,7 @@ public sealed record Standing(
                 null,
                 null,
                 null,
+                [],
                 null,
                 null
             )
@@ -305,5 +310,7 @@ public sealed record Standing(
             Untaken = [],
             FangsSeen = null,
             PutOffUntil = null,
+            // The stored sperm goes with the skin: a pairing before a molt counts no more.
+            Paired = [],
         };
 }

@@ -22,6 +22,9 @@ public sealed record LabelText(
     string Path
 )
 {
+    // Two dates fill a line of the smallest label; the earlier ones stand in the journal.
+    private const int PairingsShown = 2;
+
     /// <summary>Writes the label of an animal.</summary>
     public static LabelText Of(Glance g)
     {
@@ -37,6 +40,9 @@ public sealed record LabelText(
         [
             Join(many.Length > 0 ? many : sex, g.Instar ?? ""),
             molted,
+            g.Paired.Count == 0
+                ? ""
+                : $"paired {string.Join(", ", g.Paired.TakeLast(PairingsShown).Select(Wording.LongDate))}",
             g.Quarantine is { } until ? $"apart until {Wording.LongDate(until)}" : "",
             $"here since {Wording.LongDate(g.Came)}",
         ];

@@ -46,6 +46,7 @@ public enum FitWord
 /// <param name="LastMeal">Night of its last meal.</param>
 /// <param name="LastMolt">Night of its last molt.</param>
 /// <param name="Molts">Molts on record here.</param>
+/// <param name="Paired">Nights on which it was put together with a mate since its last molt.</param>
 /// <param name="Band">What is awaited of it.</param>
 /// <param name="EndedWaits">The last waits of it that are over, other than for molts.</param>
 /// <param name="MealDue">Night of its next meal; none while food is hushed.</param>
@@ -82,6 +83,7 @@ public sealed record Glance(
     DateOnly? LastMeal,
     DateOnly? LastMolt,
     int Molts,
+    IReadOnlyList<DateOnly> Paired,
     GlanceBand? Band,
     IReadOnlyList<EndedWait> EndedWaits,
     DateOnly? MealDue,
@@ -135,6 +137,7 @@ public sealed record Glance(
             j.Meal.Value.LastMeal,
             standing.LastMolt is { } molt ? s.Night(molt.When.Middle) : null,
             standing.Molts.Count,
+            [.. standing.Paired.Select(s.Night).Distinct()],
             GlanceBand.Of(j),
             EndedWait.Of(s),
             j.Meal.Value.Due,

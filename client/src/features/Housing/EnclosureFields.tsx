@@ -30,18 +30,6 @@ export const heats: readonly (readonly [Enclosure['heat'], string])[] = [
   ['above', 'From above'],
 ];
 
-export const freshEnclosure: Enclosure = {
-  name: '',
-  widthMm: 0,
-  depthMm: 0,
-  heightMm: 0,
-  substrateMm: 0,
-  vents: 'fewHoles',
-  damp: 'none',
-  heat: 'room',
-  mist: null,
-};
-
 const measures = [
   ['widthMm', 'Width'],
   ['depthMm', 'Front to back'],

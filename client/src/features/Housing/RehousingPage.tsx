@@ -2,12 +2,13 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useNightline, useSettings } from '../../api/queries';
-import { useRehousing } from '../../api/roomQueries';
+import { useRehousing, useShelves } from '../../api/roomQueries';
 import { shortDate } from '../../ui/dates';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
 import { Waiting } from '../../ui/Waiting';
 import { ActDialogFor } from '../Journal/ActDialogFor';
 import { useWhy } from '../Reasons/WhyContext';
+import { proposedFor } from './nextEnclosure';
 
 /** Who needs another enclosure when, and how many of which size to have ready. */
 export function RehousingPage() {
@@ -68,7 +69,8 @@ const least = (c: Schemas['ContainerPlan'], unit: LengthUnit) =>
 
 function Moves({ plan, unit, tonight }: Props) {
   const { toggle } = useWhy();
-  const [moving, setMoving] = useState<string | null>(null);
+  const sizes = useShelves().data?.sizes;
+  const [moving, setMoving] = useState<Schemas['RehouseNeed'] | null>(null);
   return (
     <section aria-label="Moves">
       <h2 className="mb-1 text-18">Moves, the earliest first</h2>
@@ -117,14 +119,21 @@ function Moves({ plan, unit, tonight }: Props) {
               {need.waits !== '' && <small className="block text-13 text-hush">{need.waits}</small>}
             </div>
             {need.from !== null && need.from <= tonight && (
-              <button type="button" className="act px-3" onClick={() => setMoving(need.stockId)}>
+              <button type="button" className="act px-3" onClick={() => setMoving(need)}>
                 Moved<span className="sr-only">: {need.name}</span>
               </button>
             )}
           </li>
         ))}
       </ul>
-      {moving !== null && <ActDialogFor stockId={moving} kind="housed" onClose={() => setMoving(null)} />}
+      {moving !== null && sizes !== undefined && (
+        <ActDialogFor
+          stockId={moving.stockId}
+          kind="housed"
+          start={{ kind: 'housed', enclosure: proposedFor(moving, sizes), rehoused: true }}
+          onClose={() => setMoving(null)}
+        />
+      )}
     </section>
   );
 }

@@ -3,13 +3,16 @@ import { type Act, Refusal } from '../../api/client';
 import { useNightline, useSettings } from '../../api/queries';
 import { Dialog } from '../../ui/Dialog';
 import { Choice, FormError, TextField } from '../../ui/Field';
-import { ActFields, type ActSubject, draftOf, type Draft, finish } from './ActFields';
+import { type ActSubject, draftOf, type Draft, finish } from './actDraft';
+import { ActFields } from './ActFields';
 import type { ActOf, FormKind } from './acts';
 import { useDone } from './DoneContext';
 
 export interface ActDialogProps {
   subject: ActSubject;
   kind: FormKind;
+  /** What the form holds when it opens; else the usual. */
+  start?: ActOf<FormKind>;
   /** An entry that is being corrected. */
   corrects?: { id: string; act: ActOf<FormKind>; night: string; notBefore: string | null };
   onClose: () => void;
@@ -34,12 +37,12 @@ const titles: Record<FormKind, string> = {
 type Timing = 'tonight' | 'night' | 'between';
 
 /** The form of one entry, new or corrected. */
-export function ActDialog({ subject, kind, corrects, onClose }: ActDialogProps) {
+export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialogProps) {
   const settings = useSettings();
   const tonight = useNightline().data?.tonight;
   const unit = settings.data?.settings.unit ?? 'mm';
   const { log } = useDone();
-  const [draft, setDraft] = useState<Draft>(() => draftOf(kind, subject, unit, corrects?.act));
+  const [draft, setDraft] = useState<Draft>(() => draftOf(kind, subject, unit, corrects?.act ?? start));
   const [timing, setTiming] = useState<Timing>(
     corrects === undefined ? 'tonight' : corrects.notBefore === null ? 'night' : 'between',
   );

@@ -1,7 +1,7 @@
 import type { AnimalView, Schemas } from '../../api/client';
 import { useAnimal, useRulebook, useSettings } from '../../api/queries';
 import { ActDialog, type ActDialogProps } from './ActDialog';
-import type { ActSubject } from './ActFields';
+import type { ActSubject } from './actDraft';
 
 /** The animal as its entry forms need it. */
 export const subjectOf = (animal: AnimalView, group: Schemas['GroupView'] | undefined): ActSubject => ({

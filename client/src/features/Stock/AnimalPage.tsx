@@ -1,9 +1,7 @@
 import { Link, useParams } from 'react-router';
 import type { AnimalView, Reason } from '../../api/client';
 import { useAnimal, useSettings } from '../../api/queries';
-import { dayDate, shortDate, toDays } from '../../ui/dates';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
-import { Lantern } from '../../ui/Lantern';
 import { useKeys } from '../../ui/useKeys';
 import { Waiting } from '../../ui/Waiting';
 import { AppetitePanel } from '../Feeding/AppetitePanel';
@@ -17,8 +15,7 @@ import { useWhy, whyAnimal } from '../Reasons/WhyContext';
 import { EndsChart } from '../Vigils/EndsChart';
 import { EvidenceLadder } from '../Vigils/EvidenceLadder';
 import { MoltCloseUp } from '../Vigils/MoltCloseUp';
-import { AnimalActs } from './AnimalActs';
-import { hazardWord } from './words';
+import { AnimalHead } from './AnimalHead';
 
 /** One animal: its life, what is awaited, what may be done. */
 export function AnimalPage() {
@@ -48,7 +45,7 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   const fed = animal.hush.find((line) => line.act === 'feedDead')?.verdict !== 'never';
   return (
     <>
-      <Head animal={animal} />
+      <AnimalHead animal={animal} />
       <div className="grid grid-cols-[1.28fr_1fr] gap-x-9 border-t border-line px-6 pt-2 max-lg:grid-cols-1 max-sm:px-4">
         <LifelineDrawing animal={animal} unit={unit} />
         <MoltCloseUp animal={animal} unit={unit} />
@@ -232,81 +229,6 @@ function SectionHead({ id, title, note = '', onWhy, second = false, small = fals
         ?
       </button>
     </h2>
-  );
-}
-
-function Head({ animal }: { animal: AnimalView }) {
-  const facts = [
-    animal.phaseWord,
-    [animal.details.sex === 'unknown' ? 'sex unknown' : animal.details.sex, animal.stageWord, animal.instar]
-      .filter(Boolean)
-      .join(', '),
-    animal.lastMolt === null
-      ? 'no molt on record'
-      : `${toDays(animal.tonight) - toDays(animal.lastMolt)} nights since the molt of ${shortDate(animal.lastMolt, animal.tonight)}`,
-    animal.meal.value.lastMeal === null
-      ? 'not fed here yet'
-      : `last fed ${dayDate(animal.meal.value.lastMeal)}`,
-  ];
-  return (
-    <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-3 pb-2.5 max-sm:px-4">
-      <Lantern
-        shutters={animal.shutters}
-        lit={animal.line.state === 'due'}
-        className="size-11 max-sm:self-start"
-      />
-      <div className="min-w-0 flex-1 basis-60">
-        <h1 className="text-30 leading-none max-sm:text-[24px]">
-          {animal.details.nickname}
-          {animal.details.kind !== 'specimen' && (
-            <span className="text-22 text-muted"> × {animal.details.count}</span>
-          )}
-          <i className="ml-2.5 font-text text-18 font-normal tracking-normal text-muted max-sm:ml-0 max-sm:mt-1 max-sm:block max-sm:text-15">
-            {animal.species}
-          </i>
-        </h1>
-        <p className="mt-1.5 flex flex-wrap text-muted">
-          <span className="code text-ink after:mx-1.5 after:font-normal after:text-edge after:content-['|']">
-            {animal.place}
-          </span>
-          {facts.map((fact, k) => (
-            <span
-              key={fact}
-              className={`not-last:after:mx-1.5 not-last:after:text-edge not-last:after:content-['|'] ${k === 0 ? 'font-semibold text-ink' : ''}`}
-            >
-              {fact}
-            </span>
-          ))}
-        </p>
-        {animal.hazard !== null && (
-          <p className="mt-1 font-semibold text-ember">{hazardWord[animal.hazard]}</p>
-        )}
-        <p className="mt-1 flex flex-wrap gap-x-4 text-13 text-muted">
-          {(animal.details.tags ?? []).length > 0 && <span>{animal.details.tags?.join(' · ')}</span>}
-          <Link to={`/stock/${animal.stockId}/card`} className="linkish">
-            Care card
-          </Link>
-          <Link to="/paper/labels" state={{ stockIds: [animal.stockId] }} className="linkish">
-            Label
-          </Link>
-        </p>
-        {animal.departure !== null && (
-          <p className="mt-1 text-lamptext">
-            Left the collection {shortDate(animal.departure.at.slice(0, 10), animal.tonight)}
-            {animal.departure.remark === null ? '' : `: ${animal.departure.remark}`}
-          </p>
-        )}
-      </div>
-      <div className="flex flex-wrap items-center gap-1.5 text-13">
-        {animal.departure === null ? (
-          <AnimalActs animal={animal} />
-        ) : (
-          <Link to={`/stock/${animal.stockId}/edit`} className="linkish px-2 py-2">
-            Change details
-          </Link>
-        )}
-      </div>
-    </header>
   );
 }
 

@@ -1,0 +1,119 @@
+import { describe, expect, it } from 'vitest';
+import { Refusal } from '../../api/client';
+import { type ActSubject, draftOf, finish } from './actDraft';
+import type { FormKind } from './acts';
+
+const subject: ActSubject = {
+  stockId: 'a',
+  name: 'Tansy',
+  code: 'A1·03',
+  species: 'Tliltocatl albopilosus',
+  group: 'tarantula',
+  many: false,
+  vials: null,
+  parts: ['legSpan', 'carapace'],
+  hush: [],
+  mature: false,
+  hasMolted: true,
+  count: 1,
+  tonight: '2026-11-23',
+  enclosure: null,
+  offer: {
+    feederId: 'cricket',
+    sizeClassId: 'medium',
+    count: 2,
+    preparation: 'preKilled',
+    what: '2 pre-killed medium crickets',
+    animals: 2,
+    serving: '',
+  },
+};
+
+const kinds: FormKind[] = [
+  'offered',
+  'signSeen',
+  'molted',
+  'measured',
+  'moved',
+  'counted',
+  'handled',
+  'limbNoted',
+  'sexSeen',
+  'noted',
+  'putOff',
+  'housed',
+  'departed',
+];
+
+describe('a form to begin with', () => {
+  it('is of the kind that was asked for, whichever that is', () => {
+    for (const kind of kinds) {
+      expect(draftOf(kind, subject, 'mm').act.kind).toBe(kind);
+    }
+  });
+
+  it('holds what the core would offer', () => {
+    expect(draftOf('offered', subject, 'mm')).toEqual({
+      act: {
+        kind: 'offered',
+        feederId: 'cricket',
+        sizeClassId: 'medium',
+        count: 2,
+        preparation: 'preKilled',
+        outcome: 'eaten',
+        leftIn: null,
+      },
+      number: '2',
+    });
+    const broodUnsized = draftOf('offered', { ...subject, offer: null, count: 40 }, 'mm');
+    expect(broodUnsized.number).toBe('40');
+  });
+
+  it('measures its size first, and holds no number that nobody measured', () => {
+    expect(draftOf('measured', subject, 'mm')).toMatchObject({ act: { part: 'legSpan' }, number: '' });
+  });
+
+  it('of a correction holds what it corrects, in the unit of the room', () => {
+    const former = {
+      kind: 'measured',
+      part: 'carapace',
+      lengthMm: 25.4,
+      fromExuvia: true,
+      errorMm: null,
+      pictureId: null,
+    } as const;
+    expect(draftOf('measured', subject, 'in', former)).toEqual({ act: former, number: '1' });
+  });
+
+  it('puts off by three nights, over the end of a month', () => {
+    expect(draftOf('putOff', { ...subject, tonight: '2026-11-29' }, 'mm').act).toMatchObject({
+      untilNight: '2026-12-02',
+    });
+  });
+});
+
+describe('a finished form', () => {
+  const number = (kind: FormKind, text: string, unit: 'mm' | 'cm' | 'in' = 'mm') =>
+    finish({ ...draftOf(kind, subject, unit), number: text }, unit);
+
+  it('counts in whole numbers and refuses anything else at the field', () => {
+    expect(number('counted', ' 12 ')).toMatchObject({ kind: 'counted', count: 12 });
+    for (const text of ['', ' ', 'two', '2.5', '1e']) {
+      const refused = number('offered', text);
+      expect(refused).toBeInstanceOf(Refusal);
+      expect(refused instanceof Refusal && refused.for('count')).toBe('Write a whole number.');
+    }
+  });
+
+  it('measures in the unit of the room and sends millimetres', () => {
+    expect(number('measured', '6', 'cm')).toMatchObject({ lengthMm: 60 });
+    expect(number('measured', '1', 'in')).toMatchObject({ lengthMm: 25.4 });
+    const refused = number('measured', 'wide', 'cm');
+    expect(refused instanceof Refusal && refused.for('lengthMm')).toBe('Write a number in cm.');
+  });
+
+  it('of words is sent as it stands', () => {
+    const draft = draftOf('noted', subject, 'mm');
+    expect(finish(draft, 'mm')).toBe(draft.act);
+  });
+});

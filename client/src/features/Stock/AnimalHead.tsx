@@ -1,0 +1,82 @@
+import { Link } from 'react-router';
+import type { AnimalView } from '../../api/client';
+import { dayDate, shortDate, toDays } from '../../ui/dates';
+import { Lantern } from '../../ui/Lantern';
+import { AnimalActs } from './AnimalActs';
+import { hazardWord } from './words';
+
+/** Who it is, how it is tonight, and what can be logged of it. */
+export function AnimalHead({ animal }: { animal: AnimalView }) {
+  const facts = [
+    animal.phaseWord,
+    [animal.details.sex === 'unknown' ? 'sex unknown' : animal.details.sex, animal.stageWord, animal.instar]
+      .filter(Boolean)
+      .join(', '),
+    animal.lastMolt === null
+      ? 'no molt on record'
+      : `${toDays(animal.tonight) - toDays(animal.lastMolt)} nights since the molt of ${shortDate(animal.lastMolt, animal.tonight)}`,
+    animal.meal.value.lastMeal === null
+      ? 'not fed here yet'
+      : `last fed ${dayDate(animal.meal.value.lastMeal)}`,
+  ];
+  return (
+    <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-3 pb-2.5 max-sm:px-4">
+      <Lantern
+        shutters={animal.shutters}
+        lit={animal.line.state === 'due'}
+        className="size-11 max-sm:self-start"
+      />
+      <div className="min-w-0 flex-1 basis-60">
+        <h1 className="text-30 leading-none max-sm:text-[24px]">
+          {animal.details.nickname}
+          {animal.details.kind !== 'specimen' && (
+            <span className="text-22 text-muted"> × {animal.details.count}</span>
+          )}
+          <i className="ml-2.5 font-text text-18 font-normal tracking-normal text-muted max-sm:ml-0 max-sm:mt-1 max-sm:block max-sm:text-15">
+            {animal.species}
+          </i>
+        </h1>
+        <p className="mt-1.5 flex flex-wrap text-muted">
+          <span className="code text-ink after:mx-1.5 after:font-normal after:text-edge after:content-['|']">
+            {animal.place}
+          </span>
+          {facts.map((fact, k) => (
+            <span
+              key={fact}
+              className={`not-last:after:mx-1.5 not-last:after:text-edge not-last:after:content-['|'] ${k === 0 ? 'font-semibold text-ink' : ''}`}
+            >
+              {fact}
+            </span>
+          ))}
+        </p>
+        {animal.hazard !== null && (
+          <p className="mt-1 font-semibold text-ember">{hazardWord[animal.hazard]}</p>
+        )}
+        <p className="mt-1 flex flex-wrap gap-x-4 text-13 text-muted">
+          {(animal.details.tags ?? []).length > 0 && <span>{animal.details.tags?.join(' · ')}</span>}
+          <Link to={`/stock/${animal.stockId}/card`} className="linkish">
+            Care card
+          </Link>
+          <Link to="/paper/labels" state={{ stockIds: [animal.stockId] }} className="linkish">
+            Label
+          </Link>
+        </p>
+        {animal.departure !== null && (
+          <p className="mt-1 text-lamptext">
+            Left the collection {shortDate(animal.departure.at.slice(0, 10), animal.tonight)}
+            {animal.departure.remark === null ? '' : `: ${animal.departure.remark}`}
+          </p>
+        )}
+      </div>
+      <div className="flex flex-wrap items-center gap-1.5 text-13">
+        {animal.departure === null ? (
+          <AnimalActs animal={animal} />
+        ) : (
+          <Link to={`/stock/${animal.stockId}/edit`} className="linkish px-2 py-2">
+            Change details
+          </Link>
+        )}
+      </div>
+    </header>
+  );
+}
