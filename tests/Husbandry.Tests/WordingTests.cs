@@ -1,7 +1,9 @@
+using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
 
@@ -70,7 +72,48 @@ public class WordingTests
             { new Departed(DepartureKind.GivenAway, "a school"), "given away: a school" },
             { new FangsChecked(false), "fangs not black yet" },
             { new Watered(WaterKind.Mist), "misted" },
+            { new Watered(WaterKind.Dish), "dish filled" },
+            { new Looked(), "looked: no sign" },
+            { new LeftoversRemoved(), "leftovers taken out" },
+            { new Counted(18), "counted: 18" },
+            {
+                new Offered("roach-nymph", "small", 20, Preparation.Live, OfferOutcome.Eaten, null, [3, 7]),
+                "took 20 small roach nymphs; no. 3, 7 left theirs"
+            },
+            {
+                new Measured(BodyPart.Carapace, 9.24, ErrorMm: 0.31, PictureId: Guid.Empty),
+                "carapace 9.2 mm ± 0.3 mm, in a picture"
+            },
+            { new Handled(CareAct.Pair), "put together with a mate" },
+            { new Handled(CareAct.Dig), "dug up or opened" },
+            { new Began(VigilKind.Surfacing), "buried itself" },
+            { new Ended(VigilKind.Surfacing, VigilEnd.AsHoped), "came up after a molt" },
+            { new Ended(VigilKind.Emergence, VigilEnd.Otherwise), "the pupa failed" },
+            { new Chilled(true), "put into the cold" },
+            { new Chilled(false), "taken out of the cold" },
+            { new LimbNoted("leg 3 left", LimbState.Small), "leg 3 left: grown again, still small" },
+            { new SexSeen(Sex.Female, SexEvidence.ShedSkin), "told as female from the shed skin" },
+            { new Pictured(Guid.Empty, "in its hammock"), "picture: in its hammock" },
+            { new PutOff(new DateOnly(2026, 11, 26), "eggs"), "put off until Thu 26 Nov: eggs" },
+            {
+                new Housed(
+                    new Enclosure("3 L tub", 180, 120, 100, 40, Ventilation.Mesh, DampSide.None, HeatSource.Room, null),
+                    true
+                ),
+                "rehoused into 3 L tub, 180 × 120 mm, 60 mm free height over 40 mm of floor"
+            },
+            { new Withdrawn(Guid.Empty), "an entry taken back" },
         };
+
+    [Fact]
+    public void No_entry_is_called_by_the_name_of_its_class()
+    {
+        var told = Acts.Select(row => row.Data.Item1.GetType()).ToHashSet();
+        var kinds = typeof(Act).Assembly.GetTypes().Where(t => t.IsSubclassOf(typeof(Act))).ToHashSet();
+        // Those in which details stand are told by the tests of the records.
+        kinds.ExceptWith([typeof(Acquired), typeof(DetailsChanged), typeof(Noted)]);
+        Assert.Equal(kinds.Select(k => k.Name).Order(), told.Select(k => k.Name).Order());
+    }
 
     [Theory]
     [MemberData(nameof(Acts))]

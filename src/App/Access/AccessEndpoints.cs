@@ -62,7 +62,7 @@ public static class AccessEndpoints
         CancellationToken cancel
     )
     {
-        context.Response.Headers.CacheControl = "no-store";
+        context.Response.Headers.CacheControl = "no-cache, no-store";
         var tokens = forgery.GetAndStoreTokens(context);
         return new SessionView(
             options.Lan,

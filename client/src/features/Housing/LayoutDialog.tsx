@@ -159,18 +159,19 @@ export function LayoutDialog({ view, unit, onClose }: Props) {
               >
                 {(
                   [
-                    ['number', 'Shelf'],
-                    ['width', 'Width'],
-                    ['height', 'Height'],
-                    ['depth', 'Depth'],
-                    ['slots', 'Places'],
+                    ['number', 'Shelf', 'number'],
+                    ['width', 'Width', 'widthMm'],
+                    ['height', 'Height', 'heightMm'],
+                    ['depth', 'Depth', 'depthMm'],
+                    ['slots', 'Places', 'slots'],
                   ] as const
-                ).map(([key, label]) => (
+                ).map(([key, label, field]) => (
                   <TextField
                     key={key}
                     label={label}
                     inputMode="decimal"
                     value={shelf[key]}
+                    error={refusal?.for(`racks[${k}].shelves[${n}].${field}`)}
                     onChange={(value) => setShelf(k, n, { [key]: value })}
                   />
                 ))}
@@ -182,11 +183,13 @@ export function LayoutDialog({ view, unit, onClose }: Props) {
                   <TextField
                     label="Warmth, noted"
                     value={shelf.heatNote}
+                    error={refusal?.for(`racks[${k}].shelves[${n}].heatNote`)}
                     onChange={(heatNote) => setShelf(k, n, { heatNote })}
                   />
                   <TextField
                     label="Moisture, noted"
                     value={shelf.moistureNote}
+                    error={refusal?.for(`racks[${k}].shelves[${n}].moistureNote`)}
                     onChange={(moistureNote) => setShelf(k, n, { moistureNote })}
                   />
                   <label className="flex min-h-11 cursor-pointer items-center gap-2 text-13">

@@ -1,4 +1,5 @@
 import type { RoundLine, RoundView } from '../../api/client';
+import { useLarderWork } from '../../api/queries';
 import { useRound } from '../../api/roomQueries';
 import { longDate } from '../../ui/dates';
 import { Waiting } from '../../ui/Waiting';
@@ -24,6 +25,13 @@ function Sheet({ round }: { round: RoundView }) {
   const lines = sheetLines(round);
   const numbers = new Map(lines.map((line, k) => [line.stockId, k + 1]));
   const shelves = byShelf(round);
+  const larder = useLarderWork(round.night).data ?? [];
+  const chores = [
+    ...round.chores
+      .filter((c) => !c.doneTonight)
+      .map(({ chore: { plan } }) => (plan.where === '' ? plan.title : `${plan.title}, ${plan.where}`)),
+    ...larder.map((work) => work.text),
+  ];
   return (
     <div className="border-t border-line px-6 pt-3 pb-8 max-sm:px-4 print:border-0 print:p-0 print:text-black">
       <div className="mb-3 flex items-center gap-3 print:hidden">
@@ -121,19 +129,16 @@ function Sheet({ round }: { round: RoundView }) {
           );
         })}
       </table>
-      {round.chores.some((c) => !c.doneTonight) && (
+      {chores.length > 0 && (
         <section className="mt-3">
           <h3 className="text-15">Chores</h3>
           <ul className="text-13">
-            {round.chores
-              .filter((c) => !c.doneTonight)
-              .map((c) => (
-                <li key={c.chore.id} className="flex items-center gap-2 py-0.5">
-                  <span aria-hidden="true" className="inline-block size-3.5 border border-ink" />
-                  {c.chore.plan.title}
-                  {c.chore.plan.where === '' ? '' : `, ${c.chore.plan.where}`}
-                </li>
-              ))}
+            {chores.map((chore) => (
+              <li key={chore} className="flex items-center gap-2 py-0.5">
+                <span aria-hidden="true" className="inline-block size-3.5 border border-ink" />
+                {chore}
+              </li>
+            ))}
           </ul>
         </section>
       )}
