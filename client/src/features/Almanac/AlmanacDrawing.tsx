@@ -3,6 +3,8 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { fromDays, shortDate, toDays } from '../../ui/dates';
 import { Measured } from '../../ui/Measured';
+import { Near } from '../../ui/Near';
+import { builtAtOnce, inParts } from '../../ui/parts';
 import { useIsPhone } from '../../ui/useMedia';
 import type { AlmanacGroup, AlmanacRow } from './almanacGroups';
 
@@ -17,6 +19,7 @@ interface Props {
 export function AlmanacDrawing({ plan, groups }: Props) {
   const phone = useIsPhone();
   const label = phone ? 104 : 236;
+  const vast = plan.bands.length > builtAtOnce;
   return (
     <div className="border-t border-line px-6 pb-4 max-sm:px-4">
       <Measured height={200}>
@@ -54,19 +57,25 @@ export function AlmanacDrawing({ plan, groups }: Props) {
                       {group.rows.length}
                     </span>
                   </h2>
-                  {group.rows.map((row) => (
-                    <div key={row.key} className="flex items-center" style={{ height: rowHeight }}>
-                      <span className="flex-none truncate pr-2 text-13" style={{ width: label }}>
-                        {row.stockId === null ? (
-                          row.who
-                        ) : (
-                          <Link to={`/stock/${row.stockId}`} className="hover:underline">
-                            {row.who}
-                          </Link>
-                        )}
-                      </span>
-                      <Row row={row} width={width - label} at={scale} weeks={weeks} plan={plan} />
-                    </div>
+                  {inParts(group.rows).map((part) => (
+                    <Near key={part[0]?.key} height={part.length * rowHeight} always={!vast}>
+                      {() =>
+                        part.map((row) => (
+                          <div key={row.key} className="flex items-center" style={{ height: rowHeight }}>
+                            <span className="flex-none truncate pr-2 text-13" style={{ width: label }}>
+                              {row.stockId === null ? (
+                                row.who
+                              ) : (
+                                <Link to={`/stock/${row.stockId}`} className="hover:underline">
+                                  {row.who}
+                                </Link>
+                              )}
+                            </span>
+                            <Row row={row} width={width - label} at={scale} weeks={weeks} plan={plan} />
+                          </div>
+                        ))
+                      }
+                    </Near>
                   ))}
                 </section>
               ))}

@@ -2,6 +2,7 @@ import { useRef } from 'react';
 import type { Schemas } from '../../api/client';
 import { LanternShape } from '../../ui/Lantern';
 import { Measured } from '../../ui/Measured';
+import { Near } from '../../ui/Near';
 import { type Carried, codeOf } from './carrying';
 
 type Slot = Schemas['SlotView'];
@@ -10,6 +11,8 @@ interface Props {
   rack: Schemas['RackView'];
   /** Width of the widest shelf of the room, so that all racks are drawn to one scale. */
   widestMm: number;
+  /** Whether the room is so large that only shelves in sight are drawn. */
+  vast: boolean;
   looked: string | null;
   carried: Carried | null;
   onLook: (stockId: string) => void;
@@ -23,11 +26,11 @@ const usual = { slotMm: 130, heightMm: 200 };
 /** Taken for an enclosure that nobody measured; drawn dashed. */
 const guess = { widthMm: 90, heightMm: 110 };
 
-const pixels = { codeRow: 20, shelfBoard: 3, leastHeight: 54 };
+const pixels = { codeRow: 20, shelfBoard: 3, leastHeight: 54, usualHeight: 180 };
 
 /** One rack seen from the front, its shelves and enclosures in true proportion to each other. */
 export function RackDrawing(props: Props) {
-  const { rack, widestMm } = props;
+  const { rack, widestMm, vast } = props;
   return (
     <section aria-label={`Rack ${rack.rack}`} className="mt-3">
       <h2 className="text-18">
@@ -37,14 +40,20 @@ export function RackDrawing(props: Props) {
         )}
       </h2>
       {rack.shelves.map((shelf) => (
-        <Measured key={shelf.code} height={pixels.leastHeight}>
-          {(width) => (
-            <>
-              <ShelfCaption shelf={shelf} />
-              <ShelfDrawing {...props} shelf={shelf} width={width} scale={width / (widestMm + 20)} />
-            </>
-          )}
-        </Measured>
+        <div key={shelf.code} data-shelf={shelf.code}>
+          <Near height={pixels.usualHeight} always={!vast}>
+            {() => (
+              <Measured height={pixels.leastHeight}>
+                {(width) => (
+                  <>
+                    <ShelfCaption shelf={shelf} />
+                    <ShelfDrawing {...props} shelf={shelf} width={width} scale={width / (widestMm + 20)} />
+                  </>
+                )}
+              </Measured>
+            )}
+          </Near>
+        </div>
       ))}
     </section>
   );

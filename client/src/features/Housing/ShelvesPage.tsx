@@ -1,9 +1,10 @@
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useSettings } from '../../api/queries';
 import { useShelves } from '../../api/roomQueries';
 import { shortDate } from '../../ui/dates';
+import { builtAtOnce } from '../../ui/parts';
 import { useKeys } from '../../ui/useKeys';
 import { useIsPhone } from '../../ui/useMedia';
 import { Waiting } from '../../ui/Waiting';
@@ -11,6 +12,7 @@ import { useDone } from '../Journal/DoneContext';
 import { EnclosurePanel } from './EnclosurePanel';
 import { LayoutDialog } from './LayoutDialog';
 import { RackDrawing } from './RackDrawing';
+import { shelfOf } from '../Rounds/shelves';
 import { codeOf, freeOrTaken, type Carried } from './carrying';
 
 /** What stands round the shelves and the planner of moves. */
@@ -73,6 +75,17 @@ function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
     );
   };
 
+  // What is carried stays in sight, also onto a shelf that is not drawn yet.
+  const target = carried?.to;
+  useEffect(() => {
+    const at =
+      target === undefined
+        ? null
+        : (document.querySelector(`[data-place="${target}"]`) ??
+          document.querySelector(`[data-shelf="${shelfOf(target)}"]`));
+    at?.scrollIntoView({ block: 'nearest' });
+  }, [target]);
+
   const step = (columns: number, rows: number) => (event: KeyboardEvent) => {
     if (carried !== null) {
       setCarried({ ...carried, to: freeOrTaken(view, carried.to, columns, rows) });
@@ -126,6 +139,7 @@ function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
             key={rack.rack}
             rack={rack}
             widestMm={widest}
+            vast={slots.length > builtAtOnce}
             looked={looked}
             carried={carried}
             onLook={setLooked}

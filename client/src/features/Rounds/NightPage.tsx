@@ -4,6 +4,8 @@ import type { Schemas } from '../../api/client';
 import { useLarderWork, useNightline, useSettings } from '../../api/queries';
 import { useNightAhead, useNightPast } from '../../api/roomQueries';
 import { longDate, toDays } from '../../ui/dates';
+import { Near } from '../../ui/Near';
+import { builtAtOnce, inParts } from '../../ui/parts';
 import { Waiting } from '../../ui/Waiting';
 import { LarderWorkText } from './LarderWorkRow';
 import { DoneRow } from './QuietRows';
@@ -51,7 +53,15 @@ function Past({ night }: { night: string }) {
             {past.done.length === 0 ? (
               <p className="text-muted">Nothing was logged on that night.</p>
             ) : (
-              past.done.map((done) => <DoneRow key={done.stockId} done={done} keeper={keeper} />)
+              inParts(past.done).map((part) => (
+                <Near
+                  key={part[0]?.stockId}
+                  height={part.length * 32}
+                  always={past.done.length <= builtAtOnce}
+                >
+                  {() => part.map((done) => <DoneRow key={done.stockId} done={done} keeper={keeper} />)}
+                </Near>
+              ))
             )}
           </section>
           <section aria-label="Summary" className="min-w-0">
@@ -95,18 +105,21 @@ function Ahead({ night }: { night: string }) {
             </ul>
           )}
           {groups(ahead.lines, (line) => shelfOf(line.place)).map(([shelf, lines]) => (
-            <section
-              key={shelf}
-              aria-label={`Shelf ${shelf}`}
-              className="grid grid-cols-[56px_minmax(0,1fr)] border-b border-line"
-            >
-              <h2 className="pt-1 pl-6 text-18 font-medium max-sm:pl-4">{shelf}</h2>
-              <ul className="divide-y divide-line">
-                {lines.map((line) => (
-                  <Planned key={line.stockId} line={line} />
-                ))}
-              </ul>
-            </section>
+            <Near key={shelf} height={lines.length * 33} always={ahead.lines.length <= builtAtOnce}>
+              {() => (
+                <section
+                  aria-label={`Shelf ${shelf}`}
+                  className="grid grid-cols-[56px_minmax(0,1fr)] border-b border-line"
+                >
+                  <h2 className="pt-1 pl-6 text-18 font-medium max-sm:pl-4">{shelf}</h2>
+                  <ul className="divide-y divide-line">
+                    {lines.map((line) => (
+                      <Planned key={line.stockId} line={line} />
+                    ))}
+                  </ul>
+                </section>
+              )}
+            </Near>
           ))}
         </div>
       )}

@@ -85,7 +85,7 @@ function Drawing({ data, width, lanes, height, phone }: DrawingProps) {
           (day) =>
             (day + 3) % 7 === 0 &&
             Math.abs(scale(day) - tonight) > 62 &&
-            scale(day) < width - (left > 0 ? 126 : 16) &&
+            scale(day) < width - (left > 0 ? 112 + 7 * String(left).length : 16) &&
             scale(day) > 16,
         )
         .map((day) => (

@@ -235,7 +235,7 @@ function ShelfSection({ shelf, selected, onSelect, onBatch }: SectionProps) {
     >
       <div className="pl-6 max-sm:flex max-sm:items-baseline max-sm:gap-3 max-sm:px-4 max-sm:pt-2">
         <h2
-          className={`font-medium max-sm:pb-0.5 ${out ? 'pt-3 text-13 text-lamptext max-sm:pt-0' : 'pt-2 text-22 max-sm:pt-0 max-sm:text-18'}`}
+          className={`font-medium max-sm:pb-0.5 ${out ? 'pt-3 text-13 text-lamptext max-sm:pt-0' : `pt-2 max-sm:pt-0 max-sm:text-18 ${shelf.code.length > 2 ? 'text-18' : 'text-22'}`}`}
         >
           {shelf.code}
         </h2>
