@@ -223,6 +223,10 @@ public class WholeRoomTests
         Assert.Equal("Put water within reach at once, then call", sheet.Lines.Single(l => l.Act == RoundAct.Help).Do);
         Assert.Equal(premolt.StockId, Assert.Single(sheet.LeaveShut).StockId);
         Assert.Equal(1, sheet.LeftOut);
+        // Who has never held a brush to a tarantula is told what its hairs do.
+        var hairy = RuleSet.Shipped.Profile("tliltocatl-albopilosus")!.Hazard!.Value;
+        Assert.Equal(Hazard.IrritantHairs, hairy);
+        Assert.All(sheet.Lines, l => Assert.Equal(hairy, l.Hazard));
     }
 
     [Fact]

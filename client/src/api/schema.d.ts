@@ -5478,6 +5478,7 @@ export interface components {
             do: string;
             /** @description How to serve it, or what to mind. */
             note: string;
+            hazard: null | components["schemas"]["Hazard"];
             /** @description Whether a second person must stand by. */
             twoPeople: boolean;
             offer: null | components["schemas"]["MealOffer"];

@@ -28,6 +28,7 @@ public enum SitterTick
 /// <param name="Act">The act: water, feed, or leftovers out.</param>
 /// <param name="Do">What to do, in plain words.</param>
 /// <param name="Note">How to serve it, or what to mind.</param>
+/// <param name="Hazard">What it can do to people; none for most.</param>
 /// <param name="TwoPeople">Whether a second person must stand by.</param>
 /// <param name="Offer">What to offer, when the act is to feed.</param>
 public sealed record SitterLine(
@@ -38,6 +39,7 @@ public sealed record SitterLine(
     RoundAct Act,
     string Do,
     string Note,
+    Hazard? Hazard,
     bool TwoPeople,
     MealOffer? Offer
 );
@@ -157,6 +159,7 @@ public sealed record SitterSheet(
             line.Act == RoundAct.Feed ? line.Offer!.Serving
                 : line.Act == RoundAct.Help ? line.Detail
                 : "",
+            line.Hazard,
             venom,
             line.Offer
         );

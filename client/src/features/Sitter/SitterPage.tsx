@@ -8,6 +8,7 @@ import { Dialog } from '../../ui/Dialog';
 import { Field, FormError } from '../../ui/Field';
 import { Lantern } from '../../ui/Lantern';
 import { Waiting } from '../../ui/Waiting';
+import { hazardWord } from '../Stock/words';
 
 /** What somebody who minds the room sees: tonight's safe acts, what to leave shut, whom to call. */
 export function SitterPage() {
@@ -149,9 +150,7 @@ function Line({ line, busy, onTick, onWrong }: LineProps) {
       </div>
       <p className="mt-1 text-16 font-semibold">{line.do}</p>
       {line.note !== '' && <p className="text-soft">{line.note}</p>}
-      {line.twoPeople && (
-        <p className="font-semibold text-ember">Two people. Dangerous venom, no bare hands, long forceps.</p>
-      )}
+      {line.hazard !== null && <p className="font-semibold text-ember">{hazardWord[line.hazard]}</p>}
       <div className="mt-2 flex flex-wrap gap-2">
         <button type="button" className="act act-first px-5" disabled={busy} onClick={() => onTick('done')}>
           {line.act === 'feed' ? 'Put in' : 'Done'}
