@@ -24,16 +24,20 @@ public class AlmanacTests
     private static DateOnly Tonight => Diary.Room().Tonight;
 
     [Fact]
-    public void A_first_meal_is_awaited_after_the_molt_and_over_once_it_may_eat()
+    public void A_first_meal_is_awaited_after_the_molt_and_over_once_it_has_eaten()
     {
         var diary = new Diary(molts: 5).LegSpan(60).With(1, new Molted());
         var soft = Plan(diary);
         var meal = Assert.Single(soft.Bands, b => b.Kind == AlmanacKind.FirstMeal);
         Assert.DoesNotContain(soft.Ended, e => e.Key == meal.Key);
         Assert.Contains(soft.Ended, e => e.Label == "molted");
-        var later = Plan(diary.With(-16, new FangsChecked(true)), Diary.Evening.AddDays(20));
-        Assert.DoesNotContain(later.Bands, b => b.Key == meal.Key);
-        Assert.Contains(later.Ended, e => e.Key == meal.Key && e.Label == "hard again");
+        diary.With(-16, new FangsChecked(true));
+        var hard = Plan(diary, Diary.Evening.AddDays(17));
+        Assert.DoesNotContain(hard.Bands, b => b.Key == meal.Key);
+        Assert.DoesNotContain(hard.Ended, e => e.Key == meal.Key);
+        var ate = Plan(diary.Ate(-18).Ate(-19), Diary.Evening.AddDays(20));
+        var ended = Assert.Single(ate.Ended, e => e.Key == meal.Key);
+        Assert.Equal(("eats again", Tonight.AddDays(18)), (ended.Label, ended.On));
     }
 
     [Fact]

@@ -196,9 +196,9 @@ public sealed record AlmanacPlan(
         if (g.LastMolt is { } molted)
         {
             yield return new EndedBand($"{g.StockId:N}-molt-{g.Molts}", Who(g), "molted", molted);
-            if (g.Band is not { Kind: BandKind.FirstMeal })
+            if (g.AteAgain is { } night && g.Band is not { Kind: BandKind.FirstMeal })
             {
-                yield return new EndedBand(FirstMealKey(g, g.Molts), Who(g), "hard again", molted);
+                yield return new EndedBand(FirstMealKey(g, g.Molts), Who(g), "eats again", night);
             }
         }
 

@@ -46,6 +46,7 @@ public enum FitWord
 /// <param name="LastMeal">Night of its last meal.</param>
 /// <param name="LastMolt">Night of its last molt.</param>
 /// <param name="Molts">Molts on record here.</param>
+/// <param name="AteAgain">Night of its first meal since the last molt, as far back as meals are remembered.</param>
 /// <param name="Paired">Nights on which it was put together with a mate since its last molt.</param>
 /// <param name="Band">What is awaited of it.</param>
 /// <param name="EndedWaits">The last waits of it that are over, other than for molts.</param>
@@ -83,6 +84,7 @@ public sealed record Glance(
     DateOnly? LastMeal,
     DateOnly? LastMolt,
     int Molts,
+    DateOnly? AteAgain,
     IReadOnlyList<DateOnly> Paired,
     GlanceBand? Band,
     IReadOnlyList<EndedWait> EndedWaits,
@@ -137,6 +139,9 @@ public sealed record Glance(
             j.Meal.Value.LastMeal,
             standing.LastMolt is { } molt ? s.Night(molt.When.Middle) : null,
             standing.Molts.Count,
+            standing.LastMolt is { } skin && standing.Meals.FirstOrDefault(m => m.At > skin.When.To) is { } meal
+                ? s.Night(meal.At)
+                : null,
             [.. standing.Paired.Select(s.Night).Distinct()],
             GlanceBand.Of(j),
             EndedWait.Of(s),
