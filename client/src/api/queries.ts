@@ -256,17 +256,20 @@ export const useFeeders = () =>
 function useAfterLarder() {
   const client = useQueryClient();
   return async () => {
-    for (const key of ['round', 'animal']) {
+    for (const key of ['round', 'animal', 'larderWork']) {
       void client.invalidateQueries({ queryKey: [key] });
     }
     await client.invalidateQueries({ queryKey: ['larder'] });
   };
 }
 
-/** What falls on a night at the larder. Asked apart from the round, which must not wait for the larder's plan. */
+/**
+ * What falls on a night at the larder. Asked apart from the round, which must not wait for the larder's plan, and not anew
+ * with every meal that is logged: the plan is dear in a large room, and one meal hardly moves it.
+ */
 export const useLarderWork = (night: string) =>
   useQuery({
-    queryKey: ['larder', 'work', night],
+    queryKey: ['larderWork', night],
     queryFn: () => take(api.GET('/api/larder/work', { params: { query: { night } } })),
     staleTime: 60_000,
   });

@@ -38,9 +38,14 @@ export function useLive(enabled: boolean): void {
         told.stock.forEach((id) => void client.invalidateQueries({ queryKey: ['animal', id] }));
         void afterJournal(client);
       } else {
-        void client.invalidateQueries({ queryKey: [told.what] });
-        void client.invalidateQueries({ queryKey: ['round'] });
-        void client.invalidateQueries({ queryKey: ['almanac'] });
+        for (const key of [
+          told.what,
+          ...(told.what === 'larder' ? ['larderWork'] : []),
+          'round',
+          'almanac',
+        ]) {
+          void client.invalidateQueries({ queryKey: [key] });
+        }
       }
     };
     return () => source.close();
