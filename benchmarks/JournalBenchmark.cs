@@ -83,21 +83,12 @@ internal static class JournalBenchmark
         return new LanternDb(options.Options);
     }
 
-    internal static async Task FillAsync(string path, int animals, int entriesEach, DateTimeOffset now)
+    internal static Task FillAsync(string path, int animals, int entriesEach, DateTimeOffset now) =>
+        RawEntries.WriteAsync(path, add => FillAsync(add, animals, entriesEach, now));
+
+    private static async Task FillAsync(RawEntries.Add add, int animals, int entriesEach, DateTimeOffset now)
     {
-        await using var connection = new SqliteConnection($"Data Source={path}");
-        await connection.OpenAsync();
-        await using var transaction = connection.BeginTransaction();
-        await using var insert = connection.CreateCommand();
-        insert.CommandText =
-            "INSERT INTO Entries (Id, StockId, FromTicks, ToTicks, WrittenTicks, WrittenBy, Act) VALUES ($id, $stock, $t, $t, $t, 'Keeper', $act)";
-        var (id, stock, ticks, act) = (
-            insert.Parameters.Add("$id", SqliteType.Text),
-            insert.Parameters.Add("$stock", SqliteType.Text),
-            insert.Parameters.Add("$t", SqliteType.Integer),
-            insert.Parameters.Add("$act", SqliteType.Text)
-        );
-        var ids = Enumerable.Range(0, animals).Select(_ => Guid.NewGuid().ToString().ToUpperInvariant()).ToList();
+        var ids = Enumerable.Range(0, animals).Select(_ => Guid.NewGuid()).ToList();
         var came = LedgerJson.Write(
             new Acquired(Details(DateOnly.FromDateTime(now.AddDays(-entriesEach - 2).DateTime)), new Place("A", 1, 1))
         );
@@ -115,18 +106,15 @@ internal static class JournalBenchmark
         {
             for (var k = 0; k < animals; k++)
             {
-                id.Value = Guid.NewGuid().ToString().ToUpperInvariant();
-                stock.Value = ids[k];
-                ticks.Value = now.AddDays(day - entriesEach).UtcTicks;
-                act.Value =
+                await add(
+                    ids[k],
+                    now.AddDays(day - entriesEach),
                     day == 0 ? came
-                    : day % 40 == 39 ? molted
-                    : daily[(day + k) % daily.Length];
-                await insert.ExecuteNonQueryAsync();
+                        : day % 40 == 39 ? molted
+                        : daily[(day + k) % daily.Length]
+                );
             }
         }
-
-        await transaction.CommitAsync();
     }
 
     /// <summary>Every row in the order of the replay, every column taken out and nothing done with it.</summary>

@@ -118,7 +118,7 @@ public sealed class EveryAddressTests : IDisposable
     }
 
     [Fact]
-    public async Task Addresses_of_nothing_are_not_found_or_refused()
+    public async Task Addresses_of_nothing_never_fail_the_server()
     {
         using var http = app.CreateClient();
         foreach (var (method, path, _) in (await OperationsAsync()).Where(o => o.Path.Contains('{')))
@@ -134,7 +134,7 @@ public sealed class EveryAddressTests : IDisposable
     }
 
     [Fact]
-    public async Task Queries_of_nonsense_are_refused_by_their_name()
+    public async Task Queries_of_nonsense_never_fail_the_server()
     {
         using var http = app.CreateClient();
         foreach (var (method, path, operation) in await OperationsAsync())

@@ -134,7 +134,7 @@ public sealed class RoomPlanTests() : BrowserRoom(demo: true)
     }
 
     [Fact]
-    public void A_pairing_that_was_logged_stands_on_the_label()
+    public void A_pairing_is_logged_among_what_is_done_to_it()
     {
         OpenAnimal("Moss");
         Keeper.Keys("e");
@@ -142,10 +142,5 @@ public sealed class RoomPlanTests() : BrowserRoom(demo: true)
         Keeper.Press("Put together with a mate", Form);
         Keeper.Press("Log it", Form);
         Keeper.SeeText("main", "put together with a mate");
-        var label = (string)
-            Keeper.RunAsync(
-                "const done = arguments[arguments.length - 1]; fetch(location.pathname.replace('/stock/', '/api/stock/')).then((r) => r.json()).then((a) => done(JSON.stringify(a.journal[0].act)))"
-            )!;
-        Assert.Contains("pair", label, StringComparison.Ordinal);
     }
 }

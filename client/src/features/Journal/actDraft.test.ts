@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { Refusal } from '../../api/client';
 import { type ActSubject, draftOf, finish } from './actDraft';
-import type { FormKind } from './acts';
+import { type FormKind, formKinds } from './acts';
 
 const subject: ActSubject = {
   stockId: 'a',
@@ -29,25 +29,9 @@ const subject: ActSubject = {
   },
 };
 
-const kinds: FormKind[] = [
-  'offered',
-  'signSeen',
-  'molted',
-  'measured',
-  'moved',
-  'counted',
-  'handled',
-  'limbNoted',
-  'sexSeen',
-  'noted',
-  'putOff',
-  'housed',
-  'departed',
-];
-
 describe('a form to begin with', () => {
   it('is of the kind that was asked for, whichever that is', () => {
-    for (const kind of kinds) {
+    for (const kind of formKinds) {
       expect(draftOf(kind, subject, 'mm').act.kind).toBe(kind);
     }
   });

@@ -4,20 +4,23 @@ export type ActKind = Act['kind'];
 export type ActOf<K extends ActKind> = Extract<Act, { kind: K }>;
 
 /** Kinds of entries that have a form of their own. */
-export type FormKind =
-  | 'offered'
-  | 'signSeen'
-  | 'molted'
-  | 'measured'
-  | 'moved'
-  | 'counted'
-  | 'handled'
-  | 'limbNoted'
-  | 'sexSeen'
-  | 'noted'
-  | 'putOff'
-  | 'housed'
-  | 'departed';
+export const formKinds = [
+  'offered',
+  'signSeen',
+  'molted',
+  'measured',
+  'moved',
+  'counted',
+  'handled',
+  'limbNoted',
+  'sexSeen',
+  'noted',
+  'putOff',
+  'housed',
+  'departed',
+] as const satisfies readonly ActKind[];
+
+export type FormKind = (typeof formKinds)[number];
 
 export const outcomes: readonly (readonly [Schemas['OfferOutcome'], string])[] = [
   ['eaten', 'Eaten'],
@@ -83,19 +86,4 @@ export const strengthWord: Record<Schemas['SignStrength'], string> = {
 };
 
 /** Whether an act has a form in which it can be corrected. */
-export const hasForm = (act: Act): act is ActOf<FormKind> =>
-  [
-    'offered',
-    'signSeen',
-    'molted',
-    'measured',
-    'moved',
-    'counted',
-    'handled',
-    'limbNoted',
-    'sexSeen',
-    'noted',
-    'putOff',
-    'housed',
-    'departed',
-  ].includes(act.kind);
+export const hasForm = (act: Act): act is ActOf<FormKind> => formKinds.some((kind) => kind === act.kind);

@@ -41,7 +41,8 @@ export function Cultures({ cultures, tonight }: { cultures: readonly Culture[]; 
               <span className="block text-12 text-muted">{words(culture, tonight)}</span>
               {culture.quarantineUntil !== null && culture.quarantineUntil >= tonight && (
                 <span className="block text-12 font-semibold text-ember">
-                  mites: keep apart and last until {shortDate(culture.quarantineUntil, tonight)}
+                  mites: throw it away, or keep it apart and last until{' '}
+                  {shortDate(culture.quarantineUntil, tonight)}
                 </span>
               )}
             </span>
