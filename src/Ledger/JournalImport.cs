@@ -14,8 +14,8 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
 
     /// <summary>
     /// Writes many entries of many animals at once, all or nothing within the caller's transaction, and folds their
-    /// standings. Each animal's entries are checked in the order in which they happened; entries whose ids are there
-    /// already are passed over.
+    /// standings. Each animal's entries are checked in the order in which they were written, as they were when they were
+    /// accepted; entries whose ids are there already are passed over.
     /// </summary>
     /// <returns>What was added, or what is wrong, each problem naming the animal.</returns>
     public async Task<LoadedRoom> ImportAsync(
@@ -91,27 +91,34 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
 
     private const int MostProblems = 50;
 
-    /// <summary>What is wrong with an animal's fresh entries, in the order in which they happened.</summary>
+    /// <summary>
+    /// What is wrong with an animal's fresh entries, in the order in which they were written: each is held against what was
+    /// known when it was, so that what was accepted once is accepted again.
+    /// </summary>
     internal static List<Problem> Check(IReadOnlyList<JournalEntry> written, List<JournalEntry> fresh, Room room)
     {
         var problems = new List<Problem>();
         var isFresh = fresh.Select(e => e.Id).ToHashSet();
         Standing? standing = null;
         var all = written.Concat(fresh).ToList();
-        foreach (var entry in Chronicle.Effective(all))
+        var struck = Chronicle.Struck(all);
+        var known = new List<JournalEntry>(all.Count);
+        foreach (var entry in all)
         {
-            if (isFresh.Contains(entry.Id))
+            // What was corrected or taken back counts no more, and need not have been sound.
+            if (isFresh.Contains(entry.Id) && !struck.ContainsKey(entry.Id))
             {
                 var said =
                     $"{JournalText.Of(entry.Act, room.Rules, room.Wording)}, {room.Wording.Date(room.Clock.NightOf(entry.When.To))}";
                 problems.AddRange(
                     EntryCheck
-                        .Check(entry.Act, entry.When, standing, room)
+                        .Check(entry.Act, entry.When, standing, room, written: true)
                         .Select(p => p with { Message = $"{p.Message} ({said})" })
                 );
             }
 
-            standing = standing is null ? Standing.Fold([entry]) : standing.Apply(entry);
+            known.Add(entry);
+            standing = standing is not null && standing.CanApply(entry) ? standing.Apply(entry) : Standing.Fold(known);
         }
 
         if (standing is null)

@@ -78,10 +78,15 @@ public class ClimateTests
     [Fact]
     public void Enclosures_by_the_rules_of_the_trade()
     {
-        // Common practice, no published source: mantis 3 × body high, 2 × wide; tarantula floor 3 × 2 leg spans, at most
-        // one and a half high; burrowers two leg spans of substrate; crabs 15 cm or three times their height; beetles 7.5 cm.
-        ContainerPlan Plan(string group, Habit habit, double mm) =>
-            ContainerPlan.Of(RuleSet.Shipped.Group(group)!.Container(habit), mm).Value;
+        // Common practice, no published source: mantis 3 × body high, 2 × wide; roomy tarantula floor 3 × 2 leg spans, snug 1.5
+        // each way, at most one and a half high; burrowers two leg spans of substrate; crabs 15 cm or three times their
+        // height, the snug school 7.5 cm; beetles 7.5 cm.
+        ContainerPlan Plan(string group, Habit habit, double mm, ContainerSchool? school = ContainerSchool.Roomy) =>
+            ContainerPlan.Of(RuleSet.Shipped.Group(group)!.Container(habit), mm, school: school).Value;
+        var snug = Plan("tarantula", Habit.Terrestrial, 100, null);
+        Assert.Equal((150, 150d, 100), (snug.MinWidthMm, snug.MinDepthMm, snug.MinHeightMm));
+        Assert.Equal(75, Plan("hermit-crab", Habit.Terrestrial, 30, ContainerSchool.Snug).SubstrateDepthMm);
+        Assert.Equal(150, Plan("hermit-crab", Habit.Terrestrial, 30, null).SubstrateDepthMm);
         var mantis = Plan("mantis", Habit.Arboreal, 60);
         Assert.Equal((180, 120), (mantis.MinHeightMm, mantis.MinWidthMm));
         var tarantula = Plan("tarantula", Habit.Terrestrial, 100);
@@ -89,7 +94,7 @@ public class ClimateTests
         Assert.Equal(200, Plan("tarantula", Habit.Fossorial, 100).SubstrateDepthMm);
         Assert.Equal(150, Plan("hermit-crab", Habit.Terrestrial, 30).SubstrateDepthMm);
         Assert.Equal(180, Plan("hermit-crab", Habit.Terrestrial, 60).SubstrateDepthMm);
-        Assert.Equal(75, Plan("beetle", Habit.Terrestrial, 24).SubstrateDepthMm);
+        Assert.Equal(75, Plan("beetle", Habit.Terrestrial, 24, null).SubstrateDepthMm);
     }
 
     // Source: Q10 = (R₂/R₁)^(10/(T₂−T₁)): an interval of 40 days at 22 °C carried to 26 °C with a Q10 of 2.5.

@@ -204,8 +204,14 @@ public class EntryCheckTests
         var molted = new Diary().With(100, new Molted());
         var details = molted.Standing().Details;
         Assert.Empty(Fields(new DetailsChanged(details), molted));
-        var late = details with { AcquiredOn = details.AcquiredOn.AddDays(350) };
-        Assert.Equal(["details.acquiredOn"], Fields(new DetailsChanged(late), molted));
+        // A molt before it came is history like any other; one before it hatched cannot be.
+        var late = details with
+        {
+            AcquiredOn = details.AcquiredOn.AddDays(350),
+        };
+        Assert.Empty(Fields(new DetailsChanged(late), molted));
+        var young = late with { HatchedOn = late.AcquiredOn };
+        Assert.Equal(["details.hatchedOn"], Fields(new DetailsChanged(young), molted));
     }
 
     [Theory]

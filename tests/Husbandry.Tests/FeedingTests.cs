@@ -47,10 +47,13 @@ public class FeedingTests
         Assert.Equal(pieces, Option(body, "roach-nymph", size).Pieces);
 
     [Fact]
-    public void Flies_are_never_cut_and_a_giant_insect_is_too_large()
+    public void Flies_are_never_cut_and_a_giant_insect_gives_one_piece()
     {
         Assert.Equal(PreyVerdict.TooLarge, Option(9, "blue-bottle-fly", "one").Verdict);
-        Assert.Equal(PreyVerdict.TooLarge, Option(6, "locust", "medium").Verdict);
+        // Handbook, corrections: pieces have no cap; crush the head, cut to length, serve one piece.
+        var giant = Option(6, "locust", "medium");
+        Assert.Equal((PreyVerdict.Cut, 8, 1), (giant.Verdict, giant.Pieces, giant.Count));
+        Assert.StartsWith("Crush the head first", giant.Serving, StringComparison.Ordinal);
     }
 
     [Fact]

@@ -37,12 +37,16 @@ public class HousingTests
         }
     }
 
-    /// <summary>Source: handbook, housing: floor 3 × leg span by 2 ×, height no more than about 1.5 × (a fall kills).</summary>
+    /// <summary>
+    /// Source: handbook, housing: the snug school gives a lone adult a floor of about 1.5 × its leg span each way and one
+    /// leg span of height; no more than about 1.5 × above the floor (a fall kills).
+    /// </summary>
     [Theory]
-    [InlineData(180, 120, 120, 60, null)]
+    [InlineData(90, 90, 120, 60, null)]
     [InlineData(180, 120, 160, 60, HousingMeasure.TooHigh)]
-    [InlineData(170, 120, 120, 60, HousingMeasure.TooNarrow)]
-    [InlineData(180, 110, 120, 60, HousingMeasure.TooShallow)]
+    [InlineData(85, 85, 120, 60, HousingMeasure.TooNarrow)]
+    [InlineData(95, 85, 120, 60, HousingMeasure.TooShallow)]
+    [InlineData(95, 95, 110, 60, HousingMeasure.TooLow)]
     public void A_terrestrial_tarantula_has_floor_and_no_height_to_fall_from(
         double width,
         double depth,
@@ -75,7 +79,7 @@ public class HousingTests
     public void Several_molts_ahead_are_counted_one_after_another()
     {
         var near = HousingFit.Of(Mantis(20, Tub("cup", 80, 80, 76, 10)).Judge()).Value!.Outgrown!;
-        var far = HousingFit.Of(Mantis(20, Tub("cup", 160, 160, 96, 10)).Judge()).Value!.Outgrown!;
+        var far = HousingFit.Of(Mantis(20, Tub("cup", 110, 110, 96, 10)).Judge()).Value!.Outgrown!;
         Assert.Equal(2, far.Molts);
         Assert.True(far.Likely > near.Likely);
         Assert.True(far.To.DayNumber - far.From.DayNumber > near.To.DayNumber - near.From.DayNumber);

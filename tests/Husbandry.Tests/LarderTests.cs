@@ -112,7 +112,9 @@ public class LarderTests
     [Fact]
     public void What_is_already_too_late_is_said_to_be_and_ordered_at_once()
     {
-        var step = Plan(Every(SmallCricket, 2)).Steps[0];
+        // Before anybody counted anything nothing is ordered.
+        Assert.Empty(Plan(Every(SmallCricket, 2)).Steps);
+        var step = Plan(Every(SmallCricket, 2), Larder((0, new FoodCounted(SmallCricket, 0)))).Steps[0];
         Assert.True(step.IsLate);
         Assert.Equal(Room().Tonight, step.By);
     }

@@ -89,7 +89,8 @@ public class LarderWorkTests
         var room = Diary.Room();
         var flies = Enumerable.Range(0, 56).Select(t => new FoodNeed(new FoodKey("fruit-fly-small", "one"), t, 20, 0));
         var crickets = Enumerable.Range(0, 56).Select(t => new FoodNeed(new FoodKey("cricket", "small"), t, 5, 0));
-        var work = Work(room, flies.Concat(crickets));
+        var counted = new FoodCounted(new FoodKey("cricket", "small"), 0);
+        var work = Work(room, flies.Concat(crickets), (0, counted));
         var order = work.First(w => w.Task == LarderTask.Order && w.FeederId == "cricket");
         Assert.Equal(room.Tonight, order.Due);
         Assert.NotEmpty(order.Reasons);

@@ -25,11 +25,24 @@ public class PremoltReadingTests
         Assert.Equal(Phase.WellFed, Juvenile().Sign("plump", 2).Judge().Phase.Value);
 
     [Theory]
-    [InlineData("dark-under-hair")]
+    [InlineData("dull")]
     [InlineData("sluggish")]
-    [InlineData("burrow-sealed")]
+    [InlineData("kicks-hairs")]
     public void One_sign_is_no_verdict(string sign) =>
         Assert.Equal(Phase.Open, Juvenile().Sign(sign, 2).Judge().Phase.Value);
+
+    // Handbook, molting: darkening alone already ends all feeding; a sealed burrow alone already means: leave shut.
+    [Theory]
+    [InlineData("dark-under-hair", Phase.Suspected)]
+    [InlineData("dark-line", Phase.Suspected)]
+    [InlineData("burrow-sealed", Phase.SealedIn)]
+    public void Darkening_or_a_sealed_door_alone_ends_all_feeding(string sign, Phase phase)
+    {
+        var j = Juvenile().Sign(sign, 2).Judge();
+        Assert.Equal(phase, j.Phase.Value);
+        Assert.Equal(Verdict.Never, j.Hush[CareAct.FeedDead].Verdict);
+        Assert.Null(j.Meal.Value.Due);
+    }
 
     [Fact]
     public void Plump_and_refusing_is_suspected()
@@ -102,12 +115,25 @@ public class PremoltReadingTests
     {
         // A juvenile's premolt is taken as 35 days: signs of 71 days ago are too old, those of 69 are not.
         Diary Waited(double ago) =>
-            new Diary().LegSpan(60).With(200, new Molted()).Sign("sluggish", ago).Sign("dark-under-hair", ago);
-        Assert.Equal(Phase.Likely, Waited(69).Judge().Phase.Value);
+            new Diary().LegSpan(60).With(200, new Molted()).Sign("sluggish", ago).Sign("plump", ago);
+        Assert.Equal(Phase.Suspected, Waited(69).Judge().Phase.Value);
         var lapsed = Waited(71).Judge();
         Assert.Equal(Phase.Open, lapsed.Phase.Value);
         Assert.All(lapsed.Reading.Value.Evidence, e => Assert.Equal("too long ago", e.Note));
         Assert.Equal(Phase.Open, Juvenile().Sign("on-its-back", 7).Judge().Phase.Value);
+    }
+
+    // Handbook, molting: signs of colour and a sealed burrow hold until the molt, a meal taken or a clean look, however long.
+    [Theory]
+    [InlineData("dark-under-hair")]
+    [InlineData("burrow-sealed")]
+    public void Darkening_and_a_sealed_door_do_not_lapse_by_the_calendar(string sign)
+    {
+        Diary Waited() => new Diary().LegSpan(60).With(300, new Molted()).Sign(sign, 170);
+        Assert.NotEqual(Phase.Open, Waited().Judge().Phase.Value);
+        Assert.Null(Waited().Judge().Meal.Value.Due);
+        Assert.Equal(Phase.Open, Waited().Ate(3).Judge().Phase.Value);
+        Assert.Equal(Phase.Open, Waited().With(3, new Looked()).Judge().Phase.Value);
     }
 
     [Fact]

@@ -80,7 +80,7 @@ public class RoomLayoutTests
         return Diary.Room() with { Climate = RoomClimate.Of(readings) };
     }
 
-    private static WaterPlan Mist(Room room, double everyDays)
+    private static WaterClock Mist(Room room, double everyDays)
     {
         var enclosure = new Enclosure(
             "jar",
@@ -94,7 +94,8 @@ public class RoomLayoutTests
             new MistPlan(0.8, 5, everyDays)
         );
         var standing = new Diary("caribena-versicolor").LegSpan(60).With(2, new Housed(enclosure, false)).Standing();
-        return Judgement.Of(standing, room).Water.Value;
+        // The dish has a clock of its own.
+        return Judgement.Of(standing, room).Water.Value.Clocks.Single(c => c.Mist is not null);
     }
 
     /// <summary>
@@ -132,6 +133,8 @@ public class RoomLayoutTests
             .Ate(1)
             .Watered(5)
             .With(0.2, new Housed(enclosure, false));
-        Assert.Equal("Mist 5 squirts, 4 mL, left side", diary.Line().Do);
+        Assert.Equal("Mist 5 squirts, 4 mL, left side, and fill the water dish", diary.Line().Do);
+        // Each has its own clock: the dish filled is no mist.
+        Assert.Equal("Mist 5 squirts, 4 mL, left side", diary.Watered(0.1).Line().Do);
     }
 }

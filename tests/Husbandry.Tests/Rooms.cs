@@ -6,7 +6,7 @@ using Husbandry.Stock;
 namespace Husbandry.Tests;
 
 /// <summary>A room on a fixed evening and a short way to write journals.</summary>
-internal sealed class Diary
+public sealed class Diary
 {
     public static readonly RoomSettings Settings = new(
         "Test room",

@@ -78,7 +78,7 @@ public class RoundLineTests
     [Fact]
     public void A_hushed_animal_is_passed_by_with_reason_and_until_when()
     {
-        var line = Fed().Refused(1.5).Sign("dark-under-hair", 1).Line();
+        var line = Fed().Refused(1.5).Sign("dark-under-hair", 1).With(0.1, new Watered(WaterKind.Damp)).Line();
         Assert.Equal(LineState.PassBy, line.State);
         Assert.Equal(2, line.Shutters);
         Assert.Matches(@"^likely premolt: no food until about \d+ \w{3} \(.+ – .+\)$", line.Do);
@@ -88,7 +88,10 @@ public class RoundLineTests
     [Fact]
     public void Water_is_due_even_for_a_hushed_animal_but_never_for_a_molting_one()
     {
-        Assert.Equal(RoundAct.Water, new Diary().LegSpan(60).Refused(1.5).Sign("dark-under-hair", 1).Line().Act);
+        // Handbook, molting: one task "damp one side", once; then the dish by its own clock.
+        var premolt = new Diary().LegSpan(60).Refused(1.5).Sign("dark-under-hair", 1);
+        Assert.Equal(RoundAct.DampSide, premolt.Line().Act);
+        Assert.Equal(RoundAct.Water, premolt.With(0.2, new Watered(WaterKind.Damp)).Watered(3).Line().Act);
         var molting = new Diary().LegSpan(60).Sign("on-its-back", 0.1).Line();
         Assert.Equal((LineState.PassBy, "on its back: leave the lid shut"), (molting.State, molting.Do));
     }

@@ -216,7 +216,7 @@ public class WholeRoomTests
         var hungry = new Diary().LegSpan(60).Ate(20).Watered(0);
         var thirsty = new Diary().LegSpan(60).Ate(1).Watered(20);
         var premolt = new Diary().LegSpan(60).Ate(40).Sign("dark-under-hair", 1).Sign("sluggish", 1);
-        var unsized = new Diary().Ate(40).Watered(0.1);
+        var unsized = new Diary().Watered(0.1);
         var limp = new Diary().LegSpan(60).Ate(1).Sign("curled-under", 0.2);
         var sheet = Sheet(false, hungry, thirsty, premolt, unsized, limp);
         Assert.Equal([RoundAct.Help, RoundAct.Feed, RoundAct.Water], sheet.Lines.Select(l => l.Act).Order());
@@ -246,14 +246,16 @@ public class WholeRoomTests
     public void A_tick_becomes_what_was_done_and_nothing_else()
     {
         var line = Assert.Single(Sheet(false, new Diary().LegSpan(60).Ate(20).Watered(0)).Lines);
-        var put = Assert.IsType<Offered>(SitterSheet.ActOf(line, SitterTick.Done, ""));
-        Assert.Equal((OfferOutcome.NotSeen, true), (put.Outcome, put.LeavesPreyIn()));
-        Assert.False(Assert.IsType<Offered>(SitterSheet.ActOf(line, SitterTick.NotTaken, "")).LeavesPreyIn());
+        var put = Assert.IsType<Offered>(Assert.Single(SitterSheet.ActsOf(line, SitterTick.Done, "")));
+        Assert.Equal((OfferOutcome.NotSeen, true), (put.Outcome, put.StaysIn()));
+        Assert.False(
+            Assert.IsType<Offered>(Assert.Single(SitterSheet.ActsOf(line, SitterTick.NotTaken, ""))).StaysIn()
+        );
         Assert.Equal(
             "looks wrong: limp",
-            Assert.IsType<Noted>(SitterSheet.ActOf(line, SitterTick.LooksWrong, "limp")).Text
+            Assert.IsType<Noted>(Assert.Single(SitterSheet.ActsOf(line, SitterTick.LooksWrong, "limp"))).Text
         );
-        Assert.Null(SitterSheet.ActOf(line with { Act = RoundAct.Water }, SitterTick.NotTaken, ""));
+        Assert.Empty(SitterSheet.ActsOf(line with { Act = RoundAct.Water }, SitterTick.NotTaken, ""));
     }
 
     [Fact]

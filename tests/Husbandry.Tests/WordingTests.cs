@@ -23,12 +23,16 @@ public class WordingTests
         Assert.Equal(text, (Words with { Unit = unit }).Length(mm));
 
     [Fact]
-    public void Dates_say_the_year_only_when_it_is_far()
+    public void Dates_say_the_year_when_it_is_not_this_one()
     {
         Assert.Equal("24 Dec", Words.Date(new DateOnly(2026, 12, 24)));
         Assert.Equal("24 Dec 2027", Words.Date(new DateOnly(2027, 12, 24)));
         Assert.Equal("Thu 19 Nov", Words.Day(new DateOnly(2026, 11, 19)));
-        Assert.Equal("5 Dec – 18 Jan", Words.Dates(new DateOnly(2026, 12, 5), new DateOnly(2027, 1, 18)));
+        Assert.Equal("10 May 2025", Words.Date(new DateOnly(2025, 5, 10)));
+        Assert.Equal("8 Jan 2027", Words.Date(new DateOnly(2027, 1, 8)));
+        Assert.Equal("5 Nov – 18 Dec", Words.Dates(new DateOnly(2026, 11, 5), new DateOnly(2026, 12, 18)));
+        Assert.Equal("5 Dec 2026 – 18 Jan 2027", Words.Dates(new DateOnly(2026, 12, 5), new DateOnly(2027, 1, 18)));
+        Assert.Equal("10 Jan 2028 – 8 Feb 2028", Words.Dates(new DateOnly(2028, 1, 10), new DateOnly(2028, 2, 8)));
     }
 
     [Theory]
@@ -93,6 +97,10 @@ public class WordingTests
             { new Chilled(false), "taken out of the cold" },
             { new LimbNoted("leg 3 left", LimbState.Small), "leg 3 left: grown again, still small" },
             { new SexSeen(Sex.Female, SexEvidence.ShedSkin), "told as female from the shed skin" },
+            { new TubeSeen(TubeWater.Low), "tube looked at: water low" },
+            { new ConditionSeen(BodyCondition.VeryFull), "looks very full" },
+            { new Began(Vigils.VigilKind.Surfacing, 1), "buried itself, 1 of them" },
+            { new Departed(DepartureKind.Escaped, "through the vent", 3), "escaped, 3 of them: through the vent" },
             { new Pictured(Guid.Empty, "in its hammock"), "picture: in its hammock" },
             { new PutOff(new DateOnly(2026, 11, 26), "eggs"), "put off until Thu 26 Nov: eggs" },
             {

@@ -1,6 +1,7 @@
 using App.Hosting;
 using Husbandry.Feeding;
 using Husbandry.Housing;
+using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -20,11 +21,19 @@ public sealed record MassResult(double MassMg);
 /// <param name="BodyLengthMm">Body length; of a hermit crab its height with the shell.</param>
 /// <param name="LegSpanMm">Leg span, for groups housed by it.</param>
 /// <param name="Habit">Where it lives; the group's usual one when left out.</param>
+/// <param name="School">How much room; the rulebook's default when left out.</param>
+/// <param name="Stage">Stage, by its id or the group's own word; larvae go by volume, nymphs have a largest size.</param>
+/// <param name="Instar">Instar, where the stage is not given.</param>
+/// <param name="Count">How many live together, 1 to 2000.</param>
 public sealed record ContainerRequest(
     string Group,
     double? BodyLengthMm = null,
     double? LegSpanMm = null,
-    Habit? Habit = null
+    Habit? Habit = null,
+    ContainerSchool? School = null,
+    string? Stage = null,
+    int? Instar = null,
+    int? Count = null
 );
 
 /// <summary>The least enclosure.</summary>
@@ -33,7 +42,9 @@ public sealed record ContainerResult(
     double MinWidthMm,
     double? MinDepthMm,
     double? SubstrateDepthMm,
-    double? MaxHeightMm
+    double? MaxHeightMm,
+    double? MaxWidthMm,
+    double? Litres
 );
 
 internal static class BodyCalculators
@@ -94,10 +105,29 @@ internal static class BodyCalculators
         var problems = CalculatorEndpoints
             .Within("bodyLengthMm", body.BodyLengthMm, LeastMm, MostMm, "mm")
             .Concat(CalculatorEndpoints.Within("legSpanMm", body.LegSpanMm, LeastMm, MostMm, "mm"))
+            .Concat(CalculatorEndpoints.Within("instar", body.Instar, 1, EntryCheck.MostMolts, ""))
+            .Concat(CalculatorEndpoints.Within("count", body.Count, 1, EntryCheck.MostAnimals, ""))
             .ToList();
         if (rules.Group(body.Group) is not { } group)
         {
             return Problems.Of([.. problems, UnknownGroup(rules)]);
+        }
+
+        if (!StageWords.TryRead(group, body.Stage, out var stage, out var unknown))
+        {
+            problems.Add(unknown!);
+        }
+
+        stage ??= body.Instar is { } instar ? StageWords.OfInstar(group, instar, rules) : null;
+        if (problems.Count == 0 && stage is { } larva && group.LarvaLitres?.ContainsKey(larva) == true)
+        {
+            var litres = ContainerPlan.OfLarvae(group, larva, body.Count ?? 1);
+            return TypedResults.Ok(
+                new CalcAnswer<ContainerResult>(
+                    new ContainerResult(0, 0, null, null, null, null, litres.Value.Litres),
+                    CalcReason.From(litres.Reasons)
+                )
+            );
         }
 
         if (body.BodyLengthMm is null && body.LegSpanMm is null)
@@ -136,7 +166,9 @@ internal static class BodyCalculators
             );
         }
 
-        var plan = ContainerPlan.Of(container, length.Value);
+        // Without a stage nothing is known of being too large.
+        var nymph = stage is { } s && s != Husbandry.Stock.Stage.Adult;
+        var plan = ContainerPlan.Of(container, length.Value, nymph: nymph, school: body.School);
         return TypedResults.Ok(
             new CalcAnswer<ContainerResult>(
                 new ContainerResult(
@@ -144,7 +176,9 @@ internal static class BodyCalculators
                     plan.Value.MinWidthMm,
                     plan.Value.MinDepthMm,
                     plan.Value.SubstrateDepthMm,
-                    plan.Value.MaxHeightMm
+                    plan.Value.MaxHeightMm,
+                    plan.Value.MaxWidthMm,
+                    plan.Value.Litres
                 ),
                 [.. CalcReason.From(plan.Reasons), .. reasons]
             )

@@ -9,14 +9,14 @@ namespace App.Calculators;
 /// <summary>A predator for which prey is wanted.</summary>
 /// <param name="Group">Rulebook group.</param>
 /// <param name="BodyLengthMm">Carapace and abdomen without legs.</param>
-/// <param name="Stage">Stage of life; read from the leg span when left out.</param>
+/// <param name="Stage">Stage of life, by its id or the group's own word; read from the leg span when left out.</param>
 /// <param name="LegSpanMm">Diagonal leg span.</param>
 /// <param name="AbdomenRatio">Abdomen width ÷ carapace width.</param>
 /// <param name="ForelegMm">Femur and tibia of a mantis's grasping foreleg.</param>
 public sealed record PreyRequest(
     string Group,
     double BodyLengthMm,
-    Stage? Stage = null,
+    string? Stage = null,
     double? LegSpanMm = null,
     double? AbdomenRatio = null,
     double? ForelegMm = null
@@ -66,14 +66,12 @@ internal static class PreyCalculator
         }
 
         var legSpan = body.LegSpanMm ?? (body.BodyLengthMm / group.BodyPerSize.Value);
-        var stage = body.Stage ?? StageReading.ForGroup(group, legSpan);
-        if (!group.StageWords.ContainsKey(stage))
+        if (!StageWords.TryRead(group, body.Stage, out var said, out var unknown))
         {
-            return Problems.Of(
-                "stage",
-                $"{group.Name} have no such stage. Known: {string.Join(", ", group.StageWords.Keys)}."
-            );
+            return Problems.Of([unknown!]);
         }
+
+        var stage = said ?? StageReading.ForGroup(group, legSpan);
 
         var fit = PreyFit.Of(group, body.BodyLengthMm, rules.Feeders, stage, body.ForelegMm);
         var reasons = CalcReason.From(PreyFit.Why(group, fit, new Wording(LengthUnit.Mm, default))).ToList();

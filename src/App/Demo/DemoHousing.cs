@@ -74,7 +74,10 @@ internal static class DemoHousing
                 : Array.FindIndex(Tubs, t => HousingFit.Misfits(t, least).Count == 0);
             var chosen = fitting < 0 ? Tubs.Length - 1 : fitting;
             var damp = judgement.Subject.Profile.Moisture.Value == Moisture.Damp;
-            var mist = damp && judgement.Subject.Group.DrinksDrops.Value ? new MistPlan(0.9, 3, 3) : null;
+            var mist =
+                damp && judgement.Subject.Group.WaterWay[judgement.Stage.Value].Value == WaterWay.Drops
+                    ? new MistPlan(0.9, 3, 3)
+                    : null;
             yield return (
                 standing.StockId,
                 new NewEntry(

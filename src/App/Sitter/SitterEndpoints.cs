@@ -131,30 +131,41 @@ public static class SitterEndpoints
 
         var sheet = await reader.SheetAsync(link, room, cancel);
         var line = sheet.Lines.FirstOrDefault(l => l.StockId == body.StockId);
-        Act? act;
+        IReadOnlyList<Act> acts;
         if (line is not null)
         {
-            act = SitterSheet.ActOf(line, body.Tick, body.Remark);
+            acts = SitterSheet.ActsOf(line, body.Tick, body.Remark);
         }
         else
         {
             // What must stay shut can still look wrong through the wall.
             var shut = sheet.LeaveShut.Any(s => s.StockId == body.StockId);
             var ticked = (await reader.TickedAsync(link, room, cancel)).Any(t => t.StockId == body.StockId);
-            act =
+            acts =
                 (shut || ticked) && body.Tick == SitterTick.LooksWrong
-                    ? new Noted($"looks wrong: {body.Remark}")
-                    : null;
+                    ? [new Noted($"looks wrong: {body.Remark}")]
+                    : [];
         }
 
-        if (act is null)
+        if (acts.Count == 0)
         {
             return Problems.Of("stockId", "That is not on tonight’s sheet: leave it to the keeper.");
         }
 
         var result = await store.WriteAsync(
             body.StockId,
-            [new NewEntry(body.Id, Occurrence.At(room.Now), null, act, WrittenBy: SitterReader.HandOf(link))],
+            [
+                .. acts.Select(
+                    (act, i) =>
+                        new NewEntry(
+                            i == 0 ? body.Id : DerivedId.Of(body.Id, $"{i}"),
+                            Occurrence.At(room.Now),
+                            null,
+                            act,
+                            WrittenBy: SitterReader.HandOf(link)
+                        )
+                ),
+            ],
             null,
             room,
             cancel

@@ -217,14 +217,6 @@ public static class StockEndpoints
                 return Problems.Of("lastMoltOn", $"A molt cannot lie before it hatched, {room.Wording.Date(hatched)}.");
             }
 
-            if (molted < body.Details.AcquiredOn)
-            {
-                return Problems.Of(
-                    "lastMoltOn",
-                    $"Only molts since it came, {room.Wording.Date(body.Details.AcquiredOn)}; earlier ones count as molts known at arrival."
-                );
-            }
-
             entries.Add(
                 new NewEntry(
                     DerivedId.Of(body.EntryId, "molt"),

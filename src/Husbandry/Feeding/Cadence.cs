@@ -1,6 +1,7 @@
 using Husbandry.Growth;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 using Husbandry.Stock;
 
 namespace Husbandry.Feeding;
@@ -35,9 +36,49 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
                 new School("lean", $"every {Wording.Days(rule.Lean.Value)}", school == CadenceSchool.Lean)
             ),
         };
+        if (ByLeaf(subject, stage) is { } leaf)
+        {
+            return leaf;
+        }
+
         var days = picked.Value * BySexAndAge(subject, stage, why) * ByWarmth(subject, why);
         return new Cadence(days * ByCondition(subject, condition, why), why);
     }
+
+    /// <summary>Leaf is changed when it is spent, however much the larva eats; none for what eats no leaf.</summary>
+    private static Cadence? ByLeaf(Subject subject, Stage stage)
+    {
+        if (subject.Group.Diet != Diet.Leaves || stage is Stage.Adult or Stage.Pupa or Stage.Egg)
+        {
+            return null;
+        }
+
+        var room = subject.Room.Rules.Room;
+        var woody = subject.Profile.Leaf?.Value == LeafKind.Woody;
+        var (rule, name) = woody ? (room.LeafDaysWoody, "leafDaysWoody") : (room.LeafDaysSoft, "leafDaysSoft");
+        return new Cadence(
+            rule.Value,
+            [
+                rule.Because(
+                    "Leaf",
+                    $"room.{name}",
+                    $"{(woody ? "Woody" : "Soft")} leaf is changed every {Wording.Days(rule.Value)}, and at once when it is spent."
+                ),
+            ]
+        );
+    }
+
+    /// <summary>Days of life that an adult of a short-lived kind has left; none for others, or when nobody knows since when it is adult.</summary>
+    public static Rulebook.Range? LifeLeft(Subject subject)
+    {
+        var life = subject.AdultLife.Value;
+        return life.High <= ShortLife && AdultNights(subject) is { } lived
+            ? new Rulebook.Range(Math.Max(0, life.Low - lived), Math.Max(1, life.High - lived))
+            : null;
+    }
+
+    // Lives shorter than a season are counted in days.
+    private const double ShortLife = 60;
 
     /// <summary>Nights since an animal became adult; none while it is not, or when nobody knows.</summary>
     public static int? AdultNights(Subject subject)
@@ -57,7 +98,7 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
             stage == Stage.Adult && sex == Sex.Male && subject.Standing.IsMatureByRecord
                 ? group.MatureMaleCadence.Value
                 : 1;
-        var life = group.AdultLifeDays.Of(sex);
+        var life = subject.AdultLife;
         var old =
             AdultNights(subject) is { } nights && nights > life.Value.Middle * room.OldFromShareOfLife.Value
                 ? room.OldCadence.Value

@@ -29,11 +29,21 @@ public enum ConditionWord
 /// <param name="Score">The score, when measured.</param>
 public sealed record Condition(ConditionWord Word, double? Score)
 {
-    /// <summary>Reads the newest score since the last molt that is still fresh.</summary>
+    /// <summary>
+    /// Reads the newest of what was measured and what was judged by eye since the last molt, while it is fresh; the sign
+    /// of a plump abdomen counts as judged by eye.
+    /// </summary>
     /// <remarks>Mature males are naturally thin, so no score is read for them. Source: common practice, no published source.</remarks>
     public static Answer<Condition> Of(Subject subject)
     {
         var rules = subject.Group.Condition;
+        var lasts = subject.Room.Rules.Room.ConditionLastsDays;
+        var eye = ByEye(subject);
+        if (eye is { } seen && subject.NightsSince(seen.At) <= lasts.Value && !(Measured(subject)?.At > seen.At))
+        {
+            return FromEye(subject, seen.At, seen.Word);
+        }
+
         if (subject.Standing.Details.Sex == Sex.Male && subject.Standing.IsMatureByRecord)
         {
             return Unknown("A mature male is naturally thin: no score is read.");
@@ -42,7 +52,6 @@ public sealed record Condition(ConditionWord Word, double? Score)
         var here = subject.Standing.Measures.Where(m => m.MoltsHere == subject.Standing.Molts.Count).ToList();
         var abdomen = here.LastOrDefault(m => m.Part == BodyPart.AbdomenWidth);
         var carapace = here.LastOrDefault(m => m.Part == BodyPart.CarapaceWidth);
-        var lasts = subject.Room.Rules.Room.ConditionLastsDays;
         if (abdomen is null || carapace is null || subject.NightsSince(abdomen.At) > lasts.Value)
         {
             return Unknown("Abdomen not measured lately: taken as normal.");
@@ -64,6 +73,51 @@ public sealed record Condition(ConditionWord Word, double? Score)
             [rule.Because("Condition", $"group.condition.{name}", text)]
         );
     }
+
+    private static MeasureEvent? Measured(Subject subject) =>
+        subject.Standing.Measures.LastOrDefault(m =>
+            m.Part == BodyPart.AbdomenWidth && m.MoltsHere == subject.Standing.Molts.Count
+        );
+
+    private static (DateTimeOffset At, ConditionWord Word)? ByEye(Subject subject)
+    {
+        var standing = subject.Standing;
+        var judged =
+            standing.ConditionByEye is { } eye && eye.MoltsHere == standing.Molts.Count
+                ? (eye.At, Word: WordOf(eye.Condition))
+                : ((DateTimeOffset At, ConditionWord Word)?)null;
+        var plump = standing.SignsNow.LastOrDefault(s => s.SignId == PlumpSign && s.Count is null);
+        return plump is not null && !(judged?.At >= plump.At) ? (plump.At, ConditionWord.Plump) : judged;
+    }
+
+    private const string PlumpSign = "plump";
+
+    private static ConditionWord WordOf(BodyCondition condition) =>
+        condition switch
+        {
+            BodyCondition.Thin => ConditionWord.Thin,
+            BodyCondition.Normal => ConditionWord.Normal,
+            BodyCondition.Full => ConditionWord.Plump,
+            _ => ConditionWord.VeryPlump,
+        };
+
+    private static Answer<Condition> FromEye(Subject subject, DateTimeOffset at, ConditionWord word)
+    {
+        var natural =
+            word == ConditionWord.Thin && subject.Standing.Details.Sex == Sex.Male && subject.Standing.IsMatureByRecord;
+        var text = $"By eye, {subject.Room.Wording.Day(subject.Night(at))}: {Text(word)}.";
+        return natural
+            ? Unknown($"{text} A mature male is naturally thin.")
+            : new Answer<Condition>(
+                new Condition(word, null),
+                $"Condition {Text(word)}.",
+                [subject.Group.ConditionByEye.Because("Condition", "group.conditionByEye", text)]
+            );
+    }
+
+    /// <summary>When the condition that holds was seen; none when none is known.</summary>
+    internal static DateTimeOffset? SeenAt(Subject subject) =>
+        new[] { ByEye(subject)?.At, Measured(subject)?.At }.Max();
 
     /// <summary>The word as a keeper says it.</summary>
     public static string Text(ConditionWord word) =>

@@ -55,7 +55,7 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
         var factor = everyDays / j.Meal.Value.EveryDays;
         var other = Path(j, factor);
         var pace = s.Group.PacePerFood;
-        var life = s.Group.AdultLifeDays.Of(s.Standing.Details.Sex);
+        var life = s.AdultLife;
         return new Answer<FeedingChoice?>(
             new FeedingChoice(now, other),
             Summary(s, now, other),
@@ -67,7 +67,7 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
                 ),
                 life.Because(
                     "Adult life",
-                    "group.adultLifeDays",
+                    s.Profile.AdultLifeDays is null ? "group.adultLifeDays" : "species.adultLifeDays",
                     $"Adults live {life.Value.Low:0}–{life.Value.High:0} days; rich feeding shortens it, above all in males."
                 ),
                 .. j.Molt.Reasons.Take(2),
@@ -92,7 +92,7 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
         var s = j.Subject;
         var slower = Math.Pow(factor, s.Group.PacePerFood.Value);
         var every = j.Meal.Value.EveryDays * factor;
-        var life = s.Group.AdultLifeDays.Of(s.Standing.Details.Sex).Value;
+        var life = s.AdultLife.Value;
         var body = j.Size.Value!.BodyMm;
         if (j.Molt.Value is null || j.Stage.Value == Stage.Adult)
         {

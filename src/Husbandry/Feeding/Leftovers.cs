@@ -8,22 +8,70 @@ using Husbandry.Stock;
 
 namespace Husbandry.Feeding;
 
-/// <summary>Prey that is still in an enclosure.</summary>
+/// <summary>Food that is still in an enclosure: what comes out first.</summary>
 /// <param name="What">"1 small cricket".</param>
 /// <param name="InHours">Hours since it was offered.</param>
 /// <param name="OutBy">Instant by which it must be out.</param>
 /// <param name="AtOnce">Whether the phase of the animal makes it urgent.</param>
-public sealed record Leftover(string What, int InHours, DateTimeOffset OutBy, bool AtOnce)
+/// <param name="Offer">The offer of which it is left; none for bits of a meal.</param>
+/// <param name="FeederIds">Foods that come out with it, each by its own clock.</param>
+/// <param name="IsLater">Whether it was put in tonight and its hour is still to come.</param>
+public sealed record Leftover(
+    string What,
+    int InHours,
+    DateTimeOffset OutBy,
+    bool AtOnce,
+    OfferEvent? Offer,
+    IReadOnlyList<string> FeederIds,
+    bool IsLater = false
+)
 {
-    /// <summary>The leftover clock of an animal.</summary>
-    public static Answer<Leftover?> Of(Subject subject, Stage stage, Phase phase)
+    private const string Bits = "bits and boluses of the last meal";
+
+    /// <summary>
+    /// The leftover clock of an animal. Each food has a clock of its own; litter, wood, calcium and leaf are never
+    /// leftovers; what is given anew tonight takes the old out with it.
+    /// </summary>
+    public static Answer<Leftover?> Of(Subject subject, Stage stage, Phase phase, MealPlan meal)
     {
-        if (subject.Standing.PreyIn is not { } prey)
+        var rules = subject.Room.Rules;
+        var renewed = meal is { Due: { } due } && due <= subject.Room.Tonight ? Fresh(meal.Offer).ToList() : [];
+        var all = subject
+            .Standing.FoodIn.Where(f => rules.Feeder(f.Offer.FeederId)?.AlwaysThere != true)
+            .Where(f => f.Offer.Preparation != Preparation.Fresh || !renewed.Contains(f.Offer.FeederId))
+            .Select(f => One(subject, stage, phase, f))
+            .OrderBy(l => l.Value!.OutBy)
+            .ToList();
+        if (all.Count == 0)
         {
-            return new Answer<Leftover?>(null, "Nothing left in.", []);
+            return BitsOf(subject) ?? new Answer<Leftover?>(null, "Nothing left in.", []);
         }
 
-        var live = prey.Offer.Preparation == Preparation.Live && prey.Offer.Outcome != OfferOutcome.KilledAndLeft;
+        var first = all[0];
+        var tonight = subject.Room.Clock.EndOf(subject.Room.Tonight);
+        // What falls on the same night comes out in the same visit.
+        var together = all.Where(l => l == first || l.Value!.OutBy < tonight).Select(l => l.Value!).ToList();
+        return first with
+        {
+            Value = first.Value! with
+            {
+                What = string.Join(" and ", together.Select(l => l.What)),
+                AtOnce = together.Any(l => l.AtOnce),
+                IsLater = together.All(l => l.IsLater),
+                FeederIds = [.. together.SelectMany(l => l.FeederIds).Distinct()],
+            },
+            Reasons = [.. all.Take(together.Count).SelectMany(l => l.Reasons)],
+        };
+    }
+
+    private static IEnumerable<string> Fresh(MealOffer? offer) =>
+        offer is null ? [] : Fresh(offer.With).Prepend(offer.FeederId);
+
+    private static Answer<Leftover?> One(Subject subject, Stage stage, Phase phase, OfferEvent prey)
+    {
+        var live =
+            prey.Offer.Preparation == Preparation.Live
+            && prey.Offer.Outcome is not (OfferOutcome.KilledAndLeft or OfferOutcome.StillEating);
         var (rule, name) = RuleFor(subject, stage, prey.Offer, live);
         var atOnce = live && phase is not (Phase.Open or Phase.WellFed);
         var food = JournalText.Food(prey.Offer, subject.Room.Rules);
@@ -31,7 +79,18 @@ public sealed record Leftover(string What, int InHours, DateTimeOffset OutBy, bo
             ? $"what no. {string.Join(", ", vials)} left of {food}"
             : food;
         var hours = (int)Math.Max(0, Math.Floor((subject.Room.Now - prey.At).TotalHours));
-        var leftover = new Leftover(what, hours, atOnce ? prey.At : prey.At.AddHours(rule.Value), atOnce);
+        var leftover = new Leftover(
+            what,
+            hours,
+            atOnce ? prey.At : prey.At.AddHours(rule.Value),
+            atOnce,
+            prey,
+            [prey.Offer.FeederId],
+            // What has been in there since another evening comes out on this round, an hour early or not.
+            !atOnce
+                && prey.At.AddHours(rule.Value) > subject.Room.Now
+                && subject.Night(prey.At) == subject.Room.Tonight
+        );
         var limit = rule.Because(
             "Leftovers",
             name,
@@ -62,7 +121,37 @@ public sealed record Leftover(string What, int InHours, DateTimeOffset OutBy, bo
         return new Answer<Leftover?>(leftover, $"{what} in for {hours} h.", reasons);
     }
 
-    /// <summary>The food's own limit where it has one; else live prey by stage, dead prey by warmth.</summary>
+    /// <summary>What a messy eater leaves of a meal comes out the night after; none where nothing has to.</summary>
+    private static Answer<Leftover?>? BitsOf(Subject subject)
+    {
+        var rule = subject.Group.MessyEater;
+        if (
+            !rule.Value
+            || subject.Standing.Meals.Count == 0
+            || subject.Standing.Meals[^1] is not { Offer.Preparation: not Preparation.Fresh } meal
+            || subject.Standing.ClearedAt > meal.At
+            || subject.NightsSince(meal.At) > subject.Room.Rules.Room.BitsNights.Value
+        )
+        {
+            return null;
+        }
+
+        var hours = (int)Math.Max(0, Math.Floor((subject.Room.Now - meal.At).TotalHours));
+        var next = subject.Room.Clock.StartOf(subject.Night(meal.At).AddDays(1));
+        return new Answer<Leftover?>(
+            new Leftover(Bits, hours, next, false, null, []),
+            $"{char.ToUpperInvariant(Bits[0])}{Bits[1..]} come out.",
+            [
+                rule.Because(
+                    "Bits",
+                    "group.messyEater",
+                    "It cuts its prey to pieces: what it leaves molds and draws mites, so it comes out the night after."
+                ),
+            ]
+        );
+    }
+
+    /// <summary>The food's own limit where it has one; else live prey by stage, dead prey by warmth. Insects given to ants go by the ants' own.</summary>
     private static (Rule<double> Rule, string Name) RuleFor(Subject subject, Stage stage, Offered offer, bool live)
     {
         var cool = subject.Pace.IsKnown && subject.Pace.CelsiusNow < subject.Room.Rules.Room.CoolBelowC.Value;

@@ -11,19 +11,61 @@ namespace Husbandry.Feeding;
 /// <summary>Picks what to offer.</summary>
 internal static class MealChoice
 {
-    /// <summary>What to offer; none when nothing suits, its size is not known, or it founds on her reserves.</summary>
+    /// <summary>What to offer; none when nothing suits, its size is not known, or it does not eat.</summary>
     public static MealOffer? Of(Subject subject, Stage stage, PreyFit? prey, HushTable hush, Variety variety) =>
-        subject.Group.Diet == Diet.SugarAndProtein ? ForColony(subject, stage)
-        : subject.Group.Diet != Diet.Prey ? Plain(subject, Fresh(subject, stage, variety), 1)
-        : prey is null ? null
-        : Prey(subject, stage, prey, mustBeDead: hush[CareAct.FeedLive].Verdict != Verdict.Fine, variety);
+        Of(subject, stage, prey, hush[CareAct.FeedLive].Verdict != Verdict.Fine, variety);
 
     /// <summary>What would be offered when nothing is hushed.</summary>
     public static MealOffer? Freely(Subject subject, Stage stage, PreyFit? prey, Variety variety) =>
-        subject.Group.Diet == Diet.SugarAndProtein ? ForColony(subject, stage)
-        : subject.Group.Diet != Diet.Prey ? Plain(subject, Fresh(subject, stage, variety), 1)
-        : prey is null ? null
-        : Prey(subject, stage, prey, mustBeDead: false, variety);
+        Of(subject, stage, prey, mustBeDead: false, variety);
+
+    private static MealOffer? Of(Subject subject, Stage stage, PreyFit? prey, bool mustBeDead, Variety variety) =>
+        EatsNothing(subject, stage) is not null ? null
+        : subject.Group.Diet == Diet.SugarAndProtein ? AntMeals.Offer(subject, stage)
+        : subject.Group.Diet != Diet.Prey ? WithCalcium(subject, Plain(subject, Fresh(subject, stage, variety), 1))
+        : prey is null ? FromHabit(subject, mustBeDead)
+        : Prey(subject, stage, prey, mustBeDead, variety);
+
+    /// <summary>Why an animal of a stage takes no food at all, in a few words; none when it does.</summary>
+    public static string? EatsNothing(Subject subject, Stage stage) =>
+        stage switch
+        {
+            Stage.Egg => "eggs take nothing",
+            Stage.Pupa => "a pupa takes nothing",
+            Stage.Adult when subject.Group.Diet == Diet.Leaves && subject.Profile.AdultFeeds?.Value == false =>
+                "adults of this species do not feed",
+            _ => null,
+        };
+
+    /// <summary>While its size is not known: what it has taken whole before, the most often taken first.</summary>
+    private static MealOffer? FromHabit(Subject subject, bool mustBeDead)
+    {
+        var liveOnly = subject.Group.Prey!.LiveOnly.Value;
+        return
+            (liveOnly && mustBeDead)
+            || subject.Standing.Taken.Where(t => subject.Room.Rules.Feeder(t.FeederId) is not null).MaxBy(t => t.Times)
+                is not { } food
+            ? null
+            : Offer(
+                subject,
+                food.FeederId,
+                food.SizeClassId,
+                subject.Mouths,
+                mustBeDead ? Preparation.PreKilled : Preparation.Live,
+                subject.Mouths
+            );
+    }
+
+    private const string Calcium = "cuttlebone";
+
+    /// <summary>A crab just up from a molt gets calcium beside its food.</summary>
+    private static MealOffer WithCalcium(Subject subject, MealOffer offer) =>
+        HushTable.Surfaced(subject) is null || offer.FeederId == Calcium
+            ? offer
+            : offer with
+            {
+                With = Plain(subject, Calcium, 1),
+            };
 
     /// <summary>
     /// From the menu of the stage and the keeper's own feeders, of what the room keeps before what it would have to buy, what fits whole; a feeder that made up too much of the last meals, is too fat just
@@ -34,16 +76,24 @@ internal static class MealChoice
         var menu = subject.Group.Menu[stage];
         var kept = subject.Room.Kept;
         var liveOnly = subject.Group.Prey!.LiveOnly.Value;
-        var option = prey
+        var possible = prey
             .Options.Where(o => o.Verdict is PreyVerdict.Fits or PreyVerdict.Cut)
-            .Where(o => Rank(menu, o) >= 0 || IsOwn(o))
+            .Where(o => Rank(menu, o) >= 0 || IsOwn(o) || o.TakenBefore > 0)
             .Where(o => !(liveOnly && (mustBeDead || o.Verdict == PreyVerdict.Cut)))
+            .ToList();
+        // With one or two possible foods there is nothing to vary.
+        var few =
+            possible.Where(o => o.Verdict == PreyVerdict.Fits).Select(o => o.FeederId).Distinct().Count()
+            < subject.Room.Rules.Room.ChoicesForVariety.Value;
+        var option = possible
             .OrderBy(o => kept.Count == 0 || kept.Contains(new FoodKey(o.FeederId, o.SizeClassId)) ? 0 : 1)
             .ThenBy(o => o.Verdict == PreyVerdict.Fits ? 0 : 1)
-            .ThenBy(o => o.FeederId == variety.Tired || (o.Fatty && variety.FatIsHeld) ? 1 : 0)
+            .ThenBy(o => (!few && o.FeederId == variety.Tired) || (o.Fatty && variety.FatIsHeld) ? 1 : 0)
             .ThenBy(o => variety.Dislikes(o.FeederId, subject.Room.Rules.Room) ? 1 : 0)
             .ThenBy(o => o.Fatty ? 1 : 0)
-            .ThenBy(o => (Rank(menu, o) is var rank and >= 0 ? rank : menu.Count) + variety.MealsOf(o.FeederId))
+            .ThenBy(o =>
+                (Rank(menu, o) is var rank and >= 0 ? rank : menu.Count) + (few ? 0 : variety.MealsOf(o.FeederId))
+            )
             .ThenBy(o => o.Count)
             .ThenByDescending(o => o.MaxMm)
             .FirstOrDefault();
@@ -79,21 +129,6 @@ internal static class MealChoice
         return -1;
     }
 
-    /// <summary>Sugar always; protein once a week, a piece for every few workers.</summary>
-    private static MealOffer? ForColony(Subject subject, Stage stage)
-    {
-        var menu = subject.Group.Menu[stage];
-        var protein = menu.FirstOrDefault(id => id != menu[0]);
-        var last = subject.Standing.Meals.LastOrDefault(m => m.Offer.FeederId == protein);
-        var every = subject.Room.Rules.Room.ProteinEveryDays.Value;
-        var due = protein is not null && (last is null || subject.NightsSince(last.At) >= every);
-        var pieces = Math.Max(
-            1,
-            (int)Math.Ceiling(subject.Standing.Details.Count / subject.Room.Rules.Room.WorkersPerPiece.Value)
-        );
-        return Plain(subject, due ? protein! : menu[0], due ? pieces : 1);
-    }
-
     /// <summary>Food that needs no sizing: the menu in turn, so that it is not every night the same.</summary>
     private static string Fresh(Subject subject, Stage stage, Variety variety)
     {
@@ -101,7 +136,7 @@ internal static class MealChoice
         return menu.Select((id, rank) => (id, Score: rank + variety.MealsOf(id))).MinBy(x => x.Score).id;
     }
 
-    private static MealOffer Plain(Subject subject, string feederId, int count) =>
+    internal static MealOffer Plain(Subject subject, string feederId, int count) =>
         Offer(subject, feederId, subject.Room.Rules.Feeder(feederId)!.Classes[0].Id, count, Preparation.Fresh, count);
 
     private static MealOffer Offer(

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Husbandry.Growth;
 using Husbandry.Hush;
 using Husbandry.Journal;
@@ -16,6 +17,7 @@ namespace Husbandry.Feeding;
 /// <param name="What">"1 small roach nymph".</param>
 /// <param name="Serving">How to serve this feeder.</param>
 /// <param name="Animals">Whole animals, or portions, that it takes from the larder.</param>
+/// <param name="With">What goes in beside it.</param>
 public sealed record MealOffer(
     string FeederId,
     string SizeClassId,
@@ -23,8 +25,14 @@ public sealed record MealOffer(
     Preparation Preparation,
     string What,
     string Serving,
-    int Animals
-);
+    int Animals,
+    MealOffer? With = null
+)
+{
+    /// <summary>All that goes in, in words.</summary>
+    [JsonIgnore]
+    public string All => With is null ? What : $"{What} and {With.All}";
+}
 
 /// <summary>When the next meal is due and what it should be.</summary>
 /// <param name="Due">Night on which it is due; none while food is forbidden.</param>
@@ -32,7 +40,15 @@ public sealed record MealOffer(
 /// <param name="LastMeal">Night of the last meal on record.</param>
 /// <param name="EveryDays">Days between meals now.</param>
 /// <param name="Offer">What to offer, when its size is known.</param>
-public sealed record MealPlan(DateOnly? Due, bool Forbidden, DateOnly? LastMeal, double EveryDays, MealOffer? Offer)
+/// <param name="EatsNothing">Whether it takes no food at its stage, hushed or not.</param>
+public sealed record MealPlan(
+    DateOnly? Due,
+    bool Forbidden,
+    DateOnly? LastMeal,
+    double EveryDays,
+    MealOffer? Offer,
+    bool EatsNothing = false
+)
 {
     /// <summary>Plans the next meal from cadence school, condition, phase and refusals.</summary>
     public static Answer<MealPlan> Of(
@@ -51,8 +67,23 @@ public sealed record MealPlan(DateOnly? Due, bool Forbidden, DateOnly? LastMeal,
             subject.Standing.Meals.Count == 0 ? (DateOnly?)null : subject.Night(subject.Standing.Meals[^1].At);
         var words = subject.Room.Wording;
         var reasons = new List<Reason>();
+        var onlyLive = subject.Group.Prey?.LiveOnly.Value == true;
         var forbidden =
-            hush[CareAct.FeedDead].Verdict == Verdict.Never || condition.Value.Word == ConditionWord.VeryPlump;
+            hush[CareAct.FeedDead].Verdict == Verdict.Never
+            || (onlyLive && hush[CareAct.FeedLive].Verdict == Verdict.Never);
+        if (!forbidden && MealChoice.EatsNothing(subject, stage.Value) is { } nothing)
+        {
+            var text = $"{char.ToUpperInvariant(nothing[0])}{nothing[1..]}.";
+            return new Answer<MealPlan>(
+                new MealPlan(null, true, lastMeal, every, null, EatsNothing: true),
+                text,
+                [
+                    subject.Profile.AdultFeeds?.Because("Food", "species.adultFeeds", text)
+                        ?? Reason.FromRecord("Food", text, "record.stage"),
+                ]
+            );
+        }
+
         if (forbidden)
         {
             reasons.AddRange(hush[CareAct.FeedLive].Contributors.Select(c => c.Why));
@@ -68,13 +99,25 @@ public sealed record MealPlan(DateOnly? Due, bool Forbidden, DateOnly? LastMeal,
                 : Reason.FromRecord("Last meal", "None on record.", "record.offered")
         );
         reasons.AddRange(cadence.Why);
+        if (subject.Group.Diet == Diet.SugarAndProtein && !forbidden)
+        {
+            (var night, every, var ants) = AntMeals.Plan(subject, stage.Value);
+            reasons.Add(ants);
+            var dish = MealChoice.Of(subject, stage.Value, prey, hush, variety);
+            return new Answer<MealPlan>(
+                new MealPlan(night, false, lastMeal, every, dish),
+                night <= subject.Room.Tonight ? $"Due: {dish!.All}." : $"Next food {words.Day(night)}.",
+                reasons
+            );
+        }
+
         var due = DueNight(subject, stage.Value, lastMeal, every, firstMeal, reasons);
         var offer = MealChoice.Of(subject, stage.Value, prey, hush, variety);
         reasons.AddRange(variety.Why);
         var plan = new MealPlan(forbidden ? null : due, forbidden, lastMeal, every, offer);
         var summary =
             forbidden ? Until(hush[CareAct.FeedLive].Until, words)
-            : due <= subject.Room.Tonight ? $"A meal is due{(offer is null ? "" : $": {offer.What}")}."
+            : due <= subject.Room.Tonight ? $"A meal is due{(offer is null ? "" : $": {offer.All}")}."
             : $"Next meal {words.Day(due)}.";
         return new Answer<MealPlan>(plan, summary, reasons);
     }
@@ -95,11 +138,11 @@ public sealed record MealPlan(DateOnly? Due, bool Forbidden, DateOnly? LastMeal,
     {
         var words = subject.Room.Wording;
         var settle = subject.Room.Rules.Room.SettleDays;
-        var due = lastMeal is { } meal
-            ? meal.AddDays((int)Math.Round(every, MidpointRounding.AwayFromZero))
-            : subject.Standing.Details.AcquiredOn.AddDays((int)settle.Value);
-        if (lastMeal is null)
+        var settled = subject.Standing.Details.AcquiredOn.AddDays((int)settle.Value);
+        var due = lastMeal is { } meal ? meal.AddDays((int)Math.Round(every, MidpointRounding.AwayFromZero)) : settled;
+        if (lastMeal is null || lastMeal < subject.Standing.Details.AcquiredOn)
         {
+            due = due < settled ? settled : due;
             reasons.Add(
                 settle.Because(
                     "Settling in",

@@ -25,7 +25,8 @@ public sealed record NotEating(int Nights, bool IsNormal)
         var nights = subject.Room.Tonight.DayNumber - since.DayNumber;
         var refused = subject.Standing.Untaken.Count(o => Journal.OfferOutcomes.IsRefusal(o.Offer.Outcome));
         if (
-            nights <= meal.EveryDays * subject.Room.Rules.Room.NotEatingAfter.Value
+            meal.EatsNothing
+            || nights <= meal.EveryDays * subject.Room.Rules.Room.NotEatingAfter.Value
             || (refused == 0 && !meal.Forbidden)
         )
         {
@@ -70,11 +71,12 @@ public sealed record NotEating(int Nights, bool IsNormal)
     )
     {
         var words = subject.Room.Wording;
-        if (phase is Phase.Suspected or Phase.Likely or Phase.Imminent)
+        if (phase is Phase.Suspected or Phase.Likely or Phase.SealedIn or Phase.Imminent)
         {
             var word =
                 phase == Phase.Suspected ? "premolt suspected"
                 : phase == Phase.Likely ? "premolt likely"
+                : phase == Phase.SealedIn ? "sealed in"
                 : "the molt is here";
             var next = molt is null ? "" : $" Next molt about {words.Date(molt.P50)}.";
             yield return (word, $"{Sentence(word)}: animals fast before a molt.{next}", "vigil.molt");
@@ -85,7 +87,7 @@ public sealed record NotEating(int Nights, bool IsNormal)
             yield return ("soft after the molt", "Soft after its molt it cannot bite yet.", "hush.hardening");
         }
 
-        if (phase is Phase.Buried or Phase.Pupa or Phase.Founding or Phase.Brooding)
+        if (phase is Phase.Buried or Phase.Pupa or Phase.Founding or Phase.Brooding or Phase.Eggs or Phase.Wintering)
         {
             yield return (Phases.Word(phase), $"{Sentence(Phases.Word(phase))}: nothing is offered.", "hush.waiting");
         }

@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -39,6 +40,7 @@ public enum PreyVerdict
 /// <param name="Serving">How to serve it.</param>
 /// <param name="Traits">What it does that must be minded.</param>
 /// <param name="OnMenu">Whether it suits the stage.</param>
+/// <param name="TakenBefore">How often this animal has taken it whole.</param>
 public sealed record PreyOption(
     string FeederId,
     string SizeClassId,
@@ -52,7 +54,8 @@ public sealed record PreyOption(
     bool Fatty,
     string Serving,
     IReadOnlyList<FeederTrait> Traits,
-    bool OnMenu = false
+    bool OnMenu = false,
+    int TakenBefore = 0
 );
 
 /// <summary>Largest prey and what every feeder class is to an animal.</summary>
@@ -74,20 +77,23 @@ public sealed record PreyFit(
 
     /// <summary>
     /// Judges every feeder class against a body length: prey no longer than the group's share of the body is given
-    /// whole; longer prey is cut into ⌈length ÷ allowed⌉ pieces; small prey is counted up to the mass of one meal.
+    /// whole, soft prey such as flies up to the body's length, and so is what this animal has taken whole before; longer
+    /// prey is cut into ⌈length ÷ allowed⌉ pieces of which one is served; small prey is counted up to the mass of one meal.
     /// </summary>
-    /// <remarks>Source: common practice, no published source (two thirds, never longer than the body).</remarks>
+    /// <remarks>Source: common practice, no published source (two thirds, flies up to the body, never longer than it).</remarks>
     /// <param name="group">Rules of the predator's group, which must take prey.</param>
     /// <param name="bodyMm">Carapace and abdomen, legs not counted, mm, &gt; 0.</param>
     /// <param name="feeders">Feeders to judge.</param>
     /// <param name="stage">Stage, for the menu and for what adults may hold.</param>
     /// <param name="forelegMm">Femur and tibia of the grasping foreleg, where they were measured.</param>
+    /// <param name="taken">Foods that this animal has taken whole.</param>
     public static PreyFit Of(
         GroupRules group,
         double bodyMm,
         IReadOnlyList<FeederRules> feeders,
         Stage stage,
-        double? forelegMm = null
+        double? forelegMm = null,
+        IReadOnlyList<TakenFood>? taken = null
     )
     {
         var rules = RulesOf(group);
@@ -96,7 +102,18 @@ public sealed record PreyFit(
         var mealMg = InsectMass.FromLengthMm(bodyMm * rules.MealShareOfBody.Value);
         var options = feeders
             .SelectMany(f =>
-                f.Classes.Where(c => c.LengthMm is not null).Select(c => Judge(f, c, limit, mealMg, rules))
+                f.Classes.Where(c => c.LengthMm is not null)
+                    .Select(c =>
+                        Judge(
+                            f,
+                            c,
+                            f.Soft ? Math.Max(limit, bodyMm * rules.NeverAboveShare.Value) : limit,
+                            bodyMm,
+                            taken?.FirstOrDefault(t => t.FeederId == f.Id && t.SizeClassId == c.Id)?.Times ?? 0,
+                            mealMg,
+                            rules
+                        )
+                    )
             )
             .Select(o => o with { OnMenu = MealChoice.Rank(menu, o) >= 0 })
             .ToList();
@@ -130,7 +147,7 @@ public sealed record PreyFit(
             rules.NeverAboveShare.Because(
                 "Never above",
                 "group.prey.neverAboveShare",
-                $"Never longer than the body, {words.Length(fit.NeverAboveMm)}, even cut up where it can fight back."
+                $"Never longer than the body whole, {words.Length(fit.NeverAboveMm)}: flies are soft and may be that long; what it has taken whole before counts as fitting. Anything longer: head crushed, cut to length, one piece served."
             ),
             rules.MealShareOfBody.Because(
                 "A meal",
@@ -170,19 +187,27 @@ public sealed record PreyFit(
     private static string Share(double share) =>
         Math.Abs(share - (2.0 / 3)) < RulerMm ? "Two thirds" : $"{share * 100:0} %";
 
-    private static PreyOption Judge(FeederRules feeder, FeederClass size, double limit, double mealMg, PreyRules rules)
+    private static PreyOption Judge(
+        FeederRules feeder,
+        FeederClass size,
+        double limit,
+        double bodyMm,
+        int takenBefore,
+        double mealMg,
+        PreyRules rules
+    )
     {
         var (min, max) = (size.LengthMm!.Value.Low, size.LengthMm.Value.High);
         var oneMg = InsectMass.FromLengthMm(size.LengthMm.Value.Middle);
         var wanted = Math.Max(1, (int)Math.Round(mealMg / oneMg));
         var pieces = (int)Math.Ceiling((max / limit) - RulerMm);
         var (verdict, cuts, count) =
-            max <= limit + RulerMm
-                ? wanted > rules.MostForAMeal.Value
+            max <= limit + RulerMm || takenBefore > 0
+                ? wanted > rules.MostForAMeal.Value || max < bodyMm * rules.LeastShareOfBody.Value
                     ? (PreyVerdict.TooSmall, 1, wanted)
                     : (PreyVerdict.Fits, 1, wanted)
-                : feeder.CanBeCut && pieces <= rules.MostPieces.Value
-                    ? (PreyVerdict.Cut, pieces, Math.Clamp((int)Math.Round(mealMg / oneMg * pieces), 1, pieces))
+                : feeder.CanBeCut && !rules.LiveOnly.Value
+                    ? (PreyVerdict.Cut, pieces, 1)
                     : (PreyVerdict.TooLarge, 0, 0);
         return new PreyOption(
             feeder.Id,
@@ -195,8 +220,11 @@ public sealed record PreyFit(
             cuts,
             count,
             feeder.Fatty,
-            feeder.Serving,
-            feeder.Traits
+            verdict == PreyVerdict.Cut
+                ? "Crush the head first, cut to length, lay one piece on web or surface; the rest is frozen or thrown away."
+                : feeder.Serving,
+            feeder.Traits,
+            TakenBefore: takenBefore
         );
     }
 }

@@ -1,4 +1,5 @@
 using Husbandry.Housing;
+using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
@@ -6,68 +7,187 @@ using Husbandry.Stock;
 
 namespace Husbandry.Feeding;
 
-/// <summary>When water is due.</summary>
+/// <summary>One clock of an enclosure's water: a dish and a mist plan have one each.</summary>
+/// <param name="Way">How it is given.</param>
+/// <param name="Kind">What is logged when it was; none for a tube, of which it is logged how much is left.</param>
 /// <param name="Due">Night on which it is due.</param>
-/// <param name="Last">Night on which it was last given.</param>
-/// <param name="EveryDays">Days between two waterings now.</param>
+/// <param name="Last">Night on which it was last given, or the tube looked at.</param>
+/// <param name="EveryDays">Days between two times now.</param>
 /// <param name="Mist">How the enclosure is misted, where it has a plan of its own.</param>
-public sealed record WaterPlan(DateOnly Due, DateOnly? Last, double EveryDays, MistPlan? Mist)
+public sealed record WaterClock(
+    WaterWay Way,
+    WaterKind? Kind,
+    DateOnly Due,
+    DateOnly? Last,
+    double EveryDays,
+    MistPlan? Mist = null
+);
+
+/// <summary>When water is due, in each way in which it is given; no clock where none is.</summary>
+/// <param name="Clocks">The clocks, the first due first.</param>
+public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
 {
+    /// <summary>Night on which the first of them is due; none where no water is given.</summary>
+    public DateOnly? Due => Clocks.Count == 0 ? null : Clocks[0].Due;
+
+    /// <summary>Days between two times of the first; 0 where no water is given.</summary>
+    public double EveryDays => Clocks.Count == 0 ? 0 : Clocks[0].EveryDays;
+
     /// <summary>
-    /// The water clock: the mist plan of the enclosure, quicker in drier air, where it has one; else by stage and moisture
-    /// school of the species.
+    /// The water clocks: by stage and moisture school of the species, and the mist plan of the enclosure, quicker in drier
+    /// air, where it has one.
     /// </summary>
-    public static Answer<WaterPlan> Of(Subject subject, Stage stage)
+    public static Answer<WaterPlan> Of(Subject subject, Stage stage, MealPlan meal)
     {
-        var last = subject.Standing.LastWater is { } at ? subject.Night(at) : (DateOnly?)null;
+        var way = subject.Group.WaterWay[stage];
         var mist = subject.Standing.House?.Enclosure.Mist;
-        var (days, reason) = mist is null ? BySpecies(subject, stage, last) : ByMistPlan(subject, mist, last);
-        var due = (last ?? subject.Standing.Details.AcquiredOn).AddDays((int)days);
+        var clocks = new List<(WaterClock Clock, Reason Why)>();
+        switch (way.Value)
+        {
+            case WaterWay.None:
+                break;
+            case WaterWay.ColdMist:
+                if (ColdMist(subject) is { } cold)
+                {
+                    clocks.Add(cold);
+                }
+
+                break;
+            case WaterWay.Tube:
+                clocks.Add(Tube(subject, meal));
+                break;
+            case WaterWay.Drops when mist is not null:
+                clocks.Add(ByMistPlan(subject, mist));
+                break;
+            default:
+                clocks.Add(BySpecies(subject, stage, way.Value));
+                if (mist is not null)
+                {
+                    clocks.Add(ByMistPlan(subject, mist));
+                }
+
+                break;
+        }
+
+        if (clocks.Count == 0)
+        {
+            const string Text = "No water is given at this stage.";
+            return new Answer<WaterPlan>(
+                new WaterPlan([]),
+                Text,
+                [way.Because("Water", $"group.waterWay.{Growth.StageReading.Key(stage)}", Text)]
+            );
+        }
+
+        clocks = [.. clocks.OrderBy(c => c.Clock.Due)];
+        var plan = new WaterPlan([.. clocks.Select(c => c.Clock)]);
         return new Answer<WaterPlan>(
-            new WaterPlan(due, last, days, mist),
-            due <= subject.Room.Tonight ? "Water is due." : $"Water again {subject.Room.Wording.Day(due)}.",
-            [reason]
+            plan,
+            plan.Due <= subject.Room.Tonight
+                ? "Water is due."
+                : $"Water again {subject.Room.Wording.Day(plan.Due!.Value)}.",
+            [.. clocks.Select(c => c.Why)]
         );
     }
 
-    private static (double Days, Reason Why) BySpecies(Subject subject, Stage stage, DateOnly? last)
+    private static (WaterClock Clock, Reason Why) BySpecies(Subject subject, Stage stage, WaterWay way)
     {
+        var kind = way switch
+        {
+            WaterWay.Dish => WaterKind.Dish,
+            WaterWay.Drops => WaterKind.Mist,
+            WaterWay.Pools => WaterKind.Pools,
+            _ => WaterKind.Damp,
+        };
+        var last = LastNight(subject, kind, orAny: true);
         var moisture = subject.Profile.Moisture.Value;
-        var rule = stage == Stage.Sling ? subject.Group.SlingWaterEveryDays : subject.Group.WaterEveryDays[moisture];
+        var young = stage == Stage.Sling;
+        var rule = young ? subject.Group.SlingWaterEveryDays : subject.Group.WaterEveryDays[moisture];
         var whom =
-            stage == Stage.Sling ? "slings"
+            young ? $"a {subject.Group.StageWord(stage)}"
             : moisture == Moisture.Damp ? "species that need it damp"
             : "dry species";
-        var name =
-            stage == Stage.Sling
-                ? "group.slingWaterEveryDays"
-                : $"group.waterEveryDays.{moisture.ToString().ToLowerInvariant()}";
+        var name = young
+            ? "group.slingWaterEveryDays"
+            : $"group.waterEveryDays.{moisture.ToString().ToLowerInvariant()}";
         return (
-            rule.Value,
+            new WaterClock(way, kind, After(subject, last, rule.Value), last, rule.Value),
             rule.Because("Water", name, $"{Given(subject, last)}; every {Wording.Days(rule.Value)} for {whom}.")
         );
     }
 
-    private static (double Days, Reason Why) ByMistPlan(Subject subject, MistPlan mist, DateOnly? last)
+    /// <summary>Pupae in their winter cold are misted lightly now and then; warm ones are not.</summary>
+    private static (WaterClock Clock, Reason Why)? ColdMist(Subject subject)
     {
+        if (!subject.IsChilled)
+        {
+            return null;
+        }
+
+        var rule = subject.Room.Rules.Room.ColdMistDays;
+        var since = subject.Night(subject.Standing.Chill!.From);
+        var last = LastNight(subject, WaterKind.Mist, orAny: false) is { } night && night > since ? night : since;
+        return (
+            new WaterClock(WaterWay.ColdMist, WaterKind.Mist, After(subject, last, rule.Value), last, rule.Value),
+            rule.Because(
+                "Mist",
+                "room.coldMistDays",
+                $"In the cold since {subject.Room.Wording.Date(since)}: a light mist every {Wording.Days(rule.Value)}, neither dry nor wet."
+            )
+        );
+    }
+
+    /// <summary>The water of a tube is looked at, at every visit where she is fed; without it such a queen can be dead the same day.</summary>
+    private static (WaterClock Clock, Reason Why) Tube(Subject subject, MealPlan meal)
+    {
+        var room = subject.Room.Rules.Room;
+        var (rule, name) =
+            subject.IsChilled ? (room.WinterLookDays, "room.winterLookDays")
+            : !subject.IsQueenAlone
+                ? (subject.Group.WaterEveryDays[subject.Profile.Moisture.Value], "group.waterEveryDays.damp")
+            : subject.Profile.Founding?.Value == Founding.Claustral ? (room.ClaustralLookDays, "room.claustralLookDays")
+            : (room.SemiClaustralVisitDays, "room.semiClaustralVisitDays");
+        var seen = subject.Standing.Tube;
+        var last =
+            seen is { } tube && !(subject.Standing.LastWater > tube.At)
+                ? subject.Night(tube.At)
+                : LastNight(subject, WaterKind.Dish, orAny: true);
+        var days = seen?.Water == TubeWater.Low ? Math.Min(rule.Value, room.LowTubeDays.Value) : rule.Value;
+        var due = After(subject, last, days);
+        if (seen?.Water == TubeWater.Gone && last is { } gone)
+        {
+            due = gone;
+        }
+        else if (meal is { Due: { } visit } && subject.IsQueenAlone && visit < due)
+        {
+            // Looked at on every visit, water first.
+            due = last is { } l && l >= visit ? due : visit;
+        }
+
+        var looked = last is { } night ? $"Looked at {subject.Room.Wording.Day(night)}" : "Not looked at yet";
+        return (
+            new WaterClock(WaterWay.Tube, null, due, last, days),
+            rule.Because("Water", name, $"{looked}; the tube's water is looked at every {Wording.Days(days)}.")
+        );
+    }
+
+    private static (WaterClock Clock, Reason Why) ByMistPlan(Subject subject, MistPlan mist)
+    {
+        var last = LastNight(subject, WaterKind.Mist, orAny: false);
         var most = subject.Room.Rules.Room.MistDriestFactor;
         var plan =
             $"{Given(subject, last)}; mist plan of the enclosure: {Wording.Plain(mist.Ml)} mL every {Wording.Days(mist.EveryDays)}";
+        (WaterClock, Reason) Every(double days, Reason why) =>
+            (new WaterClock(WaterWay.Drops, WaterKind.Mist, After(subject, last, days), last, days, mist), why);
         if (subject.Room.Climate.Dryness(subject.Standing.Place, subject.Room.Now) is not { } factor)
         {
-            return (
-                Math.Max(1, mist.EveryDays),
-                Reason.FromRecord(
-                    "Mist",
-                    $"{plan}. Humidity is not read here, so the plan stands as it is.",
-                    "record.mist"
-                )
-            );
+            const string Unread = "Humidity is not read here, so the plan stands as it is.";
+            return Every(Math.Max(1, mist.EveryDays), Reason.FromRecord("Mist", $"{plan}. {Unread}", "record.mist"));
         }
 
         var bounded = Math.Clamp(factor, 1 / most.Value, most.Value);
         var days = Math.Max(1, Math.Round(mist.EveryDays / bounded));
-        return (
+        return Every(
             days,
             most.Because(
                 "Mist",
@@ -75,6 +195,17 @@ public sealed record WaterPlan(DateOnly Due, DateOnly? Last, double EveryDays, M
                 $"{plan}; the air takes up water {Wording.Plain(factor)} times as fast as in the weeks before: every {Wording.Days(days)}."
             )
         );
+    }
+
+    private static DateOnly After(Subject subject, DateOnly? last, double days) =>
+        (last ?? subject.Standing.Details.AcquiredOn).AddDays((int)Math.Round(days, MidpointRounding.AwayFromZero));
+
+    /// <summary>Night on which water was last given in a way; where that way is not on record yet, in any.</summary>
+    private static DateOnly? LastNight(Subject subject, WaterKind kind, bool orAny)
+    {
+        var waters = subject.Standing.Waters;
+        var at = waters.FirstOrDefault(w => w.Kind == kind)?.At ?? (orAny ? subject.Standing.LastWater : null);
+        return at is { } instant ? subject.Night(instant) : null;
     }
 
     private static string Given(Subject subject, DateOnly? last) =>

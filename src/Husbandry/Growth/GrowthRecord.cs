@@ -39,7 +39,7 @@ public sealed record GrowthRecord(
         // The hard part first, then the size, then the body: where there are as many measures of each.
         BodyPart[] preferred = [subject.Group.HardPart, subject.Group.SizePart, BodyPart.Body];
         var part = preferred.MaxBy(p => measures.Where(m => m.Part == p).Select(m => m.MoltsHere).Distinct().Count());
-        var first = subject.Standing.Details.MoltsAtArrival is { } before ? before + subject.Group.InstarAtHatching : 1;
+        var first = subject.Standing.MoltsBeforeRecord is { } before ? before + subject.Group.InstarAtHatching : 1;
         var latest = measures
             .Where(m => m.Part == part)
             .GroupBy(m => m.MoltsHere)
@@ -85,7 +85,7 @@ public sealed record GrowthRecord(
             .ToList();
         var record = new GrowthRecord(
             part,
-            subject.Standing.Details.MoltsAtArrival is not null,
+            subject.Standing.MoltsBeforeRecord is not null,
             skins,
             fit,
             fit?.Ratio ?? prior.Value,

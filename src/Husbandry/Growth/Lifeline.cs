@@ -57,12 +57,12 @@ public sealed record Lifeline(
 
     private static List<LifeStep> StepsOf(Subject subject, GrowthRecord? growth)
     {
-        var starts = subject
-            .Standing.Molts.Select(m => subject.Night(m.When.Middle))
-            .Prepend(subject.Standing.Details.AcquiredOn)
-            .ToList();
-        var before = subject.Standing.Details.MoltsAtArrival;
-        var first = before is { } molts ? molts + subject.Group.InstarAtHatching : 1;
+        var molts = subject.Standing.Molts.Select(m => subject.Night(m.When.Middle)).ToList();
+        var came = subject.Standing.Details.AcquiredOn;
+        // A molt told from before it came begins the record earlier.
+        List<DateOnly> starts = [molts.Count > 0 && molts[0] < came ? molts[0] : came, .. molts];
+        var before = subject.Standing.MoltsBeforeRecord;
+        var first = before is { } known ? known + subject.Group.InstarAtHatching : 1;
         var skins = growth?.Skins.ToDictionary(s => s.Instar) ?? [];
         return
         [

@@ -63,6 +63,16 @@ public sealed record MoltsLeft(int? BySizeLow, int? BySizeHigh, int? ByInstarLow
             return new Answer<MoltsLeft?>(null, "Neither size nor instar is known.", reasons);
         }
 
+        var listed = profile.Id.Length > 0;
+        if (!listed && bySize is null && byInstar is { High: 0 })
+        {
+            return new Answer<MoltsLeft?>(
+                null,
+                "As many molts behind it as is usual in its group: adult, or nearly so. A guess, as its species is not in the rulebook.",
+                reasons
+            );
+        }
+
         var agree = bySize is not { } s || byInstar is not { } i || (s.Low <= i.High && i.Low <= s.High);
         var left = new MoltsLeft(bySize?.Low, bySize?.High, byInstar?.Low, byInstar?.High, agree);
         var summary =
@@ -70,7 +80,12 @@ public sealed record MoltsLeft(int? BySizeLow, int? BySizeHigh, int? ByInstarLow
                 ? $"By size {Span(bySize!.Value.Low, bySize.Value.High)}, by instar {Span(byInstar!.Value.Low, byInstar.Value.High)}: they disagree. A molt nobody saw, a wrong instar or a small adult."
             : bySize is { } b && byInstar is { } k
                 ? $"{Span(Math.Max(b.Low, k.Low), Math.Min(b.High, k.High))} to adult."
-            : $"{Span((bySize ?? byInstar)!.Value.Low, (bySize ?? byInstar)!.Value.High)} to adult.";
+            : $"{Span((bySize ?? byInstar)!.Value.Low, (bySize ?? byInstar)!.Value.High)} to {(subject.Group.StageWords.ContainsKey(Stage.Pupa) ? "the pupa" : "adult")}.";
+        if (!listed)
+        {
+            summary += " A guess from its group, as its species is not in the rulebook.";
+        }
+
         return new Answer<MoltsLeft?>(left, summary, reasons);
     }
 

@@ -24,19 +24,29 @@ public enum HousingMeasure
 
     /// <summary>Not enough floor to dig in.</summary>
     TooLittleSubstrate,
+
+    /// <summary>So large that a nymph does not find its prey.</summary>
+    TooLarge,
+
+    /// <summary>Too little room for larvae, by volume.</summary>
+    TooSmall,
 }
 
 /// <summary>One measure that does not fit.</summary>
 /// <param name="Measure">Which.</param>
-/// <param name="HasMm">What the enclosure has.</param>
-/// <param name="NeedsMm">What the animal needs: at least, or at most for <see cref="HousingMeasure.TooHigh"/>.</param>
+/// <param name="HasMm">What the enclosure has; litres for <see cref="HousingMeasure.TooSmall"/>.</param>
+/// <param name="NeedsMm">
+/// What the animal needs: at least, or at most for <see cref="HousingMeasure.TooHigh"/> and <see cref="HousingMeasure.TooLarge"/>.
+/// </param>
 public sealed record HousingMisfit(HousingMeasure Measure, double HasMm, double NeedsMm)
 {
     /// <summary>The misfit in a keeper's words, such as "too low: 60 mm, needs 84 mm".</summary>
     public string Text(Wording words) =>
-        Measure == HousingMeasure.TooHigh
-            ? $"too high: {words.Length(HasMm)}, at most {words.Length(NeedsMm)}"
-            : $"{Word}: {words.Length(HasMm)}, needs {words.Length(NeedsMm)}";
+        Measure == HousingMeasure.TooLarge
+            ? $"too large to find its prey in: {words.Length(HasMm)}, at most {words.Length(NeedsMm)}"
+        : Measure == HousingMeasure.TooSmall ? $"too small: {Wording.Plain(HasMm)} L, needs {Wording.Plain(NeedsMm)} L"
+        : Measure == HousingMeasure.TooHigh ? $"too high: {words.Length(HasMm)}, at most {words.Length(NeedsMm)}"
+        : $"{Word}: {words.Length(HasMm)}, needs {words.Length(NeedsMm)}";
 
     /// <summary>"too low", "too narrow" and so on.</summary>
     public string Word =>
@@ -45,6 +55,8 @@ public sealed record HousingMisfit(HousingMeasure Measure, double HasMm, double 
             HousingMeasure.TooLow => "too low",
             HousingMeasure.TooHigh => "too high",
             HousingMeasure.TooNarrow => "too narrow",
+            HousingMeasure.TooLarge => "too large to find its prey in",
+            HousingMeasure.TooSmall => "too small",
             HousingMeasure.TooShallow => "not deep enough from front to back",
             _ => "too little substrate",
         };
@@ -83,6 +95,16 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
         if (s.Standing.House is not { } house)
         {
             return new Answer<HousingFit?>(null, "The enclosure was never measured.", []);
+        }
+
+        if (j.Stage.Value is Stage.Egg or Stage.Pupa)
+        {
+            return new Answer<HousingFit?>(null, "What neither eats nor walks needs no room.", []);
+        }
+
+        if (LarvaeOf(j) is { } larvae)
+        {
+            return FitLarvae(j, house.Enclosure, larvae);
         }
 
         if (s.IsMany)
@@ -137,7 +159,29 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
         var size = j.Size.Value ?? throw new InvalidOperationException("The size is unknown.");
         var rules = j.Subject.Group.Container(j.Subject.Profile.Habit);
         var length = rules.By == ContainerBasis.Body ? size.BodyMm : LegSpanMm(j.Subject, size);
-        return ContainerPlan.Of(rules, length * grownBy, j.Subject.Room.Wording);
+        return ContainerPlan.Of(rules, length * grownBy, j.Subject.Room.Wording, nymph: j.Stage.Value != Stage.Adult);
+    }
+
+    private static Answer<ContainerPlan>? LarvaeOf(Judgement j) =>
+        j.Subject.Group.LarvaLitres is { } litres && litres.ContainsKey(j.Stage.Value)
+            ? ContainerPlan.OfLarvae(j.Subject.Group, j.Stage.Value, j.Subject.Standing.Details.Count)
+            : null;
+
+    private static Answer<HousingFit?> FitLarvae(Judgement j, Enclosure has, Answer<ContainerPlan> needs)
+    {
+        const double MmPerLitre = 1_000_000;
+        var litres = has.WidthMm * has.DepthMm * has.FreeHeightMm / MmPerLitre;
+        var misfits =
+            litres < needs.Value.Litres!.Value
+                ? [new HousingMisfit(HousingMeasure.TooSmall, litres, needs.Value.Litres.Value)]
+                : Array.Empty<HousingMisfit>();
+        return new Answer<HousingFit?>(
+            new HousingFit(needs.Value, misfits, null),
+            misfits.Length > 0
+                ? $"Too small: {Wording.Plain(litres)} L, needs {Wording.Plain(needs.Value.Litres.Value)} L."
+                : "Room enough.",
+            needs.Reasons
+        );
     }
 
     /// <summary>What does not fit; empty when all does.</summary>
@@ -153,7 +197,11 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
         }
 
         AtLeast(HousingMeasure.TooLow, has.FreeHeightMm, needs.MinHeightMm);
-        if (needs.MaxHeightMm is { } most && has.FreeHeightMm > most)
+        if (needs.MaxWidthMm is { } widest && Math.Max(has.LongSideMm, has.FreeHeightMm) > widest)
+        {
+            found.Add(new HousingMisfit(HousingMeasure.TooLarge, Math.Max(has.LongSideMm, has.FreeHeightMm), widest));
+        }
+        else if (needs.MaxHeightMm is { } most && has.FreeHeightMm > most)
         {
             found.Add(new HousingMisfit(HousingMeasure.TooHigh, has.FreeHeightMm, most));
         }
@@ -178,7 +226,9 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
             variance += step.SpreadDays * step.SpreadDays;
             var after = NeedsOf(j, step.GrownBy * s.Profile.GrowthRatio.Value).Value;
             // A tall enclosure is no worse for having been too tall before; only what becomes too small is outgrown.
-            var misfits = Misfits(enclosure, after).Where(m => m.Measure != HousingMeasure.TooHigh).ToList();
+            var misfits = Misfits(enclosure, after)
+                .Where(m => m.Measure is not (HousingMeasure.TooHigh or HousingMeasure.TooLarge))
+                .ToList();
             if (misfits.Count > 0)
             {
                 var spread = LogNormalWait.NormalQuantile90 * Math.Sqrt(variance);

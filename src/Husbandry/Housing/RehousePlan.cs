@@ -106,7 +106,9 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
             a.MaxHeightMm is { } x && b.MaxHeightMm is { } y ? Math.Min(x, y) : a.MaxHeightMm ?? b.MaxHeightMm,
             Math.Max(a.MinWidthMm, b.MinWidthMm),
             Most(a.MinDepthMm, b.MinDepthMm),
-            Most(a.SubstrateDepthMm, b.SubstrateDepthMm)
+            Most(a.SubstrateDepthMm, b.SubstrateDepthMm),
+            a.MaxWidthMm is { } v && b.MaxWidthMm is { } w ? Math.Min(v, w) : a.MaxWidthMm ?? b.MaxWidthMm,
+            Most(a.Litres, b.Litres)
         );
 
     private static double? Most(double? a, double? b) => a is null ? b : Math.Max(a.Value, b ?? 0);
@@ -119,8 +121,11 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
     private static double? FloorOf(Enclosure tub, ContainerPlan needs, double mostFloor)
     {
         var floor = Math.Max(needs.SubstrateDepthMm ?? 0, tub.HeightMm - (needs.MaxHeightMm ?? double.MaxValue));
+        const double MmPerLitre = 1_000_000;
         return
             tub.LongSideMm >= needs.MinWidthMm
+            && tub.LongSideMm <= (needs.MaxWidthMm ?? double.MaxValue)
+            && tub.WidthMm * tub.DepthMm * (tub.HeightMm - floor) / MmPerLitre >= (needs.Litres ?? 0)
             && tub.ShortSideMm >= (needs.MinDepthMm ?? 0)
             && tub.HeightMm - floor >= needs.MinHeightMm
             && floor <= tub.HeightMm * mostFloor
@@ -140,7 +145,7 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
         var ratio = s.Profile.GrowthRatio.Value;
         // The new enclosure lasts beyond the molt that makes the old one too small; an adult grows no more.
         var molts = j.Molt.Value is null ? 0 : known.Outgrown?.Molts ?? 1;
-        var lasts = HousingFit.NeedsOf(j, Math.Pow(ratio, molts)).Value;
+        var lasts = known.Needs.Litres is null ? HousingFit.NeedsOf(j, Math.Pow(ratio, molts)).Value : known.Needs;
         var most = known.Needs.MaxHeightMm;
         var needs = lasts with { MaxHeightMm = most is { } top ? Math.Max(top, lasts.MinHeightMm) : null };
         var tub = sizes

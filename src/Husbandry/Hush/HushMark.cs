@@ -13,9 +13,11 @@ public static class HushMark
         {
             Offered { Preparation: Preparation.Live } => CareAct.FeedLive,
             Offered => CareAct.FeedDead,
+            TubeSeen => CareAct.Water,
             Watered { Water: WaterKind.Mist } => CareAct.Mist,
             Watered => CareAct.Water,
-            Departed { Departure: not DepartureKind.Died } => CareAct.Ship,
+            Departed { Departure: DepartureKind.Sold or DepartureKind.GivenAway or DepartureKind.Released } =>
+                CareAct.Ship,
             Handled h => h.Care,
             Housed { Rehoused: true } => CareAct.Rehouse,
             _ => null,

@@ -69,14 +69,19 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
             causes.Add((HushCause.Suspected, since, null, $"{subject.It} eats, or a look shows nothing"));
         }
 
-        if (phase is not (Phase.Hardening or Phase.FangsUnchecked) && reading.Darkening)
+        if (phase is Phase.Suspected or Phase.Likely or Phase.SealedIn or Phase.Imminent && reading.Darkening)
         {
             causes.Add((HushCause.Darkening, since, afterMolt, "the molt, or a clear sign that it was misread"));
         }
 
-        if (phase == Phase.Likely)
+        if (phase == Phase.Likely || (phase == Phase.SealedIn && reading.Word == ReadingWord.Likely))
         {
             causes.Add((HushCause.Likely, since, afterMolt, "the molt, or a meal taken"));
+        }
+
+        if (phase == Phase.SealedIn)
+        {
+            causes.Add((HushCause.SealedIn, since, afterMolt, $"{subject.It} opens it again, or a look shows nothing"));
         }
 
         if (phase == Phase.Imminent)
@@ -94,20 +99,29 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
             causes.Add((HushCause.FangsUnchecked, firstMeal?.Night, null, "the fangs seen black"));
         }
 
-        if (wait is not null && CauseOf(phase) is { } waiting)
+        if (wait is not null && subject.Waiting is { } open && CauseOf(open.Vigil) is { } waiting)
         {
-            var began = subject.Night(subject.Standing.Waiting!.Began.From);
+            var began = subject.Night(open.Began.From);
             var end = new HushEnd(wait.P10, wait.P50, wait.P90);
-            causes.Add((waiting, began, end, VigilWords.EndsEarlyBy(wait.Vigil)));
-            if (phase == Phase.Founding && subject.Profile.Founding?.Value == Founding.Claustral)
+            var early = VigilWords.EndsEarlyBy(wait.Vigil);
+            causes.Add((waiting, began, end, early));
+            if (waiting == HushCause.Founding && Feeds(subject, condition) is { } unfed)
             {
-                causes.Add((HushCause.Claustral, began, end, VigilWords.EndsEarlyBy(wait.Vigil)));
+                causes.Add(
+                    (unfed, began, end, unfed == HushCause.Claustral ? early : "the way of founding being said")
+                );
             }
+        }
 
-            if (phase == Phase.Pupa && subject.Standing.Chill is { To: null } chill)
-            {
-                causes.Add((HushCause.Chilled, subject.Night(chill.From), null, "the weeks of cold being over"));
-            }
+        if (phase == Phase.Wintering)
+        {
+            causes.Add((HushCause.Wintering, subject.Night(subject.Standing.Chill!.From), null, "being warmed up"));
+        }
+        else if (subject.IsChilled && !(WinterWeeks.Of(subject)?.IsDone ?? false))
+        {
+            causes.Add(
+                (HushCause.Chilled, subject.Night(subject.Standing.Chill!.From), null, "the weeks of cold being over")
+            );
         }
 
         if (Surfaced(subject) is { } up)
@@ -122,7 +136,7 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
             causes.Add((HushCause.VeryPlump, null, null, "a smaller abdomen at the next measure"));
         }
 
-        return Compose(causes, subject.Room.Rules);
+        return Compose(causes, subject);
     }
 
     /// <summary>What may on no account be done.</summary>
@@ -131,18 +145,33 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
     /// <summary>The line of one act.</summary>
     public HushLine this[CareAct act] => Lines.First(l => l.Act == act);
 
-    private static HushCause? CauseOf(Phase phase) =>
-        phase switch
+    private static HushCause? CauseOf(VigilKind vigil) =>
+        vigil switch
         {
-            Phase.Buried => HushCause.Buried,
-            Phase.Pupa => HushCause.Pupa,
-            Phase.Founding => HushCause.Founding,
-            Phase.Brooding => HushCause.Brooding,
+            VigilKind.Surfacing => HushCause.Buried,
+            VigilKind.Emergence => HushCause.Pupa,
+            VigilKind.FirstWorkers => HushCause.Founding,
+            VigilKind.Young => HushCause.Brooding,
+            VigilKind.Hatching => HushCause.Eggs,
             _ => null,
         };
 
+    /// <summary>Why a founding queen is not fed; none when she is. A trace is a school: only where it is chosen, and when she is thin.</summary>
+    private static HushCause? Feeds(Subject subject, Condition condition) =>
+        subject.Profile.Founding?.Value switch
+        {
+            Founding.SemiClaustral => null,
+            Founding.Claustral => subject.Group.TraceForQueens?.Value == true && condition.Word == ConditionWord.Thin
+                ? null
+                : HushCause.Claustral,
+            _ => HushCause.FoundingUnknown,
+        };
+
+    // Of many a few may wait: what is done to an enclosure is hushed, what the rest eat and drink is not.
+    private static readonly CareAct[] ForTheRest = [CareAct.FeedLive, CareAct.FeedDead, CareAct.Water, CareAct.Mist];
+
     /// <summary>Night on which a crab came up after a molt, while it is still to be left in peace.</summary>
-    private static DateOnly? Surfaced(Subject subject)
+    internal static DateOnly? Surfaced(Subject subject)
     {
         var last = subject.Standing.Vigils.LastOrDefault(v =>
             v is { Vigil: VigilKind.Surfacing, AsHoped: true, Ended: not null }
@@ -154,16 +183,21 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
 
     private static HushTable Compose(
         List<(HushCause Cause, DateOnly? Since, HushEnd? Until, string EndsEarlyBy)> causes,
-        RuleSet rules
+        Subject subject
     )
     {
+        HushRules RuleOf(HushCause cause) => subject.Room.Rules.HushOf(cause, subject.Group.Id);
+        var partial = subject.Waiting is { Count: not null } some ? CauseOf(some.Vigil) : null;
+        Verdict VerdictOf(HushCause cause, CareAct act) =>
+            cause == partial && ForTheRest.Contains(act) ? Verdict.Fine : RuleOf(cause).Acts.GetValueOrDefault(act);
         HushContributor Contribute(
             (HushCause Cause, DateOnly? Since, HushEnd? Until, string EndsEarlyBy) c,
             Verdict verdict
         )
         {
-            var why = rules.Hush.First(h => h.Cause == c.Cause).Why;
-            var reason = why.Because("Hush", $"hush.{c.Cause.ToString().ToCamel()}", why.Value);
+            var why = RuleOf(c.Cause).Why;
+            var of = c.Cause == partial ? $"{subject.Waiting!.Count} of {subject.Standing.Details.Count}: " : "";
+            var reason = why.Because("Hush", $"hush.{c.Cause.ToString().ToCamel()}", of + why.Value);
             return new HushContributor(c.Cause, verdict, c.Since, c.Until, c.EndsEarlyBy, reason);
         }
 
@@ -171,7 +205,7 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
             .Select(act =>
             {
                 var contributors = causes
-                    .Select(c => (c, Verdict: rules.Hush.First(h => h.Cause == c.Cause).Acts.GetValueOrDefault(act)))
+                    .Select(c => (c, Verdict: VerdictOf(c.Cause, act)))
                     .Where(x => x.Verdict != Verdict.Fine)
                     .OrderByDescending(x => x.Verdict)
                     .Select(x => Contribute(x.c, x.Verdict))
@@ -184,11 +218,8 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
                 return new HushLine(act, strictest, until, contributors);
             })
             .ToList();
-        return new HushTable(lines, [.. causes.Select(c => Contribute(c, Worst(rules, c.Cause)))]);
+        return new HushTable(lines, [.. causes.Select(c => Contribute(c, RuleOf(c.Cause).Acts.Values.Max()))]);
     }
-
-    private static Verdict Worst(RuleSet rules, HushCause cause) =>
-        rules.Hush.First(h => h.Cause == cause).Acts.Values.Max();
 
     private static DateOnly Later(FirstMeal first) => first.To > first.Night ? first.To : first.Night;
 }

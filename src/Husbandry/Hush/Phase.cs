@@ -2,6 +2,8 @@ using Husbandry.Feeding;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
 using Husbandry.Vigils;
 
 namespace Husbandry.Hush;
@@ -20,6 +22,9 @@ public enum Phase
 
     /// <summary>Premolt likely.</summary>
     Likely,
+
+    /// <summary>Burrow, hide or hammock closed from within.</summary>
+    SealedIn,
 
     /// <summary>The molt is here or hours away.</summary>
     Imminent,
@@ -41,6 +46,12 @@ public enum Phase
 
     /// <summary>A mother with a sac, eggs or young.</summary>
     Brooding,
+
+    /// <summary>Eggs, kept as such.</summary>
+    Eggs,
+
+    /// <summary>A queen or colony in its winter rest.</summary>
+    Wintering,
 }
 
 /// <summary>Finds the phase and its words.</summary>
@@ -49,7 +60,17 @@ public static class Phases
     /// <summary>The phase: hardening goes before what signs say.</summary>
     public static Answer<Phase> Of(Subject subject, Answer<PremoltReading> reading, Answer<FirstMeal?> firstMeal)
     {
-        if (subject.Standing.Waiting is { } waiting)
+        if (subject.IsChilled && subject.Group.Diet == Diet.SugarAndProtein)
+        {
+            var since = subject.Room.Wording.Date(subject.Night(subject.Standing.Chill!.From));
+            return new Answer<Phase>(
+                Phase.Wintering,
+                "In the winter rest: dark, cold and still. Eggs come after it.",
+                [Reason.FromRecord("Since", $"In the cold since {since}.", "record.chilled")]
+            );
+        }
+
+        if (subject.WaitingWhole is { } waiting)
         {
             return Waiting(subject, waiting);
         }
@@ -73,6 +94,7 @@ public static class Phases
 
         var phase = reading.Value.Word switch
         {
+            ReadingWord.Suspected or ReadingWord.Likely when reading.Value.SealedIn => Phase.SealedIn,
             ReadingWord.WellFed => Phase.WellFed,
             ReadingWord.Suspected => Phase.Suspected,
             ReadingWord.Likely => Phase.Likely,
@@ -82,14 +104,36 @@ public static class Phases
         return new Answer<Phase>(phase, reading.Summary, reading.Reasons);
     }
 
+    /// <summary>
+    /// Where the calendar alone makes premolt probable while no sign was seen, the open lantern says so: the word and the
+    /// chance must not stand side by side without a reason.
+    /// </summary>
+    public static Answer<Phase> BesideForecast(Answer<Phase> phase, VigilForecast? molt, Subject subject)
+    {
+        var rule = subject.Room.Rules.Room.ForecastSpeaksAbove;
+        if (phase.Value is not (Phase.Open or Phase.WellFed) || molt is null || molt.PremoltChance < rule.Value)
+        {
+            return phase;
+        }
+
+        var text =
+            $"By the nights waited it is in premolt with {Wording.Chance(molt.PremoltChance)}, though no sign that tells was seen: look before the food goes in.";
+        return phase with
+        {
+            Summary = $"{phase.Summary} {text}",
+            Reasons = [rule.Because("By the calendar", "room.forecastSpeaksAbove", text), .. phase.Reasons],
+        };
+    }
+
     private static Answer<Phase> Waiting(Subject subject, VigilEvent waiting)
     {
         var (phase, text) = waiting.Vigil switch
         {
             VigilKind.Surfacing => (Phase.Buried, $"Buried: leave {subject.Them} be, however long it takes."),
-            VigilKind.Emergence => (Phase.Pupa, "A pupa: leave it be, neither dry nor wet."),
+            VigilKind.Emergence => (Phase.Pupa, Pupa(subject)),
+            VigilKind.Hatching => (Phase.Eggs, "Eggs: nothing to feed or water; wipe condensation away."),
             VigilKind.Young => (Phase.Brooding, "Brooding: disturb her as little as can be; keep the damp side."),
-            _ => (Phase.Founding, "Founding: dark, still, and no looks but rare ones."),
+            _ => (Phase.Founding, Founding(subject)),
         };
         var words = subject.Room.Wording;
         var began =
@@ -100,6 +144,22 @@ public static class Phases
             [Reason.FromRecord("Since", $"{char.ToUpperInvariant(began[0])}{began[1..]}.", "record.began")]
         );
     }
+
+    private static string Pupa(Subject subject) =>
+        WinterWeeks.Of(subject) is not { } winter ? "A pupa: leave it be, neither dry nor wet."
+        : winter is { IsDone: true, IsCold: true }
+            ? $"{winter.Text} weeks of cold done: take it out when its food or its mate will be there."
+        : winter.IsDone ? "A pupa, its cold behind it: leave it be, neither dry nor wet."
+        : winter.IsCold ? $"A pupa in its winter cold, {winter.Text} weeks done: leave it be."
+        : $"A pupa that needs {Wording.Plain(winter.Needed)} weeks of cold before it can emerge.";
+
+    private static string Founding(Subject subject) =>
+        subject.Profile.Founding?.Value switch
+        {
+            Rulebook.Founding.Claustral => "Founding on her reserves: dark, still, a look every two to four weeks.",
+            Rulebook.Founding.SemiClaustral => "Founding: she is fed twice a week, and her water looked at every time.",
+            _ => "Founding, and nobody has said how: is her thorax large and rounded, or slim? Say it in her details.",
+        };
 
     /// <summary>The word beside the lantern.</summary>
     public static string Word(Phase phase) =>
@@ -115,8 +175,14 @@ public static class Phases
             Phase.Pupa => "pupa",
             Phase.Founding => "founding",
             Phase.Brooding => "brooding",
+            Phase.SealedIn => "sealed in",
+            Phase.Eggs => "eggs",
+            Phase.Wintering => "wintering",
             _ => "fangs unchecked",
         };
+
+    /// <summary>Whether an animal in a phase is passed by: everything from likely premolt on. Source: docs/how-it-works.md, the lantern.</summary>
+    public static bool PassesBy(Phase phase) => phase >= Phase.Likely;
 
     /// <summary>How many of the lantern's three shutters are closed.</summary>
     public static int Shutters(Phase phase) =>
@@ -124,7 +190,7 @@ public static class Phases
         {
             Phase.Open or Phase.WellFed => 0,
             Phase.Suspected => 1,
-            Phase.Likely => 2,
+            Phase.Likely or Phase.SealedIn => 2,
             _ => 3,
         };
 

@@ -13,6 +13,8 @@ namespace Husbandry.Journal;
 [JsonDerivedType(typeof(Offered), "offered")]
 [JsonDerivedType(typeof(LeftoversRemoved), "leftoversRemoved")]
 [JsonDerivedType(typeof(Watered), "watered")]
+[JsonDerivedType(typeof(TubeSeen), "tubeSeen")]
+[JsonDerivedType(typeof(ConditionSeen), "conditionSeen")]
 [JsonDerivedType(typeof(Looked), "looked")]
 [JsonDerivedType(typeof(SignSeen), "signSeen")]
 [JsonDerivedType(typeof(Molted), "molted")]
@@ -76,6 +78,15 @@ public enum OfferOutcome
 
     /// <summary>Left in; nobody knows yet.</summary>
     NotSeen,
+
+    /// <summary>It took it and is still at it: look again, do not disturb.</summary>
+    StillEating,
+
+    /// <summary>Seen to catch it: a newcomer's first hunt, above all.</summary>
+    SeenToCatch,
+
+    /// <summary>Found whole and taken out: turned down.</summary>
+    FoundUneaten,
 }
 
 /// <summary>Food was offered.</summary>
@@ -100,21 +111,36 @@ public sealed record Offered(
 public static class OfferOutcomes
 {
     /// <summary>Whether the food was eaten.</summary>
-    public static bool IsMeal(this OfferOutcome outcome) => outcome is OfferOutcome.Eaten or OfferOutcome.TakenLater;
+    public static bool IsMeal(this OfferOutcome outcome) =>
+        outcome
+            is OfferOutcome.Eaten
+                or OfferOutcome.TakenLater
+                or OfferOutcome.StillEating
+                or OfferOutcome.SeenToCatch;
 
     /// <summary>Whether the animal is known to have turned the food down; "not seen" is neither.</summary>
     public static bool IsRefusal(this OfferOutcome outcome) =>
-        outcome is OfferOutcome.Fled or OfferOutcome.BattedAway or OfferOutcome.KilledAndLeft;
+        outcome
+            is OfferOutcome.Fled
+                or OfferOutcome.BattedAway
+                or OfferOutcome.KilledAndLeft
+                or OfferOutcome.FoundUneaten;
 
-    /// <summary>Whether prey is still in the enclosure after this offer.</summary>
-    public static bool LeavesPreyIn(this Offered offer) =>
-        offer.Outcome.IsMeal()
-            ? offer is { Untaken.Count: > 0, LeftIn: not false }
-            : offer.LeftIn ?? offer.Outcome is OfferOutcome.NotSeen or OfferOutcome.KilledAndLeft;
+    /// <summary>Whether some of it is still in the enclosure after this offer; food that is no prey stays in while it is eaten of.</summary>
+    public static bool StaysIn(this Offered offer) =>
+        offer.Outcome switch
+        {
+            OfferOutcome.StillEating => offer.LeftIn != false,
+            OfferOutcome.Eaten when offer.Preparation == Preparation.Fresh => offer.LeftIn != false,
+            OfferOutcome.Eaten or OfferOutcome.TakenLater or OfferOutcome.SeenToCatch => offer
+                is { Untaken.Count: > 0, LeftIn: not false },
+            _ => offer.LeftIn ?? offer.Outcome is OfferOutcome.NotSeen or OfferOutcome.KilledAndLeft,
+        };
 }
 
 /// <summary>Leftovers were taken out.</summary>
-public sealed record LeftoversRemoved : Act;
+/// <param name="FeederIds">Which foods; all that was in there when left out.</param>
+public sealed record LeftoversRemoved(IReadOnlyList<string>? FeederIds = null) : Act;
 
 /// <summary>How water was given.</summary>
 public enum WaterKind
@@ -122,18 +148,61 @@ public enum WaterKind
     /// <summary>The dish was filled.</summary>
     Dish,
 
-    /// <summary>Misted: web, wall or one side of the floor.</summary>
+    /// <summary>Misted: web or wall, drops to drink.</summary>
     Mist,
+
+    /// <summary>One side or end of the floor damped, the rest left dry.</summary>
+    Damp,
+
+    /// <summary>Both pools of a crab tank, fresh and salt.</summary>
+    Pools,
 }
 
 /// <summary>Water was given.</summary>
 public sealed record Watered(WaterKind Water) : Act;
 
+/// <summary>How much water a queen's tube, or a colony's, still holds.</summary>
+public enum TubeWater
+{
+    /// <summary>Enough for weeks.</summary>
+    Full,
+
+    /// <summary>Little left.</summary>
+    Low,
+
+    /// <summary>None left.</summary>
+    Gone,
+}
+
+/// <summary>The water of a tube was looked at; it cannot be filled while somebody lives in it.</summary>
+public sealed record TubeSeen(TubeWater Water) : Act;
+
+/// <summary>How well fed an animal looks, by eye.</summary>
+public enum BodyCondition
+{
+    /// <summary>Thin.</summary>
+    Thin,
+
+    /// <summary>Normal.</summary>
+    Normal,
+
+    /// <summary>Full.</summary>
+    Full,
+
+    /// <summary>Very full.</summary>
+    VeryFull,
+}
+
+/// <summary>The condition was judged by eye.</summary>
+public sealed record ConditionSeen(BodyCondition Condition) : Act;
+
 /// <summary>The keeper looked and saw no sign of a molt: that is evidence too.</summary>
 public sealed record Looked : Act;
 
 /// <summary>A sign of the rulebook was seen.</summary>
-public sealed record SignSeen(string SignId) : Act;
+/// <param name="SignId">The sign.</param>
+/// <param name="Count">Of many: at how many of them; all when left out.</param>
+public sealed record SignSeen(string SignId, int? Count = null) : Act;
 
 /// <summary>The animal molted; when only found later, the entry's occurrence is the interval.</summary>
 /// <param name="Ultimate">The molt to adult.</param>
@@ -187,7 +256,9 @@ public sealed record Measured(
 ) : Act;
 
 /// <summary>A wait other than the one for a molt began: it buried itself, pupated, was set up to found a colony.</summary>
-public sealed record Began(VigilKind Vigil) : Act;
+/// <param name="Vigil">What is awaited.</param>
+/// <param name="Count">Of many: how many of them; when left out all, but one for what buries itself.</param>
+public sealed record Began(VigilKind Vigil, int? Count = null) : Act;
 
 /// <summary>How a wait ended.</summary>
 public enum VigilEnd
@@ -200,9 +271,12 @@ public enum VigilEnd
 }
 
 /// <summary>Such a wait ended.</summary>
-public sealed record Ended(VigilKind Vigil, VigilEnd End) : Act;
+/// <param name="Vigil">What was awaited.</param>
+/// <param name="End">How it ended.</param>
+/// <param name="Count">Of many: for how many of them; for all that waited when left out.</param>
+public sealed record Ended(VigilKind Vigil, VigilEnd End, int? Count = null) : Act;
 
-/// <summary>A pupa was put into its winter cold, or taken out of it.</summary>
+/// <summary>A pupa, a queen or a colony was put into its winter cold, or taken out of it.</summary>
 public sealed record Chilled(bool IntoCold) : Act;
 
 /// <summary>How a limb was found.</summary>
@@ -235,8 +309,20 @@ public enum SexEvidence
     /// <summary>Palps, hooks or other adult marks.</summary>
     AdultMarks,
 
-    /// <summary>Size, segments or colour of the living animal.</summary>
+    /// <summary>Size, build or colour of the living animal.</summary>
     Looks,
+
+    /// <summary>Segments below the abdomen, counted.</summary>
+    Segments,
+
+    /// <summary>Pores of a female crab, or tubes of a male.</summary>
+    Pores,
+
+    /// <summary>The combs of a scorpion.</summary>
+    Pectines,
+
+    /// <summary>Antennae.</summary>
+    Antennae,
 }
 
 /// <summary>The sex was told from something; the details follow it.</summary>
@@ -281,12 +367,22 @@ public enum DepartureKind
 
     /// <summary>Given away.</summary>
     GivenAway,
+
+    /// <summary>Escaped.</summary>
+    Escaped,
+
+    /// <summary>Released, where that is lawful.</summary>
+    Released,
+
+    /// <summary>Lost: nobody knows what became of it.</summary>
+    Lost,
 }
 
-/// <summary>The animal left the collection; its history stays.</summary>
+/// <summary>The animal left the collection, or some of many did; its history stays.</summary>
 /// <param name="Departure">How.</param>
 /// <param name="Remark">Cause of death, or who took it; free text.</param>
-public sealed record Departed(DepartureKind Departure, string? Remark = null) : Act;
+/// <param name="Count">Of many: how many of them; all when left out.</param>
+public sealed record Departed(DepartureKind Departure, string? Remark = null, int? Count = null) : Act;
 
 /// <summary>An earlier entry is taken back (undo). It stays in the journal, struck through.</summary>
 public sealed record Withdrawn(Guid EntryId) : Act;

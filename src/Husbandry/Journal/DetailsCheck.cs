@@ -64,6 +64,11 @@ public static class DetailsCheck
             );
         }
 
+        if (d.Known is not null && d.SpeciesId is not null)
+        {
+            yield return new Problem("details.known", "Said only of a species that is not in the rulebook.");
+        }
+
         if (d.MoltsAtArrival is < 0 or > EntryCheck.MostMolts)
         {
             yield return new Problem(
@@ -116,19 +121,12 @@ public static class DetailsCheck
         }
 
         var first = room.Clock.NightOf(standing.Molts[0].When.To);
-        if (d.AcquiredOn > first)
-        {
-            yield return new Problem(
-                "details.acquiredOn",
-                $"Must not be after its first molt here, {room.Wording.Date(first)}."
-            );
-        }
 
         if (d.HatchedOn > first)
         {
             yield return new Problem(
                 "details.hatchedOn",
-                $"Must not be after its first molt here, {room.Wording.Date(first)}."
+                $"Must not be after its first molt on record, {room.Wording.Date(first)}."
             );
         }
     }

@@ -36,9 +36,19 @@ public static class EntryCheck
     /// <param name="when">When it happened.</param>
     /// <param name="standing">The animal's state, or none when the entry says that it came.</param>
     /// <param name="room">Rules and the present instant.</param>
-    public static IReadOnlyList<Problem> Check(Act act, Occurrence when, Standing? standing, Room room)
+    /// <param name="written">
+    /// Whether it was accepted before and is loaded again: the cut-over may be another one by now, so that nights may have
+    /// shifted by one.
+    /// </param>
+    public static IReadOnlyList<Problem> Check(
+        Act act,
+        Occurrence when,
+        Standing? standing,
+        Room room,
+        bool written = false
+    )
     {
-        var problems = new List<Problem>(CheckWhen(act, when, standing, room));
+        var problems = new List<Problem>(CheckWhen(act, when, standing, room, written ? 1 : 0));
         problems.AddRange(
             act switch
             {
@@ -48,17 +58,22 @@ public static class EntryCheck
                     .Concat(DetailsCheck.AgainstMolts(d.Details, standing, room)),
                 Moved m => CheckPlace(m.Place),
                 Offered o => OfferCheck.Check(o, standing, room.Rules),
-                SignSeen s => CheckSign(s, standing, room.Rules),
+                SignSeen s => CheckSign(s, standing, room.Rules).Concat(CountCheck.Check(s.Count, standing)),
+                // Rules of telling the sex may be newer than what was written under others.
+                SexSeen s when !written => SexCheck.Check(s, when, standing, room),
+                ConditionSeen => CheckCondition(standing, room.Rules),
+                TubeSeen => CheckTube(standing, room.Rules),
                 Measured m => CheckMeasure(m, when, standing, room),
                 Counted c => CheckCount(c, standing),
                 Noted n => CheckText("act.text", n.Text, required: true),
-                Departed d => CheckText("act.remark", d.Remark, required: false),
+                Departed d => CheckText("act.remark", d.Remark, required: false)
+                    .Concat(CountCheck.Check(d.Count, standing)),
                 PutOff p => CheckPutOff(p, room.Clock.NightOf(when.To))
                     .Concat(CheckText("act.reason", p.Reason, required: false, LongestCaption)),
                 Molted m => CheckMolt(m, standing),
-                Began b => WaitCheck.Began(b, standing, room),
-                Ended e => WaitCheck.Ended(e, standing),
-                Chilled => WaitCheck.Chilled(standing),
+                Began b => WaitCheck.Began(b, standing, room).Concat(CountCheck.Check(b.Count, standing)),
+                Ended e => WaitCheck.Ended(e, standing, room).Concat(CountCheck.Check(e.Count, standing)),
+                Chilled => WaitCheck.Chilled(standing, room),
                 Handled h => WaitCheck.Handled(h),
                 Housed h => h.Enclosure.Problems().Select(p => p with { Field = $"act.{p.Field}" }),
                 LimbNoted l => CheckText("act.limb", l.Limb, required: true, LongestLimb),
@@ -83,7 +98,25 @@ public static class EntryCheck
         return problems;
     }
 
-    private static IEnumerable<Problem> CheckWhen(Act act, Occurrence when, Standing? standing, Room room)
+    /// <summary>
+    /// What a bought animal's papers may tell of the time before it came: a molt, a meal, a pairing, a sac are history like
+    /// any other and start the clocks.
+    /// </summary>
+    private static bool IsHistory(Act act) =>
+        act switch
+        {
+            Offered o => o.Outcome.IsMeal(),
+            Handled h => h.Care == CareAct.Pair,
+            _ => act is Molted or Began or Ended or Chilled or Measured or SexSeen or LimbNoted or Noted or Pictured,
+        };
+
+    private static IEnumerable<Problem> CheckWhen(
+        Act act,
+        Occurrence when,
+        Standing? standing,
+        Room room,
+        int slackDays
+    )
     {
         if (when.From > when.To)
         {
@@ -101,16 +134,23 @@ public static class EntryCheck
         }
 
         var hatched = standing.Details.HatchedOn;
-        if (act is Molted && hatched is { } day && room.Clock.NightOf(when.To) < day)
+        var night = room.Clock.NightOf(when.To).AddDays(slackDays);
+        if (IsHistory(act) && hatched is { } day && night < day)
         {
-            yield return new Problem("when.to", $"A molt cannot lie before it hatched, {room.Wording.Date(day)}.");
+            yield return new Problem("when.to", $"Must not lie before it hatched, {room.Wording.Date(day)}.");
         }
 
-        if (act is not (DetailsChanged or Withdrawn) && room.Clock.NightOf(when.To) < standing.Details.AcquiredOn)
+        var earliest = room.Tonight.AddYears(-LongestRecordYears);
+        if (IsHistory(act) && night < earliest)
+        {
+            yield return new Problem("when.to", $"Must not lie before {room.Wording.Date(earliest)}.");
+        }
+
+        if (act is not (DetailsChanged or Withdrawn) && !IsHistory(act) && night < standing.Details.AcquiredOn)
         {
             yield return new Problem(
                 "when.to",
-                $"Must not lie before the day it came, {room.Wording.Date(standing.Details.AcquiredOn)}."
+                $"Must not lie before the day it came, {room.Wording.Date(standing.Details.AcquiredOn)}; of the time before only molts, meals, pairings and the like are told."
             );
         }
     }
@@ -181,6 +221,26 @@ public static class EntryCheck
         else if (c.Count < 0 || c.Count > most)
         {
             yield return new Problem("act.count", $"Must be 0 to {most}.");
+        }
+    }
+
+    private static IEnumerable<Problem> CheckCondition(Standing? standing, RuleSet rules)
+    {
+        if (standing is not null && rules.Group(standing.Details.Group) is { ConditionByEye.Value: false } group)
+        {
+            yield return new Problem("act.condition", $"How well fed a {group.One} is does not show by eye.");
+        }
+    }
+
+    private static IEnumerable<Problem> CheckTube(Standing? standing, RuleSet rules)
+    {
+        if (
+            standing is not null
+            && rules.Group(standing.Details.Group) is { } group
+            && group.WaterWay.Values.All(w => w.Value != WaterWay.Tube)
+        )
+        {
+            yield return new Problem("act.kind", $"A {group.One} lives in no tube with water behind cotton.");
         }
     }
 

@@ -35,17 +35,41 @@ public sealed record VialEvent(int Number, int Times, DateTimeOffset At);
 /// <summary>What came of one offer of a feeder: taken or turned down.</summary>
 public sealed record AppetiteEvent(DateTimeOffset At, bool Taken, string? FeederId = null);
 
-/// <summary>A sign on record.</summary>
-public sealed record SignEvent(Guid EntryId, DateTimeOffset At, string SignId);
+/// <summary>A sign on record; of many with the number at which it was seen, when not all.</summary>
+public sealed record SignEvent(Guid EntryId, DateTimeOffset At, string SignId, int? Count = null);
+
+/// <summary>When water was last given in one way.</summary>
+public sealed record WaterEvent(WaterKind Kind, DateTimeOffset At);
+
+/// <summary>The water of a tube as last seen.</summary>
+public sealed record TubeEvent(DateTimeOffset At, TubeWater Water);
+
+/// <summary>The condition as last judged by eye, with the molts on record behind it then.</summary>
+public sealed record ConditionEvent(DateTimeOffset At, BodyCondition Condition, int MoltsHere);
+
+/// <summary>A food that was taken whole at least once.</summary>
+public sealed record TakenFood(string FeederId, string SizeClassId, int Times);
+
+/// <summary>Some of many left.</summary>
+public sealed record ExitEvent(DateTimeOffset At, DepartureKind Kind, int Count);
 
 /// <summary>A wait other than the one for a molt, under way or over.</summary>
 /// <param name="Vigil">What is waited for.</param>
 /// <param name="Began">When it began.</param>
 /// <param name="Ended">When it ended; none while it lasts.</param>
 /// <param name="AsHoped">Whether it ended as hoped.</param>
-public sealed record VigilEvent(VigilKind Vigil, Occurrence Began, Occurrence? Ended, bool AsHoped);
+/// <param name="Count">Of many: how many still wait; none when all do.</param>
+/// <param name="Whole">Whether it began for all of them.</param>
+public sealed record VigilEvent(
+    VigilKind Vigil,
+    Occurrence Began,
+    Occurrence? Ended,
+    bool AsHoped,
+    int? Count = null,
+    bool Whole = true
+);
 
-/// <summary>Winter cold of a pupa.</summary>
+/// <summary>Winter cold of a pupa, a queen or a colony.</summary>
 public sealed record ChillEvent(DateTimeOffset From, DateTimeOffset? To);
 
 /// <summary>The latest state of a limb that was lost, with the molts behind it then.</summary>

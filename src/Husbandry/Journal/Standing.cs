@@ -20,7 +20,7 @@ namespace Husbandry.Journal;
 /// <param name="Meals">The last meals taken, newest last.</param>
 /// <param name="Untaken">Offers not taken since the last meal and the last molt, newest last.</param>
 /// <param name="Vials">Vials of a brood that left their last meal, by number.</param>
-/// <param name="PreyIn">The offer whose prey is still in the enclosure, if any.</param>
+/// <param name="FoodIn">Offers of which some is still in the enclosure, one for each food, oldest first.</param>
 /// <param name="Signs">Signs seen in its whole life here, in order.</param>
 /// <param name="CleanLooks">Looks without a sign in its whole life here, in order.</param>
 /// <param name="Appetite">What came of the last offers, in order.</param>
@@ -30,7 +30,13 @@ namespace Husbandry.Journal;
 /// <param name="SexTold">By what the sex was told, latest first told last.</param>
 /// <param name="Pictures">Pictures on record.</param>
 /// <param name="FangsSeen">Last fang check since the last molt: when, and whether hard.</param>
-/// <param name="LastWater">When water was last given.</param>
+/// <param name="Waters">When water was last given, one for each way of giving it.</param>
+/// <param name="Tube">The water of its tube as last seen.</param>
+/// <param name="ConditionByEye">The condition as last judged by eye.</param>
+/// <param name="Taken">Foods that it has taken whole.</param>
+/// <param name="ClearedAt">When leftovers were last taken out.</param>
+/// <param name="Exits">Of many: those that left before the rest.</param>
+/// <param name="ArrivedAt">When it came; what lies before it is history told by somebody else.</param>
 /// <param name="PutOffUntil">Night until which the work was put off.</param>
 /// <param name="Paired">When it was put together with a mate since its last molt, in order; a molt takes what was stored.</param>
 /// <param name="House">What it lives in, once that was measured.</param>
@@ -47,7 +53,7 @@ public sealed record Standing(
     IReadOnlyList<OfferEvent> Meals,
     IReadOnlyList<OfferEvent> Untaken,
     IReadOnlyList<VialEvent> Vials,
-    OfferEvent? PreyIn,
+    IReadOnlyList<OfferEvent> FoodIn,
     IReadOnlyList<SignEvent> Signs,
     IReadOnlyList<DateTimeOffset> CleanLooks,
     IReadOnlyList<AppetiteEvent> Appetite,
@@ -57,7 +63,13 @@ public sealed record Standing(
     IReadOnlyList<SexEvent> SexTold,
     IReadOnlyList<PictureEvent> Pictures,
     FangCheckEvent? FangsSeen,
-    DateTimeOffset? LastWater,
+    IReadOnlyList<WaterEvent> Waters,
+    TubeEvent? Tube,
+    ConditionEvent? ConditionByEye,
+    IReadOnlyList<TakenFood> Taken,
+    DateTimeOffset? ClearedAt,
+    IReadOnlyList<ExitEvent> Exits,
+    DateTimeOffset ArrivedAt,
     DateOnly? PutOffUntil,
     IReadOnlyList<DateTimeOffset> Paired,
     HouseEvent? House,
@@ -65,7 +77,7 @@ public sealed record Standing(
 )
 {
     /// <summary>Changes with the shape of this record, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 5;
+    public const int Shape = 6;
 
     /// <summary>How many of the last meals are remembered; variety and appetite look no further back.</summary>
     public const int MealsKept = 10;
@@ -94,22 +106,33 @@ public sealed record Standing(
     [JsonIgnore]
     public bool IsMatureByRecord => Details.MatureAtArrival || Molts.Any(m => m.Ultimate);
 
+    /// <summary>Molts behind it before the first on record, when its instar at arrival is known; molts told from before it came are on record.</summary>
+    [JsonIgnore]
+    public int? MoltsBeforeRecord =>
+        Details.MoltsAtArrival is { } before ? Math.Max(0, before - Molts.Count(m => m.When.To < ArrivedAt)) : null;
+
     /// <summary>Molts behind it in its whole life, when its instar at arrival is known.</summary>
     [JsonIgnore]
-    public int? MoltsInLife => Details.MoltsAtArrival is { } before ? before + Molts.Count : null;
+    public int? MoltsInLife => MoltsBeforeRecord + Molts.Count;
+
+    /// <summary>When water was last given in any way.</summary>
+    [JsonIgnore]
+    public DateTimeOffset? LastWater => Waters.Count == 0 ? null : Waters.Max(w => w.At);
 
     /// <summary>Folds a whole journal of one animal.</summary>
     /// <returns><see langword="null"/> when no entry that counts says that it came.</returns>
     public static Standing? Fold(IEnumerable<JournalEntry> entries)
     {
         var all = entries.ToList();
-        Standing? standing = null;
-        foreach (var entry in Chronicle.Effective(all))
+        var told = Chronicle.Effective(all);
+        if (told.FirstOrDefault(e => e.Act is Acquired) is not { } came)
         {
-            standing = standing is null ? Begin(entry) : standing.Apply(entry);
+            return null;
         }
 
-        return standing is null ? null : standing with { LatestSequence = all.Max(e => e.Sequence) };
+        // What is told of the time before it came is folded after it, so that nothing of it is lost.
+        var standing = told.Where(e => e != came).Aggregate(Begin(came, (Acquired)came.Act), (s, e) => s.Apply(e));
+        return standing with { LatestSequence = all.Max(e => e.Sequence) };
     }
 
     /// <summary>Whether an entry can be folded on top of this state without looking at the journal again.</summary>
@@ -123,7 +146,12 @@ public sealed record Standing(
         var next = entry.Act switch
         {
             Acquired a => this with { Details = a.Details, Place = a.Place, DetailsVersion = entry.Sequence },
-            DetailsChanged d => this with { Details = d.Details, DetailsVersion = entry.Sequence },
+            DetailsChanged d => this with
+            {
+                Details = d.Details,
+                DetailsVersion = entry.Sequence,
+                ArrivedAt = ArrivedAt.AddDays(d.Details.AcquiredOn.DayNumber - Details.AcquiredOn.DayNumber),
+            },
             Moved m => this with { Place = m.Place, DetailsVersion = entry.Sequence },
             Counted c => this with
             {
@@ -132,10 +160,12 @@ public sealed record Standing(
                 Vials = [.. Vials.Where(v => v.Number <= c.Count)],
             },
             Offered o => AfterOffer(new OfferEvent(entry.Id, at, o)),
-            LeftoversRemoved => this with { PreyIn = null },
-            Watered => this with { LastWater = at },
+            LeftoversRemoved l => AfterClearing(l, at),
+            Watered w => this with { Waters = [.. Waters.Where(x => x.Kind != w.Water), new WaterEvent(w.Water, at)] },
+            TubeSeen t => this with { Tube = new TubeEvent(at, t.Water) },
+            ConditionSeen c => this with { ConditionByEye = new ConditionEvent(at, c.Condition, Molts.Count) },
             Looked => this with { CleanLooks = [.. CleanLooks, at] },
-            SignSeen s => this with { Signs = [.. Signs, new SignEvent(entry.Id, at, s.SignId)] },
+            SignSeen s => this with { Signs = [.. Signs, new SignEvent(entry.Id, at, s.SignId, s.Count)] },
             Molted m => AfterMolt(new MoltEvent(entry.Id, entry.When, m.Ultimate, m.Mismolt)),
             FangsChecked f => this with { FangsSeen = new FangCheckEvent(at, f.Hard) },
             Measured m => this with
@@ -184,6 +214,13 @@ public sealed record Standing(
             PutOff p => this with { PutOffUntil = p.UntilNight },
             Handled { Care: CareAct.Pair } => this with { Paired = [.. Paired, at] },
             Housed h => this with { House = new HouseEvent(at, h.Enclosure, h.Rehoused ? at : House?.RehousedAt) },
+            Departed { Count: { } some } d when some < Details.Count => this with
+            {
+                Exits = [.. Exits, new ExitEvent(at, d.Departure, some)],
+                Details = Details with { Count = Details.Count - some },
+                DetailsVersion = entry.Sequence,
+                Vials = [.. Vials.Where(v => v.Number <= Details.Count - some)],
+            },
             Departed d => this with { Departure = new DepartureEvent(at, d.Departure, d.Remark) },
             _ => this,
         };
@@ -194,54 +231,119 @@ public sealed record Standing(
         };
     }
 
-    private static Standing? Begin(JournalEntry entry) =>
-        entry.Act is Acquired a
-            ? new Standing(
-                entry.StockId,
-                a.Details,
-                entry.Sequence,
-                a.Place,
-                entry.When.To,
-                entry.Sequence,
-                [],
-                [],
-                [],
-                [],
-                [],
-                null,
-                [],
-                [],
-                [],
-                [],
-                null,
-                [],
-                [],
-                [],
-                null,
-                null,
-                null,
-                [],
-                null,
-                null
-            )
-            : null;
+    private static Standing Begin(JournalEntry entry, Acquired came) =>
+        new(
+            entry.StockId,
+            came.Details,
+            entry.Sequence,
+            came.Place,
+            entry.When.To,
+            entry.Sequence,
+            Molts: [],
+            Measures: [],
+            Meals: [],
+            Untaken: [],
+            Vials: [],
+            FoodIn: [],
+            Signs: [],
+            CleanLooks: [],
+            Appetite: [],
+            Vigils: [],
+            Chill: null,
+            Limbs: [],
+            SexTold: [],
+            Pictures: [],
+            FangsSeen: null,
+            Waters: [],
+            Tube: null,
+            ConditionByEye: null,
+            Taken: [],
+            ClearedAt: null,
+            Exits: [],
+            ArrivedAt: entry.When.To,
+            PutOffUntil: null,
+            Paired: [],
+            House: null,
+            Departure: null
+        );
 
     private Standing AfterOffer(OfferEvent offer) =>
+        // Food that is no prey is given when it is put in, seen to be eaten or not.
         offer.Offer.Outcome.IsMeal()
+        || offer.Offer is { Preparation: Preparation.Fresh, Outcome: OfferOutcome.NotSeen, LeftIn: not false }
             ? this with
             {
                 Appetite = WithAppetite(offer, true),
                 Meals = [.. Meals.Append(offer).TakeLast(MealsKept)],
                 Untaken = [],
                 Vials = WithVials(offer),
-                PreyIn = offer.Offer.LeavesPreyIn() ? offer : null,
+                Taken = WithTaken(offer.Offer),
+                FoodIn = WithFoodIn(offer),
             }
             : this with
             {
                 Appetite = offer.Offer.Outcome.IsRefusal() ? WithAppetite(offer, false) : Appetite,
                 Untaken = [.. Untaken.Append(offer).TakeLast(MealsKept)],
-                PreyIn = offer.Offer.LeavesPreyIn() ? offer : PreyIn,
+                FoodIn = WithFoodIn(offer),
             };
+
+    /// <summary>Of prey an eaten meal means that none is left; of other food each kind has a clock of its own and fresh replaces old.</summary>
+    private List<OfferEvent> WithFoodIn(OfferEvent offer)
+    {
+        var fresh = offer.Offer.Preparation == Preparation.Fresh;
+        var kept = FoodIn.Where(f =>
+            fresh ? f.Offer.FeederId != offer.Offer.FeederId
+            : offer.Offer.Outcome.IsMeal() ? f.Offer.Preparation == Preparation.Fresh
+            : f.Offer.FeederId != offer.Offer.FeederId
+        );
+        return offer.Offer.StaysIn() ? [.. kept, offer] : [.. kept];
+    }
+
+    private List<TakenFood> WithTaken(Offered offer)
+    {
+        if (offer.Preparation is not (Preparation.Live or Preparation.PreKilled))
+        {
+            return [.. Taken];
+        }
+
+        bool Same(TakenFood t) => t.FeederId == offer.FeederId && t.SizeClassId == offer.SizeClassId;
+        var times = 1 + (Taken.FirstOrDefault(Same)?.Times ?? 0);
+        return [.. Taken.Where(t => !Same(t)), new TakenFood(offer.FeederId, offer.SizeClassId, times)];
+    }
+
+    /// <summary>Prey that was left in and is found whole was turned down: that says as much as a refusal that was watched.</summary>
+    private Standing AfterClearing(LeftoversRemoved cleared, DateTimeOffset at)
+    {
+        bool Goes(OfferEvent o) => cleared.FeederIds?.Contains(o.Offer.FeederId) ?? true;
+        var found = FoodIn
+            .Where(o =>
+                Goes(o)
+                && o.Offer is { Outcome: OfferOutcome.NotSeen, Preparation: not Preparation.Fresh, LeftIn: not false }
+            )
+            .ToList();
+        return this with
+        {
+            FoodIn = [.. FoodIn.Where(o => !Goes(o))],
+            ClearedAt = at,
+            Untaken =
+            [
+                .. Untaken.Select(o =>
+                    found.Any(f => f.EntryId == o.EntryId)
+                        ? o with
+                        {
+                            Offer = o.Offer with { Outcome = OfferOutcome.FoundUneaten },
+                        }
+                        : o
+                ),
+            ],
+            Appetite =
+            [
+                .. Appetite
+                    .Concat(found.Select(o => new AppetiteEvent(o.At, false, o.Offer.FeederId)))
+                    .TakeLast(OffersKept),
+            ],
+        };
+    }
 
     /// <summary>A vial that eats again is an exception no more; one that leaves its food again counts on.</summary>
     private List<VialEvent> WithVials(OfferEvent offer) =>
@@ -258,38 +360,75 @@ public sealed record Standing(
     private List<AppetiteEvent> WithAppetite(OfferEvent offer, bool taken) =>
         [.. Appetite.Append(new AppetiteEvent(offer.At, taken, offer.Offer.FeederId)).TakeLast(OffersKept)];
 
+    private bool IsMany => Details.Kind != StockKind.Specimen;
+
     private Standing AfterBegin(Began began, JournalEntry entry)
     {
+        // Of many, what buries itself is one unless it is said how many do.
+        var count = !IsMany ? null : began.Count ?? (began.Vigil == VigilKind.Surfacing ? 1 : null);
+        if (Waiting is { Count: { } already } open && open.Vigil == began.Vigil)
+        {
+            var now = Math.Min(Details.Count, already + (count ?? Details.Count));
+            return this with { Vigils = [.. Vigils.SkipLast(1), open with { Count = now }] };
+        }
+
+        var some = count < Details.Count ? count : null;
         // Pupating is a molt: the larva's skin comes off.
         var before =
-            began.Vigil == VigilKind.Emergence ? AfterMolt(new MoltEvent(entry.Id, entry.When, false, false)) : this;
-        return before with { Vigils = [.. Vigils, new VigilEvent(began.Vigil, entry.When, null, false)] };
+            began.Vigil == VigilKind.Emergence && some is null
+                ? AfterMolt(new MoltEvent(entry.Id, entry.When, false, false))
+                : this;
+        return before with
+        {
+            Vigils = [.. Vigils, new VigilEvent(began.Vigil, entry.When, null, false, some, some is null)],
+        };
     }
 
     private Standing AfterEnd(Ended end, JournalEntry entry)
     {
-        var open =
-            Vigils.Count > 0 && Vigils[^1] is { Ended: null } last && last.Vigil == end.Vigil ? Vigils[^1] : null;
-        if (open is null)
+        var asHoped = end.End == VigilEnd.AsHoped;
+        if (Waiting is not { } open || open.Vigil != end.Vigil)
         {
-            return this;
+            // A lone queen founds from the day she came, though nobody wrote that down.
+            return end.Vigil == VigilKind.FirstWorkers && Vigils.All(v => v.Vigil != VigilKind.FirstWorkers)
+                ? this with
+                {
+                    Vigils = [.. Vigils, new VigilEvent(end.Vigil, Occurrence.At(ArrivedAt), entry.When, asHoped)],
+                }
+                : this;
         }
 
-        var asHoped = end.End == VigilEnd.AsHoped;
-        var over = open with { Ended = entry.When, AsHoped = asHoped };
-        // A crab that comes up as hoped molted at some time underground; what leaves the pupa is adult.
+        var waiting = open.Count ?? Details.Count;
+        if (IsMany && end.Count < waiting)
+        {
+            return this with { Vigils = [.. Vigils.SkipLast(1), open with { Count = waiting - end.Count }] };
+        }
+
+        // A crab that comes up as hoped molted at some time underground; what leaves the pupa is adult. Of many it is said
+        // of all or of none.
         var molt = end.Vigil switch
         {
-            VigilKind.Surfacing when asHoped => new MoltEvent(
+            VigilKind.Surfacing when asHoped && open.Whole => new MoltEvent(
                 entry.Id,
                 new Occurrence(open.Began.From, entry.When.To),
                 false,
                 false
             ),
-            VigilKind.Emergence when asHoped => new MoltEvent(entry.Id, entry.When, true, false),
+            VigilKind.Emergence when asHoped && open.Whole => new MoltEvent(entry.Id, entry.When, true, false),
             _ => null,
         };
-        return (molt is null ? this : AfterMolt(molt)) with { Vigils = [.. Vigils.SkipLast(1), over] };
+        var over = open with { Ended = entry.When, AsHoped = asHoped };
+        return (molt is null ? this : AfterMolt(molt)) with
+        {
+            Vigils = [.. Vigils.SkipLast(1), over],
+            Details =
+                end.Vigil == VigilKind.Hatching && asHoped && Details.MoltsAtArrival is null
+                    ? Details with
+                    {
+                        MoltsAtArrival = 0,
+                    }
+                    : Details,
+        };
     }
 
     private List<LimbEvent> AfterLimb(LimbNoted noted, DateTimeOffset at)

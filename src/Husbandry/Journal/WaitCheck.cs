@@ -15,7 +15,10 @@ internal static class WaitCheck
         {
             yield return new Problem("act.vigil", "The wait for a molt begins with the molt before it: log that.");
         }
-        else if (standing?.Waiting is { } waiting)
+        else if (
+            standing?.Waiting is { } waiting
+            && !(waiting.Vigil == b.Vigil && waiting.Count < standing.Details.Count)
+        )
         {
             yield return new Problem(
                 "act.vigil",
@@ -35,9 +38,20 @@ internal static class WaitCheck
         }
     }
 
-    public static IEnumerable<Problem> Ended(Ended e, Standing? standing)
+    public static IEnumerable<Problem> Ended(Ended e, Standing? standing, Room room)
     {
-        if (standing is not null && standing.Waiting?.Vigil != e.Vigil)
+        if (standing is null || room.Rules.Group(standing.Details.Group) is null)
+        {
+            yield break;
+        }
+
+        var waiting = Subject.Of(standing, room).Waiting;
+        if (waiting?.Vigil == e.Vigil && e.Count > (waiting.Count ?? standing.Details.Count))
+        {
+            yield return new Problem("act.count", $"Only {waiting.Count ?? standing.Details.Count} of them wait.");
+        }
+
+        if (waiting?.Vigil != e.Vigil)
         {
             yield return new Problem("act.vigil", $"Nothing says that it {VigilWords.Began(e.Vigil)}: log that first.");
         }
@@ -51,11 +65,15 @@ internal static class WaitCheck
         }
     }
 
-    public static IEnumerable<Problem> Chilled(Standing? standing)
+    public static IEnumerable<Problem> Chilled(Standing? standing, Room room)
     {
-        if (standing is not null && standing.Waiting?.Vigil != VigilKind.Emergence)
+        if (
+            standing is not null
+            && standing.Waiting?.Vigil != VigilKind.Emergence
+            && room.Rules.Group(standing.Details.Group)?.Diet != Diet.SugarAndProtein
+        )
         {
-            yield return new Problem("act.kind", "Only a pupa is put into the winter cold.");
+            yield return new Problem("act.kind", "Only pupae and ants are put into the winter cold.");
         }
     }
 }

@@ -62,6 +62,7 @@ public sealed record LabelText(
         hazard switch
         {
             Hazard.MedicallySignificant => "DANGEROUS VENOM · TWO PEOPLE",
+            Hazard.Unknown => "VENOM NOT KNOWN · TWO PEOPLE",
             Hazard.IrritantHairs => "IRRITANT HAIRS · GLOVES",
             Hazard.PainfulSting => "STINGS",
             _ => null,

@@ -87,7 +87,7 @@ public sealed record LarderPlan(
             }
 
             foods.Add(Outlook(food, feeder, size, flow, supply, room));
-            if (feeder.From != FeederFrom.Kitchen)
+            if (feeder.From != FeederFrom.Kitchen && larder.WasCounted)
             {
                 steps.AddRange(LarderSteps.Of(food, feeder, size, flow, supply, room));
             }

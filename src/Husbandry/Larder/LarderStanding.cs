@@ -63,6 +63,9 @@ public sealed record LarderStanding(
     IReadOnlyDictionary<string, IReadOnlyList<StockChange>> Goods
 )
 {
+    /// <summary>Whether anybody ever counted or set up anything in it: before that it asks for nothing.</summary>
+    public bool WasCounted => Cultures.Count > 0 || Foods.Values.Any(changes => changes.Any(c => c.IsCount));
+
     /// <summary>An empty larder.</summary>
     public static LarderStanding Empty { get; } =
         new(

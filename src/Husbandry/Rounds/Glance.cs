@@ -52,8 +52,9 @@ public enum FitWord
 /// <param name="EndedWaits">The last waits of it that are over, other than for molts.</param>
 /// <param name="MealDue">Night of its next meal; none while food is hushed.</param>
 /// <param name="MealEveryDays">Days between meals.</param>
-/// <param name="WaterDue">Night of its next water.</param>
+/// <param name="WaterDue">Night of its next water; none where none is given.</param>
 /// <param name="WaterEveryDays">Days between waterings.</param>
+/// <param name="Watered">Whether any water is on record, or none is given.</param>
 /// <param name="Hazard">What it can do to people.</param>
 /// <param name="Enclosure">What it lives in, if measured.</param>
 /// <param name="Fit">Whether it fits.</param>
@@ -90,8 +91,9 @@ public sealed record Glance(
     IReadOnlyList<EndedWait> EndedWaits,
     DateOnly? MealDue,
     double MealEveryDays,
-    DateOnly WaterDue,
+    DateOnly? WaterDue,
     double WaterEveryDays,
+    bool Watered,
     Hazard? Hazard,
     Enclosure? Enclosure,
     FitWord Fit,
@@ -110,7 +112,7 @@ public sealed record Glance(
 
     /// <summary>Whether it is hushed, so that the round names it as "pass by". Source: docs/how-it-works.md, the lantern.</summary>
     [JsonIgnore]
-    public bool IsHushed => Phase >= Phase.Likely;
+    public bool IsHushed => Phases.PassesBy(Phase);
 
     /// <summary>Reads off a judgement.</summary>
     public static Glance Of(Judgement j)
@@ -149,6 +151,7 @@ public sealed record Glance(
             j.Meal.Value.EveryDays,
             j.Water.Value.Due,
             j.Water.Value.EveryDays,
+            standing.LastWater is not null || standing.Tube is not null || j.Water.Value.Due is null,
             s.Profile.Hazard?.Value,
             standing.House?.Enclosure,
             fit.Value is null ? FitWord.Unknown

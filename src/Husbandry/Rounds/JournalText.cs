@@ -16,12 +16,20 @@ public static class JournalText
         {
             Acquired a => a.Details.AcquiredFrom is { Length: > 0 } from ? $"came from {from}" : "came",
             DetailsChanged => "details changed",
+            Offered { Preparation: Preparation.Fresh, Outcome: OfferOutcome.Eaten or OfferOutcome.NotSeen } o =>
+                $"put in {Food(o, rules)}",
             Offered o => $"{OutcomeWords(o.Outcome)} {Food(o, rules)}{Exceptions(o)}",
+            LeftoversRemoved { FeederIds: { Count: > 0 } foods } =>
+                $"leftovers taken out: {string.Join(", ", foods.Select(id => rules.Feeder(id)?.Name ?? id))}",
             LeftoversRemoved => "leftovers taken out",
             Watered { Water: WaterKind.Mist } => "misted",
+            Watered { Water: WaterKind.Damp } => "damp side moistened",
+            Watered { Water: WaterKind.Pools } => "both pools filled",
+            TubeSeen t => $"tube looked at: water {t.Water.ToString().ToLowerInvariant()}",
+            ConditionSeen c => $"looks {ConditionText(c.Condition)}",
             Watered => "dish filled",
             Looked => "looked: no sign",
-            SignSeen s => $"sign: {(rules.Sign(s.SignId)?.Label ?? s.SignId).ToLowerFirst()}",
+            SignSeen s => $"sign: {(rules.Sign(s.SignId)?.Label ?? s.SignId).ToLowerFirst()}{At(s.Count)}",
             Molted m => (m.Ultimate ? "molted to adult" : "molted") + (m.Mismolt ? ", a mismolt" : ""),
             FangsChecked { Hard: true } => "fangs black",
             FangsChecked => "fangs not black yet",
@@ -35,8 +43,8 @@ public static class JournalText
             Noted n => n.Text,
             PutOff { Reason: { Length: > 0 } reason } p => $"put off until {words.Day(p.UntilNight)}: {reason}",
             PutOff p => $"put off until {words.Day(p.UntilNight)}",
-            Began b => VigilWords.Began(b.Vigil),
-            Ended e => VigilWords.Ended(e.Vigil, e.End == VigilEnd.AsHoped),
+            Began b => VigilWords.Began(b.Vigil) + At(b.Count),
+            Ended e => VigilWords.Ended(e.Vigil, e.End == VigilEnd.AsHoped) + At(e.Count),
             Chilled { IntoCold: true } => "put into the cold",
             Chilled => "taken out of the cold",
             LimbNoted l => $"{l.Limb}: {LimbWord(l.State)}",
@@ -46,6 +54,12 @@ public static class JournalText
             Withdrawn => "an entry taken back",
             _ => act.GetType().Name,
         };
+
+    private static string At(int? count) =>
+        count is { } n ? $", {n.ToString(CultureInfo.InvariantCulture)} of them" : "";
+
+    private static string ConditionText(BodyCondition condition) =>
+        condition == BodyCondition.VeryFull ? "very full" : condition.ToString().ToLowerInvariant();
 
     /// <summary>The food of an offer, such as "2 pieces of cut medium mealworm".</summary>
     public static string Food(Offered offer, RuleSet rules)
@@ -105,6 +119,10 @@ public static class JournalText
             SexEvidence.ShedSkin => "from the shed skin",
             SexEvidence.Furrow => "by the furrow",
             SexEvidence.AdultMarks => "by its adult marks",
+            SexEvidence.Segments => "by its segments",
+            SexEvidence.Pores => "by its pores or tubes",
+            SexEvidence.Pectines => "by its combs",
+            SexEvidence.Antennae => "by its antennae",
             _ => "by its looks",
         };
 
@@ -119,6 +137,9 @@ public static class JournalText
             OfferOutcome.Fled => "fled from",
             OfferOutcome.BattedAway => "batted away",
             OfferOutcome.KilledAndLeft => "killed and left",
+            OfferOutcome.StillEating => "is still eating",
+            OfferOutcome.SeenToCatch => "caught",
+            OfferOutcome.FoundUneaten => "left untouched",
             _ => "not seen to take",
         };
 
@@ -128,8 +149,12 @@ public static class JournalText
         {
             DepartureKind.Died => "died",
             DepartureKind.Sold => "sold",
+            DepartureKind.Escaped => "escaped",
+            DepartureKind.Released => "released",
+            DepartureKind.Lost => "lost",
             _ => "given away",
         };
+        how += At(departed.Count);
         return departed.Remark is { Length: > 0 } remark ? $"{how}: {remark}" : how;
     }
 

@@ -55,6 +55,7 @@ public sealed record Judgement(
         var firstMeal = Feeding.FirstMeal.Of(subject, stage.Value, size.Value);
         var phase = Phases.Of(subject, reading, firstMeal);
         var molt = VigilForecast.OfMolt(subject, stage.Value, reading.Value);
+        phase = Phases.BesideForecast(phase, molt.Value, subject);
         var wait = VigilForecast.OfOther(subject);
         var firstMealRule = Feeding.FirstMeal.RuleFor(subject.Group, stage.Value, size.Value?.SizeMm);
         var hush = HushTable.Of(
@@ -85,8 +86,8 @@ public sealed record Judgement(
             meal,
             Feeding.NotEating.Of(subject, phase.Value, condition.Value, meal.Value, reading.Value, molt.Value),
             variety,
-            WaterPlan.Of(subject, stage.Value),
-            Feeding.Leftover.Of(subject, stage.Value, phase.Value)
+            WaterPlan.Of(subject, stage.Value, meal.Value),
+            Feeding.Leftover.Of(subject, stage.Value, phase.Value, meal.Value)
         );
     }
 
@@ -121,7 +122,14 @@ public sealed record Judgement(
         var grown = foreleg is null
             ? 1
             : Math.Pow(subject.Profile.GrowthRatio.Value, subject.Standing.Molts.Count - foreleg.MoltsHere);
-        var fit = PreyFit.Of(subject.Group, known.BodyMm, subject.Room.Rules.Feeders, stage, foreleg?.LengthMm * grown);
+        var fit = PreyFit.Of(
+            subject.Group,
+            known.BodyMm,
+            subject.Room.Rules.Feeders,
+            stage,
+            foreleg?.LengthMm * grown,
+            subject.Standing.Taken
+        );
         return new Answer<PreyFit?>(
             fit,
             $"Prey up to {subject.Room.Wording.Length(fit.MaxPreyMm)}.",

@@ -1,3 +1,5 @@
+using System.Globalization;
+
 namespace Husbandry.Rounds;
 
 /// <summary>
@@ -25,6 +27,10 @@ public sealed record NightClock(TimeZoneInfo Zone, int CutoverHour)
 
     /// <summary>A representative evening instant (21:00) of a night, for events known only by their date.</summary>
     public DateTimeOffset EveningOf(DateOnly night) => At(night, EveningHour);
+
+    /// <summary>Hour and minute of an instant where the room is, such as "00:30".</summary>
+    public string HourOf(DateTimeOffset instant) =>
+        TimeZoneInfo.ConvertTime(instant, Zone).ToString("HH:mm", CultureInfo.InvariantCulture);
 
     private DateTimeOffset At(DateOnly date, int hour)
     {

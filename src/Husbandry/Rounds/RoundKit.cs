@@ -1,6 +1,7 @@
 using Husbandry.Feeding;
 using Husbandry.Journal;
 using Husbandry.Rulebook;
+using Husbandry.Stock;
 
 namespace Husbandry.Rounds;
 
@@ -40,13 +41,51 @@ public static class RoundKit
     private const string Tongs = "feeding tongs";
     private const string Blade = "blade and board";
     private const string Torch = "small torch";
+    private const string RedLight = "red light";
     private const string Gloves = "gloves and eye cover (irritant hairs)";
     private const string Forceps = "long forceps and an escape-proof spare tub";
     private const string SecondPerson = "a second person";
+    private const string CatchCup = "catch cup and soft brush";
+    private const string CleanHands = "hands washed with soap: no cream, no spray";
     private const string Apart = "tongs, cup and cloth of the quarantine shelf";
 
-    /// <summary>What one act at one enclosure needs. Source: common practice, no published source.</summary>
-    public static IReadOnlyList<KitItem> ItemsFor(Judgement j, RoundAct act, MealOffer? offer)
+    /// <summary>What to mind with the lid off. Source: common practice, no published source.</summary>
+    public static IReadOnlyList<string> Mind(Judgement j, RoundAct act)
+    {
+        if (act is RoundAct.None or RoundAct.Ask or RoundAct.LookForMolt)
+        {
+            return [];
+        }
+
+        var s = j.Subject;
+        var mind = new List<string>();
+        if (s.Profile.Quick?.Value == true)
+        {
+            mind.Add("Quick: catch cup and soft brush at hand, room closed");
+        }
+
+        if (IsLarva(j))
+        {
+            mind.Add("Wash your hands first; move the leaf, not the larva");
+        }
+
+        return mind;
+    }
+
+    private static bool IsLarva(Judgement j) =>
+        j.Subject.Group.Diet == Diet.Leaves && j.Stage.Value is not (Stage.Adult or Stage.Egg);
+
+    /// <summary>What one visit to one enclosure needs. Source: common practice, no published source.</summary>
+    /// <param name="j">The animal.</param>
+    /// <param name="act">What is done.</param>
+    /// <param name="offer">What is offered, if anything.</param>
+    /// <param name="waters">Water that is given in the same visit.</param>
+    public static IReadOnlyList<KitItem> ItemsFor(
+        Judgement j,
+        RoundAct act,
+        MealOffer? offer,
+        IReadOnlyList<WaterClock> waters
+    )
     {
         var items = new List<KitItem>();
         void Tool(string what) => items.Add(new KitItem(KitKind.Tool, what, 0, ""));
@@ -61,15 +100,21 @@ public static class RoundKit
             case RoundAct.CheckFangs or RoundAct.LookForMolt:
                 Tool(Torch);
                 break;
-            case RoundAct.Water or RoundAct.Help:
-                items.Add(
-                    j.Water.Value.Mist is { } mist ? new KitItem(KitKind.Water, "mist bottle", mist.Ml, "mL")
-                    : j.Subject.Group.DrinksDrops.Value ? new KitItem(KitKind.Water, "mist bottle", 0, "")
-                    : new KitItem(KitKind.Water, "water can", 1, "dishes")
-                );
+            case RoundAct.LookAtTube:
+                Tool(RedLight);
+                break;
+            case RoundAct.DampSide:
+                items.Add(new KitItem(KitKind.Water, "water can", 0, ""));
+                break;
+            case RoundAct.Help:
+                items.Add(new KitItem(KitKind.Water, "water can", 1, "dishes"));
                 break;
             case RoundAct.Feed when offer is not null:
-                items.Add(Food(j, offer));
+                for (var each = offer; each is not null; each = each.With)
+                {
+                    items.Add(Food(j, each));
+                }
+
                 if (offer.Preparation is Preparation.Cut or Preparation.PreKilled)
                 {
                     Tool(Blade);
@@ -82,12 +127,39 @@ public static class RoundKit
                 break;
         }
 
+        items.AddRange(
+            waters.Select(w =>
+                w switch
+                {
+                    { Mist: { } mist } => new KitItem(KitKind.Water, "mist bottle", mist.Ml, "mL"),
+                    { Kind: WaterKind.Mist } => new KitItem(KitKind.Water, "mist bottle", 0, ""),
+                    { Kind: WaterKind.Pools } => new KitItem(
+                        KitKind.Water,
+                        "fresh and salt water, without chlorine",
+                        0,
+                        ""
+                    ),
+                    { Kind: WaterKind.Damp } => new KitItem(KitKind.Water, "water can", 0, ""),
+                    _ => new KitItem(KitKind.Water, "water can", 1, "dishes"),
+                }
+            )
+        );
+        if (j.Subject.Profile.Quick?.Value == true && act is not (RoundAct.LookForMolt or RoundAct.Ask))
+        {
+            Tool(CatchCup);
+        }
+
+        if (IsLarva(j))
+        {
+            Tool(CleanHands);
+        }
+
         switch (j.Subject.Profile.Hazard?.Value)
         {
             case Hazard.IrritantHairs:
                 Safety(Gloves);
                 break;
-            case Hazard.MedicallySignificant:
+            case Hazard.MedicallySignificant or Hazard.Unknown:
                 Safety(SecondPerson);
                 Safety(Forceps);
                 break;

@@ -12,6 +12,131 @@ namespace Husbandry.Rounds;
 /// <summary>What the lines say.</summary>
 public sealed partial record RoundLine
 {
+    private static RoundLine HelpLine(Judgement j, string help)
+    {
+        var kind = j.Subject.Group.WaterWay[j.Stage.Value].Value switch
+        {
+            WaterWay.Drops => WaterKind.Mist,
+            WaterWay.Pools => WaterKind.Pools,
+            WaterWay.DampEnd => WaterKind.Damp,
+            _ => WaterKind.Dish,
+        };
+        return j.Subject.Group.WaterWay[j.Stage.Value].Value is WaterWay.None or WaterWay.ColdMist
+            ? Line(
+                j,
+                RoundAct.Help,
+                "look",
+                "Look at once, and ask for advice",
+                help,
+                As(RoundAct.Help, j.Reading),
+                [new LineChoice("w", "Seen to", "Seen to", [new Noted("seen to at once")])]
+            )
+            : Line(
+                j,
+                RoundAct.Help,
+                "water",
+                "Water at once, and ask for advice",
+                help,
+                As(RoundAct.Help, j.Reading),
+                [new LineChoice("w", "Water given", "Watered", [new Watered(kind)])]
+            );
+    }
+
+    private static RoundLine MoltLine(Judgement j, DateOnly since) =>
+        Line(
+            j,
+            RoundAct.LookForMolt,
+            "molted",
+            $"Look softly: {Has(j.Subject)} {j.Subject.It} molted?",
+            $"{Label(j)} since {j.Subject.Room.Wording.Day(since)} · do not open, do not touch",
+            As(RoundAct.LookForMolt, j.Phase),
+            []
+        );
+
+    private static RoundLine FangsLine(Judgement j)
+    {
+        var waters = WatersDue(j);
+        Act[] water = [.. LineChoice.OfWater(waters, "", "").Acts];
+        return Line(
+            j,
+            RoundAct.CheckFangs,
+            "fangs",
+            $"{Pour(j, waters)}{(waters.Count > 0 ? ", then look" : "Look")} at the fangs: black?",
+            j.Phase.Value == Phase.FangsUnchecked ? "the days are over; food only once they are black" : "",
+            As(RoundAct.CheckFangs, j.Phase),
+            [
+                new LineChoice("b", "Black: may eat", "Black", [.. water, new FangsChecked(true)]),
+                new LineChoice("n", "Not yet", "Not yet", [.. water, new FangsChecked(false)]),
+            ],
+            waters: waters.Count > 0
+        );
+    }
+
+    private static RoundLine AskLine(Judgement j) =>
+        Line(
+            j,
+            RoundAct.Ask,
+            "look",
+            "Is her thorax large and rounded, or slim? Say it in her details",
+            "nobody has said how this species founds: some queens starve without food, others are harmed by it",
+            As(RoundAct.Ask, j.Phase),
+            []
+        );
+
+    private static RoundLine DampSideLine(Judgement j)
+    {
+        var rule = j.Subject.Group.DampSideInPremolt[j.Subject.Profile.Moisture.Value];
+        const string Why =
+            "Too dry, it cannot pump the fluid that frees the old skin; too wet, it will not lie down: one side well damp, the rest dry, once.";
+        return Line(
+            j,
+            RoundAct.DampSide,
+            "water",
+            "Damp one side well, keep the rest dry",
+            "premolt has begun · never the whole floor, never a sealed hide · no food",
+            new Answer<RoundAct>(
+                RoundAct.DampSide,
+                "Premolt has begun: one side damp, once.",
+                [rule.Because("Damp side", "group.dampSideInPremolt", Why), .. j.Reading.Reasons]
+            ),
+            [new LineChoice("w", "One side damped", "Damped", [new Watered(WaterKind.Damp)])]
+        );
+    }
+
+    private static RoundLine TubeLine(Judgement j)
+    {
+        var s = j.Subject;
+        var gone = s.Standing.Tube?.Water == TubeWater.Gone;
+        var wintering = s.IsChilled;
+        var @do =
+            gone ? "Water gone: give a new tube, in the light; the old one dark"
+            : s.IsQueenAlone ? "Look at the tube: is there water?"
+            : "Look: is there water in tube or nest?";
+        var detail = Join(
+            s.IsQueenAlone ? "red light, no knocks" : "",
+            wintering ? "in the cold: nothing else" : "",
+            gone
+                ? s.Profile.Founding?.Value == Founding.Claustral
+                    ? "let her walk over by herself"
+                    : "without water she can be dead the same day"
+                : "",
+            j.Water.Value.Clocks[0].Last is { } last ? $"last {s.Room.Wording.Day(last)}" : "not looked at yet"
+        );
+        return Line(
+            j,
+            RoundAct.LookAtTube,
+            "look",
+            @do,
+            detail,
+            As(RoundAct.LookAtTube, j.Water),
+            [
+                new LineChoice("w", gone ? "New tube given: full" : "Full", "Full", [new TubeSeen(TubeWater.Full)]),
+                new LineChoice("2", "Low", "Low", [new TubeSeen(TubeWater.Low)]),
+                new LineChoice("3", "Gone", "Gone", [new TubeSeen(TubeWater.Gone)]),
+            ]
+        );
+    }
+
     private static RoundLine LeftoverLine(Judgement j, Leftover leftover)
     {
         var s = j.Subject;
@@ -19,20 +144,37 @@ public sealed partial record RoundLine
             .Standing.Untaken.Where(o => o.Offer.Outcome.IsRefusal())
             .Select(o => s.Room.Wording.Date(s.Night(o.At)))
             .ToList();
+        var waiting = leftover.IsLater;
         var detail = Join(
             leftover.AtOnce ? "at once: it could bite" : "",
+            waiting ? "looked at then: gone is eaten" : "",
             refusals.Count > 0 ? $"refused {string.Join(" and ", refusals.TakeLast(2))}" : "",
-            j.Meal.Value.Forbidden ? "then water only" : ""
+            j.Meal.Value.Forbidden && !j.Meal.Value.EatsNothing ? "then no food" : ""
         );
-        var why = As(RoundAct.RemoveLeftovers, j.Leftover);
+        var when =
+            waiting ? $" at {s.Room.Clock.HourOf(leftover.OutBy)}"
+            : leftover.InHours > 0 ? $", in for {leftover.InHours} h"
+            : "";
         return Line(
             j,
             RoundAct.RemoveLeftovers,
             "leftovers",
-            $"Take out {leftover.What}, in for {leftover.InHours} h",
+            $"Take out {leftover.What}{when}",
             detail,
-            why
-        );
+            As(RoundAct.RemoveLeftovers, j.Leftover),
+            [
+                new LineChoice(
+                    "x",
+                    "Taken out",
+                    "Out",
+                    [new LeftoversRemoved(leftover.FeederIds.Count > 0 ? leftover.FeederIds : null)]
+                ),
+            ]
+        ) with
+        {
+            PreyIn = leftover.Offer?.Offer.Preparation == Preparation.Fresh ? null : leftover.Offer,
+            OutAt = waiting ? leftover.OutBy : null,
+        };
     }
 
     private static RoundLine FeedLine(Judgement j)
@@ -40,16 +182,32 @@ public sealed partial record RoundLine
         var s = j.Subject;
         var words = s.Room.Wording;
         var offer = j.Meal.Value.Offer;
+        var waters = WatersDue(j);
         var limit = j.Prey.Value is { } prey ? $", ≤ {words.Length(prey.MaxPreyMm)}" : "";
         var what =
-            offer is null ? $"Measure {s.Them}, then feed: size unknown"
-            : s.Group.Diet == Diet.Prey ? $"Offer {offer.What}{limit}"
-            : $"Put in {offer.What}";
+            offer is null
+                ? $"measure {s.Them}, then feed: {(j.Prey.Value is null ? "size unknown" : "nothing here fits")}"
+            : s.Group.Diet == Diet.Prey ? $"offer {offer.What}{(FitsByHabit(j, offer) ? ", as taken before" : limit)}"
+            : j.Leftover.Value is null && OldFoodIn(s, offer) ? $"change the food: {offer.All}"
+            : $"put in {offer.All}";
+        var poured = Pour(j, waters);
         var suspected = j.Phase.Value == Phase.Suspected;
+        var near =
+            j.Phase.Value is Phase.Open or Phase.WellFed
+            && j.Phase.Reasons is [{ Rule: "room.forecastSpeaksAbove" }, ..];
         var detail = Join(
-            suspected ? "suspected: pre-killed only, and look for darkening" : "",
+            suspected && s.Group.Diet == Diet.Prey ? "suspected: pre-killed only, and look for darkening" : "",
+            near
+                ? $"premolt by the calendar ({Wording.Chance(j.Molt.Value!.PremoltChance)}): look before the food goes in"
+                : "",
             s.IsBrood && s.Group.Diet == Diet.Prey ? "one line for all: tap those that leave it" : "",
             s.RestingVials.Count > 0 ? $"pass over no. {string.Join(", ", s.RestingVials.Select(v => v.Number))}" : "",
+            Some(j),
+            s.PupatesNext(j.Stage.Value)
+                ? $"full grown: {s.Profile.PupatesIn?.Value ?? "loose leaf or twigs under the lid, or soil"}"
+                : "",
+            LifeLeft(j),
+            HushTable.Surfaced(s) is not null ? "just up: much food and calcium, no bath" : "",
             j.Meal.Value.LastMeal is { } last ? $"last fed {words.Ago(last)}, {words.Day(last)}" : "not fed here yet",
             j.Condition.Value.Word is ConditionWord.Thin ? "thin: check the water too" : "",
             suspected || offer?.Preparation != Preparation.Live
@@ -58,11 +216,13 @@ public sealed partial record RoundLine
         );
         IReadOnlyList<Reason> reasons =
         [
+            .. near ? j.Phase.Reasons.Take(1) : [],
             .. j.Meal.Reasons,
             .. j.Prey.Reasons.Take(1),
-            .. j.Molt.Value is null
+            .. waters.Count > 0 ? j.Water.Reasons : [],
+            .. j.Molt.Value is null || s.Profile.MoltInterval.GetValueOrDefault(j.Stage.Value) is not { } interval
                 ? []
-                : new[] { s.Profile.MoltInterval[j.Stage.Value].Because("Next molt", "vigil.molt", j.Molt.Summary) },
+                : new[] { interval.Because("Next molt", "vigil.molt", j.Molt.Summary) },
         ];
         var since = j.Meal.Value.LastMeal is { } meal
             ? $"{Wording.Nights(s.Room.Tonight.DayNumber - meal.DayNumber)} since the last meal"
@@ -72,30 +232,93 @@ public sealed partial record RoundLine
                 ? ""
                 : $", {Feeding.Condition.Text(j.Condition.Value.Word)} condition";
         var why = new Answer<RoundAct>(RoundAct.Feed, $"{since}{fed}. {j.Reading.Summary}", reasons);
-        return Line(j, RoundAct.Feed, s.IsBrood ? "feedBrood" : "feed", what, detail, why, offer);
+        return Line(
+            j,
+            RoundAct.Feed,
+            s.IsBrood && s.Group.Diet == Diet.Prey ? "feedBrood" : "feed",
+            waters.Count > 0 ? $"{poured}, then {what}" : char.ToUpperInvariant(what[0]) + what[1..],
+            detail,
+            why,
+            LineChoice.OfMeal(offer, waters),
+            offer,
+            waters.Count > 0
+        );
     }
+
+    private static bool FitsByHabit(Judgement j, MealOffer offer) =>
+        j.Prey.Value?.Options.FirstOrDefault(o => o.FeederId == offer.FeederId && o.SizeClassId == offer.SizeClassId)
+            is { TakenBefore: > 0 } option
+        && option.MaxMm > j.Prey.Value.MaxPreyMm;
+
+    private static bool OldFoodIn(Subject s, MealOffer offer) =>
+        s.Standing.FoodIn.Any(f =>
+            f.Offer.FeederId == offer.FeederId && s.Room.Rules.Feeder(offer.FeederId)?.AlwaysThere != true
+        );
+
+    /// <summary>Of many: how many of them wait for something while the rest go on.</summary>
+    private static string Some(Judgement j) =>
+        j.Subject.Waiting is { Count: { } some } wait
+            ? $"{some} of {j.Subject.Standing.Details.Count} {Waits(wait.Vigil)}: leave {(some == 1 ? "it" : "them")} be"
+            : "";
+
+    private static string Waits(VigilKind vigil) =>
+        vigil switch
+        {
+            VigilKind.Surfacing => "buried",
+            VigilKind.Emergence => "still pupae",
+            VigilKind.Hatching => "still eggs",
+            _ => VigilWords.Began(vigil),
+        };
+
+    private static string LifeLeft(Judgement j) =>
+        j.Stage.Value == Stage.Adult && Cadence.LifeLeft(j.Subject) is { } left
+            ? $"about {left.Low:0}–{left.High:0} days of life left"
+            : "";
 
     private static RoundLine WaterLine(Judgement j)
     {
         var s = j.Subject;
         var words = s.Room.Wording;
-        var mist = s.Group.DrinksDrops.Value || j.Stage.Value == Stage.Sling;
-        var plan = j.Water.Value.Mist;
-        mist = mist || plan is not null;
-        var what =
-            !mist ? "Fill the water dish"
-            : j.Hush[CareAct.Mist].Verdict != Verdict.Fine ? $"Put drops on the wall, away from {s.Them}"
-            : plan is not null
-                ? $"Mist {plan.Squirts} squirt{(plan.Squirts == 1 ? "" : "s")}, {Wording.Plain(plan.Ml)} mL{DampText(s)}"
-            : "Mist: drops to drink";
+        var waters = WatersDue(j);
+        var all = waters.Count > 0 ? waters : [.. j.Water.Value.Clocks.Take(1)];
         var detail = Join(
-            j.Water.Value.Last is { } last ? $"last {words.Day(last)}" : "no water on record yet",
-            j.Meal.Value.Forbidden ? "water only, no food"
+            all[0].Last is { } last ? $"last {words.Day(last)}" : "no water on record yet",
+            Some(j),
+            j.Meal.Value.EatsNothing || j.Stage.Value is Stage.Pupa ? ""
+                : j.Meal.Value.Forbidden ? "water only, no food"
                 : j.Meal.Value.Due is { } meal && meal > s.Room.Tonight ? $"not hungry until {words.Day(meal)}"
                 : ""
         );
-        return Line(j, RoundAct.Water, "water", what, detail, As(RoundAct.Water, j.Water));
+        return Line(
+            j,
+            RoundAct.Water,
+            "water",
+            Pour(j, all),
+            detail,
+            As(RoundAct.Water, j.Water),
+            [LineChoice.OfWater(all, "Water given", "Watered")]
+        ) with
+        {
+            Kit = RoundKit.ItemsFor(j, RoundAct.Water, null, all),
+        };
     }
+
+    /// <summary>What to do with the water, such as "Fill the water dish".</summary>
+    private static string Pour(Judgement j, IReadOnlyList<WaterClock> waters) =>
+        string.Join(", and ", waters.Select((w, i) => i == 0 ? Pour(j, w) : Pour(j, w).ToLowerFirst()));
+
+    private static string Pour(Judgement j, WaterClock water) =>
+        water switch
+        {
+            { Way: WaterWay.Dish } => "Fill the water dish",
+            { Way: WaterWay.Pools } => "Fill both pools, fresh and salt",
+            { Way: WaterWay.DampEnd } => "Moisten the damp end, leave the rest dry",
+            { Way: WaterWay.ColdMist } => "Mist lightly once: neither dry nor wet",
+            _ when j.Hush[CareAct.Mist].Verdict != Verdict.Fine => $"Put drops on the wall, away from {j.Subject.Them}",
+            { Mist: { } plan } =>
+                $"Mist {plan.Squirts} squirt{(plan.Squirts == 1 ? "" : "s")}, {Wording.Plain(plan.Ml)} mL{DampText(j.Subject)}",
+            _ => "Mist: drops to drink",
+        };
 
     private static string DampText(Subject s) =>
         s.Standing.House?.Enclosure.Damp switch
@@ -109,27 +332,36 @@ public sealed partial record RoundLine
     {
         var s = j.Subject;
         var words = s.Room.Wording;
-        var hushed = j.Phase.Value >= Phase.Likely;
+        var hushed = Phases.PassesBy(j.Phase.Value);
         var text =
             s.Standing.PutOffUntil is { } until && until > s.Room.Tonight ? $"put off until {words.Day(until)}"
             : j.Phase.Value == Phase.Imminent ? $"{Label(j).ToLowerInvariant()}: leave the lid shut"
             : j.Phase.Value == Phase.Hardening
                 ? $"hardening, no food until {words.Date(j.FirstMeal.Value!.Night)}{(s.Group.FangCheck.Value ? ", then look at the fangs" : "")}"
             : j.Phase.Value == Phase.FangsUnchecked ? "fangs not black yet: look again tomorrow"
+            : j.Phase.Value == Phase.SealedIn ? "sealed in: leave it shut, no food"
+            : j.Phase.Value == Phase.Wintering ? j.Phase.Summary.TrimEnd('.').ToLowerFirst()
+            : j.Phase.Value == Phase.Pupa && WinterWeeks.Of(s) is { IsCold: true } winter
+                ? winter.IsDone
+                        ? $"pupa: {winter.Text} weeks of cold done, take it out when its food or its mate will be there"
+                    : $"pupa in its winter cold: {winter.Text} weeks done"
             : j.Wait.Value is { } wait
                 ? $"{Phases.Word(j.Phase.Value)}: {VigilWords.Ends(wait.Vigil)} about {words.Date(wait.P50)} ({words.Dates(wait.P10, wait.P90)})"
+            : j.Meal.Value.EatsNothing ? Join(j.Meal.Summary.TrimEnd('.').ToLowerFirst(), LifeLeft(j))
             : hushed ? $"{Phases.Word(j.Phase.Value)}: {j.Meal.Summary.TrimEnd('.').ToLowerFirst()}"
             : j.Meal.Value.Due is { } meal ? $"next meal {words.Day(meal)}"
             : j.Meal.Summary.TrimEnd('.').ToLowerFirst();
         var why = hushed
             ? new Answer<RoundAct>(RoundAct.None, j.Phase.Summary, j.HushReasons)
             : As(RoundAct.None, j.Meal);
-        return Line(j, RoundAct.None, "look", text, "", why) with
+        return Line(j, RoundAct.None, "look", text, "", why, []) with
         {
             State = hushed ? LineState.PassBy : LineState.Quiet,
             NextDue = next,
         };
     }
+
+    private static string Has(Subject s) => s.IsMany ? "have" : "has";
 
     private static string Label(Judgement j) =>
         j.Reading.Value.Evidence.LastOrDefault(e => e.Strength == SignStrength.Imminent)?.Label ?? "Molting";

@@ -32,6 +32,15 @@ public enum RoundAct
 
     /// <summary>Give water.</summary>
     Water,
+
+    /// <summary>Look at the water of a tube.</summary>
+    LookAtTube,
+
+    /// <summary>Damp one side, once, as premolt begins.</summary>
+    DampSide,
+
+    /// <summary>Something about it must be said before it can be cared for.</summary>
+    Ask,
 }
 
 /// <summary>Which part of the round a line belongs to.</summary>
@@ -60,7 +69,10 @@ public enum LineState
 /// <param name="Do">What to do now, in plain words with numbers.</param>
 /// <param name="Detail">The most telling circumstances.</param>
 /// <param name="Offer">What to offer, when the act is to feed.</param>
-/// <param name="PreyIn">The offer whose prey is still in there, when the act is to take it out.</param>
+/// <param name="Mind">What to mind with the lid off: a catch cup, clean hands.</param>
+/// <param name="Choices">What can be logged with one key or tap, the obvious one first.</param>
+/// <param name="PreyIn">The offer of which some is still in there, when the act is to take it out.</param>
+/// <param name="OutAt">The hour at which it is to come out, when that is still to come tonight.</param>
 /// <param name="Molt">When the next molt is to be expected, for the drawing beside the reasons.</param>
 /// <param name="Seconds">Estimated time for the act.</param>
 /// <param name="Vials">Numbered vials of a brood; none for one animal or a colony.</param>
@@ -81,7 +93,10 @@ public sealed partial record RoundLine(
     string Do,
     string Detail,
     MealOffer? Offer,
+    IReadOnlyList<string> Mind,
+    IReadOnlyList<LineChoice> Choices,
     OfferEvent? PreyIn,
+    DateTimeOffset? OutAt,
     [property: JsonIgnore] VigilForecast? Molt,
     double Seconds,
     int? Vials,
@@ -95,103 +110,14 @@ public sealed partial record RoundLine(
     [JsonIgnore]
     public IReadOnlyList<KitItem> Kit { get; init; } = [];
 
-    /// <summary>Composes the line of an animal: at most one act, the most urgent first.</summary>
+    /// <summary>Composes the line of an animal: one visit, the most urgent thing first, water before food.</summary>
     public static RoundLine Of(Judgement j)
     {
         var s = j.Subject;
         var tonight = s.Room.Tonight;
-        var candidates = new List<(DateTimeOffset At, Func<RoundLine> Line)>();
-        void Add(DateTimeOffset at, Func<RoundLine> line) => candidates.Add((at, line));
-        DateTimeOffset StartOf(DateOnly night) => s.Room.Clock.StartOf(night);
-
-        if (j.Reading.Value.NeedsHelp is { } help && !WateredSinceCall(s))
-        {
-            Add(
-                StartOf(tonight),
-                () =>
-                    Line(
-                        j,
-                        RoundAct.Help,
-                        "water",
-                        "Water at once, and ask for advice",
-                        help,
-                        As(RoundAct.Help, j.Reading)
-                    )
-            );
-        }
-
-        if (j.Leftover.Value is { } leftover)
-        {
-            Add(leftover.OutBy, () => LeftoverLine(j, leftover));
-        }
-
-        if (j.Phase.Value == Phase.Imminent && j.Reading.Value.ImminentSince is { } since)
-        {
-            var over = since.AddDays((int)Math.Ceiling(s.Group.ImminentDays.Value));
-            Add(
-                StartOf(over),
-                () =>
-                    Line(
-                        j,
-                        RoundAct.LookForMolt,
-                        "molted",
-                        $"Look softly: has {s.It} molted?",
-                        $"{Label(j)} since {s.Room.Wording.Day(since)} · do not open, do not touch",
-                        As(RoundAct.LookForMolt, j.Phase)
-                    )
-            );
-        }
-
-        if (
-            j.Phase.Value == Phase.FangsUnchecked
-            && (s.Standing.FangsSeen is null || s.Night(s.Standing.FangsSeen.At) < tonight)
-        )
-        {
-            Add(
-                StartOf(j.FirstMeal.Value!.Night),
-                () =>
-                    Line(
-                        j,
-                        RoundAct.CheckFangs,
-                        "fangs",
-                        "Look at the fangs: black?",
-                        "the days are over; food only once they are black",
-                        As(RoundAct.CheckFangs, j.Phase)
-                    )
-            );
-        }
-        else if (j.Phase.Value == Phase.Hardening && s.Group.FangCheck.Value)
-        {
-            Add(
-                StartOf(j.FirstMeal.Value!.Night),
-                () =>
-                    Line(
-                        j,
-                        RoundAct.CheckFangs,
-                        "fangs",
-                        "Look at the fangs: black?",
-                        "",
-                        As(RoundAct.CheckFangs, j.Phase)
-                    )
-            );
-        }
-
-        if (j.Meal.Value.Due is { } meal)
-        {
-            Add(StartOf(meal), () => FeedLine(j));
-        }
-
-        if (j.Hush[CareAct.Water].Verdict == Verdict.Fine)
-        {
-            Add(StartOf(j.Water.Value.Due), () => WaterLine(j));
-        }
-
-        if (s.Standing.Departure is not null)
-        {
-            candidates.Clear();
-        }
-
         var endOfTonight = s.Room.Clock.EndOf(tonight);
+        DateTimeOffset StartOf(DateOnly night) => s.Room.Clock.StartOf(night);
+        var candidates = s.Standing.Departure is not null ? [] : Candidates(j).ToList();
         var putOff = s.Standing.PutOffUntil is { } until && until > tonight ? StartOf(until) : (DateTimeOffset?)null;
         var due = candidates.FirstOrDefault(c => c.At < endOfTonight);
         if (due.Line is not null && putOff is null)
@@ -201,6 +127,107 @@ public sealed partial record RoundLine(
 
         var next = candidates.Count == 0 ? (DateTimeOffset?)null : candidates.Min(c => c.At);
         return Resting(j, putOff is { } later && (next is null || next < later) ? later : next);
+    }
+
+    /// <summary>The line for water alone, when it is due tonight and nothing forbids it; for a hand that must not feed.</summary>
+    public static RoundLine? ForWater(Judgement j) => WatersDue(j).Count > 0 ? WaterLine(j) : null;
+
+    /// <summary>Everything that will be asked of it, the most urgent first, each from an instant on.</summary>
+    private static IEnumerable<(DateTimeOffset At, Func<RoundLine> Line)> Candidates(Judgement j)
+    {
+        var s = j.Subject;
+        var tonight = s.Room.Tonight;
+        DateTimeOffset StartOf(DateOnly night) => s.Room.Clock.StartOf(night);
+        if (j.Reading.Value.NeedsHelp is { } help && !WateredSinceCall(s))
+        {
+            yield return (StartOf(tonight), () => HelpLine(j, help));
+        }
+
+        // What may stay for some hours yet comes after what is due now.
+        var stays = j.Leftover.Value is { } later && later.IsLater ? later : null;
+        if (j.Leftover.Value is { } leftover && stays is null)
+        {
+            yield return (leftover.OutBy, () => LeftoverLine(j, leftover));
+        }
+
+        if (j.Phase.Value == Phase.Imminent && j.Reading.Value.ImminentSince is { } since)
+        {
+            var over = since.AddDays((int)Math.Ceiling(s.Group.ImminentDays.Value));
+            yield return (StartOf(over), () => MoltLine(j, since));
+        }
+
+        if (s.IsQueenAlone && s.Profile.Founding is null && !s.IsChilled)
+        {
+            yield return (StartOf(tonight), () => AskLine(j));
+        }
+
+        if (DampSideSince(j) is { } damp)
+        {
+            yield return (StartOf(damp), () => DampSideLine(j));
+        }
+
+        if (j.Phase.Value is Phase.FangsUnchecked or Phase.Hardening && s.Group.FangCheck.Value)
+        {
+            var looked = s.Standing.FangsSeen is { } seen && s.Night(seen.At) >= tonight;
+            if (j.Phase.Value == Phase.Hardening || !looked)
+            {
+                yield return (StartOf(j.FirstMeal.Value!.Night), () => FangsLine(j));
+            }
+        }
+
+        // The tube is looked at before the food goes in; other water goes in with the food.
+        foreach (var clock in j.Water.Value.Clocks.Where(c => c.Way == WaterWay.Tube && MayWater(j, c)))
+        {
+            yield return (StartOf(clock.Due), () => TubeLine(j));
+        }
+
+        if (j.Meal.Value.Due is { } meal)
+        {
+            yield return (StartOf(meal), () => FeedLine(j));
+        }
+
+        foreach (var clock in j.Water.Value.Clocks.Where(c => c.Way != WaterWay.Tube && MayWater(j, c)))
+        {
+            yield return (StartOf(clock.Due), () => WaterLine(j));
+        }
+
+        if (stays is not null)
+        {
+            yield return (stays.OutBy, () => LeftoverLine(j, stays));
+        }
+    }
+
+    private static bool MayWater(Judgement j, WaterClock clock) =>
+        j.Hush[CareAct.Water].Verdict == Verdict.Fine
+        && (clock.Kind != WaterKind.Mist || j.Hush[CareAct.Mist].Verdict != Verdict.Never);
+
+    /// <summary>Ways in which water is due tonight and may be given.</summary>
+    private static List<WaterClock> WatersDue(Judgement j) =>
+        [
+            .. j.Water.Value.Clocks.Where(c =>
+                c.Way != WaterWay.Tube && c.Due <= j.Subject.Room.Tonight && MayWater(j, c)
+            ),
+        ];
+
+    /// <summary>
+    /// Night since which one side should be damped: the first sign that its premolt has begun, darkening or likely premolt,
+    /// whichever came first; none when it was done, or where its moisture school leaves it at the dish.
+    /// </summary>
+    private static DateOnly? DampSideSince(Judgement j)
+    {
+        var s = j.Subject;
+        if (
+            !s.Group.DampSideInPremolt[s.Profile.Moisture.Value].Value
+            || j.Phase.Value is not (Phase.Suspected or Phase.Likely or Phase.SealedIn)
+            || !(j.Reading.Value.Darkening || j.Reading.Value.Word == Vigils.ReadingWord.Likely)
+        )
+        {
+            return null;
+        }
+
+        var since = j.Reading.Value.Evidence.Where(e => e.LikelihoodRatio > 1).Min(e => e.Night);
+        var damped = s.Standing.Waters.FirstOrDefault(w => w.Kind == WaterKind.Damp)?.At;
+        return damped is { } at && s.Night(at) >= since ? null : since;
     }
 
     /// <summary>Whether water was given after the last sign that called for it.</summary>
@@ -218,9 +245,13 @@ public sealed partial record RoundLine(
         string @do,
         string detail,
         Answer<RoundAct> why,
-        MealOffer? offer = null
-    ) =>
-        new RoundLine(
+        IReadOnlyList<LineChoice> choices,
+        MealOffer? offer = null,
+        bool waters = false
+    )
+    {
+        var pace = j.Subject.Room.RoundPace;
+        return new RoundLine(
             j.Subject.Standing.StockId,
             j.Subject.Standing.Place,
             j.Subject.Standing.Details.Nickname,
@@ -233,16 +264,20 @@ public sealed partial record RoundLine(
             @do,
             detail,
             offer,
-            act == RoundAct.RemoveLeftovers ? j.Subject.Standing.PreyIn : null,
+            act == RoundAct.None ? [] : RoundKit.Mind(j, act),
+            choices,
+            null,
+            null,
             j.Molt.Value ?? j.Wait.Value,
-            j.Subject.Room.RoundPace.SecondsFor(timedAs),
-            j.Subject.IsBrood ? j.Subject.Standing.Details.Count : null,
+            pace.SecondsFor(timedAs) + (waters ? pace.SecondsFor("water") : 0),
+            j.Subject.IsBrood && j.Subject.Group.Diet == Diet.Prey ? j.Subject.Standing.Details.Count : null,
             j.Subject.Profile.Hazard?.Value,
             j.Subject.Room.Layout.IsQuarantine(j.Subject.Standing.Place),
             null,
             why
         )
         {
-            Kit = RoundKit.ItemsFor(j, act, offer),
+            Kit = RoundKit.ItemsFor(j, act, offer, waters ? WatersDue(j) : []),
         };
+    }
 }

@@ -2,6 +2,7 @@ using Husbandry.Climate;
 using Husbandry.Journal;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
 
@@ -25,6 +26,35 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
 
     /// <summary>How fast waits go by where it stands.</summary>
     public Pace Pace => Room.Climate.PaceFor(Standing.Place, Profile.Warmth.Value, Room.Now);
+
+    /// <summary>
+    /// The wait under way other than the one for a molt. A lone queen founds from the day she came, though nobody wrote it
+    /// down: she is never treated as a colony.
+    /// </summary>
+    public VigilEvent? Waiting =>
+        Standing.Waiting
+        ?? (
+            IsQueenAlone ? new VigilEvent(VigilKind.FirstWorkers, Occurrence.At(Standing.ArrivedAt), null, false) : null
+        );
+
+    /// <summary>The wait under way when it is that of all; of many a few may wait while the rest go on.</summary>
+    public VigilEvent? WaitingWhole => Waiting is { Count: null } whole ? whole : null;
+
+    /// <summary>Whether it is a queen without workers.</summary>
+    public bool IsQueenAlone =>
+        Group.Diet == Diet.SugarAndProtein
+        && Standing.Details is { Count: 1, Sex: not Sex.Male }
+        && Standing.Vigils.All(v => v is not { Vigil: VigilKind.FirstWorkers, Ended: not null });
+
+    /// <summary>Whether it is in the cold now.</summary>
+    public bool IsChilled => Standing.Chill is { To: null };
+
+    /// <summary>Days an adult of its species and sex lives.</summary>
+    public Rule<Rulebook.Range> AdultLife => (Profile.AdultLifeDays ?? Group.AdultLifeDays).Of(Standing.Details.Sex);
+
+    /// <summary>Whether it is a full-grown larva, whose next molt makes the pupa.</summary>
+    public bool PupatesNext(Stage stage) =>
+        Group.StageWords.ContainsKey(Stage.Pupa) && stage == Stage.SubAdult && !Standing.IsMatureByRecord;
 
     /// <summary>Whether it is a brood rather than one animal.</summary>
     public bool IsBrood => Standing.Details.Kind == StockKind.Brood;

@@ -52,6 +52,9 @@ public enum FeederFrom
 /// <param name="From">Where it comes from.</param>
 /// <param name="KeepsDays">Days after which half of what is in stock has died or spoilt.</param>
 /// <param name="StayHours">How long it may stay in an enclosure, where that differs from prey in general.</param>
+/// <param name="Soft">Soft and harmless, as flies are: as long as the body is not too long.</param>
+/// <param name="AlwaysThere">Never a leftover: litter, wood, calcium, leaf that is changed when it is spent.</param>
+/// <param name="Protein">Whether it feeds a colony's brood though it is no whole animal.</param>
 /// <param name="Culture">How a culture, or a bought pot of pupae, gives it; none when it is bought as it is fed.</param>
 public sealed record FeederRules(
     string Id,
@@ -65,11 +68,17 @@ public sealed record FeederRules(
     FeederFrom From,
     Rule<double> KeepsDays,
     Rule<double>? StayHours,
-    CultureRules? Culture
+    CultureRules? Culture,
+    bool Soft = false,
+    bool AlwaysThere = false,
+    bool Protein = false
 )
 {
     /// <summary>Whether it is bought as pots that hatch; what comes in several sizes is bought as animals.</summary>
     public bool BoughtAsPots => Culture is not null && Classes.Count == 1;
+
+    /// <summary>Whether it feeds the brood of a colony: any insect does.</summary>
+    public bool FeedsBrood => Protein || Classes.Any(c => c.LengthMm is not null);
 
     /// <summary>A size class by id.</summary>
     public FeederClass? Class(string id) => Classes.FirstOrDefault(c => c.Id == id);

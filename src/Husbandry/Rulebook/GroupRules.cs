@@ -37,7 +37,14 @@ namespace Husbandry.Rulebook;
 /// <param name="GrowthRatio">Usual ratio of hard parts from one molt to the next.</param>
 /// <param name="SizeLimitMm">What counts as an absurd size on entry.</param>
 /// <param name="AdultsMolt">Which adults molt again.</param>
-/// <param name="DrinksDrops">Whether it drinks drops at every stage, so that it is misted rather than given a dish.</param>
+/// <param name="WaterWay">How water is given at each stage.</param>
+/// <param name="ConditionByEye">Whether it has an abdomen that shows how well fed it is.</param>
+/// <param name="MessyEater">Whether bits of a meal are taken out the night after.</param>
+/// <param name="DampSideInPremolt">Whether one side is damped once when premolt begins, by moisture school.</param>
+/// <param name="HazardUntilKnown">What an unlisted species counts as until its keeper says otherwise; none where it counts as harmless.</param>
+/// <param name="Sexing">By what the sex can be told, and from when on.</param>
+/// <param name="TraceForQueens">Whether a queen that founds on her reserves gets a trace of honey when she looks thin: a school; none where no queens are kept.</param>
+/// <param name="LarvaLitres">Room for one larva by stage; none where larvae are not housed by volume.</param>
 /// <param name="Menu">What suits each stage, the first offered first: a feeder, or one class of it as <c>cricket/pinhead</c>.</param>
 /// <param name="Mass">Live mass from body length.</param>
 /// <param name="Containers">Least enclosure by habit; the first is the group's usual one.</param>
@@ -80,7 +87,14 @@ public sealed record GroupRules(
     Rule<double> GrowthRatio,
     Rule<Range> SizeLimitMm,
     Rule<AdultMolting> AdultsMolt,
-    Rule<bool> DrinksDrops,
+    IReadOnlyDictionary<Stage, Rule<WaterWay>> WaterWay,
+    Rule<bool> ConditionByEye,
+    Rule<bool> MessyEater,
+    IReadOnlyDictionary<Moisture, Rule<bool>> DampSideInPremolt,
+    Rule<Hazard>? HazardUntilKnown,
+    IReadOnlyDictionary<SexEvidence, SexingRule> Sexing,
+    Rule<bool>? TraceForQueens,
+    IReadOnlyDictionary<Stage, Rule<double>>? LarvaLitres,
     IReadOnlyDictionary<Stage, IReadOnlyList<string>> Menu,
     Rule<LengthMass> Mass,
     IReadOnlyDictionary<Habit, ContainerRules> Containers,
@@ -150,6 +164,10 @@ public enum ContainerBasis
 /// <param name="Depth">Shorter side of the floor.</param>
 /// <param name="Substrate">Depth of substrate.</param>
 /// <param name="SubstrateLeastMm">Depth of substrate that is never gone below.</param>
+/// <param name="MostWidth">Widest and highest for nymphs, which must find their prey.</param>
+/// <param name="UpperLeastMm">No box up to this size is called too large.</param>
+/// <param name="School">Which school holds where there are two; these are the measures of the roomy one.</param>
+/// <param name="Snug">Measures of the snug school.</param>
 public sealed record ContainerRules(
     ContainerBasis By,
     Rule<double> Height,
@@ -157,23 +175,73 @@ public sealed record ContainerRules(
     Rule<double> Width,
     Rule<double>? Depth,
     Rule<double>? Substrate,
-    Rule<double>? SubstrateLeastMm
-);
+    Rule<double>? SubstrateLeastMm,
+    Rule<double>? MostWidth = null,
+    Rule<double>? UpperLeastMm = null,
+    Rule<ContainerSchool>? School = null,
+    ContainerRules? Snug = null
+)
+{
+    /// <summary>The measures of a school; the rulebook's default when none is asked for.</summary>
+    public ContainerRules Of(ContainerSchool? school) =>
+        (school ?? School?.Value) == ContainerSchool.Snug && Snug is { } snug ? snug : this;
+}
+
+/// <summary>How much room an animal is given.</summary>
+public enum ContainerSchool
+{
+    /// <summary>The smaller size that common practice supports.</summary>
+    Snug,
+
+    /// <summary>The larger.</summary>
+    Roomy,
+}
+
+/// <summary>How an animal gets its water.</summary>
+public enum WaterWay
+{
+    /// <summary>From a dish.</summary>
+    Dish,
+
+    /// <summary>Drops on web, wall or leaf.</summary>
+    Drops,
+
+    /// <summary>From a tube that is looked at: it cannot be filled.</summary>
+    Tube,
+
+    /// <summary>From a damp end of the floor.</summary>
+    DampEnd,
+
+    /// <summary>From two pools, fresh and salt.</summary>
+    Pools,
+
+    /// <summary>From nothing but a light mist now and then while it lies in the cold.</summary>
+    ColdMist,
+
+    /// <summary>From its food, or not at all.</summary>
+    None,
+}
+
+/// <summary>From when on a mark tells the sex.</summary>
+/// <param name="FromStage">The stage; none where the instar decides.</param>
+/// <param name="FromInstar">The instar; none where the stage decides.</param>
+/// <param name="Why">The sentence a keeper reads who looked too early.</param>
+public sealed record SexingRule(Stage? FromStage, int? FromInstar, Rule<string> Why);
 
 /// <summary>How large prey may be and how much makes a meal.</summary>
 /// <param name="ShareOfBody">Longest prey as a share of the predator's body length.</param>
 /// <param name="NeverAboveShare">Length that prey must never exceed, as a share of body length.</param>
 /// <param name="MealShareOfBody">A meal weighs as much as one insect of this share of body length.</param>
-/// <param name="MostPieces">Prey that needs more cuts than this is not worth cutting.</param>
 /// <param name="MostForAMeal">Prey of which a meal needs more than this is too small to matter.</param>
+/// <param name="LeastShareOfBody">Prey shorter than this share of the body is too small; 0 where its mass alone decides.</param>
 /// <param name="LiveOnly">Whether only what moves is taken.</param>
 /// <param name="HeldByForelegs">Whether prey must also be short enough for the forelegs to hold, once they were measured.</param>
 public sealed record PreyRules(
     Rule<double> ShareOfBody,
     Rule<double> NeverAboveShare,
     Rule<double> MealShareOfBody,
-    Rule<int> MostPieces,
     Rule<int> MostForAMeal,
+    Rule<double> LeastShareOfBody,
     Rule<bool> LiveOnly,
     Rule<bool> HeldByForelegs
 );

@@ -94,10 +94,28 @@ public enum HushCause
 
     /// <summary>A mother with a sac, eggs or young.</summary>
     Brooding,
+
+    /// <summary>A burrow, hide or hammock closed from within.</summary>
+    SealedIn,
+
+    /// <summary>Eggs kept as such.</summary>
+    Eggs,
+
+    /// <summary>A queen or colony in its winter rest.</summary>
+    Wintering,
+
+    /// <summary>A queen of whom nobody has said how she founds.</summary>
+    FoundingUnknown,
 }
 
 /// <summary>What one cause forbids.</summary>
 /// <param name="Cause">The cause.</param>
 /// <param name="Acts">Verdict by act; acts not named are fine.</param>
 /// <param name="Why">The sentence a keeper reads.</param>
-public sealed record HushRules(HushCause Cause, IReadOnlyDictionary<CareAct, Verdict> Acts, Rule<string> Why);
+/// <param name="Groups">Groups for which this holds instead of what holds for all; none for what holds for all.</param>
+public sealed record HushRules(
+    HushCause Cause,
+    IReadOnlyDictionary<CareAct, Verdict> Acts,
+    Rule<string> Why,
+    IReadOnlyList<string>? Groups = null
+);

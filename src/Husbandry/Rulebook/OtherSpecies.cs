@@ -8,7 +8,19 @@ internal static class OtherSpecies
 {
     private const string Why = "house: not in the rulebook, so the whole span of its group is used";
 
-    public static SpeciesProfile Of(string name, GroupRules group, IReadOnlyList<SpeciesProfile> relatives) =>
+    private const string Told = "said by the keeper when it was added";
+    private const double MostChillWeeks = 12;
+
+    /// <summary>
+    /// Continuous values take the span of the group; what is one thing or another (how a queen founds, whether a pupa needs
+    /// winter, what it can do to people) is what the keeper said, or not known.
+    /// </summary>
+    public static SpeciesProfile Of(
+        string name,
+        GroupRules group,
+        IReadOnlyList<SpeciesProfile> relatives,
+        Stock.KnownOfSpecies known
+    ) =>
         new(
             "",
             name,
@@ -30,14 +42,24 @@ internal static class OtherSpecies
             null,
             relatives[0].Warmth,
             null,
-            null,
+            known.PupaNeedsWinter == true
+                ? new Rule<Diapause>(new Diapause(MostChillWeeks), "weeks of cold", RuleTag.House, Why)
+                : null,
             relatives[0].KeepingDifficulty,
             relatives[0].BreedingDifficulty,
             [],
             new Rule<string>("", "place", RuleTag.House, Why),
             new Rule<string>("Look up what holds where you live.", "note", RuleTag.House, Why),
             new Dictionary<string, Rule<string>>(),
-            relatives[0].Founding
+            known.Founding is { } founding
+                ? new Rule<Founding>(founding, "way of founding", RuleTag.Keeper, Told)
+                : null,
+            known.Hazard is { } hazard
+                ? hazard == Hazard.None
+                    ? null
+                    : new Rule<Hazard>(hazard, "hazard", RuleTag.Keeper, Told)
+                : group.HazardUntilKnown,
+            AdultFeeds: known.AdultFeeds is { } feeds ? new Rule<bool>(feeds, "yes or no", RuleTag.Keeper, Told) : null
         );
 
     private static Rule<Range> Span(

@@ -57,6 +57,17 @@ namespace Husbandry.Rulebook;
 /// <param name="MostFloorShare">Share of an enclosure that may be floor.</param>
 /// <param name="TubRoomierBy">How much wider than needed one size for several animals may be.</param>
 /// <param name="AlmanacWeeks">How far the almanac looks ahead.</param>
+/// <param name="ForecastSpeaksAbove">Chance of premolt above which an open lantern says why it differs.</param>
+/// <param name="ColdMistDays">Days between light mistings of pupae in the cold.</param>
+/// <param name="ClaustralLookDays">Days between looks at a queen that founds on her reserves.</param>
+/// <param name="SemiClaustralVisitDays">Days between visits to a queen that is fed.</param>
+/// <param name="WinterLookDays">Days between looks at the water of ants in their winter rest.</param>
+/// <param name="LowTubeDays">Days until a tube seen low is looked at again.</param>
+/// <param name="LeafDaysSoft">Days that soft leaf stays fit to eat.</param>
+/// <param name="LeafDaysWoody">Days that woody leaf does.</param>
+/// <param name="BitsNights">Nights for which the bits of a meal are asked for.</param>
+/// <param name="WaterAskedFrom">Enclosures without water on record from which it is asked once for all.</param>
+/// <param name="ChoicesForVariety">Possible foods from which variety is looked at.</param>
 public sealed record RoomRules(
     IReadOnlyDictionary<string, Rule<double>> SecondsPerAct,
     Rule<double> UsualGrowthRatio,
@@ -113,5 +124,16 @@ public sealed record RoomRules(
     Rule<int> PaceEntries,
     Rule<int> AlmanacWeeks,
     Rule<double> MostFloorShare,
-    Rule<double> TubRoomierBy
+    Rule<double> TubRoomierBy,
+    Rule<double> ForecastSpeaksAbove,
+    Rule<double> ColdMistDays,
+    Rule<double> ClaustralLookDays,
+    Rule<double> SemiClaustralVisitDays,
+    Rule<double> WinterLookDays,
+    Rule<double> LowTubeDays,
+    Rule<double> LeafDaysSoft,
+    Rule<double> LeafDaysWoody,
+    Rule<int> BitsNights,
+    Rule<int> WaterAskedFrom,
+    Rule<int> ChoicesForVariety
 );

@@ -98,11 +98,17 @@ public sealed partial class RuleSet
         ?? OtherSpecies.Of(
             details.OtherSpecies ?? "",
             Group(details.Group)!,
-            [.. Species.Where(s => s.Group == details.Group)]
+            [.. Species.Where(s => s.Group == details.Group)],
+            details.Known ?? new Stock.KnownOfSpecies()
         );
 
     /// <summary>A sign by id, or <see langword="null"/>.</summary>
     public SignRule? Sign(string? id) => Signs.FirstOrDefault(s => s.Id == id);
+
+    /// <summary>What a cause forbids in a group: the group's own rule where it has one.</summary>
+    public HushRules HushOf(HushCause cause, string group) =>
+        Hush.FirstOrDefault(h => h.Cause == cause && h.Groups?.Contains(group) == true)
+        ?? Hush.First(h => h.Cause == cause && h.Groups is null);
 
     /// <summary>A feeder by id, or <see langword="null"/>.</summary>
     public FeederRules? Feeder(string? id) => Feeders.FirstOrDefault(f => f.Id == id);

@@ -57,6 +57,7 @@ internal static class RuleSetChecks
             checks.Add(Has(at + ".retry", stage, group.Retry));
             checks.Add(Has(at + ".livePreyHours", stage, group.LivePreyHours));
             checks.Add(Has(at + ".premoltDays", stage, group.PremoltDays));
+            checks.Add(Has(at + ".waterWay", stage, group.WaterWay));
             checks.Add(
                 group.FirstMeal.Any(r => r.Stage == stage && r.AboveSizeMm == 0)
                     ? null
@@ -75,6 +76,15 @@ internal static class RuleSetChecks
         {
             checks.Add(Has($"{at}.stageWords", Stage.Pupa, group.StageWords));
         }
+
+        if (CanBegin(VigilKind.Hatching))
+        {
+            checks.Add(Has($"{at}.stageWords", Stage.Egg, group.StageWords));
+        }
+
+        checks.AddRange(
+            Enum.GetValues<Moisture>().Select(m => Has(at + ".dampSideInPremolt", m, group.DampSideInPremolt))
+        );
 
         checks.AddRange(group.Waits.Select(w => Rising($"{at}.waits.{w.Key}", w.Value.Value)));
         bool CanBegin(VigilKind vigil) => group.OtherEnds.ContainsKey(vigil);
@@ -130,9 +140,9 @@ internal static class RuleSetChecks
             Within($"{at}.growthRatio", species.GrowthRatio, 1.01, 2.5),
         };
         checks.AddRange(
-            (rules.Group(species.Group)?.StageWords.Keys ?? []).Select(s =>
-                Has(at + ".moltInterval", s, species.MoltInterval)
-            )
+            (rules.Group(species.Group)?.StageWords.Keys ?? [])
+                .Where(s => s != Stage.Egg)
+                .Select(s => Has(at + ".moltInterval", s, species.MoltInterval))
         );
         checks.AddRange(species.MoltInterval.Select(m => Rising($"{at}.moltInterval.{m.Key}", m.Value.Value)));
         checks.AddRange((species.Waits ?? Nothing).Select(w => Rising($"{at}.waits.{w.Key}", w.Value.Value)));
@@ -217,13 +227,25 @@ internal static class RuleSetChecks
             Within("room.json otherEndPriorWaits", room.OtherEndPriorWaits, 0.1, 100),
             Within("room.json drawnInSpreads", room.DrawnInSpreads, 1, 10),
             Within("room.json leastBetweenShare", room.LeastBetweenShare, 0.001, 0.5),
+            Within("room.json forecastSpeaksAbove", room.ForecastSpeaksAbove, 0.5, 0.99),
             Rising("room.json unknownWait", room.UnknownWait.Value),
         }.OfType<Problem>();
 
     private static IEnumerable<Problem> CheckHush(RuleSet rules) =>
         Enum.GetValues<HushCause>()
-            .Where(cause => rules.Hush.Count(h => h.Cause == cause) != 1)
-            .Select(cause => new Problem("hush.json", $"Cause {cause} must be given exactly once."));
+            .Where(cause => rules.Hush.Count(h => h.Cause == cause && h.Groups is null) != 1)
+            .Select(cause => new Problem("hush.json", $"Cause {cause} must be given exactly once for all groups."))
+            .Concat(
+                rules
+                    .Hush.Where(h => h.Groups is not null)
+                    .SelectMany(h => h.Groups!.Select(g => (h.Cause, Group: g)))
+                    .GroupBy(x => x)
+                    .Where(g => g.Count() > 1 || rules.Group(g.Key.Group) is null)
+                    .Select(g => new Problem(
+                        "hush.json",
+                        $"Cause {g.Key.Cause} for {g.Key.Group}: an unknown group, or given twice."
+                    ))
+            );
 
     private static readonly IReadOnlyDictionary<VigilKind, Rule<WaitPrior>> Nothing =
         new Dictionary<VigilKind, Rule<WaitPrior>>();

@@ -96,7 +96,18 @@ public static class RuleSheet
         ["hardPartPerBody"] = ("Growth", "Hard part per body"),
         ["sizeLimitMm"] = ("Growth", "Sizes taken for possible"),
         ["adultsMolt"] = ("Growth", "Adults that molt again"),
-        ["drinksDrops"] = ("Keeping", "Drinks drops"),
+        ["waterWay"] = ("Keeping", "How water is given"),
+        ["conditionByEye"] = ("Feeding", "Condition shows by eye"),
+        ["messyEater"] = ("Feeding", "Bits taken out the night after"),
+        ["dampSideInPremolt"] = ("Keeping", "One side damped in premolt"),
+        ["hazardUntilKnown"] = ("Hazards, origin, law", "Unlisted species count as"),
+        ["sexing"] = ("Growth", "Telling the sex"),
+        ["traceForQueens"] = ("Keeping", "A trace of honey for a thin queen"),
+        ["larvaLitres"] = ("Keeping", "Room for one larva"),
+        ["quick"] = ("Hazards, origin, law", "Quick: catch cup at hand"),
+        ["adultFeeds"] = ("Feeding", "Adults feed"),
+        ["leaf"] = ("Feeding", "Kind of leaf"),
+        ["pupatesIn"] = ("Keeping", "Needs to pupate"),
         ["mass"] = ("Growth", "Mass from length"),
         ["containers"] = ("Keeping", "Enclosure"),
         ["longWait"] = ("Waits", "Longer than normal"),
@@ -112,7 +123,14 @@ public static class RuleSheet
     private static readonly HashSet<string> Schools = ["often", "lean", "default", "quick", "cautious"];
 
     private static readonly string[] MoistureWords = ["dry", "damp"];
-    private static readonly string[] HazardWords = ["irritantHairs", "painfulSting", "medicallySignificant"];
+    private static readonly string[] HazardWords =
+    [
+        "irritantHairs",
+        "painfulSting",
+        "medicallySignificant",
+        "unknown",
+        "none",
+    ];
     private static readonly string[] AdultWords = ["femalesOnly", "neither", "both"];
 
     /// <summary>Every rule of a group.</summary>

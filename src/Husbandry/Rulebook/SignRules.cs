@@ -47,6 +47,7 @@ public enum SignFamily
 /// <param name="Strength">How much it says.</param>
 /// <param name="LikelihoodRatio">How much more often it is seen in premolt than outside it.</param>
 /// <param name="Note">What to know about it; may be empty.</param>
+/// <param name="Seals">Whether it has shut itself in: then it is left shut.</param>
 /// <param name="NotToBeTakenFor">The false friend: what looks like it and is not; may be empty.</param>
 public sealed record SignRule(
     string Id,
@@ -57,5 +58,6 @@ public sealed record SignRule(
     SignStrength Strength,
     Rule<double> LikelihoodRatio,
     string Note,
-    string NotToBeTakenFor
+    string NotToBeTakenFor,
+    bool Seals = false
 );

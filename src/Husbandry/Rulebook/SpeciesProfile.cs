@@ -39,6 +39,11 @@ public enum Habit
 /// <param name="FalseFriends">Looks like a sign and is none in this species, by sign.</param>
 /// <param name="Founding">How a queen founds; none for what is no ant.</param>
 /// <param name="Hazard">What it can do to people beyond a pinch; none for most.</param>
+/// <param name="AdultLifeDays">Days an adult lives, where it is not the group's.</param>
+/// <param name="Quick">Whether it runs or jumps so fast that a catch cup must be at hand.</param>
+/// <param name="AdultFeeds">Whether the adult feeds, where adults of a group may not.</param>
+/// <param name="Leaf">Soft leaf wilts in a day, woody leaf keeps for days; none for what eats no leaf.</param>
+/// <param name="PupatesIn">What a full-grown larva needs to pupate.</param>
 public sealed record SpeciesProfile(
     string Id,
     string ScientificName,
@@ -62,7 +67,12 @@ public sealed record SpeciesProfile(
     Rule<string> LawNote,
     IReadOnlyDictionary<string, Rule<string>> FalseFriends,
     Rule<Founding>? Founding,
-    Rule<Hazard>? Hazard = null
+    Rule<Hazard>? Hazard = null,
+    LifeBySex? AdultLifeDays = null,
+    Rule<bool>? Quick = null,
+    Rule<bool>? AdultFeeds = null,
+    Rule<LeafKind>? Leaf = null,
+    Rule<string>? PupatesIn = null
 )
 {
     /// <summary>Size of adults of a sex; unknown sex is taken as female, the larger.</summary>
@@ -80,6 +90,29 @@ public enum Hazard
 
     /// <summary>Venom that needs a doctor: two people for every open lid.</summary>
     MedicallySignificant,
+
+    /// <summary>Nobody has said: counts as dangerous until somebody does.</summary>
+    Unknown,
+
+    /// <summary>Nothing beyond a pinch.</summary>
+    None,
+}
+
+/// <summary>Meaning of the hazards.</summary>
+public static class Hazards
+{
+    /// <summary>Whether a lid is opened by two people only.</summary>
+    public static bool NeedsTwo(this Hazard hazard) => hazard is Hazard.MedicallySignificant or Hazard.Unknown;
+}
+
+/// <summary>How long a leaf stays fit to eat.</summary>
+public enum LeafKind
+{
+    /// <summary>Wilts within a day.</summary>
+    Soft,
+
+    /// <summary>Keeps for days in a tight box.</summary>
+    Woody,
 }
 
 /// <summary>How a queen founds her colony.</summary>

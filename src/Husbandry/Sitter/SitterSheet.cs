@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Husbandry.Feeding;
 using Husbandry.Hush;
 using Husbandry.Journal;
@@ -31,6 +32,7 @@ public enum SitterTick
 /// <param name="Hazard">What it can do to people; none for most.</param>
 /// <param name="TwoPeople">Whether a second person must stand by.</param>
 /// <param name="Offer">What to offer, when the act is to feed.</param>
+/// <param name="Done">What is logged when it is ticked as done.</param>
 public sealed record SitterLine(
     Guid StockId,
     Place Place,
@@ -41,7 +43,8 @@ public sealed record SitterLine(
     string Note,
     Hazard? Hazard,
     bool TwoPeople,
-    MealOffer? Offer
+    MealOffer? Offer,
+    [property: JsonIgnore] IReadOnlyList<Act> Done
 );
 
 /// <summary>An enclosure that the sitter must not open.</summary>
@@ -64,6 +67,7 @@ public sealed record SitterSheet(
 )
 {
     private const string Hazardous = "dangerous venom: not for one person alone. Do not open.";
+    private const string Unknown = "nobody knows what its venom does: not for one person alone. Do not open.";
 
     /// <summary>
     /// Composes the sheet. Hushed animals, and animals of which premolt is suspected, are not opened; food is given only
@@ -78,14 +82,20 @@ public sealed record SitterSheet(
         foreach (var j in judged)
         {
             var line = RoundLine.Of(j);
-            var venom = line.Hazard == Hazard.MedicallySignificant;
-            if (line.State == LineState.PassBy || j.Phase.Value >= Phase.Likely)
+            var venom = line.Hazard?.NeedsTwo() == true;
+            // What may not be fed by another hand may still need its water.
+            if (line.State == LineState.Due && !IsSafe(j, line) && RoundLine.ForWater(j) is { } water)
+            {
+                line = water;
+            }
+
+            if (line.State == LineState.PassBy || Phases.PassesBy(j.Phase.Value))
             {
                 shut.Add(Shut(j, line.State == LineState.PassBy ? line.Do : j.Phase.Summary));
             }
             else if (venom && !twoPeople)
             {
-                shut.Add(Shut(j, Hazardous));
+                shut.Add(Shut(j, line.Hazard == Hazard.Unknown ? Unknown : Hazardous));
             }
             else if (line.State == LineState.Due && IsSafe(j, line))
             {
@@ -110,38 +120,45 @@ public sealed record SitterSheet(
     /// <param name="line">The line that was ticked.</param>
     /// <param name="tick">The tick.</param>
     /// <param name="remark">What looks wrong, in the sitter's words.</param>
-    /// <returns>None when this line cannot be ticked so.</returns>
-    public static Act? ActOf(SitterLine line, SitterTick tick, string remark) =>
+    /// <returns>The entries, in order; none when this line cannot be ticked so.</returns>
+    public static IReadOnlyList<Act> ActsOf(SitterLine line, SitterTick tick, string remark) =>
         (tick, line.Act) switch
         {
-            (SitterTick.LooksWrong, _) => new Noted($"looks wrong: {remark}"),
-            (SitterTick.Done, RoundAct.Water or RoundAct.Help) => new Watered(
-                line.Do.StartsWith("Fill", StringComparison.Ordinal) ? WaterKind.Dish : WaterKind.Mist
-            ),
-            (SitterTick.Done, RoundAct.RemoveLeftovers) => new LeftoversRemoved(),
-            (SitterTick.Done, RoundAct.Feed) when line.Offer is { } o => new Offered(
-                o.FeederId,
-                o.SizeClassId,
-                o.Count,
-                o.Preparation,
-                OfferOutcome.NotSeen
-            ),
-            (SitterTick.NotTaken, RoundAct.Feed) when line.Offer is { } o => new Offered(
-                o.FeederId,
-                o.SizeClassId,
-                o.Count,
-                o.Preparation,
-                OfferOutcome.NotSeen,
-                LeftIn: false
-            ),
-            _ => null,
+            (SitterTick.LooksWrong, _) => [new Noted($"looks wrong: {remark}")],
+            (SitterTick.Done, _) => line.Done,
+            (SitterTick.NotTaken, RoundAct.Feed) =>
+            [
+                .. line.Done.Select(act =>
+                    act is Offered o ? o with { Outcome = OfferOutcome.NotSeen, LeftIn = false } : act
+                ),
+            ],
+            _ => [],
         };
+
+    /// <summary>What a sitter did: food was put in, and nobody knows yet whether it is taken.</summary>
+    private static IReadOnlyList<Act> DoneOf(RoundLine line) =>
+        line.Choices.Count == 0
+            ? []
+            :
+            [
+                .. line.Choices[0]
+                    .Acts.Select(act =>
+                        act is Offered { Preparation: not Preparation.Fresh } o
+                            ? o with
+                            {
+                                Outcome = OfferOutcome.NotSeen,
+                            }
+                            : act
+                    ),
+            ];
 
     private static bool IsSafe(Judgement j, RoundLine line) =>
         line.Act switch
         {
+            RoundAct.LookAtTube => j.Subject.IsQueenAlone && j.Subject.Profile.Founding?.Value == Founding.SemiClaustral
+                || !j.Subject.IsQueenAlone,
             RoundAct.Water or RoundAct.Help => j.Hush[CareAct.Water].Verdict == Verdict.Fine,
-            RoundAct.RemoveLeftovers => j.Phase.Value is Phase.Open or Phase.WellFed,
+            RoundAct.RemoveLeftovers => line.OutAt is null && j.Phase.Value is Phase.Open or Phase.WellFed,
             RoundAct.Feed => line.Offer is not null
                 && j.Phase.Value is Phase.Open or Phase.WellFed
                 && j.Hush[CareAct.FeedLive].Verdict == Verdict.Fine,
@@ -157,11 +174,12 @@ public sealed record SitterSheet(
             line.Act,
             line.Act == RoundAct.Help ? "Put water within reach at once, then call" : line.Do,
             line.Act == RoundAct.Feed ? line.Offer!.Serving
-                : line.Act == RoundAct.Help ? line.Detail
+                : line.Act is RoundAct.Help or RoundAct.LookAtTube ? line.Detail
                 : "",
             line.Hazard,
             venom,
-            line.Offer
+            line.Offer,
+            DoneOf(line)
         );
 
     private static DoNotOpen Shut(Judgement j, string why) =>

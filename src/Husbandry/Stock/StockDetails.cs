@@ -1,3 +1,5 @@
+using Husbandry.Rulebook;
+
 namespace Husbandry.Stock;
 
 /// <summary>What kind of thing is kept.</summary>
@@ -43,7 +45,22 @@ public enum Stage
 
     /// <summary>Pupa: neither eats nor moves about.</summary>
     Pupa,
+
+    /// <summary>Eggs, kept as such.</summary>
+    Egg,
 }
+
+/// <summary>What the keeper says of a species that is not in the rulebook; what is left out is not known.</summary>
+/// <param name="Founding">How a queen founds.</param>
+/// <param name="Hazard">What it can do to people; <c>none</c> when it can do nothing.</param>
+/// <param name="PupaNeedsWinter">Whether its pupa needs weeks of cold.</param>
+/// <param name="AdultFeeds">Whether the adult moth or butterfly feeds.</param>
+public sealed record KnownOfSpecies(
+    Founding? Founding = null,
+    Hazard? Hazard = null,
+    bool? PupaNeedsWinter = null,
+    bool? AdultFeeds = null
+);
 
 /// <summary>What the keeper knows of an animal or brood apart from what happened to it.</summary>
 /// <param name="Kind">Specimen or brood.</param>
@@ -61,6 +78,7 @@ public enum Stage
 /// <param name="Tags">The keeper's own words for finding it, 1–30 characters each, at most 12.</param>
 /// <param name="MotherId">Its mother, where she is or was in the room.</param>
 /// <param name="FatherId">Its father, likewise.</param>
+/// <param name="Known">What the keeper knows of a species that is not in the rulebook.</param>
 public sealed record StockDetails(
     StockKind Kind,
     string Group,
@@ -76,5 +94,6 @@ public sealed record StockDetails(
     int Count,
     IReadOnlyList<string>? Tags = null,
     Guid? MotherId = null,
-    Guid? FatherId = null
+    Guid? FatherId = null,
+    KnownOfSpecies? Known = null
 );

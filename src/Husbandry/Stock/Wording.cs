@@ -25,8 +25,6 @@ public sealed record Wording(LengthUnit Unit, DateOnly Tonight)
 
     private const double MmPerCm = 10;
 
-    private const int DaysThatNeedNoYear = 300;
-
     /// <summary>A length with its unit, at a precision a ruler can show.</summary>
     public string Length(double mm) => $"{Number(mm)} {UnitName}";
 
@@ -42,12 +40,9 @@ public sealed record Wording(LengthUnit Unit, DateOnly Tonight)
             _ => "mm",
         };
 
-    /// <summary>A date such as "24 Dec"; the year is added when it is far away.</summary>
+    /// <summary>A date such as "24 Dec"; the year is added when it is not this one.</summary>
     public string Date(DateOnly date) =>
-        date.ToString(
-            Math.Abs(date.DayNumber - Tonight.DayNumber) > DaysThatNeedNoYear ? "d MMM yyyy" : "d MMM",
-            CultureInfo.InvariantCulture
-        );
+        date.ToString(date.Year != Tonight.Year ? "d MMM yyyy" : "d MMM", CultureInfo.InvariantCulture);
 
     /// <summary>A date with its year, for what is kept on paper, such as "23 Nov 2026".</summary>
     public static string LongDate(DateOnly date) => date.ToString("d MMM yyyy", CultureInfo.InvariantCulture);
@@ -55,8 +50,16 @@ public sealed record Wording(LengthUnit Unit, DateOnly Tonight)
     /// <summary>A date with its weekday, such as "Thu 19 Nov".</summary>
     public string Day(DateOnly date) => $"{date.ToString("ddd", CultureInfo.InvariantCulture)} {Date(date)}";
 
-    /// <summary>A range of dates such as "5 Dec – 18 Jan"; one date when both ends agree.</summary>
-    public string Dates(DateOnly from, DateOnly to) => from == to ? Date(from) : $"{Date(from)} – {Date(to)}";
+    /// <summary>A range of dates such as "5 Mar – 18 Apr", with both years where either is not this one; one date when both ends agree.</summary>
+    public string Dates(DateOnly from, DateOnly to) => from == to ? Date(from) : Ends(from, to, " – ");
+
+    /// <summary>A range of dates as it stands behind "between": "5 Mar and 18 Apr".</summary>
+    public string Between(DateOnly from, DateOnly to) => Ends(from, to, " and ");
+
+    private string Ends(DateOnly from, DateOnly to, string joined) =>
+        from.Year == Tonight.Year && to.Year == Tonight.Year
+            ? $"{Date(from)}{joined}{Date(to)}"
+            : $"{LongDate(from)}{joined}{LongDate(to)}";
 
     /// <summary>"tonight", "last night" or "4 nights ago".</summary>
     public string Ago(DateOnly night) =>

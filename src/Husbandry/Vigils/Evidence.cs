@@ -28,9 +28,18 @@ public sealed record Evidence(
     /// <summary>What it says of the wait, as seen from tonight.</summary>
     internal Witness Witness(Subject subject, double premoltDays) =>
         new(
-            (subject.Room.Tonight.DayNumber - Night.DayNumber) * subject.Pace.RateNow,
+            Age(subject, premoltDays),
             Strength == SignStrength.Imminent ? subject.Group.ImminentDays.Value : premoltDays,
             LikelihoodRatio,
             Strength == SignStrength.Imminent
         );
+
+    // A sign that lasts until the molt is still there: it is never older than half a premolt.
+    private double Age(Subject subject, double premoltDays)
+    {
+        var days = (subject.Room.Tonight.DayNumber - Night.DayNumber) * subject.Pace.RateNow;
+        return subject.Room.Rules.Sign(SignId) is { } rule && Sighting.LastsUntilMolt(rule)
+            ? Math.Min(days, premoltDays / 2)
+            : days;
+    }
 }

@@ -41,7 +41,7 @@ internal sealed record OpenWait(
     /// <summary>The wait that is under way; none when none is.</summary>
     public static OpenWait? Of(Subject subject)
     {
-        if (subject.Standing.Waiting is not { } waiting)
+        if (subject.Waiting is not { } waiting)
         {
             return null;
         }
@@ -54,8 +54,7 @@ internal sealed record OpenWait(
         var lesson = lessons.For(subject, vigil);
         var ends = lessons.EndsOf(subject, vigil);
         var chill = ChillLeft(subject, waiting);
-        var start = subject.Standing.Chill?.To is { } warm && subject.Profile.Diapause is not null ? warm : began;
-        var elapsed = chill > 0 ? 0 : Math.Max(0, subject.Pace.Between(start, subject.Room.Now));
+        var elapsed = chill > 0 ? 0 : Math.Max(0, Warm(subject, began));
         return new OpenWait(
             subject,
             waiting,
@@ -78,6 +77,23 @@ internal sealed record OpenWait(
     public DateOnly Quantile(double p) =>
         Subject.Room.Tonight.AddDays((int)Math.Round(ChillDays + Subject.Pace.CalendarDays(Left.Quantile(p))));
 
+    /// <summary>
+    /// Days of warmth since it began: what lies in the cold waits for nothing. A pupa that needs a winter, and a queen that
+    /// lays after hers, count from the end of it.
+    /// </summary>
+    private static double Warm(Subject subject, DateTimeOffset began)
+    {
+        var now = subject.Room.Now;
+        if (subject.Standing.Chill is not { } chill || chill.From < began)
+        {
+            return subject.Pace.Between(began, now);
+        }
+
+        var anew = subject.Profile.Diapause is not null || subject.Group.Diet == Diet.SugarAndProtein;
+        var before = anew ? 0 : subject.Pace.Between(began, chill.From);
+        return before + (chill.To is { } warm ? subject.Pace.Between(warm, now) : 0);
+    }
+
     /// <summary>Days of winter cold that a diapausing pupa still needs.</summary>
     private static double ChillLeft(Subject subject, VigilEvent waiting)
     {
@@ -86,8 +102,7 @@ internal sealed record OpenWait(
             return 0;
         }
 
-        const double Week = 7;
-        var needed = diapause.Value.ChillWeeks * Week;
+        var needed = diapause.Value.ChillWeeks * WinterWeeks.Week;
         return subject.Standing.Chill switch
         {
             null => needed,

@@ -109,7 +109,7 @@ public static class PastWaits
 
     /// <summary>Whether its first wait here began at its hatching.</summary>
     public static bool StartIsHatching(Standing standing) =>
-        standing.Details is { HatchedOn: not null, MoltsAtArrival: 0 };
+        standing is { Details.HatchedOn: not null, MoltsBeforeRecord: 0 };
 
     /// <summary>When the wait for molt <paramref name="k"/> (counted from 0) began, if that is known.</summary>
     public static Occurrence? Start(Standing standing, int k, Subject subject) =>
@@ -124,7 +124,7 @@ public static class PastWaits
         return IntervalPrior.ForMolt(
             subject.Profile,
             StageThen(subject, k),
-            standing.Details.MoltsAtArrival + k,
+            standing.MoltsBeforeRecord + k,
             BodySize.SizeAt(subject, k),
             standing.Details.Sex
         );
@@ -136,7 +136,7 @@ public static class PastWaits
         var standing = subject.Standing;
         return standing.Details.MatureAtArrival || standing.Molts.Take(k).Any(m => m.Ultimate)
             ? Stage.Adult
-            : StageReading.Decide(subject, BodySize.SizeAt(subject, k), standing.Details.MoltsAtArrival + k);
+            : StageReading.Decide(subject, BodySize.SizeAt(subject, k), standing.MoltsBeforeRecord + k);
     }
 
     private static bool EndsHere(Subject subject) => VigilForecast.WillNotMoltAgain(subject) is not null;

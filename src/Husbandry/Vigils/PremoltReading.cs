@@ -29,12 +29,14 @@ public enum ReadingWord
 /// <param name="Word">What they add up to.</param>
 /// <param name="Evidence">Every piece, oldest first.</param>
 /// <param name="Darkening">Whether the new skin shows.</param>
+/// <param name="SealedIn">Whether it has shut itself in.</param>
 /// <param name="ImminentSince">Night of the first imminent sign that still counts.</param>
 /// <param name="NeedsHelp">An opposite sign seen tonight or last night: what to do at once.</param>
 public sealed record PremoltReading(
     ReadingWord Word,
     IReadOnlyList<Evidence> Evidence,
     bool Darkening,
+    bool SealedIn,
     DateOnly? ImminentSince,
     string? NeedsHelp
 )
@@ -55,7 +57,7 @@ public sealed record PremoltReading(
     /// <remarks>Source: common practice, no published source.</remarks>
     public static Answer<PremoltReading> Of(Subject subject, Stage stage, Condition condition)
     {
-        var seen = Sighting.Of(subject, condition);
+        var seen = Sighting.All(subject, condition);
         var lastMeal = subject.Standing.Meals.Count == 0 ? (DateTimeOffset?)null : subject.Standing.Meals[^1].At;
         var counted = Count(seen, s => s.WhyNot(subject, stage, lastMeal));
         Evidence?[] against = [MealTaken(subject, stage), LookedClean(subject, counted)];
@@ -68,7 +70,17 @@ public sealed record PremoltReading(
             )
             .ToList();
         var ate = strong.Count > 0 && strong.All(s => s.BeforeMeal(lastMeal));
+        var darkening = counted.Any(e =>
+            e is { Family: SignFamily.Colour, Strength: SignStrength.Strong } && e.LikelihoodRatio > 1
+        );
+        var sealedIn = seen.Any(s => s.Rule.Seals && s.WhyNot(subject, stage, lastMeal) is null);
         var word = imminent.Count > 0 ? ReadingWord.Imminent : WordOf(signsFor, ate);
+        // The new skin showing, or a door shut from within, is enough to stop all feeding.
+        if (word < ReadingWord.Suspected && (darkening || sealedIn))
+        {
+            word = ReadingWord.Suspected;
+        }
+
         var opposite = counted.LastOrDefault(e =>
             e.Strength == SignStrength.Opposite
             && subject.Room.Tonight.DayNumber - e.Night.DayNumber <= subject.Room.Rules.Room.HelpCallNights.Value
@@ -76,9 +88,8 @@ public sealed record PremoltReading(
         var reading = new PremoltReading(
             word,
             evidence,
-            counted.Any(e =>
-                e is { Family: SignFamily.Colour, Strength: SignStrength.Strong } && e.LikelihoodRatio > 1
-            ),
+            darkening,
+            sealedIn,
             imminent.Count == 0 ? null : imminent.Min(e => e.Night),
             opposite is null ? null : subject.Room.Rules.Sign(opposite.SignId)!.Note
         );
@@ -199,6 +210,10 @@ public sealed record PremoltReading(
         {
             ReadingWord.Imminent => "The molt is here or hours away. Hands off.",
             ReadingWord.Likely => $"{signs.Count} signs that stand apart, a strong one among them: likely premolt.",
+            ReadingWord.Suspected when reading.SealedIn && signs.Count == 1 =>
+                "Sealed in: leave it shut, no food, however long it takes.",
+            ReadingWord.Suspected when reading.Darkening && signs.Count == 1 =>
+                "The new skin shows: that alone ends all feeding.",
             ReadingWord.Suspected => "Two signs or more, but not enough to be sure: suspected.",
             ReadingWord.WellFed => "Plump and nothing else only means well fed.",
             _ when signs.Count == 1 => "One sign is no verdict. Look again.",
@@ -240,8 +255,9 @@ public sealed record PremoltReading(
         reasons.Add(
             new Reason(
                 "Reading rule",
-                "One sign is no verdict; two or more that stand apart are. Plump only: fed. Plump and refusing: suspected. "
-                    + "With darkening: likely. Mat, or on its back: imminent.",
+                "One sign is no verdict; two or more that stand apart are. Full only: fed. Full and turning food down: suspected. "
+                    + "With the new skin showing: likely; that alone ends all feeding, and sealed in alone means: leave it shut. "
+                    + "The molt itself begun: imminent.",
                 RuleName,
                 RuleTag.Practice,
                 "common practice, no published source",

@@ -13,7 +13,8 @@ internal sealed record Sighting(
     DateTimeOffset At,
     DateOnly Night,
     Guid? EntryId,
-    string Extra
+    string Extra,
+    int? Of = null
 )
 {
     public bool BeforeMeal(DateTimeOffset? meal) => meal is { } at && At < at;
@@ -22,19 +23,58 @@ internal sealed record Sighting(
     public string? WhyNot(Subject subject, Stage stage, DateTimeOffset? lastMeal)
     {
         var room = subject.Room.Rules.Room;
+        if (Of is { } count)
+        {
+            return $"{count} of {subject.Standing.Details.Count}";
+        }
+
+        // What one of a colony shows says nothing of the colony.
+        if (subject.Standing.Details.Kind == StockKind.Colony)
+        {
+            return "one of many";
+        }
+
+        if (BeforeMeal(lastMeal) && EndsWithMeal)
+        {
+            return "ate since";
+        }
+
+        if (Rule.Strength == SignStrength.Strong && subject.Standing.LastCleanLook > At)
+        {
+            return "looked clean since";
+        }
+
+        if (Lasts)
+        {
+            return null;
+        }
+
         var limit = Rule.Strength switch
         {
             SignStrength.Imminent => subject.Group.ImminentDays.Value * room.ImminentSignsLapse.Value,
             SignStrength.Opposite => room.ReadingLooksBackDays.Value,
             _ => VigilForecast.PremoltDays(subject, stage).Value * room.SignsLapse.Value,
         };
-        return subject.Room.Tonight.DayNumber - Night.DayNumber > limit ? "too long ago"
-            : Rule.Family is SignFamily.Appetite or SignFamily.Behaviour && BeforeMeal(lastMeal) ? "ate since"
-            : null;
+        return subject.Room.Tonight.DayNumber - Night.DayNumber > limit ? "too long ago" : null;
     }
 
+    /// <summary>
+    /// The new skin showing and a door shut from within hold until the molt, a meal taken or a look that shows nothing:
+    /// premolt can last half a year, and they do not lapse by the calendar. Source: common practice, no published source.
+    /// </summary>
+    private bool Lasts => LastsUntilMolt(Rule);
+
+    /// <summary>Whether a sign holds until the molt, however long that takes.</summary>
+    public static bool LastsUntilMolt(SignRule rule) =>
+        rule.Seals || rule is { Family: SignFamily.Colour, Strength: SignStrength.Strong };
+
+    private bool EndsWithMeal =>
+        Lasts
+        || Rule.Family is SignFamily.Appetite or SignFamily.Behaviour
+        || Rule is { Family: SignFamily.Posture, Strength: SignStrength.Strong };
+
     /// <summary>The signs since the last molt, each as last seen; refusals and plumpness among them.</summary>
-    public static List<Sighting> Of(Subject subject, Condition condition)
+    public static List<Sighting> All(Subject subject, Condition condition)
     {
         var rules = subject.Room.Rules;
         var seen = subject
@@ -42,7 +82,8 @@ internal sealed record Sighting(
             .Select(s =>
             {
                 var rule = rules.Sign(s.SignId)!;
-                return new Sighting(rule, RatioOf(subject, rule), s.At, subject.Night(s.At), s.EntryId, "");
+                var some = s.Count < subject.Standing.Details.Count ? s.Count : null;
+                return new Sighting(rule, RatioOf(subject, rule), s.At, subject.Night(s.At), s.EntryId, "", some);
             })
             .ToList();
         var refusals = subject.Standing.Untaken.Where(o => o.Offer.Outcome.IsRefusal()).ToList();
@@ -55,9 +96,13 @@ internal sealed record Sighting(
             seen.Add(new Sighting(refuses, ratio, last.At, subject.Night(last.At), last.EntryId, extra));
         }
 
-        if (condition.Word is ConditionWord.Plump or ConditionWord.VeryPlump && rules.Sign(Plump) is { } plump)
+        if (
+            condition.Word is ConditionWord.Plump or ConditionWord.VeryPlump
+            && rules.Sign(Plump) is { } plump
+            && plump.Groups.Contains(subject.Group.Id)
+            && Condition.SeenAt(subject) is { } at
+        )
         {
-            var at = subject.Standing.Measures.Last(m => m.Part == BodyPart.AbdomenWidth).At;
             seen.Add(
                 new Sighting(
                     plump,
@@ -65,7 +110,7 @@ internal sealed record Sighting(
                     at,
                     subject.Night(at),
                     null,
-                    $"{condition.Score:0.0} × carapace"
+                    condition.Score is { } score ? $"{score:0.0} × carapace" : "by eye"
                 )
             );
         }

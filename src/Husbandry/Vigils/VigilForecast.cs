@@ -54,7 +54,7 @@ public sealed record VigilForecast(
         );
         return new Answer<VigilForecast?>(
             forecast,
-            Summary("Molts", forecast, subject.Room.Wording),
+            Summary(subject.PupatesNext(stage) ? "Pupates" : "Molts", forecast, subject.Room.Wording),
             MoltReasons.Of(subject, stage, wait, forecast, reading)
         );
     }
@@ -92,13 +92,9 @@ public sealed record VigilForecast(
             PriorRule(subject, vigil, wait.Prior),
             EndForecast.Why(wait, ends),
         };
-        if (subject.Profile.Diapause is { } diapause)
+        if (vigil == VigilKind.Emergence && Winter(subject, wait) is { } winter)
         {
-            var text =
-                wait.ChillDays > 0
-                    ? $"Needs {Wording.Plain(diapause.Value.ChillWeeks)} weeks of cold first; {Wording.Days(Math.Ceiling(wait.ChillDays))} of it are still to come."
-                    : "Its cold is behind it; the warm days count.";
-            reasons.Add(diapause.Because("Winter", "species.diapause", text));
+            reasons.Add(winter);
         }
 
         MoltReasons.AddLearned(reasons, subject, wait.Lesson, wait.Own.Count);
@@ -114,6 +110,27 @@ public sealed record VigilForecast(
         );
     }
 
+    private static Reason? Winter(Subject subject, OpenWait wait)
+    {
+        if (WinterWeeks.Of(subject) is not { } weeks)
+        {
+            return subject.Standing.Details is { SpeciesId: null, Known.PupaNeedsWinter: null }
+                ? Reason.FromRecord(
+                    "Winter",
+                    "Whether its pupa needs a winter is not known: say it in its details.",
+                    "record.details"
+                )
+                : null;
+        }
+
+        var text =
+            weeks is { IsDone: true, IsCold: true }
+                ? $"{weeks.Text} weeks of cold done: take it out when its food or its mate will be there. The warm days count from then on; the nights here hold if that is tonight."
+            : weeks.IsDone ? "Its cold is behind it; the warm days count since it was taken out."
+            : $"Needs {Wording.Plain(weeks.Needed)} weeks of cold first; {Wording.Days(Math.Ceiling(wait.ChillDays))} of it are still to come.";
+        return subject.Profile.Diapause!.Because("Winter", "species.diapause", text);
+    }
+
     /// <summary>Whether such a wait can begin in a group.</summary>
     public static bool CanBegin(GroupRules group, VigilKind vigil) => group.OtherEnds.ContainsKey(vigil);
 
@@ -126,7 +143,7 @@ public sealed record VigilForecast(
             return rule.Because("Next molt", "group.moltsFollowed", "Molts of single animals are not followed here.");
         }
 
-        if (subject.Standing.Waiting is { } waiting)
+        if (subject.WaitingWhole is { } waiting)
         {
             return Reason.FromRecord("Next molt", $"{Sentence(VigilWords.Began(waiting.Vigil))}.", "record.began");
         }
@@ -159,6 +176,12 @@ public sealed record VigilForecast(
     /// </summary>
     private static Reason? ProbablyAdult(Subject subject)
     {
+        // The last molt of a larva makes the pupa, not the adult: it is awaited until somebody writes that it pupated.
+        if (subject.Group.StageWords.ContainsKey(Stage.Pupa))
+        {
+            return null;
+        }
+
         var sex = subject.Standing.Details.Sex;
         var endsWithAdult =
             subject.Group.AdultsMolt.Value == AdultMolting.Neither
@@ -203,7 +226,7 @@ public sealed record VigilForecast(
     }
 
     private static string Summary(string what, VigilForecast f, Wording words) =>
-        $"{what} about {words.Date(f.P50)}, between {words.Date(f.P10)} and {words.Date(f.P90)}.";
+        $"{what} about {words.Date(f.P50)}, between {words.Between(f.P10, f.P90)}.";
 
     private static string Sentence(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 }

@@ -17,6 +17,9 @@ public enum VigilKind
 
     /// <summary>The young of a brooding mother, out of her sac or off her back.</summary>
     Young,
+
+    /// <summary>Larvae or nymphs out of eggs that are kept as such.</summary>
+    Hatching,
 }
 
 /// <summary>Words for vigils.</summary>
@@ -30,6 +33,7 @@ public static class VigilWords
             VigilKind.Emergence => "emerges",
             VigilKind.FirstWorkers => "first workers",
             VigilKind.Young => "young out",
+            VigilKind.Hatching => "hatches",
             _ => "molts",
         };
 
@@ -42,6 +46,7 @@ public static class VigilWords
             (VigilKind.Emergence, false) => "the pupa fails",
             (VigilKind.FirstWorkers, false) => "founding fails",
             (VigilKind.Young, false) => "brood lost",
+            (VigilKind.Hatching, false) => "never hatches",
             _ => Ends(kind),
         };
 
@@ -53,6 +58,7 @@ public static class VigilWords
             VigilKind.Emergence => "it emerges",
             VigilKind.FirstWorkers => "the first workers",
             VigilKind.Young => "the young leaving her",
+            VigilKind.Hatching => "the first of them hatching",
             _ => "the molt",
         };
 
@@ -64,6 +70,7 @@ public static class VigilWords
             VigilKind.Emergence => "pupated",
             VigilKind.FirstWorkers => "set up to found",
             VigilKind.Young => "began to brood",
+            VigilKind.Hatching => "laid",
             _ => "molted",
         };
 
@@ -79,6 +86,8 @@ public static class VigilWords
             (VigilKind.FirstWorkers, false) => "founding failed",
             (VigilKind.Young, true) => "the young came out",
             (VigilKind.Young, false) => "lost her brood",
+            (VigilKind.Hatching, true) => "hatched",
+            (VigilKind.Hatching, false) => "did not hatch",
             _ => "molted",
         };
 }
