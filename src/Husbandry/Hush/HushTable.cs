@@ -64,12 +64,14 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
         var since = reading.Evidence.Where(e => e.LikelihoodRatio > 1).Select(e => (DateOnly?)e.Night).Min();
         var molted = subject.Standing.LastMolt is { } m ? subject.Night(m.When.To) : (DateOnly?)null;
         var causes = new List<(HushCause Cause, DateOnly? Since, HushEnd? Until, string EndsEarlyBy)>();
+        // While it hardens what its skin showed before counts no more; in every other phase it does.
+        var signsCount = phase is not (Phase.Hardening or Phase.FangsUnchecked);
         if (phase == Phase.Suspected)
         {
             causes.Add((HushCause.Suspected, since, null, $"{subject.It} eats, or a look shows nothing"));
         }
 
-        if (phase is Phase.Suspected or Phase.Likely or Phase.SealedIn or Phase.Imminent && reading.Darkening)
+        if (signsCount && reading.Darkening)
         {
             causes.Add((HushCause.Darkening, since, afterMolt, "the molt, or a clear sign that it was misread"));
         }
@@ -79,7 +81,7 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
             causes.Add((HushCause.Likely, since, afterMolt, "the molt, or a meal taken"));
         }
 
-        if (phase == Phase.SealedIn)
+        if (signsCount && reading.SealedIn)
         {
             causes.Add((HushCause.SealedIn, since, afterMolt, $"{subject.It} opens it again, or a look shows nothing"));
         }
