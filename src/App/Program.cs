@@ -79,6 +79,7 @@ app.UseExceptionHandler();
 app.UseStatusCodePages();
 app.UseHostFiltering();
 app.UseSecurityHeaders();
+app.UseOwnPagesOnly();
 app.UseAccess();
 app.UseClientFiles();
 app.MapOpenApi("/api/openapi.json");

@@ -8,9 +8,9 @@ namespace Ledger;
 /// <summary>Something about the file that a person must mend; the message says what.</summary>
 public sealed class LedgerFileException(string message) : Exception(message);
 
-/// <summary>The ledger's file: where it is, how it is opened, copied and brought up to date.</summary>
+/// <summary>The ledger's file: where it is, who holds it, how it is opened, copied and brought up to date.</summary>
 /// <param name="path">Path of the SQLite file.</param>
-public sealed class LedgerFile(string path)
+public sealed class LedgerFile(string path) : IDisposable
 {
     private const string LockTable = "__EFMigrationsLock";
 
@@ -24,27 +24,75 @@ public sealed class LedgerFile(string path)
     public void Configure(DbContextOptionsBuilder options) =>
         options.UseSqlite(ConnectionString).AddInterceptors(DurableConnections.Instance);
 
-    /// <summary>Creates the file or migrates it, after copying it aside when a migration is due.</summary>
+    /// <summary>Whether this process holds the folder.</summary>
+    public bool IsHeld => held is not null;
+
+    /// <summary>Takes the folder for this process until it ends.</summary>
+    /// <returns>False when another Hushed Lantern holds it.</returns>
+    public bool TryHold() => (held ??= FolderLock.TryTake(Folder)) is not null;
+
+    /// <summary>Lets go of the folder.</summary>
+    public void Dispose() => held?.Dispose();
+
+    /// <summary>Forgets the room that was here: it was set aside on purpose, and a new one begins.</summary>
+    public void BeginAnew()
+    {
+        new FileMark(this).Forget();
+        beginsAnew = true;
+    }
+
+    /// <summary>
+    /// Holds the folder, then creates the file or migrates it, after copying it aside when a migration is due. A file that
+    /// is foreign, emptied or gone is refused, never begun anew.
+    /// </summary>
     /// <returns>Path of the copy, when one was made.</returns>
-    /// <exception cref="LedgerFileException">A migration was interrupted, or the file is of a newer version.</exception>
+    /// <exception cref="LedgerFileException">The folder is held, the file is no room's, or it is of a newer version.</exception>
     public async Task<string?> BringUpToDateAsync(LanternDb db, DateTimeOffset now, CancellationToken cancel)
     {
-        Directory.CreateDirectory(System.IO.Path.GetDirectoryName(Path)!);
-        var isNew = !File.Exists(Path);
-        string? copy = null;
-        if (!isNew)
+        if (!TryHold())
         {
-            await RefuseInterruptedMigrationAsync(db, cancel);
+            throw new LedgerFileException(Held);
+        }
+
+        var mark = new FileMark(this);
+        mark.RefuseWhatIsNoRoom(knowsBackups: !beginsAnew);
+        string? copy = null;
+        if (File.Exists(Path))
+        {
+            await mark.RefuseForeignTablesAsync(cancel);
+            await ClearStaleLockAsync(db, cancel);
             await RefuseNewerFileAsync(db, cancel);
-            if ((await db.Database.GetPendingMigrationsAsync(cancel)).Any())
+            var applied = await db.Database.GetAppliedMigrationsAsync(cancel);
+            if (applied.Any() && (await db.Database.GetPendingMigrationsAsync(cancel)).Any())
             {
                 copy = await CopyAsync(now, "before-update", cancel);
             }
         }
 
         await db.Database.MigrateAsync(cancel);
+        await mark.StampAsync(db, now, cancel);
         return copy;
     }
+
+    /// <summary>Opens a file that a running Hushed Lantern holds, without changing its form.</summary>
+    /// <exception cref="LedgerFileException">It is of another version than this program.</exception>
+    public static async Task JoinAsync(LanternDb db, CancellationToken cancel)
+    {
+        await RefuseNewerFileAsync(db, cancel);
+        if ((await db.Database.GetPendingMigrationsAsync(cancel)).Any())
+        {
+            throw new LedgerFileException(Held);
+        }
+    }
+
+    /// <summary>What a keeper is told when another process holds the folder.</summary>
+    public const string Held =
+        "Another Hushed Lantern is running on this data folder. Stop it first, or choose another folder with LANTERN_DATA.";
+
+    private FolderLock? held;
+    private bool beginsAnew;
+
+    private string Folder => System.IO.Path.GetDirectoryName(Path)!;
 
     /// <summary>Copies the file while it is in use, without disturbing it.</summary>
     /// <param name="now">Instant for the copy's name.</param>
@@ -66,7 +114,11 @@ public sealed class LedgerFile(string path)
 
     private string ConnectionString => new SqliteConnectionStringBuilder { DataSource = Path }.ToString();
 
-    private static async Task RefuseInterruptedMigrationAsync(LanternDb db, CancellationToken cancel)
+    /// <summary>
+    /// A process that was killed while it updated the file leaves a row that would be waited for without end. Whoever holds
+    /// the folder is alone with the file and takes it away.
+    /// </summary>
+    private static async Task ClearStaleLockAsync(LanternDb db, CancellationToken cancel)
     {
         var connection = db.Database.GetDbConnection();
         await db.Database.OpenConnectionAsync(cancel);
@@ -74,18 +126,10 @@ public sealed class LedgerFile(string path)
         {
             if (
                 await ScalarAsync(connection, $"SELECT COUNT(*) FROM sqlite_master WHERE name = '{LockTable}'", cancel)
-                == 0
+                > 0
             )
             {
-                return;
-            }
-
-            if (await ScalarAsync(connection, $"SELECT COUNT(*) FROM {LockTable}", cancel) > 0)
-            {
-                throw new LedgerFileException(
-                    "An earlier update of the data file was interrupted. Put back the newest copy from the backups folder, "
-                        + $"or, if you are sure that no other Hushed Lantern runs, delete the row in the table {LockTable}."
-                );
+                await db.Database.ExecuteSqlRawAsync($"DELETE FROM {LockTable}", cancel);
             }
         }
         finally
@@ -120,8 +164,17 @@ public sealed class LedgerFile(string path)
         private const string Pragmas =
             "PRAGMA journal_mode=WAL; PRAGMA synchronous=FULL; PRAGMA foreign_keys=ON; PRAGMA busy_timeout=5000;";
 
+        // Whether a file is there is asked on a connection that may not write, and so cannot set anything.
+        private static bool MayWrite(DbConnection connection) =>
+            !connection.ConnectionString.Contains("Mode=ReadOnly", StringComparison.OrdinalIgnoreCase);
+
         public override void ConnectionOpened(DbConnection connection, ConnectionEndEventData eventData)
         {
+            if (!MayWrite(connection))
+            {
+                return;
+            }
+
             using var command = connection.CreateCommand();
             command.CommandText = Pragmas;
             command.ExecuteNonQuery();
@@ -133,6 +186,11 @@ public sealed class LedgerFile(string path)
             CancellationToken cancellationToken = default
         )
         {
+            if (!MayWrite(connection))
+            {
+                return;
+            }
+
             await using var command = connection.CreateCommand();
             command.CommandText = Pragmas;
             await command.ExecuteNonQueryAsync(cancellationToken);

@@ -92,7 +92,9 @@ public sealed record RoomFileStock(
     [property: Description("Who wrote it down.")] string? WrittenBy = null,
     [property: Description("The keeper's own words for finding it.")] IReadOnlyList<string>? Tags = null,
     [property: Description("Its mother, where she is or was in the room.")] Guid? MotherId = null,
-    [property: Description("Its father, likewise.")] Guid? FatherId = null
+    [property: Description("Its father, likewise.")] Guid? FatherId = null,
+    [property: Description("What its keeper knows of a species that the rulebook does not have.")]
+        KnownOfSpecies? Known = null
 )
 {
     /// <summary>The line of an animal from the entry by which it came.</summary>
@@ -118,7 +120,8 @@ public sealed record RoomFileStock(
             at,
             Tags: details.Tags,
             MotherId: details.MotherId,
-            FatherId: details.FatherId
+            FatherId: details.FatherId,
+            Known: details.Known
         );
     }
 
@@ -139,7 +142,8 @@ public sealed record RoomFileStock(
             Count,
             Tags,
             MotherId,
-            FatherId
+            FatherId,
+            Known
         );
 }
 

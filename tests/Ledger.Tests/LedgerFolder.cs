@@ -28,10 +28,10 @@ public abstract class LedgerFolder : IAsyncLifetime
         return ValueTask.CompletedTask;
     }
 
-    /// <summary>Makes another, empty ledger in the folder.</summary>
+    /// <summary>Makes another, empty ledger in a folder of its own.</summary>
     protected async Task<LedgerFile> MakeAsync(string name)
     {
-        var file = new LedgerFile(Path.Combine(Folder, name));
+        var file = new LedgerFile(Path.Combine(Folder, Path.GetFileNameWithoutExtension(name), "lantern.db"));
         await using var db = Open(file);
         await file.BringUpToDateAsync(db, Evening, Cancel);
         return file;

@@ -21,6 +21,7 @@ public sealed partial class RoomFileTests
         yield return Spider(299, new Offered("cricket", "small", 1, Preparation.Live, OfferOutcome.NotSeen));
         yield return Spider(298, new LeftoversRemoved());
         yield return Spider(297, new Watered(WaterKind.Dish));
+        yield return Spider(296.5, new ConditionSeen(BodyCondition.Full));
         yield return Spider(296, new Looked());
         yield return Spider(295, new SignSeen("dark-under-hair"));
         yield return Spider(280, new Molted(), 284);
@@ -53,6 +54,8 @@ public sealed partial class RoomFileTests
         yield return Spider(270, new DetailsChanged(Details() with { Nickname = "Thistle" }));
         yield return Spider(1, new Departed(DepartureKind.GivenAway, "to a friend"));
         yield return ("brood", 200, new Counted(17), null);
+        yield return ("brood", 190, new Departed(DepartureKind.Escaped, "through the vent", 2), null);
+        yield return ("queen", 100, new TubeSeen(TubeWater.Low), null);
         yield return ("crab", 200, new Began(VigilKind.Surfacing), null);
         yield return ("crab", 150, new Ended(VigilKind.Surfacing, VigilEnd.AsHoped), null);
         yield return ("moth", 200, new Began(VigilKind.Emergence), null);
@@ -69,6 +72,7 @@ public sealed partial class RoomFileTests
                 ("brood", Details(kind: StockKind.Brood), "A1·02"),
                 ("crab", Details("hermit-crab", "coenobita-rugosus"), "A1·03"),
                 ("moth", Details("moth", "saturnia-pyri"), "A1·04"),
+                ("queen", Details("ant", "lasius-niger"), "A1·05"),
             }
         )
         {

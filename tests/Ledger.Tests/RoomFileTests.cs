@@ -1,6 +1,5 @@
 using System.Reflection;
 using System.Text;
-using System.Text.Json;
 using System.Text.Json.Serialization;
 using Husbandry.Climate;
 using Husbandry.Journal;
@@ -26,16 +25,16 @@ public sealed partial class RoomFileTests : LedgerFolder
     {
         await FillAsync();
         var path = Path.Combine(Folder, "room.json");
-        await SaveAsync(File, path);
+        await RoomFiles.SaveAsync(File, path);
         var other = await MakeAsync("other.db");
-        var loaded = await LoadAsync(other, path);
+        var loaded = await RoomFiles.LoadAsync(other, path, Evening);
         Assert.Empty(loaded.Problems);
-        Assert.Equal(4, loaded.Stock);
-        Assert.Equal(await StatesAsync(File), await StatesAsync(other));
+        Assert.Equal(5, loaded.Stock);
+        Assert.Equal(await RoomFiles.StatesAsync(File), await RoomFiles.StatesAsync(other));
         var again = Path.Combine(Folder, "again.json");
-        await SaveAsync(other, again);
+        await RoomFiles.SaveAsync(other, again);
         Assert.Equal(await System.IO.File.ReadAllTextAsync(path), await System.IO.File.ReadAllTextAsync(again));
-        var twice = await LoadAsync(other, path);
+        var twice = await RoomFiles.LoadAsync(other, path, Evening);
         Assert.Equal((0, 0, 0), (twice.Stock, twice.Entries, twice.Readings));
         Assert.Empty(twice.Problems);
     }
@@ -120,64 +119,6 @@ public sealed partial class RoomFileTests : LedgerFolder
         Assert.NotSame(RoomClimate.Unread, await rules.ClimateAsync(Cancel));
     }
 
-    private static async Task SaveAsync(LedgerFile file, string path)
-    {
-        await using var db = Open(file);
-        var writer = new RoomFileWriter(
-            db,
-            new RoomStore(db),
-            new JournalReader(db),
-            new RulebookStore(db, new RoomCache()),
-            new LarderStore(db, new RoomCache()),
-            new ChoreStore(db)
-        );
-        await writer.WriteAsync(path, Cancel);
-    }
-
-    private static async Task<LoadedRoom> LoadAsync(LedgerFile file, string path)
-    {
-        await using var stream = System.IO.File.OpenRead(path);
-        return await LoadAsync(file, stream);
-    }
-
     private Task<LoadedRoom> LoadTextAsync(string json) =>
-        LoadAsync(File, new MemoryStream(Encoding.UTF8.GetBytes(json)));
-
-    private static async Task<LoadedRoom> LoadAsync(LedgerFile file, Stream stream)
-    {
-        var (room, problems) = RoomFileLoader.Read(stream);
-        Assert.Empty(problems);
-        await using var db = Open(file);
-        var (cache, reader) = (new RoomCache(), new JournalReader(db));
-        var loader = new RoomFileLoader(
-            db,
-            new RoomStore(db),
-            new JournalImport(db, reader),
-            new RulebookStore(db, cache),
-            new LarderStore(db, new RoomCache()),
-            new ChoreStore(db),
-            cache
-        );
-        return await loader.LoadAsync(room!, Evening, Cancel);
-    }
-
-    /// <summary>Every standing, without the sequences in which its entries happened to be written.</summary>
-    private static async Task<List<string>> StatesAsync(LedgerFile file)
-    {
-        await using var db = Open(file);
-        var rows = await db.Standings.AsNoTracking().OrderBy(s => s.StockId).ToListAsync(Cancel);
-        return
-        [
-            .. rows.Select(r =>
-                JsonSerializer.Serialize(
-                    LedgerJson.Read<Standing>(r.State) with
-                    {
-                        DetailsVersion = 0,
-                        LatestSequence = 0,
-                    },
-                    LedgerJson.Options
-                )
-            ),
-        ];
-    }
+        RoomFiles.LoadAsync(File, new MemoryStream(Encoding.UTF8.GetBytes(json)), Evening);
 }

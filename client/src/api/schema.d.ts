@@ -1221,7 +1221,7 @@ export interface components {
             address: string;
         };
         /** @description What happened, one record per kind. The journal stores these and nothing else. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
@@ -1233,13 +1233,25 @@ export interface components {
         ActBegan: {
             /** @enum {string} */
             kind: "began";
+            /** @description What is awaited. */
             vigil: components["schemas"]["VigilKind"];
+            /**
+             * Format: int32
+             * @description Of many: how many of them; when left out all, but one for what buries itself.
+             */
+            count?: null | number;
         };
-        /** @description A pupa was put into its winter cold, or taken out of it. */
+        /** @description A pupa, a queen or a colony was put into its winter cold, or taken out of it. */
         ActChilled: {
             /** @enum {string} */
             kind: "chilled";
             intoCold: boolean;
+        };
+        /** @description The condition was judged by eye. */
+        ActConditionSeen: {
+            /** @enum {string} */
+            kind: "conditionSeen";
+            condition: components["schemas"]["BodyCondition"];
         };
         /** @description A brood was counted. */
         ActCounted: {
@@ -1248,7 +1260,7 @@ export interface components {
             /** Format: int32 */
             count: number;
         };
-        /** @description The animal left the collection; its history stays. */
+        /** @description The animal left the collection, or some of many did; its history stays. */
         ActDeparted: {
             /** @enum {string} */
             kind: "departed";
@@ -1256,6 +1268,11 @@ export interface components {
             departure: components["schemas"]["DepartureKind"];
             /** @description Cause of death, or who took it; free text. */
             remark?: null | string;
+            /**
+             * Format: int32
+             * @description Of many: how many of them; all when left out.
+             */
+            count?: null | number;
         };
         /** @description The keeper knows better now; the whole of the details replaces the former. */
         ActDetailsChanged: {
@@ -1267,8 +1284,15 @@ export interface components {
         ActEnded: {
             /** @enum {string} */
             kind: "ended";
+            /** @description What was awaited. */
             vigil: components["schemas"]["VigilKind"];
+            /** @description How it ended. */
             end: components["schemas"]["VigilEnd"];
+            /**
+             * Format: int32
+             * @description Of many: for how many of them; for all that waited when left out.
+             */
+            count?: null | number;
         };
         /** @description Fangs were looked at after a molt. */
         ActFangsChecked: {
@@ -1296,6 +1320,8 @@ export interface components {
         ActLeftoversRemoved: {
             /** @enum {string} */
             kind: "leftoversRemoved";
+            /** @description Which foods; all that was in there when left out. */
+            feederIds?: null | string[];
         };
         /** @description A lost limb, or how far it has grown again. */
         ActLimbNoted: {
@@ -1427,7 +1453,19 @@ export interface components {
         ActSignSeen: {
             /** @enum {string} */
             kind: "signSeen";
+            /** @description The sign. */
             signId: string;
+            /**
+             * Format: int32
+             * @description Of many: at how many of them; all when left out.
+             */
+            count?: null | number;
+        };
+        /** @description The water of a tube was looked at; it cannot be filled while somebody lives in it. */
+        ActTubeSeen: {
+            /** @enum {string} */
+            kind: "tubeSeen";
+            water: components["schemas"]["TubeWater"];
         };
         /** @description Water was given. */
         ActWatered: {
@@ -1892,6 +1930,11 @@ export interface components {
             lookEveryMinutes: number;
         };
         /**
+         * @description How well fed an animal looks, by eye.
+         * @enum {unknown}
+         */
+        BodyCondition: "thin" | "normal" | "full" | "veryFull";
+        /**
          * @description What was measured.
          * @enum {unknown}
          */
@@ -2267,6 +2310,16 @@ export interface components {
              * @description Depth of the floor.
              */
             substrateDepthMm: null | number;
+            /**
+             * Format: double
+             * @description Greatest width, for nymphs that must find their prey.
+             */
+            maxWidthMm?: null | number;
+            /**
+             * Format: double
+             * @description Room by volume, for larvae: then length and height say nothing.
+             */
+            litres?: null | number;
         };
         /** @description An animal to be housed. */
         ContainerRequest: {
@@ -2283,6 +2336,19 @@ export interface components {
              */
             legSpanMm?: null | number;
             habit?: null | components["schemas"]["Habit"];
+            school?: null | components["schemas"]["ContainerSchool"];
+            /** @description Stage, by its id or the group's own word; larvae go by volume, nymphs have a largest size. */
+            stage?: null | string;
+            /**
+             * Format: int32
+             * @description Instar, where the stage is not given.
+             */
+            instar?: null | number;
+            /**
+             * Format: int32
+             * @description How many live together, 1 to 2000.
+             */
+            count?: null | number;
         };
         /** @description The least enclosure. */
         ContainerResult: {
@@ -2296,7 +2362,13 @@ export interface components {
             substrateDepthMm: null | number;
             /** Format: double */
             maxHeightMm: null | number;
+            /** Format: double */
+            maxWidthMm: null | number;
+            /** Format: double */
+            litres: null | number;
         };
+        /** @enum {unknown} */
+        ContainerSchool: "snug" | "roomy" | null;
         /**
          * @description Why a culture ended.
          * @enum {unknown}
@@ -2428,7 +2500,7 @@ export interface components {
          * @description How stock leaves the collection.
          * @enum {unknown}
          */
-        DepartureKind: "died" | "sold" | "givenAway";
+        DepartureKind: "died" | "sold" | "givenAway" | "escaped" | "released" | "lost";
         /** @description An obligate winter rest of pupae. */
         Diapause: {
             /**
@@ -2701,8 +2773,25 @@ export interface components {
             keepsDays: components["schemas"]["RuleOfdouble"];
             stayHours: null | components["schemas"]["RuleOfdouble"];
             culture: null | components["schemas"]["CultureRules"];
+            /**
+             * @description Soft and harmless, as flies are: as long as the body is not too long.
+             * @default false
+             */
+            soft: boolean;
+            /**
+             * @description Never a leftover: litter, wood, calcium, leaf that is changed when it is spent.
+             * @default false
+             */
+            alwaysThere: boolean;
+            /**
+             * @description Whether it feeds a colony's brood though it is no whole animal.
+             * @default false
+             */
+            protein: boolean;
             /** @description Whether it is bought as pots that hatch; what comes in several sizes is bought as animals. */
             boughtAsPots?: boolean;
+            /** @description Whether it feeds the brood of a colony: any insect does. */
+            feedsBrood?: boolean;
         };
         /**
          * @description What a feeder does that a keeper must mind.
@@ -2881,11 +2970,8 @@ export interface components {
              */
             leftLow: number;
         };
-        /**
-         * @description How a queen founds her colony.
-         * @enum {unknown}
-         */
-        Founding: "claustral" | "semiClaustral";
+        /** @enum {unknown} */
+        Founding: "claustral" | "semiClaustral" | null;
         /** @description Gear that several projects share, with its bookings in order. */
         Gear: {
             /** Format: uuid */
@@ -3182,7 +3268,7 @@ export interface components {
             entries: number;
         };
         /** @enum {unknown} */
-        Hazard: "irritantHairs" | "painfulSting" | "medicallySignificant" | null;
+        Hazard: "irritantHairs" | "painfulSting" | "medicallySignificant" | "unknown" | "none" | null;
         /** @description Whether the application is well. */
         Health: {
             status: string;
@@ -3239,19 +3325,19 @@ export interface components {
          * @description Which measure of an enclosure does not fit.
          * @enum {unknown}
          */
-        HousingMeasure: "tooLow" | "tooHigh" | "tooNarrow" | "tooShallow" | "tooLittleSubstrate";
+        HousingMeasure: "tooLow" | "tooHigh" | "tooNarrow" | "tooShallow" | "tooLittleSubstrate" | "tooLarge" | "tooSmall";
         /** @description One measure that does not fit. */
         HousingMisfit: {
             /** @description Which. */
             measure: components["schemas"]["HousingMeasure"];
             /**
              * Format: double
-             * @description What the enclosure has.
+             * @description What the enclosure has; litres for HousingMeasure.TooSmall.
              */
             hasMm: number;
             /**
              * Format: double
-             * @description What the animal needs: at least, or at most for HousingMeasure.TooHigh.
+             * @description What the animal needs: at least, or at most for HousingMeasure.TooHigh and HousingMeasure.TooLarge.
              */
             needsMm: number;
             /** @description "too low", "too narrow" and so on. */
@@ -3272,7 +3358,7 @@ export interface components {
          * @description What brings a hush about.
          * @enum {unknown}
          */
-        HushCause: "suspected" | "darkening" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "veryPlump" | "buried" | "surfaced" | "pupa" | "chilled" | "founding" | "claustral" | "brooding";
+        HushCause: "suspected" | "darkening" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "veryPlump" | "buried" | "surfaced" | "pupa" | "chilled" | "founding" | "claustral" | "brooding" | "sealedIn" | "eggs" | "wintering" | "foundingUnknown";
         /** @description One cause that bears on an act. */
         HushContributor: {
             /** @description The cause. */
@@ -3404,6 +3490,15 @@ export interface components {
             item: components["schemas"]["KitItem"];
             /** @description Places that need it, in walking order. */
             for: string[];
+        };
+        /** @description What the keeper says of a species that is not in the rulebook; what is left out is not known. */
+        KnownOfSpecies: {
+            founding?: null | components["schemas"]["Founding"];
+            hazard?: null | components["schemas"]["Hazard"];
+            /** @description Whether its pupa needs weeks of cold. */
+            pupaNeedsWinter?: null | boolean;
+            /** @description Whether the adult moth or butterfly feeds. */
+            adultFeeds?: null | boolean;
         };
         /** @description A size of label, on a sheet or on a roll; all measures in mm. */
         LabelFormat: {
@@ -3756,6 +3851,11 @@ export interface components {
             /** Format: int64 */
             version: number;
         };
+        /**
+         * @description How long a leaf stays fit to eat.
+         * @enum {unknown}
+         */
+        LeafKind: "soft" | "woody";
         /** @description Weights of the learning model. */
         Learning: {
             /**
@@ -3774,7 +3874,7 @@ export interface components {
              */
             beta: number;
         };
-        /** @description Prey that is still in an enclosure. */
+        /** @description Food that is still in an enclosure: what comes out first. */
         Leftover: {
             /** @description "1 small cricket". */
             what: string;
@@ -3790,6 +3890,14 @@ export interface components {
             outBy: string;
             /** @description Whether the phase of the animal makes it urgent. */
             atOnce: boolean;
+            offer: null | components["schemas"]["OfferEvent"];
+            /** @description Foods that come out with it, each by its own clock. */
+            feederIds: string[];
+            /**
+             * @description Whether it was put in tonight and its hour is still to come.
+             * @default false
+             */
+            isLater: boolean;
         };
         /**
          * @description Unit in which lengths are shown. Stored lengths are always millimetres.
@@ -3800,6 +3908,11 @@ export interface components {
         LessonsView: {
             groups: components["schemas"]["GroupSigns"][];
             paces: components["schemas"]["SpeciesPace"][];
+        };
+        /** @description Days of adult life by sex. */
+        LifeBySex: {
+            female: components["schemas"]["RuleOfRange"];
+            male: components["schemas"]["RuleOfRange"];
         };
         /** @description A sign on the lifeline. */
         LifeSign: {
@@ -3870,6 +3983,22 @@ export interface components {
          * @enum {unknown}
          */
         LimbState: "lost" | "small" | "full";
+        /** @description One thing that can be logged at a line of the round with one key or tap. */
+        LineChoice: {
+            /** @description Its key, one letter or digit. */
+            key: string;
+            /** @description What it says. */
+            label: string;
+            /** @description The same for a phone. */
+            brief: string;
+            /** @description What is logged, in order; all or nothing. */
+            acts: components["schemas"]["Act"][];
+            /**
+             * @description Whether it stands behind "Refused".
+             * @default false
+             */
+            isRefusal: boolean;
+        };
         /**
          * @description Which part of the round a line belongs to.
          * @enum {unknown}
@@ -3943,6 +4072,7 @@ export interface components {
              * @description Whole animals, or portions, that it takes from the larder.
              */
             animals: number;
+            with?: null | components["schemas"]["MealOffer"];
         };
         /** @description When the next meal is due and what it should be. */
         MealPlan: {
@@ -3964,6 +4094,11 @@ export interface components {
              */
             everyDays: number;
             offer: null | components["schemas"]["MealOffer"];
+            /**
+             * @description Whether it takes no food at its stage, hushed or not.
+             * @default false
+             */
+            eatsNothing: boolean;
         };
         /** @description How an enclosure is misted. */
         MistPlan: {
@@ -4178,7 +4313,7 @@ export interface components {
          * @description What came of an offer; more than yes or no.
          * @enum {unknown}
          */
-        OfferOutcome: "eaten" | "takenLater" | "fled" | "battedAway" | "killedAndLeft" | "notSeen";
+        OfferOutcome: "eaten" | "takenLater" | "fled" | "battedAway" | "killedAndLeft" | "notSeen" | "stillEating" | "seenToCatch" | "foundUneaten";
         /** @description Food was offered. */
         Offered: {
             /** @description Feeder of the rulebook. */
@@ -4362,7 +4497,7 @@ export interface components {
          * @description Where an animal stands between two molts, as the lantern shows it.
          * @enum {unknown}
          */
-        Phase: "open" | "wellFed" | "suspected" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "buried" | "pupa" | "founding" | "brooding";
+        Phase: "open" | "wellFed" | "suspected" | "likely" | "sealedIn" | "imminent" | "hardening" | "fangsUnchecked" | "buried" | "pupa" | "founding" | "brooding" | "eggs" | "wintering";
         /** @description A length measured in a picture against a scale of known length. */
         PhotoMeasure: {
             /**
@@ -4449,6 +4584,8 @@ export interface components {
             evidence: components["schemas"]["Evidence"][];
             /** @description Whether the new skin shows. */
             darkening: boolean;
+            /** @description Whether it has shut itself in. */
+            sealedIn: boolean;
             /**
              * Format: date
              * @description Night of the first imminent sign that still counts.
@@ -4544,6 +4681,12 @@ export interface components {
              * @default false
              */
             onMenu: boolean;
+            /**
+             * Format: int32
+             * @description How often this animal has taken it whole.
+             * @default 0
+             */
+            takenBefore: number;
         };
         /** @description A predator for which prey is wanted. */
         PreyRequest: {
@@ -4554,7 +4697,8 @@ export interface components {
              * @description Carapace and abdomen without legs.
              */
             bodyLengthMm: number;
-            stage?: null | components["schemas"]["Stage"];
+            /** @description Stage of life, by its id or the group's own word; read from the leg span when left out. */
+            stage?: null | string;
             /**
              * Format: double
              * @description Diagonal leg span.
@@ -4827,7 +4971,7 @@ export interface components {
          * @description What a line of the round asks for.
          * @enum {unknown}
          */
-        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water";
+        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask";
         /** @description Where the round was left. */
         RoundBreak: {
             place: components["schemas"]["Place"];
@@ -4873,7 +5017,16 @@ export interface components {
             /** @description The most telling circumstances. */
             detail: string;
             offer: null | components["schemas"]["MealOffer"];
+            /** @description What to mind with the lid off: a catch cup, clean hands. */
+            mind: string[];
+            /** @description What can be logged with one key or tap, the obvious one first. */
+            choices: components["schemas"]["LineChoice"][];
             preyIn: null | components["schemas"]["OfferEvent"];
+            /**
+             * Format: date-time
+             * @description The hour at which it is to come out, when that is still to come tonight.
+             */
+            outAt: null | string;
             /**
              * Format: double
              * @description Estimated time for the act.
@@ -4989,6 +5142,8 @@ export interface components {
             kit: components["schemas"]["KitNeed"][];
             /** @description Why it should take so long. */
             pace: components["schemas"]["Reason"][];
+            /** @description Enclosures of which no water is on record and which are asked for once, all together. */
+            waterUnknown: components["schemas"]["WaterUnknown"][];
         };
         /** @description A rule as it holds for one animal, with every reach to which it can be changed. */
         RuleAt: {
@@ -5063,6 +5218,17 @@ export interface components {
             source: string;
         };
         /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfLeafKind: {
+            /** @description The value. */
+            value: components["schemas"]["LeafKind"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
         RuleOfMoisture: {
             /** @description The value. */
             value: components["schemas"]["Moisture"];
@@ -5099,6 +5265,17 @@ export interface components {
         RuleOfWarmth: {
             /** @description The value. */
             value: components["schemas"]["Warmth"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfboolean: {
+            /** @description The value. */
+            value: boolean;
             /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
             unit: string;
             /** @description How far to trust it. */
@@ -5299,7 +5476,7 @@ export interface components {
          * @description By what the sex was told.
          * @enum {unknown}
          */
-        SexEvidence: "shedSkin" | "furrow" | "adultMarks" | "looks";
+        SexEvidence: "shedSkin" | "furrow" | "adultMarks" | "looks" | "segments" | "pores" | "pectines" | "antennae";
         /** @description A rule with what the rulebook itself says, when the keeper has changed it. */
         SheetLine: {
             /** @description The rule as it holds. */
@@ -5447,6 +5624,11 @@ export interface components {
             note: string;
             /** @description The false friend: what looks like it and is not; may be empty. */
             notToBeTakenFor: string;
+            /**
+             * @description Whether it has shut itself in: then it is left shut.
+             * @default false
+             */
+            seals: boolean;
         };
         /**
          * @description How much a sign says.
@@ -5695,6 +5877,11 @@ export interface components {
             };
             founding: null | components["schemas"]["RuleOfFounding"];
             hazard?: null | components["schemas"]["RuleOfHazard"];
+            adultLifeDays?: null | components["schemas"]["LifeBySex"];
+            quick?: null | components["schemas"]["RuleOfboolean"];
+            adultFeeds?: null | components["schemas"]["RuleOfboolean"];
+            leaf?: null | components["schemas"]["RuleOfLeafKind"];
+            pupatesIn?: null | components["schemas"]["RuleOfstring"];
         };
         /** @description Everything the rulebook says of a species. */
         SpeciesSheet: {
@@ -5716,7 +5903,7 @@ export interface components {
          * @description Stage of life that stage-keyed rules use. Decided by one function: `StageReading`.
          * @enum {unknown}
          */
-        Stage: "sling" | "juvenile" | "subAdult" | "adult" | "pupa";
+        Stage: "sling" | "juvenile" | "subAdult" | "adult" | "pupa" | "egg";
         /** @description Changed details. */
         StockChange: {
             /** Format: uuid */
@@ -5786,6 +5973,7 @@ export interface components {
              * @description Its father, likewise.
              */
             fatherId?: null | string;
+            known?: null | components["schemas"]["KnownOfSpecies"];
         };
         /**
          * @description What kind of thing is kept.
@@ -5932,6 +6120,11 @@ export interface components {
              */
             firstFrom: null | string;
         };
+        /**
+         * @description How much water a queen's tube, or a colony's, still holds.
+         * @enum {unknown}
+         */
+        TubeWater: "full" | "low" | "gone";
         /** @description Taking an entry back. */
         UndoRequest: {
             /** Format: uuid */
@@ -6043,7 +6236,7 @@ export interface components {
          * @description What is waited for.
          * @enum {unknown}
          */
-        VigilKind: "molt" | "surfacing" | "emergence" | "firstWorkers" | "young";
+        VigilKind: "molt" | "surfacing" | "emergence" | "firstWorkers" | "young" | "hatching";
         /** @description A wait to forecast. */
         VigilRequest: {
             /** @description Usual wait, days. */
@@ -6106,13 +6299,11 @@ export interface components {
              */
             thresholdC: null | number;
         };
-        /**
-         * @description How water was given.
-         * @enum {unknown}
-         */
-        WaterKind: "dish" | "mist";
-        /** @description When water is due. */
-        WaterPlan: {
+        /** @description One clock of an enclosure's water: a dish and a mist plan have one each. */
+        WaterClock: {
+            /** @description How it is given. */
+            way: components["schemas"]["WaterWay"];
+            kind: null | components["schemas"]["WaterKind"];
             /**
              * Format: date
              * @description Night on which it is due.
@@ -6120,16 +6311,49 @@ export interface components {
             due: string;
             /**
              * Format: date
-             * @description Night on which it was last given.
+             * @description Night on which it was last given, or the tube looked at.
              */
             last: null | string;
             /**
              * Format: double
-             * @description Days between two waterings now.
+             * @description Days between two times now.
              */
             everyDays: number;
-            mist: null | components["schemas"]["MistPlan"];
+            mist?: null | components["schemas"]["MistPlan"];
         };
+        /**
+         * @description How water was given.
+         * @enum {unknown}
+         */
+        WaterKind: "dish" | "mist" | "damp" | "pools";
+        /** @description When water is due, in each way in which it is given; no clock where none is. */
+        WaterPlan: {
+            /** @description The clocks, the first due first. */
+            clocks: components["schemas"]["WaterClock"][];
+            /**
+             * Format: date
+             * @description Night on which the first of them is due; none where no water is given.
+             */
+            due?: null | string;
+            /**
+             * Format: double
+             * @description Days between two times of the first; 0 where no water is given.
+             */
+            everyDays?: number;
+        };
+        /** @description An enclosure of which no water is on record, and what to log once it is known when it was given. */
+        WaterUnknown: {
+            /** Format: uuid */
+            stockId: string;
+            place: components["schemas"]["Place"];
+            name: string;
+            acts: components["schemas"]["Act"][];
+        };
+        /**
+         * @description How an animal gets its water.
+         * @enum {unknown}
+         */
+        WaterWay: "dish" | "drops" | "tube" | "dampEnd" | "pools" | "coldMist" | "none";
     };
     responses: never;
     parameters: never;

@@ -34,6 +34,11 @@ public static class DemoRoom
             var laidOut = File.ReadAllText(note).Trim();
             if (laidOut != tonight)
             {
+                if (!file.TryHold())
+                {
+                    throw new LedgerFileException(LedgerFile.Held);
+                }
+
                 Directory.CreateDirectory(file.BackupFolder);
                 foreach (var part in DataFileParts.Where(part => File.Exists(file.Path + part)))
                 {
@@ -43,7 +48,14 @@ public static class DemoRoom
                         overwrite: true
                     );
                 }
+
+                file.BeginAnew();
             }
+        }
+        else
+        {
+            // Whatever became of a former demo, a new one is laid.
+            file.BeginAnew();
         }
 
         Directory.CreateDirectory(folder);

@@ -57,9 +57,54 @@ public static class ClientFiles
                 headers.XContentTypeOptions = "nosniff";
                 headers[HeaderNames.XFrameOptions] = "DENY";
                 headers["Referrer-Policy"] = "no-referrer";
+                headers["Cross-Origin-Resource-Policy"] = "same-origin";
                 return next();
             }
         );
+
+    /// <summary>
+    /// A change is taken from the room's own pages only: any web page could else send one to this machine in the keeper's
+    /// name, signed in or not.
+    /// </summary>
+    public static void UseOwnPagesOnly(this WebApplication app) =>
+        app.Use(
+            async (context, next) =>
+            {
+                if (!ComesFromElsewhere(context.Request))
+                {
+                    await next();
+                    return;
+                }
+
+                await Results
+                    .Problem(
+                        statusCode: StatusCodes.Status403Forbidden,
+                        title: "This did not come from a page of the room: nothing was changed."
+                    )
+                    .ExecuteAsync(context);
+            }
+        );
+
+    private static bool ComesFromElsewhere(HttpRequest request)
+    {
+        if (
+            HttpMethods.IsGet(request.Method)
+            || HttpMethods.IsHead(request.Method)
+            || HttpMethods.IsOptions(request.Method)
+        )
+        {
+            return false;
+        }
+
+        var origin = request.Headers.Origin.ToString();
+        var foreign =
+            origin.Length > 0
+            && !(
+                Uri.TryCreate(origin, UriKind.Absolute, out var from)
+                && string.Equals(from.Authority, request.Host.Value, StringComparison.OrdinalIgnoreCase)
+            );
+        return foreign || request.Headers["Sec-Fetch-Site"] == "cross-site";
+    }
 
     public static void UseClientFiles(this WebApplication app) =>
         app.UseStaticFiles(

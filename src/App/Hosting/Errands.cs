@@ -49,14 +49,17 @@ public sealed class Errands(LanternOptions options, TextReader ask, TextWriter s
             return Refuse($"The password {char.ToLowerInvariant(wrong[0])}{wrong[1..]}");
         }
 
-        return await InLedgerAsync(async services =>
-        {
-            var owner = await services
-                .GetRequiredService<People>()
-                .SetOwnerAsync(null, password, DateTimeOffset.UtcNow, CancellationToken.None);
-            await say.WriteLineAsync($"Set. Sign in as {owner}. Whoever was signed in must sign in again.");
-            return 0;
-        });
+        return await InLedgerAsync(
+            alone: false,
+            async services =>
+            {
+                var owner = await services
+                    .GetRequiredService<People>()
+                    .SetOwnerAsync(null, password, DateTimeOffset.UtcNow, CancellationToken.None);
+                await say.WriteLineAsync($"Set. Sign in as {owner}. Whoever was signed in must sign in again.");
+                return 0;
+            }
+        );
     }
 
     private async Task<int> LoadAsync(string? path)
@@ -66,24 +69,27 @@ public sealed class Errands(LanternOptions options, TextReader ask, TextWriter s
             return refusal;
         }
 
-        return await InLedgerAsync(async services =>
-        {
-            var loaded = await services
-                .GetRequiredService<RoomFileLoader>()
-                .LoadAsync(file!, DateTimeOffset.UtcNow, CancellationToken.None);
-            if (loaded.Problems.Count > 0)
+        return await InLedgerAsync(
+            alone: true,
+            async services =>
             {
-                return Refuse(loaded.Problems);
-            }
+                var loaded = await services
+                    .GetRequiredService<RoomFileLoader>()
+                    .LoadAsync(file!, DateTimeOffset.UtcNow, CancellationToken.None);
+                if (loaded.Problems.Count > 0)
+                {
+                    return Refuse(loaded.Problems);
+                }
 
-            await say.WriteLineAsync(
-                string.Create(
-                    CultureInfo.InvariantCulture,
-                    $"Added {loaded.Stock} animals, {loaded.Entries} entries and {loaded.Readings} climate readings."
-                )
-            );
-            return 0;
-        });
+                await say.WriteLineAsync(
+                    string.Create(
+                        CultureInfo.InvariantCulture,
+                        $"Added {loaded.Stock} animals, {loaded.Entries} entries and {loaded.Readings} climate readings."
+                    )
+                );
+                return 0;
+            }
+        );
     }
 
     private async Task<int> SaveAsync(string? path)
@@ -103,12 +109,15 @@ public sealed class Errands(LanternOptions options, TextReader ask, TextWriter s
             return Refuse($"There is no folder {folder}.");
         }
 
-        return await InLedgerAsync(async services =>
-        {
-            await services.GetRequiredService<RoomFileWriter>().WriteAsync(path, CancellationToken.None);
-            await say.WriteLineAsync($"Saved to {path}");
-            return 0;
-        });
+        return await InLedgerAsync(
+            alone: false,
+            async services =>
+            {
+                await services.GetRequiredService<RoomFileWriter>().WriteAsync(path, CancellationToken.None);
+                await say.WriteLineAsync($"Saved to {path}");
+                return 0;
+            }
+        );
     }
 
     private async Task<int> SchemasAsync(string? folder)
@@ -133,11 +142,16 @@ public sealed class Errands(LanternOptions options, TextReader ask, TextWriter s
         {
             return !File.Exists(options.DataFile)
                 ? Refuse($"There is no data file at {options.DataFile} yet; name a room file: ./lantern backtest FILE")
-                : await InLedgerAsync(async services =>
-                {
-                    var file = await services.GetRequiredService<RoomFileWriter>().ReadAsync(CancellationToken.None);
-                    return Score(file);
-                });
+                : await InLedgerAsync(
+                    alone: false,
+                    async services =>
+                    {
+                        var file = await services
+                            .GetRequiredService<RoomFileWriter>()
+                            .ReadAsync(CancellationToken.None);
+                        return Score(file);
+                    }
+                );
         }
 
         return Read(path, out var room) is { } refusal ? refusal : Score(room!);
@@ -179,7 +193,10 @@ public sealed class Errands(LanternOptions options, TextReader ask, TextWriter s
         return file is null ? Refuse(problems) : null;
     }
 
-    private async Task<int> InLedgerAsync(Func<IServiceProvider, Task<int>> work)
+    /// <summary>Opens the ledger for an errand.</summary>
+    /// <param name="alone">Whether it changes what a running server holds in memory, and so must be alone with the file.</param>
+    /// <param name="work">The errand.</param>
+    private async Task<int> InLedgerAsync(bool alone, Func<IServiceProvider, Task<int>> work)
     {
         var services = new ServiceCollection();
         services.AddSingleton(options);
@@ -188,13 +205,15 @@ public sealed class Errands(LanternOptions options, TextReader ask, TextWriter s
         await using var scope = provider.CreateAsyncScope();
         try
         {
-            await provider
-                .GetRequiredService<LedgerFile>()
-                .BringUpToDateAsync(
-                    scope.ServiceProvider.GetRequiredService<LanternDb>(),
-                    DateTimeOffset.UtcNow,
-                    CancellationToken.None
-                );
+            var file = provider.GetRequiredService<LedgerFile>();
+            var db = scope.ServiceProvider.GetRequiredService<LanternDb>();
+            if (!file.TryHold() && !alone)
+            {
+                await LedgerFile.JoinAsync(db, CancellationToken.None);
+                return await work(scope.ServiceProvider);
+            }
+
+            await file.BringUpToDateAsync(db, DateTimeOffset.UtcNow, CancellationToken.None);
             await scope.ServiceProvider.RebuildIfRulesChangedAsync(DateTimeOffset.UtcNow);
             return await work(scope.ServiceProvider);
         }

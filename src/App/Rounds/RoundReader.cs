@@ -27,6 +27,9 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
                 return out1 != out2 ? out1.CompareTo(out2) : order.Compare(a.Place, b.Place);
             }
         );
+        var unknown = WaterUnknown(lines, index, room);
+        var asked = unknown.Select(w => w.StockId).ToHashSet();
+        lines = [.. lines.Where(l => !asked.Contains(l.StockId))];
         var open = lines.Where(l => l.State == LineState.Due).Select(l => l.StockId).ToHashSet();
         var hushed = lines.Where(l => l.State == LineState.PassBy).Select(l => l.StockId).ToHashSet();
         var tonight = Chronicle.Effective(await journal.ReadSinceAsync(room.Clock.StartOf(room.Tonight), cancel));
@@ -67,8 +70,22 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
             done,
             [.. due, .. doneChores],
             RoundKit.Of(openLines),
-            room.RoundPace.Why(room.Rules.Room)
+            room.RoundPace.Why(room.Rules.Room),
+            unknown
         );
+    }
+
+    /// <summary>
+    /// In a new room nobody wrote down yet when all was watered: that is asked once, instead of a line for each enclosure.
+    /// </summary>
+    private static List<WaterUnknown> WaterUnknown(List<RoundLine> lines, StockIndex index, Room room)
+    {
+        var unknown = lines
+            .Where(l => l.Act == RoundAct.Water && index.Find(l.StockId) is { Watered: false })
+            .OrderBy(l => l.Place, room.Layout.WalkingOrder())
+            .Select(l => new WaterUnknown(l.StockId, l.Place, l.Name, l.Choices[0].Acts))
+            .ToList();
+        return unknown.Count >= room.Rules.Room.WaterAskedFrom.Value ? unknown : [];
     }
 
     /// <summary>A night that is over.</summary>
@@ -179,7 +196,16 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
             .OrderBy(d => d.Place, room.Layout.WalkingOrder());
 
     private static bool IsRoundAct(Act act) =>
-        act is Offered or LeftoversRemoved or Watered or FangsChecked or Molted or PutOff or Looked or SignSeen;
+        act
+            is Offered
+                or LeftoversRemoved
+                or Watered
+                or TubeSeen
+                or FangsChecked
+                or Molted
+                or PutOff
+                or Looked
+                or SignSeen;
 
     /// <summary>A sign seen or a look at a hushed animal is no work done: it stays one to pass by.</summary>
     private static bool IsWork(IReadOnlyList<JournalEntry> night, Guid stockId) =>

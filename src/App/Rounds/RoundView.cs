@@ -1,4 +1,5 @@
 using Husbandry.Chores;
+using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Stock;
@@ -47,6 +48,7 @@ public sealed record RoundChore(Chore Chore, bool DoneTonight);
 /// <param name="Chores">Work other than at animals.</param>
 /// <param name="Kit">What to have ready for what is still to do.</param>
 /// <param name="Pace">Why it should take so long.</param>
+/// <param name="WaterUnknown">Enclosures of which no water is on record and which are asked for once, all together.</param>
 public sealed record RoundView(
     string RoomName,
     DateOnly Night,
@@ -57,8 +59,12 @@ public sealed record RoundView(
     IReadOnlyList<DoneLine> Done,
     IReadOnlyList<RoundChore> Chores,
     IReadOnlyList<KitNeed> Kit,
-    IReadOnlyList<Reason> Pace
+    IReadOnlyList<Reason> Pace,
+    IReadOnlyList<WaterUnknown> WaterUnknown
 );
+
+/// <summary>An enclosure of which no water is on record, and what to log once it is known when it was given.</summary>
+public sealed record WaterUnknown(Guid StockId, Place Place, string Name, IReadOnlyList<Act> Acts);
 
 /// <summary>Why a line says what it says, with the band of the next molt or wait.</summary>
 public sealed record LineWhy(string Summary, IReadOnlyList<Reason> Reasons, VigilForecast? Molt);
