@@ -30,6 +30,7 @@ import {
   ShelvesIcon,
   StockIcon,
 } from './ui/PlaceIcons';
+import { TroubleHere } from './ui/Trouble';
 import { useKeys } from './ui/useKeys';
 import { useIsPhone } from './ui/useMedia';
 import { Waiting } from './ui/Waiting';
@@ -126,11 +127,13 @@ function Room() {
                     tabIndex={-1}
                     className="relative flex min-h-0 flex-1 flex-col overflow-y-auto outline-none"
                   >
-                    <Suspense fallback={<Coming />}>
-                      <Outlet />
-                    </Suspense>
+                    <TroubleHere key={pathname}>
+                      <Suspense fallback={<Coming />}>
+                        <Outlet />
+                      </Suspense>
+                    </TroubleHere>
                   </main>
-                  <div className={pathname === '/' ? 'max-sm:mb-[69px]' : ''}>{bar}</div>
+                  <div className={pathname === '/' ? 'max-sm:mb-[97px]' : ''}>{bar}</div>
                 </div>
                 <WhyDrawer />
               </div>

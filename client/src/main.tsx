@@ -6,6 +6,7 @@ import { createBrowserRouter, Link, Navigate, RouterProvider } from 'react-route
 import { queryClient } from './api/queries';
 import { RoundPage } from './features/Rounds/RoundPage';
 import { Frame } from './Frame';
+import { Trouble } from './ui/Trouble';
 import './theme.css';
 
 // Dialogs and menus may add their own style element only under the nonce of this page.
@@ -79,6 +80,7 @@ function Lost() {
 const router = createBrowserRouter([
   {
     path: '/sit/:secret',
+    errorElement: <Trouble />,
     element: (
       <Suspense>
         <SitterPage />
@@ -87,6 +89,7 @@ const router = createBrowserRouter([
   },
   {
     element: <Frame />,
+    errorElement: <Trouble />,
     children: [
       { path: '/', element: <RoundPage /> },
       { path: '/stock', element: <StockPage /> },

@@ -1,5 +1,6 @@
 import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { type Act, type AnimalView, api, Refusal, type Schemas, take } from './client';
+import { setTonight } from '../ui/dates';
 import { wroteOurselves } from './own';
 
 export const queryClient = new QueryClient({
@@ -15,7 +16,14 @@ export const queryClient = new QueryClient({
 });
 
 export const useNightline = () =>
-  useQuery({ queryKey: ['nightline'], queryFn: () => take(api.GET('/api/nightline')) });
+  useQuery({
+    queryKey: ['nightline'],
+    queryFn: async () => {
+      const strip = await take(api.GET('/api/nightline'));
+      setTonight(strip.tonight);
+      return strip;
+    },
+  });
 
 export const useAnimal = (id: string, enabled = true) =>
   useQuery({

@@ -1917,8 +1917,13 @@ export interface components {
         };
         /** @description How many entries were written. */
         BatchWritten: {
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description How many.
+             */
             entries: number;
+            /** @description What they say, for a few; none for a large batch. */
+            texts: string[];
         };
         /** @description How flies are made ready at the bench. */
         BenchRoutine: {
@@ -3089,6 +3094,10 @@ export interface components {
             colonial: boolean;
             /** @description Whether its forelegs decide how large prey may be. */
             holdsWithForelegs: boolean;
+            waterWays: components["schemas"]["WaterWay"][];
+            conditionByEye: boolean;
+            winters: boolean;
+            sexing: components["schemas"]["SexEvidence"][];
         };
         /** @description Straight-line growth of ln length on instar. */
         GrowthFit: {

@@ -58,7 +58,8 @@ export function TextField({ label, value, onChange, hint, error, type = 'text', 
 interface ChoiceProps<T extends string> {
   label: string;
   options: readonly (readonly [T, string])[];
-  value: T;
+  /** None while nothing is chosen. */
+  value: T | null;
   onChange: (value: T) => void;
 }
 

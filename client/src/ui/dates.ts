@@ -17,23 +17,43 @@ const long = new Intl.DateTimeFormat('en-GB', {
 
 const asDate = (night: string) => new Date(`${night}T00:00:00Z`);
 
+/** The night that the server is at; until it has said so, the browser's date. */
+let tonightNow = new Date().toISOString().slice(0, 10);
+
+/** Takes over what the server says of tonight. */
+export const setTonight = (night: string): void => {
+  tonightNow = night;
+};
+
+const yearOf = (night: string) => night.slice(0, 4);
+
 /** "Nov", spelled as the server spells it. */
 export const monthName = (night: string): string => months[asDate(night).getUTCMonth()] ?? '';
 
-/** Beyond this many days a date without its year is mistaken for one of this year; as the server writes dates. */
-const daysThatNeedNoYear = 300;
+const bare = (night: string) => `${asDate(night).getUTCDate()} ${monthName(night)}`;
 
-/** "23 Nov"; "23 Nov 2028" when it is far from tonight. */
-export const shortDate = (night: string, tonight = night): string =>
-  `${asDate(night).getUTCDate()} ${monthName(night)}${
-    Math.abs(toDays(night) - toDays(tonight)) > daysThatNeedNoYear ? ` ${night.slice(0, 4)}` : ''
-  }`;
+const withYear = (night: string) => `${bare(night)} ${yearOf(night)}`;
 
-/** "Mon 23 Nov". */
-export const dayDate = (night: string): string => `${weekday.format(asDate(night))} ${shortDate(night)}`;
+/** "23 Nov"; "23 Nov 2028" when that is another year than tonight's. */
+export const shortDate = (night: string, tonight = tonightNow): string =>
+  yearOf(night) === yearOf(tonight) ? bare(night) : withYear(night);
 
-/** "Monday 23 November". */
-export const longDate = (night: string): string => long.format(asDate(night)).replace(',', '');
+/** "5 Mar – 18 Apr"; with both years where either is not this one. */
+export const dateRange = (from: string, to: string, tonight = tonightNow, joined = ' – '): string =>
+  yearOf(from) === yearOf(tonight) && yearOf(to) === yearOf(tonight)
+    ? `${bare(from)}${joined}${bare(to)}`
+    : `${withYear(from)}${joined}${withYear(to)}`;
+
+/** A day of every year: "23 Nov". */
+export const dayOfYear = (month: number, day: number): string => `${day} ${months[month - 1] ?? ''}`;
+
+/** "Mon 23 Nov", with the year when it is not this one. */
+export const dayDate = (night: string, tonight = tonightNow): string =>
+  `${weekday.format(asDate(night))} ${shortDate(night, tonight)}`;
+
+/** "Monday 23 November", with the year when it is not this one. */
+export const longDate = (night: string, tonight = tonightNow): string =>
+  `${long.format(asDate(night)).replace(',', '')}${yearOf(night) === yearOf(tonight) ? '' : ` ${yearOf(night)}`}`;
 
 /** Local clock time of an instant, "21:14". */
 export const clockTime = (instant: string): string =>

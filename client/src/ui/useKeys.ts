@@ -2,12 +2,24 @@ import { useEffect, useEffectEvent } from 'react';
 
 export type KeyMap = Partial<Record<string, (event: KeyboardEvent) => void>>;
 
-/** Whether a key press belongs to something else: a field, an open dialog or menu, a browser shortcut. */
+/** Keys that go on while they are held; any other held key is one press, so that nothing is logged twice. */
+const walks = ['ArrowDown', 'ArrowUp', 'ArrowLeft', 'ArrowRight', 'j', 'k'];
+
+/** Keys with which whatever has the focus is pressed; they are its own. */
+const presses = ['Enter', ' '];
+
+/** Whether a key press belongs to something else: a field, an open dialog or menu, what has the focus, a browser shortcut. */
 function isTaken(event: KeyboardEvent): boolean {
   if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) {
     return true;
   }
+  if (event.repeat && !walks.includes(event.key)) {
+    return true;
+  }
   const target = event.target instanceof Element ? event.target : null;
+  if (presses.includes(event.key) && target !== document.body && target?.id !== 'main') {
+    return true;
+  }
   return (
     target?.closest('input, textarea, select, [contenteditable], [role=dialog][data-modal], [role=menu]') !==
       null && target !== null

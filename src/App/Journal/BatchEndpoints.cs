@@ -1,5 +1,6 @@
 using App.Hosting;
 using Husbandry.Journal;
+using Husbandry.Rounds;
 using Ledger;
 
 namespace App.Journal;
@@ -16,11 +17,15 @@ public sealed record BatchEntry(Guid StockId, Guid Id, Act Act);
 public sealed record BatchRequest(IReadOnlyList<BatchEntry> Entries, DateOnly? Night = null);
 
 /// <summary>How many entries were written.</summary>
-public sealed record BatchWritten(int Entries);
+/// <param name="Entries">How many.</param>
+/// <param name="Texts">What they say, for a few; none for a large batch.</param>
+public sealed record BatchWritten(int Entries, IReadOnlyList<string> Texts);
 
 /// <summary>Logging at many enclosures at once.</summary>
 public static class BatchEndpoints
 {
+    private const int MostTold = 12;
+
     public static void MapBatch(this WebApplication app) =>
         app.MapPost("/api/journal/batch", WriteAsync)
             .WithName("logBatch")
@@ -90,6 +95,14 @@ public static class BatchEndpoints
             room,
             cancel
         );
-        return Problems.ForFailure(result) ?? TypedResults.Ok(new BatchWritten(body.Entries.Count));
+        return Problems.ForFailure(result)
+            ?? TypedResults.Ok(
+                new BatchWritten(
+                    body.Entries.Count,
+                    body.Entries.Count <= MostTold
+                        ? [.. body.Entries.Select(e => JournalText.Of(e.Act, room.Rules, room.Wording))]
+                        : []
+                )
+            );
     }
 }

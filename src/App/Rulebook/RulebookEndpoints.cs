@@ -29,7 +29,11 @@ public sealed record GroupView(
     bool FangCheck,
     IReadOnlyList<VigilKind> Waits,
     bool Colonial,
-    bool HoldsWithForelegs
+    bool HoldsWithForelegs,
+    IReadOnlyList<WaterWay> WaterWays,
+    bool ConditionByEye,
+    bool Winters,
+    IReadOnlyList<SexEvidence> Sexing
 );
 
 /// <summary>A species as it can be chosen.</summary>
@@ -66,7 +70,11 @@ public static class RulebookEndpoints
             g.FangCheck.Value,
             [.. Enum.GetValues<VigilKind>().Where(v => v != VigilKind.Molt && VigilForecast.CanBegin(g, v))],
             g.Diet is Diet.Litter or Diet.SugarAndProtein,
-            g.Prey?.HeldByForelegs.Value == true
+            g.Prey?.HeldByForelegs.Value == true,
+            [.. g.WaterWay.Values.Select(w => w.Value).Distinct()],
+            g.ConditionByEye.Value,
+            g.OtherEnds.ContainsKey(VigilKind.Emergence) || g.Diet == Diet.SugarAndProtein,
+            [.. g.Sexing.Keys]
         );
 
     private static IResult SchemaOf(string name) =>

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { fromDays, shortDate, toDays } from '../../ui/dates';
+import { dateRange, fromDays, shortDate, toDays } from '../../ui/dates';
 import { Measured } from '../../ui/Measured';
 import { Near } from '../../ui/Near';
 import { builtAtOnce, inParts } from '../../ui/parts';
@@ -117,7 +117,7 @@ function describe(band: Schemas['AlmanacBand'], plan: Schemas['AlmanacPlan']): s
   const nights =
     band.from === band.to
       ? shortDate(band.from, plan.from)
-      : `${shortDate(band.from, plan.from)} to ${shortDate(band.to, plan.from)}`;
+      : dateRange(band.from, band.to, plan.from, ' to ');
   return `${band.label === '' ? band.who : band.label} ${nights}${band.likely === null ? '' : `, about ${shortDate(band.likely, plan.from)}`}`;
 }
 

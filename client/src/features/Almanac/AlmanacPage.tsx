@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
 import { useAlmanac, useFeed } from '../../api/roomQueries';
 import { useSession } from '../../api/accessQueries';
-import { shortDate } from '../../ui/dates';
+import { dateRange, shortDate } from '../../ui/dates';
 import { Choice } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
 import { AlmanacDrawing } from './AlmanacDrawing';
@@ -21,7 +21,7 @@ export function AlmanacPage() {
               <div>
                 <h1 className="text-30 max-sm:text-[24px]">Almanac</h1>
                 <p className="text-muted">
-                  {shortDate(plan.from)} to {shortDate(plan.to, plan.from)}:{' '}
+                  {dateRange(plan.from, plan.to, plan.from, ' to ')}:{' '}
                   {plan.bands.filter((b) => b.likely !== null).length} awaited. A band is eight of ten such
                   waits, its mark half of them.
                 </p>

@@ -4,6 +4,7 @@ import { useLogChore } from '../../api/roomQueries';
 import { Dialog } from '../../ui/Dialog';
 import { Check, Choice, Field, FormError, TextField } from '../../ui/Field';
 import { kindWord } from './choreWords';
+import { newId } from '../../ui/newId';
 
 type Rhythm = 'every' | 'season' | 'once';
 
@@ -19,7 +20,7 @@ const months = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', '
 export function ChoreForm({ chore, tonight, onClose }: Props) {
   const log = useLogChore();
   const plan = chore?.plan;
-  const [id] = useState(() => chore?.id ?? crypto.randomUUID());
+  const [id] = useState(() => chore?.id ?? newId());
   const [kind, setKind] = useState<Schemas['ChoreKind']>(plan?.kind ?? 'own');
   const [title, setTitle] = useState(plan?.title ?? '');
   const [where, setWhere] = useState(plan?.where ?? '');
@@ -39,7 +40,7 @@ export function ChoreForm({ chore, tonight, onClose }: Props) {
     event.preventDefault();
     log.mutate(
       {
-        id: crypto.randomUUID(),
+        id: newId(),
         act: {
           kind: 'chorePlanned',
           choreId: id,

@@ -7,6 +7,7 @@ import { ChoreForm } from './ChoreForm';
 import { GearSection } from './GearSection';
 import { kindWord, rhythm } from './choreWords';
 import { DoneForm } from './DoneForm';
+import { newId } from '../../ui/newId';
 
 /** Work other than at one animal, gear that is shared, and what was done of late. */
 export function ChoresPage() {
@@ -71,7 +72,7 @@ function Chores({ view }: { view: Schemas['ChoresView'] }) {
                       disabled={log.isPending}
                       onClick={() =>
                         log.mutate({
-                          id: crypto.randomUUID(),
+                          id: newId(),
                           act: { kind: 'choreWithdrawn', entryId: line.id },
                         })
                       }
@@ -107,7 +108,7 @@ interface ListProps {
 function List({ title, chores, view, onEdit, empty }: ListProps) {
   const log = useLogChore();
   const [doing, setDoing] = useState<Schemas['Chore'] | null>(null);
-  const act = (next: Schemas['ChoreAct']) => log.mutate({ id: crypto.randomUUID(), act: next });
+  const act = (next: Schemas['ChoreAct']) => log.mutate({ id: newId(), act: next });
   return (
     <section className="pt-3">
       <h2 className="mb-1 text-18">{title}</h2>

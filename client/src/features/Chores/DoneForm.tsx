@@ -3,6 +3,7 @@ import { Refusal, type Schemas } from '../../api/client';
 import { useLogChore } from '../../api/roomQueries';
 import { Dialog } from '../../ui/Dialog';
 import { FormError, TextField } from '../../ui/Field';
+import { newId } from '../../ui/newId';
 
 /** A chore done: when, and what was found. */
 export function DoneForm({
@@ -21,7 +22,7 @@ export function DoneForm({
   const save = (event: SubmitEvent) => {
     event.preventDefault();
     log.mutate(
-      { id: crypto.randomUUID(), act: { kind: 'choreDone', choreId: chore.id, night, note } },
+      { id: newId(), act: { kind: 'choreDone', choreId: chore.id, night, note } },
       { onSuccess: onClose },
     );
   };

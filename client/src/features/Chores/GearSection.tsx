@@ -3,18 +3,19 @@ import { Refusal, type Schemas } from '../../api/client';
 import { useLogChore } from '../../api/roomQueries';
 import { Dialog } from '../../ui/Dialog';
 import { Field, FormError, TextField } from '../../ui/Field';
-import { shortDate } from '../../ui/dates';
+import { dateRange } from '../../ui/dates';
+import { newId } from '../../ui/newId';
 
 /** Gear that several projects share, and who has it when. */
 export function GearSection({ view }: { view: Schemas['ChoresView'] }) {
   const log = useLogChore();
   const [name, setName] = useState('');
   const [booking, setBooking] = useState<Schemas['Gear'] | null>(null);
-  const act = (next: Schemas['ChoreAct']) => log.mutate({ id: crypto.randomUUID(), act: next });
+  const act = (next: Schemas['ChoreAct']) => log.mutate({ id: newId(), act: next });
   const add = (event: SubmitEvent) => {
     event.preventDefault();
     log.mutate(
-      { id: crypto.randomUUID(), act: { kind: 'gearAdded', gearId: crypto.randomUUID(), name: name.trim() } },
+      { id: newId(), act: { kind: 'gearAdded', gearId: newId(), name: name.trim() } },
       { onSuccess: () => setName('') },
     );
   };
@@ -47,7 +48,7 @@ export function GearSection({ view }: { view: Schemas['ChoresView'] }) {
               .map((b) => (
                 <p key={b.id} className="flex items-center gap-2 text-13">
                   <span className="flex-1">
-                    {shortDate(b.from, view.tonight)} – {shortDate(b.to, view.tonight)}: {b.for}
+                    {dateRange(b.from, b.to, view.tonight)}: {b.for}
                   </span>
                   <button
                     type="button"
@@ -101,10 +102,10 @@ function BookingForm({ gear, tonight, onClose }: BookingProps) {
     event.preventDefault();
     log.mutate(
       {
-        id: crypto.randomUUID(),
+        id: newId(),
         act: {
           kind: 'gearBooked',
-          bookingId: crypto.randomUUID(),
+          bookingId: newId(),
           gearId: gear.id,
           from,
           to,

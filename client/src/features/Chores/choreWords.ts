@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import { shortDate } from '../../ui/dates';
+import { dayOfYear } from '../../ui/dates';
 
 export const kindWord: Record<Schemas['ChoreKind'], string> = {
   own: 'own',
@@ -10,9 +10,6 @@ export const kindWord: Record<Schemas['ChoreKind'], string> = {
   calibration: 'check of an instrument',
   season: 'season',
 };
-
-const dayOf = (month: number, day: number) =>
-  shortDate(`2024-${String(month).padStart(2, '0')}-${String(day).padStart(2, '0')}`);
 
 /** How often: "every 7 days, 1 May – 31 Oct". */
 export function rhythm(plan: Schemas['ChorePlan']): string {
@@ -27,5 +24,5 @@ export function rhythm(plan: Schemas['ChorePlan']): string {
   const { season } = plan;
   return season === null
     ? often
-    : `${often}, ${dayOf(season.fromMonth, season.fromDay)} – ${dayOf(season.toMonth, season.toDay)}`;
+    : `${often}, ${dayOfYear(season.fromMonth, season.fromDay)} – ${dayOfYear(season.toMonth, season.toDay)}`;
 }

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Refusal, type AnimalView, type Schemas } from '../../api/client';
 import { useFedOtherwise } from '../../api/queries';
 import { Dialog } from '../../ui/Dialog';
-import { shortDate, toDays } from '../../ui/dates';
+import { dateRange, shortDate, toDays } from '../../ui/dates';
 import { Measured } from '../../ui/Measured';
 import { TextField } from '../../ui/Field';
 
@@ -88,7 +88,7 @@ function rows(
 ): (readonly [string, string, string])[] {
   const both = (of: (path: Path) => string) => [of(now), of(other)] as const;
   const span = (from: string | null, to: string | null) =>
-    from === null || to === null ? '–' : `${shortDate(from, tonight)} – ${shortDate(to, tonight)}`;
+    from === null || to === null ? '–' : dateRange(from, to, tonight);
   const grows = now.adultOn !== null;
   return [
     ...(grows

@@ -57,5 +57,9 @@ const evidenceWord = {
   shedSkin: 'from the shed skin',
   furrow: 'by the furrow',
   adultMarks: 'by adult marks',
+  segments: 'by its segments',
+  pores: 'by its pores or tubes',
+  pectines: 'by its combs',
+  antennae: 'by its antennae',
   looks: 'by its looks',
 } as const;

@@ -79,7 +79,10 @@ function Life({ animal, steps, width, unit }: LifeProps) {
     skin.ratioToNext?.hidesAMolt === true ? [skin.ratioToNext.toInstar] : [],
   );
   const label = `From ${shortDate(animal.lifeline.steps[0]?.from ?? animal.tonight)}: ${steps
-    .map((s) => `${s.instar === null ? '' : `i${s.instar} `}${fromMm(s.lengthMm, unit)} ${unit}`)
+    .map(
+      (s) =>
+        `${s.instar === null ? '' : `${animal.instarMark}${s.instar} `}${fromMm(s.lengthMm, unit)} ${unit}`,
+    )
     .join(', ')}`;
   return (
     <svg width={width} height={height} role="img" aria-label={label} className="block overflow-visible">

@@ -4,6 +4,7 @@ import { useLog } from '../../api/queries';
 import { Check, Choice, FormError, TextField } from '../../ui/Field';
 import { fromMm, type LengthUnit, toMm } from '../../ui/lengths';
 import { bodyParts } from '../Journal/acts';
+import { newId } from '../../ui/newId';
 
 type Point = Schemas['PicturePoint'];
 
@@ -91,7 +92,7 @@ export function PictureMeasure({ animal, source, picture, parts, unit, onClose }
       log.mutate(
         {
           stockId: animal.stockId,
-          id: crypto.randomUUID(),
+          id: newId(),
           act: {
             kind: 'measured',
             part,

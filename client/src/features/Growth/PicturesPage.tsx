@@ -6,6 +6,7 @@ import { dayDate } from '../../ui/dates';
 import { Check, FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
 import { PictureMeasure } from './PictureMeasure';
+import { newId } from '../../ui/newId';
 
 type Picture = Schemas['PictureEvent'];
 
@@ -124,8 +125,8 @@ function AddPicture({ animal }: { animal: AnimalView }) {
       add.mutate(
         {
           stockId: animal.stockId,
-          pictureId: crypto.randomUUID(),
-          entryId: crypto.randomUUID(),
+          pictureId: newId(),
+          entryId: newId(),
           caption,
           ofExuvia,
           file,

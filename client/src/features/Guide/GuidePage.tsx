@@ -1,10 +1,10 @@
-import { useState } from 'react';
 import { Link, useSearchParams } from 'react-router';
 import { Refusal, type Schemas } from '../../api/client';
 import { useAnimal, useGuide, useLog, useRulebook } from '../../api/queries';
 import { Choice, FormError } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
 import { GuideDrawing } from './GuideDrawing';
+import { newId } from '../../ui/newId';
 
 type Case = Schemas['GuideCase'];
 
@@ -37,9 +37,22 @@ interface Asked {
 
 function Cases({ cases, animal }: { cases: Case[]; animal?: Asked }) {
   const groups = useRulebook().data?.groups ?? [];
-  const [group, setGroup] = useState(animal?.group ?? 'tarantula');
-  const [chosen, setChosen] = useState<Case | null>(null);
+  // The group, the case and the answers stand in the address, so that a reading can be sent on and gone back in.
+  const [search, setSearch] = useSearchParams();
+  const group = animal?.group ?? search.get('group') ?? 'tarantula';
+  const go = (changed: Record<string, string | null>) => {
+    const next = new URLSearchParams(search);
+    for (const [key, value] of Object.entries(changed)) {
+      if (value === null) {
+        next.delete(key);
+      } else {
+        next.set(key, value);
+      }
+    }
+    setSearch(next);
+  };
   const shown = cases.filter((c) => c.groups.includes(group));
+  const chosen = shown.find((c) => c.id === search.get('case')) ?? null;
   const options = groups
     .filter((g) => cases.some((c) => c.groups.includes(g.id)))
     .map((g): [string, string] => [g.id, g.name]);
@@ -64,10 +77,7 @@ function Cases({ cases, animal }: { cases: Case[]; animal?: Asked }) {
           label="Group"
           options={options}
           value={group}
-          onChange={(next) => {
-            setGroup(next);
-            setChosen(null);
-          }}
+          onChange={(next) => go({ group: next, case: null, answers: null })}
         />
       )}
       {chosen === null ? (
@@ -76,7 +86,7 @@ function Cases({ cases, animal }: { cases: Case[]; animal?: Asked }) {
             <li key={c.id}>
               <button
                 type="button"
-                onClick={() => setChosen(c)}
+                onClick={() => go({ case: c.id, answers: null })}
                 className="grid h-full w-full content-start justify-items-center gap-1 rounded-s border border-line bg-raised p-3 text-center hover:border-ink"
               >
                 <GuideDrawing
@@ -94,8 +104,13 @@ function Cases({ cases, animal }: { cases: Case[]; animal?: Asked }) {
           key={chosen.id}
           guide={chosen}
           group={group}
+          answers={(search.get('answers') ?? '')
+            .split('.')
+            .filter((k) => k !== '')
+            .map(Number)}
+          onAnswer={(answers) => go({ answers: answers.length === 0 ? null : answers.join('.') })}
           {...(animal === undefined ? {} : { animal })}
-          onBack={() => setChosen(null)}
+          onBack={() => go({ case: null, answers: null })}
         />
       )}
     </div>
@@ -112,11 +127,34 @@ interface ReadingProps {
   guide: Case;
   group: string;
   animal?: Asked;
+  /** Which answer was given to each question in turn, counted from 1. */
+  answers: readonly number[];
+  onAnswer: (answers: readonly number[]) => void;
   onBack: () => void;
 }
 
-function Reading({ guide, group, animal, onBack }: ReadingProps) {
-  const [path, setPath] = useState<readonly { question: string; answer: string; to: string }[]>([]);
+interface Step {
+  question: string;
+  answer: string;
+  to: string;
+}
+
+/** Follows the answers as far as they lead. */
+function follow(guide: Case, answers: readonly number[]): Step[] {
+  const path: Step[] = [];
+  for (const k of answers) {
+    const question = guide.questions.find((q) => q.id === (path.at(-1)?.to ?? guide.start));
+    const answer = question?.answers[k - 1];
+    if (question === undefined || answer === undefined) {
+      break;
+    }
+    path.push({ question: question.text, answer: answer.text, to: answer.to });
+  }
+  return path;
+}
+
+function Reading({ guide, group, animal, answers, onAnswer, onBack }: ReadingProps) {
+  const path = follow(guide, answers);
   const at = path.at(-1)?.to ?? guide.start;
   const question = guide.questions.find((q) => q.id === at);
   const outcome = guide.outcomes.find((o) => o.id === at);
@@ -138,7 +176,7 @@ function Reading({ guide, group, animal, onBack }: ReadingProps) {
           {path.map((step, k) => (
             <li key={step.question} className="flex flex-wrap gap-x-2 py-0.5">
               {step.question} <b className="font-semibold text-soft">{step.answer}</b>
-              <button type="button" className="linkish" onClick={() => setPath(path.slice(0, k))}>
+              <button type="button" className="linkish" onClick={() => onAnswer(answers.slice(0, k))}>
                 change<span className="sr-only"> the answer to “{step.question}”</span>
               </button>
             </li>
@@ -150,14 +188,12 @@ function Reading({ guide, group, animal, onBack }: ReadingProps) {
               {question.text}
             </h3>
             <div className="grid max-w-[520px] gap-2">
-              {question.answers.map((answer) => (
+              {question.answers.map((answer, k) => (
                 <button
                   key={answer.text}
                   type="button"
                   className="act justify-start px-4 text-left whitespace-normal"
-                  onClick={() =>
-                    setPath([...path, { question: question.text, answer: answer.text, to: answer.to }])
-                  }
+                  onClick={() => onAnswer([...answers.slice(0, path.length), k + 1])}
                 >
                   {answer.text}
                 </button>
@@ -219,7 +255,7 @@ function LogSigns({ animal, signs }: { animal: Asked; signs: string[] }) {
             onClick={() =>
               log.mutate({
                 stockId: animal.id,
-                id: crypto.randomUUID(),
+                id: newId(),
                 act: { kind: 'signSeen', signId: s.id },
               })
             }

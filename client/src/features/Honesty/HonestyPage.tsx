@@ -1,7 +1,7 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useHonesty, useLessons } from '../../api/queries';
-import { fromDays, shortDate, toDays } from '../../ui/dates';
+import { dateRange, fromDays, shortDate, toDays } from '../../ui/dates';
 import { Waiting } from '../../ui/Waiting';
 import { CoverageBar, ForecastStrip, RatioBar } from './HonestyDrawings';
 
@@ -43,6 +43,7 @@ const vigilWord: Record<Schemas['VigilKind'], string> = {
   emergence: 'Pupae emerging',
   firstWorkers: 'First workers',
   young: 'Young leaving their mothers',
+  hatching: 'Eggs hatching',
 };
 
 function Scores({ report }: { report: Report }) {
@@ -56,8 +57,7 @@ function Scores({ report }: { report: Report }) {
   return (
     <section aria-labelledby="scores" className="mt-4 border-t border-line pt-3">
       <h2 id="scores" className="text-18">
-        Forecasts of {shortDate(report.from)} {report.from.slice(0, 4)} to {shortDate(report.to)}{' '}
-        {report.to.slice(0, 4)}
+        Forecasts of {dateRange(report.from, report.to, '', ' to ')}
       </h2>
       <div className="overflow-x-auto" role="region" aria-label="Scores, wide table" tabIndex={0}>
         <table className="w-full min-w-[860px] border-collapse text-13">

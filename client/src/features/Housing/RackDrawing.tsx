@@ -20,6 +20,9 @@ interface Props {
   onSetDown: (carried: Carried) => void;
 }
 
+/** How long a finger rests on an enclosure before it is picked up. */
+const longPressMs = 500;
+
 /** Taken for a shelf that nobody measured. */
 const usual = { slotMm: 130, heightMm: 200 };
 
@@ -83,7 +86,14 @@ interface ShelfProps extends Props {
 }
 
 function ShelfDrawing({ shelf, width, scale, looked, carried, onLook, onCarry, onSetDown }: ShelfProps) {
-  const pressed = useRef<{ slot: Slot; x: number; y: number } | null>(null);
+  // A finger that scrolls must not carry anything off: on touch an enclosure is picked up by a long press only.
+  const pressed = useRef<{ slot: Slot; x: number; y: number; timer: number | null } | null>(null);
+  const letGo = () => {
+    if (pressed.current?.timer != null) {
+      clearTimeout(pressed.current.timer);
+    }
+    pressed.current = null;
+  };
   const highest = Math.max(0, ...shelf.slots.map((s) => s.enclosure?.heightMm ?? guess.heightMm));
   const heightMm = shelf.layout?.heightMm ?? Math.max(usual.heightMm, highest + 20);
   const count = shelf.slots.length + shelf.free.length;
@@ -93,10 +103,14 @@ function ShelfDrawing({ shelf, width, scale, looked, carried, onLook, onCarry, o
   const boxes = place(shelf, pitch, scale);
   const move = (event: React.PointerEvent) => {
     const start = pressed.current;
-    if (
-      start === null ||
-      (carried === null && Math.hypot(event.clientX - start.x, event.clientY - start.y) < 6)
-    ) {
+    const far = start !== null && Math.hypot(event.clientX - start.x, event.clientY - start.y) >= 6;
+    if (start !== null && event.pointerType !== 'mouse' && carried === null) {
+      if (far) {
+        letGo();
+      }
+      return;
+    }
+    if (start === null || (carried === null && !far)) {
       return;
     }
     const to = document
@@ -163,12 +177,30 @@ function ShelfDrawing({ shelf, width, scale, looked, carried, onLook, onCarry, o
           onLook={() => onLook(slot.stockId)}
           onCarry={() => onCarry({ slot, to: slot.place })}
           onPointerDown={(event) => {
-            pressed.current = { slot, x: event.clientX, y: event.clientY };
-            event.currentTarget.setPointerCapture(event.pointerId);
+            const held = { slot, x: event.clientX, y: event.clientY };
+            const target = event.currentTarget;
+            const { pointerId } = event;
+            if (event.pointerType === 'mouse') {
+              pressed.current = { ...held, timer: null };
+              target.setPointerCapture(pointerId);
+              return;
+            }
+            const timer = window.setTimeout(() => {
+              target.setPointerCapture(pointerId);
+              onCarry({ slot, to: slot.place });
+            }, longPressMs);
+            pressed.current = { ...held, timer };
+          }}
+          onPointerCancel={() => {
+            // The page took the finger over to scroll: whatever was in hand is put back.
+            letGo();
+            if (carried !== null) {
+              onCarry(null);
+            }
           }}
           onPointerMove={move}
           onPointerUp={() => {
-            pressed.current = null;
+            letGo();
             if (carried !== null) {
               onSetDown(carried);
             }
@@ -220,6 +252,7 @@ interface BoxProps {
   onPointerDown: (event: React.PointerEvent<SVGGElement>) => void;
   onPointerMove: (event: React.PointerEvent) => void;
   onPointerUp: () => void;
+  onPointerCancel: () => void;
 }
 
 function EnclosureBox(props: BoxProps) {
@@ -241,7 +274,7 @@ function EnclosureBox(props: BoxProps) {
       aria-pressed={looked}
       data-place={slot.place}
       data-stock={slot.stockId}
-      className="cursor-grab touch-none outline-offset-1"
+      className={`cursor-grab outline-offset-1 select-none ${inHand ? 'touch-none' : 'touch-pan-y'}`}
       opacity={inHand ? 0.45 : 1}
       onClick={onLook}
       onFocus={onLook}
@@ -255,6 +288,7 @@ function EnclosureBox(props: BoxProps) {
       onPointerDown={props.onPointerDown}
       onPointerMove={props.onPointerMove}
       onPointerUp={props.onPointerUp}
+      onPointerCancel={props.onPointerCancel}
     >
       <rect
         x={x}
@@ -279,7 +313,7 @@ function EnclosureBox(props: BoxProps) {
       >
         <LanternShape shutters={slot.shutters} lit={slot.due} />
       </svg>
-      {slot.hazard === 'medicallySignificant' && (
+      {(slot.hazard === 'medicallySignificant' || slot.hazard === 'unknown') && (
         <path d={`M${x + w - 8} ${floor - h + 9}l4-7 4 7Z`} fill="var(--ember)" aria-hidden="true" />
       )}
       <text

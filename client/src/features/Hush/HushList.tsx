@@ -1,5 +1,5 @@
 import type { AnimalView, Schemas } from '../../api/client';
-import { shortDate } from '../../ui/dates';
+import { dateRange, shortDate } from '../../ui/dates';
 
 type Line = AnimalView['hush'][number];
 
@@ -30,7 +30,7 @@ const until = (line: Line, tonight: string): string => {
   const { from, night, to } = line.until;
   return from === to
     ? `until ${shortDate(night, tonight)}`
-    : `until about ${shortDate(night, tonight)} (${shortDate(from, tonight)} – ${shortDate(to, tonight)})`;
+    : `until about ${shortDate(night, tonight)} (${dateRange(from, to, tonight)})`;
 };
 
 interface Row {

@@ -3,7 +3,7 @@ import { type Act, Refusal } from '../../api/client';
 import { useNightline, useSettings } from '../../api/queries';
 import { Dialog } from '../../ui/Dialog';
 import { Choice, FormError, TextField } from '../../ui/Field';
-import { type ActSubject, draftOf, type Draft, finish } from './actDraft';
+import { type ActSubject, draftOf, type Draft, finish, ofMany } from './actDraft';
 import { ActFields } from './ActFields';
 import type { ActOf, FormKind } from './acts';
 import { useDone } from './DoneContext';
@@ -32,6 +32,15 @@ const titles: Record<FormKind, string> = {
   putOff: 'Later',
   housed: 'Enclosure',
   departed: 'Leaves the collection',
+  watered: 'Water',
+  tubeSeen: 'Water of the tube',
+  conditionSeen: 'How well fed it looks',
+  looked: 'Looked: no sign',
+  leftoversRemoved: 'Leftovers taken out',
+  fangsChecked: 'Fangs',
+  began: 'A wait begins',
+  ended: 'A wait ends',
+  chilled: 'Winter cold',
 };
 
 type Timing = 'tonight' | 'night' | 'between';
@@ -46,7 +55,7 @@ export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialog
   const [timing, setTiming] = useState<Timing>(
     corrects === undefined ? 'tonight' : corrects.notBefore === null ? 'night' : 'between',
   );
-  const [foundOn, setFoundOn] = useState(corrects?.night ?? tonight ?? '');
+  const [foundOn, setFoundOn] = useState((corrects?.night ?? '') || (tonight ?? ''));
   const [before, setBefore] = useState(corrects?.notBefore ?? '');
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const [busy, setBusy] = useState(false);
@@ -74,7 +83,7 @@ export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialog
   };
 
   const whenOptions: [Timing, string][] =
-    kind === 'molted'
+    kind === 'molted' || kind === 'began' || kind === 'ended'
       ? [
           ['tonight', 'Tonight, seen'],
           ['night', 'On a night'],
@@ -111,6 +120,16 @@ export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialog
       )}
     </>
   );
+  const many = subject.many && ofMany(draft.act) && (
+    <TextField
+      label={`How many of the ${subject.count}`}
+      hint={draft.act.kind === 'began' && draft.act.vigil === 'surfacing' ? 'Empty for one' : 'Empty for all'}
+      error={error('count')}
+      inputMode="numeric"
+      value={draft.some}
+      onChange={(some) => setDraft((d) => ({ ...d, some }))}
+    />
+  );
   return (
     <Dialog
       title={corrects === undefined ? titles[kind] : `Correct: ${titles[kind].toLowerCase()}`}
@@ -131,6 +150,7 @@ export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialog
         noValidate
       >
         {kind === 'signSeen' && when}
+        {kind === 'signSeen' && many}
         <ActFields
           draft={draft}
           setDraft={setDraft}
@@ -140,6 +160,7 @@ export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialog
           busy={busy}
           submit={(act) => void submit({ ...draft, act })}
         />
+        {kind !== 'signSeen' && many}
         {kind !== 'signSeen' && kind !== 'putOff' && when}
         <FormError>{refusal?.all}</FormError>
         <div className="flex justify-end gap-2">

@@ -1,7 +1,24 @@
 import type { AnimalView, Schemas } from '../../api/client';
 import { useAnimal, useRulebook, useSettings } from '../../api/queries';
+import { Dialog } from '../../ui/Dialog';
 import { ActDialog, type ActDialogProps } from './ActDialog';
 import type { ActSubject } from './actDraft';
+
+const kindOf: Partial<Record<Schemas['WaterWay'], Schemas['WaterKind']>> = {
+  dish: 'dish',
+  drops: 'mist',
+  dampEnd: 'damp',
+  pools: 'pools',
+  coldMist: 'mist',
+};
+
+/** Kinds of water that make sense for an animal, the one due first. */
+function waterKindsOf(animal: AnimalView, group: Schemas['GroupView'] | undefined): Schemas['WaterKind'][] {
+  const due = animal.water.value.clocks.flatMap((c) => c.kind ?? []);
+  const others = (group?.waterWays ?? []).flatMap((way) => kindOf[way] ?? []);
+  // Any floor can have a damp side, and any wall can be misted.
+  return [...new Set([...due, ...others, ...(others.length > 0 ? (['mist', 'damp'] as const) : [])])];
+}
 
 /** The animal as its entry forms need it. */
 export const subjectOf = (animal: AnimalView, group: Schemas['GroupView'] | undefined): ActSubject => ({
@@ -16,6 +33,10 @@ export const subjectOf = (animal: AnimalView, group: Schemas['GroupView'] | unde
     ...(group?.holdsWithForelegs === true ? (['foreleg'] as const) : []),
   ],
   vials: animal.details.kind === 'brood' ? animal.details.count : null,
+  sexing: group?.sexing ?? [],
+  waters: waterKindsOf(animal, group),
+  waiting: animal.wait.value?.vigil ?? null,
+  waits: group?.waits ?? [],
   hush: animal.hush,
   mature: animal.stage.value === 'adult' && animal.molt.value === null,
   hasMolted: animal.lastMolt !== null,
@@ -25,14 +46,26 @@ export const subjectOf = (animal: AnimalView, group: Schemas['GroupView'] | unde
   offer: animal.meal.value.offer,
 });
 
-/** The form of an entry for an animal known by its id; opens once what it needs has come. */
+/** The form of an entry for an animal known by its id; opens once what it needs has come, or says that it did not. */
 export function ActDialogFor({ stockId, ...props }: Omit<ActDialogProps, 'subject'> & { stockId: string }) {
-  const animal = useAnimal(stockId).data;
+  const query = useAnimal(stockId);
   const rulebook = useRulebook();
   const settings = useSettings();
-  const ready = rulebook.isSuccess && settings.isSuccess;
-  if (animal === undefined || !ready) {
-    return null;
+  const animal = query.data;
+  if (animal === undefined || !rulebook.isSuccess || !settings.isSuccess) {
+    const failed = [query, rulebook, settings].find((q) => q.isError);
+    return failed === undefined ? null : (
+      <Dialog title="That form did not open" hint={failed.error.message} onClose={props.onClose}>
+        <div className="flex justify-end gap-2">
+          <button type="button" className="act act-plain px-3" onClick={props.onClose}>
+            Close
+          </button>
+          <button type="button" className="act act-first px-5" onClick={() => void failed.refetch()}>
+            Try again
+          </button>
+        </div>
+      </Dialog>
+    );
   }
   const group = rulebook.data.groups.find((g) => g.id === animal.details.group);
   return <ActDialog {...props} subject={subjectOf(animal, group)} />;

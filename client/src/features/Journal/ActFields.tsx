@@ -1,9 +1,22 @@
 import type { Dispatch, SetStateAction } from 'react';
 import type { Schemas } from '../../api/client';
-import { Check, Choice, Field, TextField } from '../../ui/Field';
+import { Check, Choice, Field, FormError, TextField } from '../../ui/Field';
 import type { LengthUnit } from '../../ui/lengths';
 import { EnclosureFields } from '../Housing/EnclosureFields';
-import { type ActOf, bodyParts, cares, departures, type FormKind, limbStates, sexEvidence } from './acts';
+import {
+  type ActOf,
+  beginWord,
+  bodyParts,
+  cares,
+  conditions,
+  departures,
+  endWord,
+  type FormKind,
+  limbStates,
+  sexEvidence,
+  tubeWaters,
+  waterKinds,
+} from './acts';
 import type { ActSubject, Draft } from './actDraft';
 import { OfferFields } from './OfferFields';
 import { SignPicker } from './SignPicker';
@@ -156,7 +169,7 @@ export function ActFields(props: FieldsProps) {
           />
           <Choice
             label="Told from"
-            options={sexEvidence}
+            options={sexEvidence.filter(([by]) => subject.sexing.includes(by) || by === act.by)}
             value={act.by}
             onChange={(by) => change({ ...act, by })}
           />
@@ -203,11 +216,18 @@ export function ActFields(props: FieldsProps) {
           <Choice
             label="How"
             options={departures}
-            value={act.departure}
-            onChange={(departure) => change({ ...act, departure })}
+            value={draft.said ? act.departure : null}
+            onChange={(departure) => setDraft((d) => ({ ...d, act: { ...act, departure }, said: true }))}
           />
+          <FormError>{error('departure')}</FormError>
           <TextField
-            label={act.departure === 'died' ? 'Cause, if known' : 'To whom'}
+            label={
+              act.departure === 'died' || act.departure === 'lost'
+                ? 'Cause, if known'
+                : act.departure === 'escaped' || act.departure === 'released'
+                  ? 'How and where'
+                  : 'To whom'
+            }
             error={error('remark')}
 
             value={act.remark ?? ''}
@@ -216,5 +236,80 @@ export function ActFields(props: FieldsProps) {
           <p className="text-13 text-muted">The whole history stays and can be read under Stock, “left”.</p>
         </>
       );
+    case 'watered':
+      return (
+        <Choice
+          label="How"
+          options={waterKinds.filter(([kind]) => subject.waters.includes(kind) || kind === act.water)}
+          value={act.water}
+          onChange={(water) => change({ ...act, water })}
+        />
+      );
+    case 'tubeSeen':
+      return (
+        <Choice
+          label="How much water is left"
+          options={tubeWaters}
+          value={act.water}
+          onChange={(water) => change({ ...act, water })}
+        />
+      );
+    case 'conditionSeen':
+      return (
+        <Choice
+          label="Its abdomen"
+          options={conditions}
+          value={act.condition}
+          onChange={(condition) => change({ ...act, condition })}
+        />
+      );
+    case 'fangsChecked':
+      return (
+        <Choice
+          label="The fangs"
+          options={[
+            ['yes', 'Black and hard'],
+            ['no', 'Not yet'],
+          ]}
+          value={act.hard ? 'yes' : 'no'}
+          onChange={(hard) => change({ ...act, hard: hard === 'yes' })}
+        />
+      );
+    case 'began':
+      return (
+        <Choice
+          label="What began"
+          options={subject.waits.map((vigil) => [vigil, beginWord[vigil]] as const)}
+          value={act.vigil}
+          onChange={(vigil) => change({ ...act, vigil })}
+        />
+      );
+    case 'ended':
+      return (
+        <Choice
+          label="How it ended"
+          options={[
+            ['asHoped', endWord[act.vigil][0]],
+            ['otherwise', endWord[act.vigil][1]],
+          ]}
+          value={act.end}
+          onChange={(end) => change({ ...act, end })}
+        />
+      );
+    case 'chilled':
+      return (
+        <Choice
+          label="The winter cold"
+          options={[
+            ['in', 'Put into the cold'],
+            ['out', 'Taken out of the cold'],
+          ]}
+          value={act.intoCold ? 'in' : 'out'}
+          onChange={(where) => change({ ...act, intoCold: where === 'in' })}
+        />
+      );
+    case 'looked':
+    case 'leftoversRemoved':
+      return null;
   }
 }

@@ -1,64 +1,85 @@
-import { Check, TriangleAlert } from 'lucide-react';
-import { type ReactNode, useEffect, useRef, useState } from 'react';
-import type { Act } from '../../api/client';
+import { useQueryClient } from '@tanstack/react-query';
+import { type ReactNode, useRef, useState } from 'react';
+import type { Act, Schemas } from '../../api/client';
 import { Refusal } from '../../api/client';
 import { useLog, useUndo } from '../../api/queries';
 import { useLogBatch } from '../../api/roomQueries';
+import { newId } from '../../ui/newId';
 import { useKeys } from '../../ui/useKeys';
+import { Bar, type Message, undoSeconds } from './Bar';
 import { type Done, DoneContext, type LogOptions } from './DoneContext';
+import { PendingIds } from './pendingIds';
 
-const undoSeconds = 10;
+type Taken = Done & { until: number };
 
-type Message =
-  { kind: 'done'; done: Done } | { kind: 'undone'; text: string } | { kind: 'refused'; text: string };
-
-/** Logs acts, says what was logged, and takes it back on one key or tap for ten seconds. */
+/** Logs acts, says what was logged, and takes each of them back on one key or tap for ten seconds. */
 export function DoneProvider({ children }: { children: (bar: ReactNode) => ReactNode }) {
   const write = useLog();
   const takeBack = useUndo();
   const batch = useLogBatch();
+  const client = useQueryClient();
   const [message, setMessage] = useState<Message | null>(null);
-  const [left, setLeft] = useState(0);
-  // One id per act until it is written, so that a second tap on a slow line sends the same entry again.
-  const pending = useRef(new Map<string, string>());
+  // What can still be taken back, the newest last: two quick acts are both within reach.
+  const stack = useRef<Taken[]>([]);
+  const pending = useRef(new PendingIds());
 
-  useEffect(() => {
-    if (message === null) {
-      return;
+  const say = (next: Omit<Message, 'since'>) => setMessage({ ...next, since: Date.now() });
+  const fresh = () => {
+    stack.current = stack.current.filter((done) => done.until > Date.now());
+    return stack.current;
+  };
+  const did = (done: Done) => {
+    fresh().push({ ...done, until: Date.now() + undoSeconds * 1000 });
+    say({ kind: 'done', text: done.text, done });
+  };
+  const refused = (error: unknown) =>
+    say({ kind: 'refused', text: error instanceof Refusal ? error.all : 'That could not be logged.' });
+
+  const tonight = () => client.getQueryData<Schemas['Nightline']>(['nightline'])?.tonight ?? '';
+  /** Sends under ids that are kept while no answer comes. */
+  const send = async <T,>(what: string, count: number, go: (ids: readonly string[]) => Promise<T>) => {
+    const night = tonight();
+    try {
+      const answer = await go(pending.current.take(night, what, count));
+      pending.current.settle(night, what, count);
+      return answer;
+    } catch (error) {
+      // Without an answer nobody knows whether it was written: then the ids are kept for the next try.
+      if (!(error instanceof Refusal && error.status === 0)) {
+        pending.current.settle(night, what, count);
+      }
+      throw error;
     }
-    const timer = setInterval(() => setLeft((s) => s - 1), 1000);
-    return () => clearInterval(timer);
-  }, [message]);
-  const shown = left > 0 ? message : null;
-
-  const say = (next: Message) => {
-    setMessage(next);
-    setLeft(undoSeconds);
   };
 
-  const log = async (stockId: string, name: string, act: Act, options: LogOptions = {}) => {
-    const key = JSON.stringify([stockId, act, options]);
-    const id = pending.current.get(key) ?? crypto.randomUUID();
-    pending.current.set(key, id);
-    const animal = await write.mutateAsync({ stockId, id, act, ...options });
-    pending.current.delete(key);
-    const line = animal.journal.find((entry) => entry.id === id);
-    say({
-      kind: 'done',
-      done: { text: `${name}: ${line?.text ?? 'logged'}`, entries: [{ stockId, entryId: id }] },
+  const log = (stockId: string, name: string, act: Act, options: LogOptions = {}) =>
+    send(JSON.stringify([stockId, act, options]), 1, async ([id = newId()]) => {
+      const animal = await write.mutateAsync({ stockId, id, act, ...options });
+      const line = animal.journal.find((entry) => entry.id === id);
+      did({ text: `${name}: ${line?.text ?? 'logged'}`, entries: [{ stockId, entryId: id, act }] });
     });
-  };
+
+  const visit = (stockId: string, name: string, acts: readonly Act[]) =>
+    send(JSON.stringify([stockId, acts]), acts.length, async (ids) => {
+      const entries = acts.map((act, k) => ({ stockId, act, id: ids[k] ?? newId() }));
+      const { texts } = await batch.mutateAsync({ entries, night: null });
+      did({
+        text: `${name}: ${texts.join(', ')}`,
+        entries: entries.map((e) => ({ stockId, entryId: e.id, act: e.act })),
+      });
+    });
 
   const logMany = async (
     acts: readonly { stockId: string; act: Act }[],
     text: string,
     night: string | null = null,
   ) => {
-    const entries = acts.map((a) => ({ ...a, id: crypto.randomUUID() }));
     try {
-      await batch.mutateAsync({ entries, night });
-      const written = entries.map((e) => ({ stockId: e.stockId, entryId: e.id }));
-      say({ kind: 'done', done: { text, entries: written } });
+      await send(JSON.stringify([acts, night]), acts.length, async (ids) => {
+        const entries = acts.map((a, k) => ({ ...a, id: ids[k] ?? newId() }));
+        await batch.mutateAsync({ entries, night });
+        did({ text, entries: entries.map((e) => ({ stockId: e.stockId, entryId: e.id, act: e.act })) });
+      });
       return true;
     } catch (error) {
       refused(error);
@@ -66,24 +87,30 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
     }
   };
 
-  const refused = (error: unknown) =>
-    say({ kind: 'refused', text: error instanceof Refusal ? error.all : 'That could not be logged.' });
-
+  const busy = write.isPending || batch.isPending || takeBack.isPending;
   const undo = () => {
-    if (shown?.kind !== 'done' || takeBack.isPending || batch.isPending) {
+    const last = fresh().at(-1);
+    if (last === undefined || busy) {
       return;
     }
-    const { entries, text } = shown.done;
+    const { entries, text } = last;
     const [only] = entries;
-    const after = { onSuccess: () => say({ kind: 'undone', text }), onError: refused };
+    const after = {
+      onSuccess: () => {
+        stack.current = stack.current.filter((done) => done !== last);
+        const before = fresh().at(-1);
+        say({ kind: 'undone', text, ...(before === undefined ? {} : { done: before }) });
+      },
+      onError: refused,
+    };
     if (entries.length === 1 && only !== undefined) {
-      takeBack.mutate({ ...only, id: crypto.randomUUID() }, after);
+      takeBack.mutate({ stockId: only.stockId, entryId: only.entryId, id: newId() }, after);
     } else {
       batch.mutate(
         {
           entries: entries.map((e) => ({
             stockId: e.stockId,
-            id: crypto.randomUUID(),
+            id: newId(),
             act: { kind: 'withdrawn', entryId: e.entryId },
           })),
         },
@@ -95,54 +122,22 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
 
   const control = {
     log,
-    quick: (stockId: string, name: string, act: Act, options?: LogOptions) => {
-      if (!write.isPending) {
-        log(stockId, name, act, options).catch(refused);
+    quick: (stockId: string, name: string, acts: Act | readonly Act[], options?: LogOptions) => {
+      const all = 'kind' in acts ? [acts] : acts;
+      const [only] = all;
+      if (busy || only === undefined) {
+        return;
       }
+      (all.length === 1 ? log(stockId, name, only, options) : visit(stockId, name, all)).catch(refused);
     },
     logMany,
+    tell: (text: string) => say({ kind: 'told', text }),
     undo,
-    busy: write.isPending || batch.isPending,
+    busy,
   };
   return (
-    <DoneContext value={control}>{children(<Bar message={shown} left={left} undo={undo} />)}</DoneContext>
-  );
-}
-
-function Bar({ message, left, undo }: { message: Message | null; left: number; undo: () => void }) {
-  return (
-    <div role="status" aria-live="polite" className="contents">
-      {message !== null && (
-        <div className="relative flex min-h-[52px] flex-none items-center gap-3 border-t border-edge bg-raised px-6 py-1.5 max-sm:px-4">
-          {/* The line shrinks with the seconds; the number beside it says the same. */}
-          <span
-            className={`absolute top-[-1px] left-0 h-0.5 ${message.kind === 'refused' ? 'bg-ember' : 'bg-moss'}`}
-            style={{ width: `${left * 10}%` }}
-          />
-          {message.kind === 'refused' ? (
-            <TriangleAlert className="size-5 flex-none text-ember" aria-hidden="true" />
-          ) : (
-            <Check className="size-5 flex-none text-moss" aria-hidden="true" />
-          )}
-          <span className="min-w-0 flex-1">
-            {message.kind === 'done'
-              ? message.done.text
-              : message.kind === 'undone'
-                ? `Taken back: ${message.text}`
-                : message.text}
-          </span>
-          {message.kind === 'done' && (
-            <>
-              <span className="text-muted" aria-hidden="true">
-                {left} s
-              </span>
-              <button type="button" className="act" onClick={undo}>
-                <kbd>Z</kbd>Undo
-              </button>
-            </>
-          )}
-        </div>
-      )}
-    </div>
+    <DoneContext value={control}>
+      {children(<Bar key={message?.since} message={message} undo={undo} />)}
+    </DoneContext>
   );
 }

@@ -1,10 +1,10 @@
 import { createContext, use } from 'react';
 import type { Act } from '../../api/client';
 
-/** What was logged last, for the ten seconds in which one key takes it back. */
+/** What was logged in one go, for the ten seconds in which one key takes it back. */
 export interface Done {
   text: string;
-  entries: readonly { stockId: string; entryId: string }[];
+  entries: readonly { stockId: string; entryId: string; act: Act }[];
 }
 
 export interface LogOptions {
@@ -16,14 +16,16 @@ export interface LogOptions {
 export interface DoneControl {
   /** Logs an act at once and offers to take it back. Resolves when it is written; throws what was refused. */
   log: (stockId: string, name: string, act: Act, options?: LogOptions) => Promise<void>;
-  /** Logs from a button: a refusal is shown in the bar instead of thrown. */
-  quick: (stockId: string, name: string, act: Act, options?: LogOptions) => void;
+  /** Logs from a button: a refusal is shown in the bar instead of thrown. Acts of one visit are written all or none. */
+  quick: (stockId: string, name: string, acts: Act | readonly Act[], options?: LogOptions) => void;
   /** Logs acts at many enclosures, all or none. Tells whether they were written. */
   logMany: (
     acts: readonly { stockId: string; act: Act }[],
     text: string,
     night?: string | null,
   ) => Promise<boolean>;
+  /** Says something in the bar that happened elsewhere. */
+  tell: (text: string) => void;
   undo: () => void;
   busy: boolean;
 }

@@ -6,7 +6,7 @@ import { useAnimal, useRulebook } from '../../api/queries';
 import { MenuItem, menuClass, pickByLetter } from '../../ui/Menu';
 import { HushAsk } from '../Hush/HushAsk';
 import { ActDialogFor } from './ActDialogFor';
-import type { FormKind } from './acts';
+import { type ActOf, beginWord, endWord, type FormKind } from './acts';
 import { useDone } from './DoneContext';
 
 interface ElseMenuProps {
@@ -25,54 +25,72 @@ interface Quick {
   care?: Schemas['CareAct'];
 }
 
-const everywhere: readonly Quick[] = [
-  { key: 'd', label: 'Dish filled', act: { kind: 'watered', water: 'dish' }, care: 'water' },
-  { key: 'i', label: 'Misted', act: { kind: 'watered', water: 'mist' }, care: 'mist' },
-  { key: 'l', label: 'Looked: no sign', act: { kind: 'looked' } },
-  { key: 'x', label: 'Leftovers taken out', act: { kind: 'leftoversRemoved' } },
-];
-
-const begins: Record<Schemas['VigilKind'], string> = {
-  molt: '',
-  surfacing: 'Buried itself',
-  emergence: 'Pupated',
-  firstWorkers: 'Set up to found',
-  young: 'Broods: sac, eggs or young',
-};
-
-const ends: Record<Schemas['VigilKind'], readonly [string, string]> = {
-  molt: ['', ''],
-  surfacing: ['Came up after a molt', 'Came up without a molt'],
-  emergence: ['Emerged', 'The pupa failed'],
-  firstWorkers: ['First workers seen', 'Founding failed'],
-  young: ['The young came out', 'Brood lost'],
-};
+interface Dated {
+  key: string;
+  label: string;
+  act: ActOf<'began' | 'ended' | 'chilled'>;
+}
 
 /** What can be logged with one tap, by group and by what is under way. */
-function quickActs(animal: AnimalView | undefined, group: Schemas['GroupView'] | undefined): Quick[] {
-  const acts = [...everywhere];
+function quickActs(group: Schemas['GroupView'] | undefined): Quick[] {
+  const ways = group?.waterWays ?? [];
+  const acts: Quick[] = [];
+  if (ways.includes('dish')) {
+    acts.push({ key: 'd', label: 'Dish filled', act: { kind: 'watered', water: 'dish' }, care: 'water' });
+  }
+  if (ways.includes('pools')) {
+    acts.push({
+      key: 'd',
+      label: 'Both pools filled',
+      act: { kind: 'watered', water: 'pools' },
+      care: 'water',
+    });
+  }
+  if (ways.includes('dish') || ways.includes('drops') || ways.includes('coldMist')) {
+    acts.push({ key: 'i', label: 'Misted', act: { kind: 'watered', water: 'mist' }, care: 'mist' });
+  }
+  if (ways.includes('dish') || ways.includes('dampEnd')) {
+    acts.push({
+      key: 'j',
+      label: 'Damp side moistened',
+      act: { kind: 'watered', water: 'damp' },
+      care: 'water',
+    });
+  }
+  acts.push(
+    { key: 'l', label: 'Looked: no sign', act: { kind: 'looked' } },
+    { key: 'x', label: 'Leftovers taken out', act: { kind: 'leftoversRemoved', feederIds: null } },
+  );
   if (group?.fangCheck === true) {
     acts.push({ key: 'b', label: 'Fangs black', act: { kind: 'fangsChecked', hard: true } });
   }
+  return acts;
+}
+
+/** Things that are mostly found after the fact: they open a form, in which the night can be said. */
+function datedActs(animal: AnimalView | undefined, group: Schemas['GroupView'] | undefined): Dated[] {
+  const dated: Dated[] = [];
   const wait = animal?.wait.value;
+  const many = animal !== undefined && animal.details.kind !== 'specimen';
   if (wait != null) {
-    const [well, badly] = ends[wait.vigil];
-    acts.push(
-      { key: '1', label: well, act: { kind: 'ended', vigil: wait.vigil, end: 'asHoped' } },
-      { key: '2', label: badly, act: { kind: 'ended', vigil: wait.vigil, end: 'otherwise' } },
-    );
-    if (wait.vigil === 'emergence') {
-      acts.push(
-        { key: '3', label: 'Put into the cold', act: { kind: 'chilled', intoCold: true } },
-        { key: '4', label: 'Taken out of the cold', act: { kind: 'chilled', intoCold: false } },
-      );
-    }
-  } else {
-    group?.waits.forEach((vigil, k) =>
-      acts.push({ key: String(k + 1), label: begins[vigil], act: { kind: 'began', vigil } }),
+    const [well, badly] = endWord[wait.vigil];
+    dated.push(
+      { key: '1', label: `${well}…`, act: { kind: 'ended', vigil: wait.vigil, end: 'asHoped' } },
+      { key: '2', label: `${badly}…`, act: { kind: 'ended', vigil: wait.vigil, end: 'otherwise' } },
     );
   }
-  return acts;
+  if (wait == null || many) {
+    group?.waits.forEach((vigil, k) =>
+      dated.push({ key: String(k + 5), label: `${beginWord[vigil]}…`, act: { kind: 'began', vigil } }),
+    );
+  }
+  if (group?.winters === true && (wait?.vigil === 'emergence' || group.waterWays.includes('tube'))) {
+    dated.push(
+      { key: '3', label: 'Put into the cold…', act: { kind: 'chilled', intoCold: true } },
+      { key: '4', label: 'Taken out of the cold…', act: { kind: 'chilled', intoCold: false } },
+    );
+  }
+  return dated;
 }
 
 const forms: readonly (readonly [string, string, FormKind])[] = [
@@ -87,7 +105,26 @@ const forms: readonly (readonly [string, string, FormKind])[] = [
   ['t', 'Note…', 'noted'],
   ['w', 'Later, with a reason…', 'putOff'],
   ['c', 'Counted…', 'counted'],
+  ['k', 'Thin, normal, full…', 'conditionSeen'],
+  ['y', 'Water of the tube…', 'tubeSeen'],
+  ['n', 'Water, another night…', 'watered'],
 ];
+
+/** Whether a form means something for an animal's group. */
+function fits(kind: FormKind, many: boolean, group: Schemas['GroupView'] | undefined): boolean {
+  switch (kind) {
+    case 'counted':
+      return many;
+    case 'conditionSeen':
+      return group?.conditionByEye === true;
+    case 'tubeSeen':
+      return group?.waterWays.includes('tube') === true;
+    case 'watered':
+      return group?.waterWays.some((way) => way !== 'tube' && way !== 'none') === true;
+    default:
+      return true;
+  }
+}
 
 /** Everything else that can be logged at an enclosure. */
 export function ElseMenu({ stockId, name, trigger, open, onOpenChange }: ElseMenuProps) {
@@ -96,6 +133,7 @@ export function ElseMenu({ stockId, name, trigger, open, onOpenChange }: ElseMen
   const animal = useAnimal(stockId, open).data;
   const group = useRulebook().data?.groups.find((g) => g.id === animal?.details.group);
   const [form, setForm] = useState<FormKind | null>(null);
+  const [dated, setDated] = useState<Dated['act'] | null>(null);
   const [asking, setAsking] = useState<Quick | null>(null);
   const many = animal !== undefined && animal.details.kind !== 'specimen';
   const log = (item: Quick) => {
@@ -118,14 +156,19 @@ export function ElseMenu({ stockId, name, trigger, open, onOpenChange }: ElseMen
             className={menuClass}
             onKeyDown={pickByLetter}
           >
-            {quickActs(animal, group).map((item) => (
+            {quickActs(group).map((item) => (
               <MenuItem key={item.key} letter={item.key} onSelect={() => log(item)}>
+                {item.label}
+              </MenuItem>
+            ))}
+            {datedActs(animal, group).map((item) => (
+              <MenuItem key={item.key} letter={item.key} onSelect={() => setDated(item.act)}>
                 {item.label}
               </MenuItem>
             ))}
             <DropdownMenu.Separator className="my-1 border-t border-line" />
             {forms
-              .filter(([, , kind]) => kind !== 'counted' || many)
+              .filter(([, , kind]) => fits(kind, many, group))
               .map(([key, label, kind]) => (
                 <MenuItem key={key} letter={key} onSelect={() => setForm(kind)}>
                   {label}
@@ -145,6 +188,9 @@ export function ElseMenu({ stockId, name, trigger, open, onOpenChange }: ElseMen
         </DropdownMenu.Portal>
       </DropdownMenu.Root>
       {form !== null && <ActDialogFor stockId={stockId} kind={form} onClose={() => setForm(null)} />}
+      {dated !== null && (
+        <ActDialogFor stockId={stockId} kind={dated.kind} start={dated} onClose={() => setDated(null)} />
+      )}
       {asking !== null && animal !== undefined && asking.care !== undefined && (
         <HushAsk
           animal={animal}

@@ -8,6 +8,7 @@ import { FormError } from '../../ui/Field';
 import { MenuItem, menuClass, pickByLetter } from '../../ui/Menu';
 import { ActDialogFor } from './ActDialogFor';
 import { hasForm } from './acts';
+import { newId } from '../../ui/newId';
 
 type Line = AnimalView['journal'][number];
 
@@ -50,9 +51,7 @@ export function JournalList({ animal }: { animal: AnimalView }) {
               <MendMenu
                 line={line}
                 onCorrect={() => setCorrecting(line)}
-                onTakeBack={() =>
-                  undo.mutate({ stockId: animal.stockId, entryId: line.id, id: crypto.randomUUID() })
-                }
+                onTakeBack={() => undo.mutate({ stockId: animal.stockId, entryId: line.id, id: newId() })}
               />
             )}
           </li>

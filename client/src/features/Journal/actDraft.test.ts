@@ -11,6 +11,10 @@ const subject: ActSubject = {
   group: 'tarantula',
   many: false,
   vials: null,
+  sexing: ['shedSkin', 'furrow'],
+  waters: ['dish', 'mist'],
+  waiting: null,
+  waits: ['young'],
   parts: ['legSpan', 'carapace'],
   hush: [],
   mature: false,
@@ -48,6 +52,8 @@ describe('a form to begin with', () => {
         leftIn: null,
       },
       number: '2',
+      some: '',
+      said: true,
     });
     const broodUnsized = draftOf('offered', { ...subject, offer: null, count: 40 }, 'mm');
     expect(broodUnsized.number).toBe('40');
@@ -66,7 +72,7 @@ describe('a form to begin with', () => {
       errorMm: null,
       pictureId: null,
     } as const;
-    expect(draftOf('measured', subject, 'in', former)).toEqual({ act: former, number: '1' });
+    expect(draftOf('measured', subject, 'in', former)).toMatchObject({ act: former, number: '1' });
   });
 
   it('puts off by three nights, over the end of a month', () => {
@@ -99,5 +105,24 @@ describe('a finished form', () => {
   it('of words is sent as it stands', () => {
     const draft = draftOf('noted', subject, 'mm');
     expect(finish(draft, 'mm')).toBe(draft.act);
+  });
+});
+
+describe('a departure', () => {
+  it('is of no kind until the keeper has said how', () => {
+    const draft = draftOf('departed', subject, 'mm');
+    expect(draft.said).toBe(false);
+    expect(finish(draft, 'mm')).toBeInstanceOf(Refusal);
+    expect(finish({ ...draft, said: true }, 'mm')).toMatchObject({ kind: 'departed', count: null });
+  });
+
+  it('of some of many says how many', () => {
+    const draft = {
+      ...draftOf('departed', { ...subject, many: true, count: 12 }, 'mm'),
+      said: true,
+      some: '3',
+    };
+    expect(finish(draft, 'mm')).toMatchObject({ count: 3 });
+    expect(finish({ ...draft, some: 'three' }, 'mm')).toBeInstanceOf(Refusal);
   });
 });

@@ -15,6 +15,14 @@ export interface ActSubject {
   many: boolean;
   /** Numbered vials of a brood; none for one animal or a colony. */
   vials: number | null;
+  /** By what the sex of its group can be told. */
+  sexing: readonly Schemas['SexEvidence'][];
+  /** How water is given to its group. */
+  waters: readonly Schemas['WaterKind'][];
+  /** The wait that is under way, other than for a molt. */
+  waiting: Schemas['VigilKind'] | null;
+  /** Waits that can begin in its group. */
+  waits: readonly Schemas['VigilKind'][];
   /** Parts worth measuring, its size first. */
   parts: readonly Schemas['BodyPart'][];
   hush: readonly Schemas['HushLine'][];
@@ -32,6 +40,10 @@ export interface ActSubject {
 export interface Draft {
   act: ActOf<FormKind>;
   number: string;
+  /** Of many: how many it is about; empty for all. */
+  some: string;
+  /** Whether the one thing that must be said has been said; nobody departs by a default. */
+  said: boolean;
 }
 
 /** A form to begin with: a new act, or the one that is corrected. */
@@ -42,16 +54,22 @@ export function draftOf(
   former?: ActOf<FormKind>,
 ): Draft {
   const act = former ?? newAct(kind, subject);
+  const said = former !== undefined || act.kind !== 'departed';
+  const some = ofMany(act) && act.count != null ? String(act.count) : '';
   switch (act.kind) {
     case 'offered':
     case 'counted':
-      return { act, number: String(act.count) };
+      return { act, number: String(act.count), some, said };
     case 'measured':
-      return { act, number: former === undefined ? '' : fromMm(act.lengthMm, unit) };
+      return { act, number: former === undefined ? '' : fromMm(act.lengthMm, unit), some, said };
     default:
-      return { act, number: '' };
+      return { act, number: '', some, said };
   }
 }
+
+/** Whether an entry can be about some of many. */
+export const ofMany = (act: ActOf<FormKind>): act is ActOf<'signSeen' | 'began' | 'ended' | 'departed'> =>
+  act.kind === 'signSeen' || act.kind === 'began' || act.kind === 'ended' || act.kind === 'departed';
 
 function newAct(kind: FormKind, subject: ActSubject): ActOf<FormKind> {
   switch (kind) {
@@ -87,7 +105,7 @@ function newAct(kind: FormKind, subject: ActSubject): ActOf<FormKind> {
     case 'limbNoted':
       return { kind, limb: '', state: 'lost' };
     case 'sexSeen':
-      return { kind, sex: 'female', by: 'shedSkin' };
+      return { kind, sex: 'female', by: subject.sexing[0] ?? 'looks' };
     case 'noted':
       return { kind, text: '' };
     case 'putOff':
@@ -95,12 +113,39 @@ function newAct(kind: FormKind, subject: ActSubject): ActOf<FormKind> {
     case 'housed':
       return { kind, enclosure: subject.enclosure ?? freshEnclosure, rehoused: false };
     case 'departed':
-      return { kind, departure: 'died', remark: null };
+      return { kind, departure: 'givenAway', remark: null };
+    case 'watered':
+      return { kind, water: subject.waters[0] ?? 'dish' };
+    case 'tubeSeen':
+      return { kind, water: 'full' };
+    case 'conditionSeen':
+      return { kind, condition: 'normal' };
+    case 'looked':
+      return { kind };
+    case 'leftoversRemoved':
+      return { kind, feederIds: null };
+    case 'fangsChecked':
+      return { kind, hard: true };
+    case 'began':
+      return { kind, vigil: subject.waits[0] ?? 'young' };
+    case 'ended':
+      return { kind, vigil: subject.waiting ?? 'young', end: 'asHoped' };
+    case 'chilled':
+      return { kind, intoCold: true };
   }
 }
 
 /** The act as it will be sent, or what is missing. */
-export function finish({ act, number }: Draft, unit: LengthUnit): Act | Refusal {
+export function finish({ act, number, some, said }: Draft, unit: LengthUnit): Act | Refusal {
+  if (!said) {
+    return new Refusal('', { departure: ['Say how it left.'] }, 400);
+  }
+  if (ofMany(act)) {
+    const count = some.trim() === '' ? null : Number(some);
+    return count === null || Number.isInteger(count)
+      ? { ...act, count }
+      : new Refusal('', { count: ['Write a whole number, or leave it empty for all of them.'] }, 400);
+  }
   switch (act.kind) {
     case 'offered':
     case 'counted': {

@@ -18,6 +18,15 @@ export const formKinds = [
   'putOff',
   'housed',
   'departed',
+  'watered',
+  'tubeSeen',
+  'conditionSeen',
+  'looked',
+  'leftoversRemoved',
+  'fangsChecked',
+  'began',
+  'ended',
+  'chilled',
 ] as const satisfies readonly ActKind[];
 
 export type FormKind = (typeof formKinds)[number];
@@ -29,6 +38,29 @@ export const outcomes: readonly (readonly [Schemas['OfferOutcome'], string])[] =
   ['fled', 'Fled from it'],
   ['killedAndLeft', 'Killed and left it'],
   ['notSeen', 'Not seen'],
+  ['stillEating', 'Still eating'],
+  ['seenToCatch', 'Seen to catch it'],
+  ['foundUneaten', 'Found whole, taken out'],
+];
+
+export const waterKinds: readonly (readonly [Schemas['WaterKind'], string])[] = [
+  ['dish', 'Dish filled'],
+  ['mist', 'Misted'],
+  ['damp', 'Damp side moistened'],
+  ['pools', 'Both pools filled'],
+];
+
+export const tubeWaters: readonly (readonly [Schemas['TubeWater'], string])[] = [
+  ['full', 'Full'],
+  ['low', 'Low'],
+  ['gone', 'Gone'],
+];
+
+export const conditions: readonly (readonly [Schemas['BodyCondition'], string])[] = [
+  ['thin', 'Thin'],
+  ['normal', 'Normal'],
+  ['full', 'Full'],
+  ['veryFull', 'Very full'],
 ];
 
 export const preparations: readonly (readonly [Schemas['Preparation'], string])[] = [
@@ -53,6 +85,9 @@ export const departures: readonly (readonly [Schemas['DepartureKind'], string])[
   ['died', 'Died'],
   ['sold', 'Sold'],
   ['givenAway', 'Given away'],
+  ['escaped', 'Escaped'],
+  ['released', 'Released, where lawful'],
+  ['lost', 'Lost'],
 ];
 
 export const cares: readonly (readonly [Schemas['CareAct'], string])[] = [
@@ -74,6 +109,10 @@ export const sexEvidence: readonly (readonly [Schemas['SexEvidence'], string])[]
   ['shedSkin', 'The shed skin'],
   ['furrow', 'The furrow'],
   ['adultMarks', 'Adult marks'],
+  ['segments', 'Segments below the abdomen'],
+  ['pores', 'Pores or tubes'],
+  ['pectines', 'The combs'],
+  ['antennae', 'Antennae'],
   ['looks', 'Its looks'],
 ];
 
@@ -87,3 +126,23 @@ export const strengthWord: Record<Schemas['SignStrength'], string> = {
 
 /** Whether an act has a form in which it can be corrected. */
 export const hasForm = (act: Act): act is ActOf<FormKind> => formKinds.some((kind) => kind === act.kind);
+
+/** What begins a wait, as a keeper says it. */
+export const beginWord: Record<Schemas['VigilKind'], string> = {
+  molt: '',
+  surfacing: 'Buried itself',
+  emergence: 'Pupated',
+  firstWorkers: 'Set up to found',
+  young: 'Broods: sac, eggs or young',
+  hatching: 'Eggs laid, or came as eggs',
+};
+
+/** How it ends, well and otherwise. */
+export const endWord: Record<Schemas['VigilKind'], readonly [string, string]> = {
+  molt: ['', ''],
+  surfacing: ['Came up after a molt', 'Came up without a molt'],
+  emergence: ['Emerged', 'The pupa failed'],
+  firstWorkers: ['First workers seen', 'Founding failed'],
+  young: ['The young came out', 'Brood lost'],
+  hatching: ['Hatched', 'Did not hatch'],
+};

@@ -7,6 +7,7 @@ import { MenuItem, menuClass, pickByLetter } from '../../ui/Menu';
 import { CultureCurve } from './CultureCurve';
 import { StartDialog } from './StartDialog';
 import { WhyLink } from './WhyLink';
+import { newId } from '../../ui/newId';
 
 type Culture = Schemas['CultureView'];
 
@@ -73,7 +74,7 @@ function words(c: Culture, tonight: string): string {
 function CultureMenu({ culture }: { culture: Culture }) {
   const log = useLogInLarder();
   const [open, setOpen] = useState(false);
-  const act = (next: Schemas['LarderAct']) => () => log.mutate({ id: crypto.randomUUID(), act: next });
+  const act = (next: Schemas['LarderAct']) => () => log.mutate({ id: newId(), act: next });
   const cultureId = culture.id;
   const half = Math.floor(culture.pots / 2);
   return (
@@ -97,7 +98,7 @@ function CultureMenu({ culture }: { culture: Culture }) {
               onSelect={act({
                 kind: 'cultureSplit',
                 cultureId,
-                newCultureId: crypto.randomUUID(),
+                newCultureId: newId(),
                 pots: half,
                 intoCold: true,
               })}

@@ -4,6 +4,7 @@ import { useLogInLarder } from '../../api/queries';
 import { shortDate } from '../../ui/dates';
 import { FoodWeeks } from './FoodWeeks';
 import { WhyLink } from './WhyLink';
+import { newId } from '../../ui/newId';
 
 type Food = Schemas['FoodOutlook'];
 
@@ -119,7 +120,7 @@ function Count({ food, tonight }: { food: Food; tonight: string }) {
   const save = () => {
     const quantity = Number(text);
     log.mutate(
-      { id: crypto.randomUUID(), act: { kind: 'foodCounted', food: food.food, quantity } },
+      { id: newId(), act: { kind: 'foodCounted', food: food.food, quantity } },
       { onSuccess: () => setText(null) },
     );
   };

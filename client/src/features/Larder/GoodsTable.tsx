@@ -3,6 +3,7 @@ import type { Schemas } from '../../api/client';
 import { useLogInLarder } from '../../api/queries';
 import { shortDate, toDays } from '../../ui/dates';
 import { WhyLink } from './WhyLink';
+import { newId } from '../../ui/newId';
 
 type Goods = Schemas['GoodsOutlook'];
 
@@ -82,7 +83,7 @@ function GoodsCount({ goods: g }: { goods: Goods }) {
         e.preventDefault();
         if (!bad) {
           log.mutate(
-            { id: crypto.randomUUID(), act: { kind: 'goodsCounted', goodsId: g.goodsId, quantity } },
+            { id: newId(), act: { kind: 'goodsCounted', goodsId: g.goodsId, quantity } },
             { onSuccess: () => setText(null) },
           );
         }

@@ -1,6 +1,7 @@
 import type { Schemas } from '../../api/client';
 import { useLogInLarder } from '../../api/queries';
 import { shortDate } from '../../ui/dates';
+import { newId } from '../../ui/newId';
 
 /** The last things that happened in the larder; a mistake is taken back, never wiped out. */
 export function LarderJournal({
@@ -28,7 +29,7 @@ export function LarderJournal({
                 aria-label={`take back ${line.text}`}
                 onClick={() =>
                   log.mutate({
-                    id: crypto.randomUUID(),
+                    id: newId(),
                     act: { kind: 'larderWithdrawn', entryId: line.entryId },
                   })
                 }

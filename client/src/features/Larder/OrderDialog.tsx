@@ -4,6 +4,7 @@ import { Refusal, type Schemas } from '../../api/client';
 import { useOrder } from '../../api/queries';
 import { Dialog } from '../../ui/Dialog';
 import { Field, FormError } from '../../ui/Field';
+import { newId } from '../../ui/newId';
 
 type Offer = Schemas['SupplierOffer'];
 type Line = Schemas['OrderLine'];
@@ -57,8 +58,8 @@ export function OrderDialog({ supplier, first, onClose }: OrderDialogProps) {
           e.preventDefault();
           order.mutate(
             {
-              id: crypto.randomUUID(),
-              orderId: crypto.randomUUID(),
+              id: newId(),
+              orderId: newId(),
               lines: lines.flatMap((l) => {
                 const wanted = offer(l.key);
                 return wanted === undefined

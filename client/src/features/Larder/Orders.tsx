@@ -4,6 +4,7 @@ import { useLogInLarder } from '../../api/queries';
 import { Dialog } from '../../ui/Dialog';
 import { dayDate } from '../../ui/dates';
 import { FormError, TextField } from '../../ui/Field';
+import { newId } from '../../ui/newId';
 
 type OrderView = Schemas['OrderView'];
 
@@ -37,7 +38,7 @@ export function Orders({ orders, tonight }: { orders: readonly OrderView[]; toni
                 type="button"
                 className="linkish min-h-8"
                 onClick={() =>
-                  log.mutate({ id: crypto.randomUUID(), act: { kind: 'orderCancelled', orderId: order.id } })
+                  log.mutate({ id: newId(), act: { kind: 'orderCancelled', orderId: order.id } })
                 }
               >
                 give up<span className="sr-only"> {order.lines.join(', ')}</span>
@@ -69,7 +70,7 @@ function Unpack({ order, onClose }: { order: OrderView; onClose: () => void }) {
           e.preventDefault();
           log.mutate(
             {
-              id: crypto.randomUUID(),
+              id: newId(),
               act: {
                 kind: 'orderArrived',
                 orderId: order.id,

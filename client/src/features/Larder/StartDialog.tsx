@@ -3,6 +3,7 @@ import { Refusal } from '../../api/client';
 import { useFeeders, useLogInLarder } from '../../api/queries';
 import { Dialog } from '../../ui/Dialog';
 import { Choice, FormError, TextField } from '../../ui/Field';
+import { newId } from '../../ui/newId';
 
 /** Starts a culture, or sets out a pot of pupae. */
 export function StartDialog({ onClose }: { onClose: () => void }) {
@@ -21,10 +22,10 @@ export function StartDialog({ onClose }: { onClose: () => void }) {
           e.preventDefault();
           log.mutate(
             {
-              id: crypto.randomUUID(),
+              id: newId(),
               act: {
                 kind: 'cultureStarted',
-                cultureId: crypto.randomUUID(),
+                cultureId: newId(),
                 feederId,
                 pots: Number(pots),
                 ageDays: Number(age.replace(',', '.')),

@@ -4,6 +4,7 @@ import { useLogInLarder } from '../../api/queries';
 import { dayDate, shortDate, toDays } from '../../ui/dates';
 import { started } from './larderWork';
 import { WhyLink } from './WhyLink';
+import { newId } from '../../ui/newId';
 
 type Step = Schemas['LarderStep'];
 
@@ -77,7 +78,7 @@ export function StepList({ plan, tonight, onOrder }: StepListProps) {
                 disabled={start.isPending}
                 onClick={() =>
                   start.mutate({
-                    id: crypto.randomUUID(),
+                    id: newId(),
                     act: started(step.food.feederId, step.amount),
                   })
                 }

@@ -1,11 +1,12 @@
 import type { Schemas } from '../../api/client';
+import { newId } from '../../ui/newId';
 
 type Work = Schemas['LarderWork'];
 
 /** A culture is started afresh. */
 export const started = (feederId: string, pots: number): Schemas['LarderAct'] => ({
   kind: 'cultureStarted',
-  cultureId: crypto.randomUUID(),
+  cultureId: newId(),
   feederId,
   pots,
   ageDays: 0,

@@ -51,7 +51,7 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
     ['Now', animal.phase.summary],
     ['Food', `${animal.meal.summary} Usually every ${Number(animal.meal.value.everyDays.toFixed(1))} days.`],
     ['Prey', animal.prey.summary],
-    ['Water', `Every ${Number(animal.water.value.everyDays.toFixed(1))} days.`],
+    ['Water', animal.water.reasons.map((r) => r.text).join(' ')],
     [
       'Enclosure',
       needs === undefined

@@ -23,7 +23,30 @@ const line = (changed: Partial<RoundLine>): RoundLine => ({
     animals: 1,
     serving: '',
   },
+  mind: [],
+  choices: [
+    {
+      key: 'f',
+      label: 'Watered and fed',
+      brief: 'Fed',
+      isRefusal: false,
+      acts: [
+        { kind: 'watered', water: 'mist' },
+        {
+          kind: 'offered',
+          feederId: 'cricket',
+          sizeClassId: 'small',
+          count: 1,
+          preparation: 'live',
+          outcome: 'eaten',
+          leftIn: null,
+          untaken: null,
+        },
+      ],
+    },
+  ],
   preyIn: null,
+  outAt: null,
   vials: null,
   seconds: 60,
   hazard: null,
@@ -36,8 +59,8 @@ describe('letters of a line', () => {
   it('are its boxes, several of them one after another', () => {
     const read = readLetters('FW', line({}));
     expect(read.acts).toMatchObject([
-      { kind: 'offered', feederId: 'cricket', outcome: 'eaten' },
       { kind: 'watered', water: 'mist' },
+      { kind: 'offered', feederId: 'cricket', outcome: 'eaten' },
     ]);
     expect(read.words).toBe('fed, watered');
   });
@@ -46,7 +69,7 @@ describe('letters of a line', () => {
     expect(readLetters('f x', line({})).acts.map((a) => a.kind)).toEqual(['leftoversRemoved', 'offered']));
 
   it('feed nothing where the line offered nothing', () => {
-    const read = readLetters('wf', line({ offer: null }));
+    const read = readLetters('wf', line({ choices: [] }));
     expect(read.acts).toEqual([]);
     expect(read.trouble).toContain('no food');
   });

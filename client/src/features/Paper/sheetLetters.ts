@@ -1,5 +1,4 @@
 import type { Act, RoundLine } from '../../api/client';
-import { primaryActs } from '../Rounds/lineActs';
 
 /** Letters of the boxes on the sheet, in the order in which they stand there. */
 export const boxes: readonly (readonly [string, string])[] = [
@@ -23,40 +22,38 @@ export interface Read {
 export function readLetters(letters: string, line: RoundLine): Read {
   const acts: Act[] = [];
   const words: string[] = [];
-  const offered = (outcome: 'eaten' | 'battedAway' | 'notSeen'): Act | null =>
-    line.offer === null
-      ? null
-      : {
-          kind: 'offered',
-          feederId: line.offer.feederId,
-          sizeClassId: line.offer.sizeClassId,
-          count: line.offer.count,
-          preparation: line.offer.preparation,
-          outcome,
-          leftIn: null,
-        };
-  const water: Act = primaryActs({ ...line, act: 'water' })[0]?.act ?? { kind: 'watered', water: 'dish' };
-  const meaning: Record<string, Act | null> = {
+  const all = line.choices.flatMap((c) => c.acts);
+  const food = line.choices.find((c) => c.key === 'f')?.acts ?? [];
+  const offered = (outcome: 'eaten' | 'battedAway' | 'notSeen'): Act[] =>
+    food.flatMap((act) => (act.kind === 'offered' ? [{ ...act, outcome, leftIn: null }] : []));
+  // As the line says it is given; where it asks for none, a dish.
+  const ways = [...new Set(all.flatMap((act) => (act.kind === 'watered' ? [act.water] : [])))];
+  const water: Act[] = (ways.length === 0 ? (['dish'] as const) : ways).map((way) => ({
+    kind: 'watered',
+    water: way,
+  }));
+  const meaning: Record<string, Act[]> = {
     f: offered('eaten'),
     r: offered('battedAway'),
     n: offered('notSeen'),
     w: water,
-    x: { kind: 'leftoversRemoved' },
-    k: { kind: 'looked' },
+    x: [{ kind: 'leftoversRemoved', feederIds: null }],
+    k: [{ kind: 'looked' }],
   };
   for (const letter of letters.toLowerCase().replaceAll(/[\s,.]/g, '')) {
-    const act = meaning[letter];
-    if (act === undefined) {
+    const meant = meaning[letter];
+    if (meant === undefined) {
       return { acts: [], words: '', trouble: `“${letter}” is no box of the sheet` };
     }
-    if (act === null) {
+    if (meant.length === 0) {
       return { acts: [], words: '', trouble: 'no food was on this line: log it on the animal’s page' };
     }
-    acts.push(act);
+    acts.push(...meant);
     words.push(boxes.find(([box]) => box.toLowerCase() === letter)?.[1] ?? '');
   }
-  // Leftovers come out before anything new goes in, however the boxes were ticked.
-  acts.sort((a, b) => Number(b.kind === 'leftoversRemoved') - Number(a.kind === 'leftoversRemoved'));
+  // Leftovers come out before anything new goes in, and water before food, however the boxes were ticked.
+  const rank = (act: Act) => (act.kind === 'leftoversRemoved' ? 0 : act.kind === 'watered' ? 1 : 2);
+  acts.sort((a, b) => rank(a) - rank(b));
   return { acts, words: words.join(', '), trouble: null };
 }
 

@@ -3,6 +3,7 @@ import type { Schemas } from '../../api/client';
 import { useLogInLarder } from '../../api/queries';
 import { actOf, doneWord } from '../Larder/larderWork';
 import { WhyLink } from '../Larder/WhyLink';
+import { newId } from '../../ui/newId';
 
 /** Cultures and orders that fall on the night: found from the larder, not planned by the keeper. */
 export function LarderWorkRow({ work }: { work: Schemas['LarderWork'] }) {
@@ -24,7 +25,7 @@ export function LarderWorkRow({ work }: { work: Schemas['LarderWork'] }) {
           type="button"
           className="act min-h-8! px-3 max-sm:min-h-11!"
           disabled={log.isPending}
-          onClick={() => log.mutate({ id: crypto.randomUUID(), act })}
+          onClick={() => log.mutate({ id: newId(), act })}
         >
           {doneWord[work.task]}
           <span className="sr-only">: {work.text}</span>

@@ -3,6 +3,7 @@ import type { Schemas } from '../../api/client';
 import { useLogChore } from '../../api/roomQueries';
 import { fromDays, shortDate, toDays } from '../../ui/dates';
 import { LarderWorkRow } from './LarderWorkRow';
+import { newId } from '../../ui/newId';
 
 interface Props {
   chores: readonly Schemas['RoundChore'][];
@@ -13,7 +14,7 @@ interface Props {
 /** Work other than at animals that falls on tonight; after the animals, as mites and dirt are handled last. */
 export function RoundChores({ chores, larder, night }: Props) {
   const log = useLogChore();
-  const act = (next: Schemas['ChoreAct']) => log.mutate({ id: crypto.randomUUID(), act: next });
+  const act = (next: Schemas['ChoreAct']) => log.mutate({ id: newId(), act: next });
   return (
     <section
       id="chores"

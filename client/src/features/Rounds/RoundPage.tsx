@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { RoundLine, RoundView, Schemas } from '../../api/client';
 import { useLarderWork, useSettings } from '../../api/queries';
@@ -13,9 +13,13 @@ import { RoundChores } from './RoundChores';
 import { DueRow } from './RoundRows';
 import { canBatch, ShelfBatch } from './ShelfBatch';
 import { ShelfLegend, ShelfLine } from './ShelfLine';
-import { byShelf, goOnFrom, leftoversFirst, type Shelf } from './shelves';
+import { byShelf, laterTonight, leftoversFirst, type Shelf } from './shelves';
 import { SumUp } from './SumUp';
 import { whyOf } from './whyOf';
+import { ActingContext } from './Acting';
+import { useHeld, useLight } from './useLight';
+import { useDone } from '../Journal/DoneContext';
+import { WaterAsked } from './WaterAsked';
 
 /** Tonight's round in walking order. */
 export function RoundPage() {
@@ -28,29 +32,40 @@ export function RoundPage() {
 
 type Sheet = { kind: 'kit' } | { kind: 'sum' } | { kind: 'batch'; shelf: string };
 
-function Round({ round }: { round: RoundView }) {
+/** Says who did it when the line in the light is done from elsewhere. */
+function useToldWhoDid(round: RoundView, lit: RoundLine | undefined) {
+  const { tell, busy } = useDone();
+  const keeper = useSettings().data?.settings.keeperName ?? null;
+  const before = useRef(lit);
+  const look = useEffectEvent(() => {
+    const was = before.current;
+    before.current = lit;
+    const done = round.done.find((d) => d.stockId === was?.stockId);
+    if (
+      was !== undefined &&
+      was.stockId !== lit?.stockId &&
+      done !== undefined &&
+      !busy &&
+      done.by !== keeper
+    ) {
+      tell(`${done.place} ${done.name}: done by ${done.by}`);
+    }
+  });
+  useEffect(() => look(), [round]);
+}
+
+function Round({ round: newest }: { round: RoundView }) {
+  const [round, hold] = useHeld(newest);
   const shelves = byShelf(round);
   const due = shelves.flatMap((s) => s.rows.flatMap((row) => (row.kind === 'due' ? [row.line] : [])));
-  const [chosen, setChosen] = useState<string | null>(null);
-  // After an act the same enclosure stays chosen while it needs more; else the walk goes on from where it was.
-  const [position, setPosition] = useState(() => goOnFrom(round, due));
   const [sheet, setSheet] = useState<Sheet | null>(null);
-  const found = due.findIndex((line) => line.stockId === chosen);
-  const at = found >= 0 ? found : Math.min(position, Math.max(0, due.length - 1));
-  const selected = due[at];
+  const { at, selected, select, settled, acted } = useLight(round, due);
+  useToldWhoDid(round, selected);
   const navigate = useNavigate();
   const { toggle } = useWhy();
   const larder = useLarderWork(round.night).data ?? [];
 
-  const select = (index: number) => {
-    const line = due[Math.max(0, Math.min(due.length - 1, index))];
-    if (line !== undefined) {
-      setChosen(line.stockId);
-      setPosition(due.indexOf(line));
-      document.getElementById(`line-${line.stockId}`)?.scrollIntoView({ block: 'nearest' });
-    }
-  };
-  const move = (step: number) => () => select(at + step);
+  const move = (step: number) => () => select(at + step, true);
   useKeys({
     j: move(1),
     ArrowDown: move(1),
@@ -65,8 +80,9 @@ function Round({ round }: { round: RoundView }) {
 
   const batch = sheet?.kind === 'batch' ? shelves.find((s) => s.code === sheet.shelf) : undefined;
   return (
-    <>
+    <ActingContext value={{ settled, acted, hold }}>
       <RoundHead round={round} larder={larder} selected={selected} open={setSheet} />
+      {round.waterUnknown.length > 0 && <WaterAsked unknown={round.waterUnknown} night={round.night} />}
       <div className="border-t border-line">
         {round.progress.total === 0 &&
           round.lines.length === 0 &&
@@ -77,7 +93,7 @@ function Round({ round }: { round: RoundView }) {
             key={shelf.code}
             shelf={shelf}
             selected={selected}
-            onSelect={(line) => select(due.indexOf(line))}
+            onSelect={(line) => select(due.indexOf(line), false)}
             onBatch={() => setSheet({ kind: 'batch', shelf: shelf.code })}
           />
         ))}
@@ -90,7 +106,7 @@ function Round({ round }: { round: RoundView }) {
       {batch !== undefined && (
         <ShelfBatch shelf={batch.code} lines={dueOf(batch)} onClose={() => setSheet(null)} />
       )}
-    </>
+    </ActingContext>
   );
 }
 
@@ -227,10 +243,16 @@ interface SectionProps {
 
 function ShelfSection({ shelf, selected, onSelect, onBatch }: SectionProps) {
   const keeper = useSettings().data?.settings.keeperName ?? null;
-  const out = shelf.code === leftoversFirst;
+  const out = shelf.code === leftoversFirst || shelf.code === laterTonight;
   return (
     <section
-      aria-label={out ? 'Leftovers, out first' : `Shelf ${shelf.code}`}
+      aria-label={
+        shelf.code === leftoversFirst
+          ? 'Leftovers, out first'
+          : shelf.code === laterTonight
+            ? 'Later tonight'
+            : `Shelf ${shelf.code}`
+      }
       className="grid grid-cols-[56px_minmax(0,1fr)] border-b border-line max-sm:grid-cols-1"
     >
       <div className="pl-6 max-sm:flex max-sm:items-baseline max-sm:gap-3 max-sm:px-4 max-sm:pt-2">

@@ -1,6 +1,6 @@
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
-import { Link } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { hazardWord } from '../Stock/words';
 import type { RoundLine } from '../../api/client';
 import { useNightline } from '../../api/queries';
@@ -13,7 +13,9 @@ import { ActDialogFor } from '../Journal/ActDialogFor';
 import { useDone } from '../Journal/DoneContext';
 import { ElseMenu } from '../Journal/ElseMenu';
 import { useWhy } from '../Reasons/WhyContext';
-import { primaryActs, refusals } from './lineActs';
+import { type LineChoice, primaryChoices, refusals } from './lineActs';
+import { useActing } from './Acting';
+import type { FormKind } from '../Journal/acts';
 import { whyOf } from './whyOf';
 
 const pool =
@@ -28,13 +30,13 @@ interface DueRowProps {
 /** One enclosure that needs a hand; the chosen one stands in the light with its acts. */
 export function DueRow({ line, selected, onSelect }: DueRowProps) {
   const phone = useIsPhone();
-  const first = primaryActs(line)[0];
+  const first = primaryChoices(line)[0];
   return (
     <article
       id={`line-${line.stockId}`}
       aria-current={selected ? 'true' : undefined}
       aria-label={`${line.place} ${line.name}`}
-      className={`relative [contain-intrinsic-size:auto_56px] ${selected ? `py-3 ${pool}` : 'py-1.5 [content-visibility:auto]'}`}
+      className={`relative scroll-mt-2 scroll-mb-4 [contain-intrinsic-size:auto_56px] max-sm:scroll-mb-[150px] ${selected ? `py-3 ${pool}` : 'py-1.5 [content-visibility:auto]'}`}
     >
       <div
         className="relative grid grid-cols-[24px_104px_172px_minmax(0,1fr)_auto] items-center gap-x-3 pr-6 pl-2.5 max-sm:grid-cols-[28px_auto_minmax(0,1fr)_auto] max-sm:items-baseline max-sm:gap-y-0.5 max-sm:px-4 max-lg:grid-cols-[24px_96px_140px_minmax(0,1fr)_auto]"
@@ -69,6 +71,15 @@ export function DueRow({ line, selected, onSelect }: DueRowProps) {
           {line.hazard !== null && selected && (
             <small className="block text-13 font-semibold text-ember">{hazardWord[line.hazard]}</small>
           )}
+          {selected &&
+            line.mind.map((text) => (
+              <small key={text} className="block text-13 font-semibold text-lamptext">
+                {text}
+              </small>
+            ))}
+          {selected && line.offer !== null && line.offer.serving !== '' && (
+            <small className="block text-13 text-soft">{line.offer.serving}</small>
+          )}
           {line.detail !== '' && (
             <small className={`block text-13 ${selected ? 'text-soft' : 'text-muted'}`}>{line.detail}</small>
           )}
@@ -97,17 +108,29 @@ export function DueRow({ line, selected, onSelect }: DueRowProps) {
   );
 }
 
+const releaseMs = 80;
+
 function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
   const { quick, busy } = useDone();
+  const { settled, acted, hold } = useActing();
   const { why, toggle } = useWhy();
   const [menu, setMenu] = useState<'refused' | 'else' | null>(null);
-  const [signing, setSigning] = useState(false);
-  const [molting, setMolting] = useState(false);
-  const [sorting, setSorting] = useState(false);
+  const [form, setForm] = useState<FormKind | null>(null);
+  const navigate = useNavigate();
   const tray = line.vials !== null && line.act === 'feed' && line.offer !== null;
   const tonight = useNightline().data?.tonight;
-  const primary = primaryActs(line);
+  const primary = primaryChoices(line);
   const refused = refusals(line);
+  /** Runs an act unless the light has only just moved here: then the press was meant for what stood here before. */
+  const guarded = (how: 'key' | 'pointer', act: () => void) => () => {
+    if (settled(how)) {
+      acted();
+      act();
+    }
+  };
+  // The click comes after the finger is up: the round is let go of only then.
+  const release = () => setTimeout(() => hold(false), releaseMs);
+  const choose = (choice: LineChoice) => () => quick(line.stockId, line.name, choice.acts);
   const later = () =>
     tonight !== undefined &&
     quick(line.stockId, line.name, {
@@ -124,53 +147,56 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
       { ...line.preyIn.offer, kind: 'offered', outcome: 'takenLater', leftIn: null, untaken: null },
       { corrects: line.preyIn.entryId },
     );
-  useKeys({
-    ...Object.fromEntries(primary.map((p) => [p.key, () => quick(line.stockId, line.name, p.act)])),
-    ...(refused.length > 0 && line.act === 'feed' ? { r: () => setMenu('refused') } : {}),
-    ...(tray ? { o: () => setSorting(true) } : {}),
-    ...(line.act === 'lookForMolt' ? { m: () => setMolting(true) } : {}),
+  const tell = () => void navigate(`/stock/${line.stockId}/edit`);
+  const keys: Record<string, () => void> = {
+    ...Object.fromEntries(primary.map((p) => [p.key, choose(p)])),
+    ...(refused.length > 0 ? { r: () => setMenu('refused') } : {}),
+    ...(tray ? { o: () => setForm('offered') } : {}),
+    ...(line.act === 'lookForMolt' ? { m: () => setForm('molted') } : {}),
+    ...(line.act === 'ask' ? { d: tell } : {}),
     ...(line.preyIn !== null ? { t: ateIt } : {}),
-    s: () => setSigning(true),
+    s: () => setForm('signSeen'),
     e: () => setMenu('else'),
     l: later,
-  });
+  };
+  useKeys(Object.fromEntries(Object.entries(keys).map(([key, act]) => [key, guarded('key', act)])));
   const grown = phone ? 'h-[52px] flex-1 justify-center px-1 text-15' : '';
+  const button = (key: string, label: string, act: () => void, main = false) => (
+    <button
+      key={key}
+      type="button"
+      disabled={busy}
+      className={`act ${main ? 'act-first' : ''} ${grown}`}
+      onClick={guarded('pointer', act)}
+    >
+      <kbd>{key.toUpperCase()}</kbd>
+      {label}
+    </button>
+  );
   return (
     <div
       role="group"
       aria-label={`Log for ${line.name}`}
-      className="relative mt-2.5 flex flex-wrap gap-2 pr-6 pl-[46px] max-sm:fixed max-sm:inset-x-0 max-sm:bottom-16 max-sm:z-20 max-sm:mt-0 max-sm:flex-nowrap max-sm:border-t max-sm:border-edge max-sm:bg-raised max-sm:px-4 max-sm:py-2"
+      onPointerDown={() => hold(true)}
+      onPointerUp={release}
+      onPointerCancel={release}
+      onPointerLeave={release}
+      className="relative mt-2.5 flex flex-wrap gap-2 pr-6 pl-[46px] max-sm:fixed max-sm:inset-x-0 max-sm:bottom-16 max-sm:z-20 max-sm:mt-0 max-sm:border-t max-sm:border-edge max-sm:bg-raised max-sm:px-4 max-sm:py-2"
     >
-      {line.act === 'lookForMolt' && (
-        <button type="button" className={`act act-first ${grown}`} onClick={() => setMolting(true)}>
-          <kbd>M</kbd>Molted
-        </button>
+      {phone && (
+        <p className="-my-0.5 w-full truncate text-13">
+          <span className="code">{line.place}</span> <b className="font-semibold">{line.name}</b>{' '}
+          <span className="text-soft">{line.do}</span>
+        </p>
       )}
-      {primary.map((p, k) => (
-        <button
-          key={p.key}
-          type="button"
-          disabled={busy}
-          className={`act ${k === 0 && line.act !== 'lookForMolt' ? 'act-first' : ''} ${grown}`}
-          onClick={() => quick(line.stockId, line.name, p.act)}
-        >
-          <kbd>{p.key.toUpperCase()}</kbd>
-          {phone ? p.short : p.label}
-        </button>
-      ))}
-      {tray && (
-        <button type="button" className={`act ${grown}`} onClick={() => setSorting(true)}>
-          <kbd>O</kbd>
-          {phone ? 'Some' : 'Some left it'}
-        </button>
+      {line.act === 'lookForMolt' && button('m', 'Molted', () => setForm('molted'), true)}
+      {line.act === 'ask' && button('d', phone ? 'Details' : 'Say it in her details', tell, true)}
+      {primary.map((p, k) =>
+        button(p.key, phone ? p.brief : p.label, choose(p), k === 0 && line.act !== 'lookForMolt'),
       )}
-      {line.preyIn !== null && (
-        <button type="button" className={`act ${grown}`} onClick={ateIt}>
-          <kbd>T</kbd>
-          {phone ? 'Eaten' : 'Taken after all'}
-        </button>
-      )}
-      {line.act === 'feed' && refused.length > 0 && (
+      {tray && button('o', phone ? 'Some' : 'Some left it', () => setForm('offered'))}
+      {line.preyIn !== null && button('t', phone ? 'Eaten' : 'Taken after all', ateIt)}
+      {refused.length > 0 && (
         <DropdownMenu.Root
           open={menu === 'refused'}
           onOpenChange={(o) => setMenu(o ? 'refused' : null)}
@@ -178,7 +204,8 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
         >
           <DropdownMenu.Trigger asChild>
             <button type="button" className={`act ${grown}`}>
-              <kbd>R</kbd>Refused
+              <kbd>R</kbd>
+              {phone ? 'Other' : 'Refused, other'}
             </button>
           </DropdownMenu.Trigger>
           <DropdownMenu.Portal>
@@ -190,7 +217,7 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
               onKeyDown={pickByLetter}
             >
               {refused.map((r) => (
-                <MenuItem key={r.key} letter={r.key} onSelect={() => quick(line.stockId, line.name, r.act)}>
+                <MenuItem key={r.key} letter={r.key} onSelect={choose(r)}>
                   {r.label}
                 </MenuItem>
               ))}
@@ -198,10 +225,7 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
           </DropdownMenu.Portal>
         </DropdownMenu.Root>
       )}
-      <button type="button" className={`act ${grown}`} onClick={() => setSigning(true)}>
-        <kbd>S</kbd>
-        {phone ? 'Sign' : 'Sign seen'}
-      </button>
+      {button('s', phone ? 'Sign' : 'Sign seen', () => setForm('signSeen'))}
       <ElseMenu
         stockId={line.stockId}
         name={line.name}
@@ -215,7 +239,11 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
         }
       />
       {(!phone || line.act === 'lookForMolt') && (
-        <button type="button" className={`act ${phone ? grown : 'act-plain'}`} onClick={later}>
+        <button
+          type="button"
+          className={`act ${phone ? grown : 'act-plain'}`}
+          onClick={guarded('pointer', () => later())}
+        >
           <kbd>L</kbd>
           {line.act === 'lookForMolt' ? 'Not yet' : 'Later'}
         </button>
@@ -228,9 +256,7 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
       >
         <kbd>?</kbd>Why
       </button>
-      {signing && <ActDialogFor stockId={line.stockId} kind="signSeen" onClose={() => setSigning(false)} />}
-      {sorting && <ActDialogFor stockId={line.stockId} kind="offered" onClose={() => setSorting(false)} />}
-      {molting && <ActDialogFor stockId={line.stockId} kind="molted" onClose={() => setMolting(false)} />}
+      {form !== null && <ActDialogFor stockId={line.stockId} kind={form} onClose={() => setForm(null)} />}
     </div>
   );
 }

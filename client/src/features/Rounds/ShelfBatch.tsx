@@ -3,14 +3,14 @@ import type { RoundLine } from '../../api/client';
 import { Dialog } from '../../ui/Dialog';
 import { Choice } from '../../ui/Field';
 import { useDone } from '../Journal/DoneContext';
-import { primaryActs } from './lineActs';
+import { batchChoice } from './lineActs';
 
 type What = 'water' | 'feed';
 
 const words: Record<What, string> = { water: 'Watered', feed: 'Fed as offered' };
 
 const linesFor = (lines: readonly RoundLine[], what: What) =>
-  lines.filter((line) => line.act === what && (what === 'water' || line.offer !== null));
+  lines.filter((line) => line.act === what && batchChoice(line, what) !== undefined);
 
 /** Whether several lines of a shelf can be logged in one go. */
 export const canBatch = (lines: readonly RoundLine[]): boolean =>
@@ -43,11 +43,10 @@ export function ShelfBatch({
     setLeft(next);
   };
   const log = async () => {
-    const acts = chosen.flatMap((line) => {
-      const act = primaryActs(line)[0]?.act;
-      return act === undefined ? [] : [{ stockId: line.stockId, act }];
-    });
-    if (await logMany(acts, `${shelf}: ${words[what].toLowerCase()}, ${acts.length} enclosures`)) {
+    const acts = chosen.flatMap((line) =>
+      (batchChoice(line, what)?.acts ?? []).map((act) => ({ stockId: line.stockId, act })),
+    );
+    if (await logMany(acts, `${shelf}: ${words[what].toLowerCase()}, ${chosen.length} enclosures`)) {
       onClose();
     }
   };

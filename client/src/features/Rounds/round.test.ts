@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { RoundLine, RoundView, Schemas } from '../../api/client';
-import { primaryActs, refusals } from './lineActs';
+import { batchChoice, primaryChoices, refusals } from './lineActs';
 import { byShelf, goOnFrom } from './shelves';
 
 const offer: Schemas['MealOffer'] = {
@@ -26,7 +26,10 @@ const line = (changed: Partial<RoundLine>): RoundLine => ({
   do: 'Offer 2 pre-killed small crickets',
   detail: '',
   offer,
+  mind: [],
+  choices: [],
   preyIn: null,
+  outAt: null,
   vials: null,
   seconds: 60,
   hazard: null,
@@ -35,45 +38,57 @@ const line = (changed: Partial<RoundLine>): RoundLine => ({
   ...changed,
 });
 
-describe('acts of a line', () => {
-  it('feed exactly what was offered', () => {
-    expect(primaryActs(line({}))[0]).toMatchObject({
-      key: 'f',
-      act: { kind: 'offered', feederId: 'cricket', count: 2, preparation: 'preKilled', outcome: 'eaten' },
-    });
-    expect(refusals(line({})).map((r) => r.act.kind === 'offered' && r.act.outcome)).toEqual([
-      'battedAway',
-      'fled',
-      'killedAndLeft',
-      'notSeen',
-    ]);
+const eaten: RoundLine['choices'][number]['acts'][number] = {
+  kind: 'offered',
+  feederId: 'cricket',
+  sizeClassId: 'small',
+  count: 2,
+  preparation: 'preKilled',
+  outcome: 'eaten',
+  leftIn: null,
+  untaken: null,
+};
+
+const visit: RoundLine['choices'] = [
+  {
+    key: 'f',
+    label: 'Watered and fed',
+    brief: 'Fed',
+    acts: [{ kind: 'watered', water: 'dish' }, eaten],
+    isRefusal: false,
+  },
+  {
+    key: 'w',
+    label: 'Water only',
+    brief: 'Water',
+    acts: [{ kind: 'watered', water: 'dish' }],
+    isRefusal: false,
+  },
+  {
+    key: '1',
+    label: 'Batted it away',
+    brief: 'Batted',
+    acts: [{ ...eaten, outcome: 'battedAway' }],
+    isRefusal: true,
+  },
+];
+
+describe('what a line offers', () => {
+  const fed = line({ choices: visit });
+
+  it('is what the server says: the obvious first, refusals apart', () => {
+    expect(primaryChoices(fed).map((c) => c.key)).toEqual(['f', 'w']);
+    expect(refusals(fed).map((c) => c.key)).toEqual(['1']);
   });
 
-  it('cannot feed while the size is unknown', () => {
-    expect(primaryActs(line({ offer: null }))).toEqual([]);
-    expect(refusals(line({ offer: null }))).toEqual([]);
-  });
+  it('of a visit is water first, then food', () =>
+    expect(primaryChoices(fed)[0]?.acts.map((act) => act.kind)).toEqual(['watered', 'offered']));
 
-  it('give water the way the line says', () => {
-    expect(primaryActs(line({ act: 'water', do: 'Fill the water dish' }))[0]?.act).toEqual({
-      kind: 'watered',
-      water: 'dish',
-    });
-    expect(primaryActs(line({ act: 'water', do: 'Mist: drops to drink' }))[0]?.act).toEqual({
-      kind: 'watered',
-      water: 'mist',
-    });
+  it('for a whole shelf is its food or its water', () => {
+    expect(batchChoice(fed, 'feed')?.key).toBe('f');
+    expect(batchChoice(fed, 'water')?.key).toBe('w');
+    expect(batchChoice(line({}), 'feed')).toBeUndefined();
   });
-
-  it.each([
-    ['removeLeftovers', ['x']],
-    ['checkFangs', ['b', 'n']],
-    ['lookForMolt', []],
-    ['help', ['w']],
-    ['none', []],
-  ] as const)('of %s have the keys %s', (act, keys) =>
-    expect(primaryActs(line({ act })).map((p) => p.key)).toEqual(keys),
-  );
 });
 
 const done = (place: string): RoundView['done'][number] => ({
@@ -110,6 +125,7 @@ const round: RoundView = {
   chores: [],
   kit: [],
   pace: [],
+  waterUnknown: [],
 };
 
 describe('byShelf', () => {
@@ -120,6 +136,18 @@ describe('byShelf', () => {
     });
     expect(shelves[0]?.code).toBe('Out first');
     expect(shelves[0]?.rows.map((r) => r.place)).toEqual(['A2·02']);
+  });
+
+  it('puts what comes out at an hour still to come behind the last shelf', () => {
+    const late = line({
+      stockId: '9',
+      place: 'B1·02',
+      act: 'removeLeftovers',
+      outAt: '2026-11-24T00:30:00Z',
+    });
+    const shelves = byShelf({ ...round, lines: [...round.lines, late] });
+    expect(shelves.at(-1)?.code).toBe('Later');
+    expect(shelves.at(-1)?.rows.map((r) => r.place)).toEqual(['B1·02']);
   });
 
   it('walks in the order of the server, with what is done in its place and the hushed apart', () => {

@@ -24,16 +24,21 @@ const slotOf = (place: string): number => Number(place.split('·')[1] ?? 0);
 /** What must come out before anything else is walked to. */
 export const leftoversFirst = 'Out first';
 
+/** What comes out at an hour still to come; it stands behind the last shelf. */
+export const laterTonight = 'Later';
+
 /** The round by shelf, in the walking order that the server gives; leftovers stand before the first shelf. */
 export function byShelf(round: RoundView): Shelf[] {
-  const first: Shelf = {
-    code: leftoversFirst,
+  const apart = (code: string): Shelf => ({
+    code,
     quarantine: false,
     note: '',
     rows: [],
     passBy: [],
     resting: 0,
-  };
+  });
+  const first = apart(leftoversFirst);
+  const later = apart(laterTonight);
   const shelves = new Map<string, Shelf>(
     round.shelves.map((s) => [
       s.code,
@@ -52,7 +57,8 @@ export function byShelf(round: RoundView): Shelf[] {
     if (line.state !== 'due') {
       shelf?.passBy.push(line);
     } else {
-      (line.act === 'removeLeftovers' ? first : shelf)?.rows.push({ kind: 'due', place: line.place, line });
+      const section = line.outAt !== null ? later : line.act === 'removeLeftovers' ? first : shelf;
+      section?.rows.push({ kind: 'due', place: line.place, line });
     }
   }
   round.done.forEach((done) =>
@@ -62,7 +68,7 @@ export function byShelf(round: RoundView): Shelf[] {
     shelf.rows.sort((a, b) => slotOf(a.place) - slotOf(b.place));
   }
   const walk = [...shelves.values()].filter((s) => s.rows.length > 0 || s.passBy.length > 0 || s.resting > 0);
-  return first.rows.length > 0 ? [first, ...walk] : walk;
+  return [...(first.rows.length > 0 ? [first] : []), ...walk, ...(later.rows.length > 0 ? [later] : [])];
 }
 
 /** Where to go on after a break: the first line to do after the enclosure at which the round was left. */

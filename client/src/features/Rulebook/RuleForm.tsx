@@ -4,6 +4,7 @@ import { usePreviewOverride, useSetOverride } from '../../api/queries';
 import { Dialog } from '../../ui/Dialog';
 import { Choice, FormError, TextField } from '../../ui/Field';
 import { parseValue, partsOf, RuleValue } from './RuleValue';
+import { newId } from '../../ui/newId';
 
 type Scope = Schemas['OverrideScope'];
 
@@ -31,7 +32,7 @@ export function RuleForm({ target, onClose, onSaved = onClose }: RuleFormProps) 
   const [scope, setScope] = useState<Scope>(target.scope);
   const [parts, setParts] = useState(() => partsOf(line.value));
   const [remark, setRemark] = useState('');
-  const [id] = useState(() => crypto.randomUUID());
+  const [id] = useState(() => newId());
   const preview = usePreviewOverride();
   const save = useSetOverride();
   const value = parseValue(parts, line.form);

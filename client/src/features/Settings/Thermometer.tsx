@@ -4,32 +4,47 @@ import { useAddReading, useClimate } from '../../api/queries';
 import { dayDate } from '../../ui/dates';
 import { FormError, TextField } from '../../ui/Field';
 
-/** Temperatures read off by hand: waits are counted by warmth. */
+/** Temperatures and humidities read off by hand: waits are counted by warmth, mistings by how dry it is. */
 export function Thermometer() {
   const readings = useClimate().data ?? [];
   const add = useAddReading();
   const [celsius, setCelsius] = useState('');
+  const [humidity, setHumidity] = useState('');
   const [zone, setZone] = useState('');
-  const [problem, setProblem] = useState<string>();
+  const [problem, setProblem] = useState<{ celsius?: string; humidity?: string }>({});
   const refusal = add.error instanceof Refusal ? add.error : null;
   const submit = (event: SubmitEvent) => {
     event.preventDefault();
     const temperatureC = Number(celsius.replace(',', '.'));
+    const read = humidity.trim() === '' ? null : Number(humidity.replace(',', '.'));
     if (celsius.trim() === '' || !Number.isFinite(temperatureC)) {
-      setProblem('Write a number in °C.');
+      setProblem({ celsius: 'Write a number in °C.' });
       return;
     }
-    setProblem(undefined);
-    add.mutate({ temperatureC, relativeHumidity: null, zone }, { onSuccess: () => setCelsius('') });
+    if (read !== null && !Number.isFinite(read)) {
+      setProblem({ humidity: 'Write a number from 0 to 100, or leave it empty.' });
+      return;
+    }
+    setProblem({});
+    add.mutate(
+      { temperatureC, relativeHumidity: read, zone },
+      {
+        onSuccess: () => {
+          setCelsius('');
+          setHumidity('');
+        },
+      },
+    );
   };
   return (
     <section aria-labelledby="warmth" className="mx-auto w-full max-w-[760px] px-6 pb-10 max-sm:px-4">
       <h2 id="warmth" className="border-t border-line pt-4 text-22">
-        Warmth
+        Warmth and humidity
       </h2>
       <p className="mt-1 mb-3 max-w-[62ch] text-13 text-muted">
         Animals live faster when it is warm. With temperatures read off every few days the waits for molts and
-        pupae are counted by warmth instead of by the calendar.
+        pupae are counted by warmth instead of by the calendar. A hygrometer read off beside the thermometer
+        moves the mistings: sooner in dry air, later in damp air.
       </p>
       <form onSubmit={submit} noValidate className="flex flex-wrap items-end gap-4">
         <div className="w-40">
@@ -37,8 +52,17 @@ export function Thermometer() {
             label="Temperature now, °C"
             inputMode="decimal"
             value={celsius}
-            error={problem ?? refusal?.for('temperatureC')}
+            error={problem.celsius ?? refusal?.for('temperatureC')}
             onChange={setCelsius}
+          />
+        </div>
+        <div className="w-40">
+          <TextField
+            label="Humidity, %, if read"
+            inputMode="decimal"
+            value={humidity}
+            error={problem.humidity ?? refusal?.for('relativeHumidity')}
+            onChange={setHumidity}
           />
         </div>
         <div className="w-52">
@@ -60,7 +84,9 @@ export function Thermometer() {
             <span className="text-muted">
               {dayDate(r.at.slice(0, 10))} {r.zone}
             </span>{' '}
-            <b className="font-semibold">{r.temperatureC} °C</b>
+            <b className="font-semibold">
+              {r.temperatureC} °C{r.relativeHumidity === null ? '' : `, ${r.relativeHumidity} %`}
+            </b>
           </li>
         ))}
       </ul>

@@ -2,7 +2,7 @@ import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
 import { useMakeSitterLink, useSitterLinks, useWithdrawSitterLink } from '../../api/accessQueries';
 import { useNightline } from '../../api/queries';
-import { fromDays, shortDate, toDays } from '../../ui/dates';
+import { dateRange, fromDays, toDays } from '../../ui/dates';
 import { Check, Field, FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
 
@@ -45,8 +45,7 @@ function Links({ links, tonight }: { links: readonly Schemas['SitterLinkView'][]
           {links.map((link) => (
             <li key={link.id} className="flex items-center gap-3 border-t border-line py-1.5">
               <span className="min-w-0 flex-1">
-                <b className="font-semibold">{link.name}</b>, {shortDate(link.from, tonight)} –{' '}
-                {shortDate(link.to, tonight)}
+                <b className="font-semibold">{link.name}</b>, {dateRange(link.from, link.to, tonight)}
                 <small className="block text-13 text-muted">
                   {link.open ? 'open tonight' : 'not open yet'}
                   {link.twoPeople ? ' · two people for dangerous venom' : ' · dangerous venom left shut'}

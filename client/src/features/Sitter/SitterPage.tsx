@@ -9,6 +9,7 @@ import { Field, FormError } from '../../ui/Field';
 import { Lantern } from '../../ui/Lantern';
 import { Waiting } from '../../ui/Waiting';
 import { hazardWord } from '../Stock/words';
+import { newId } from '../../ui/newId';
 
 /** What somebody who minds the room sees: tonight's safe acts, what to leave shut, whom to call. */
 export function SitterPage() {
@@ -32,7 +33,7 @@ function Sheet({ view, secret }: SheetProps) {
   const [wrong, setWrong] = useState<{ stockId: string; name: string } | null>(null);
   const { sheet } = view;
   const send = (stockId: string, what: Schemas['SitterTick']) =>
-    tick.mutate({ id: crypto.randomUUID(), stockId, tick: what, remark: '' });
+    tick.mutate({ id: newId(), stockId, tick: what, remark: '' });
   return (
     <>
       <header>
@@ -122,7 +123,7 @@ function Sheet({ view, secret }: SheetProps) {
           busy={tick.isPending}
           onSend={(remark) =>
             tick.mutate(
-              { id: crypto.randomUUID(), stockId: wrong.stockId, tick: 'looksWrong', remark },
+              { id: newId(), stockId: wrong.stockId, tick: 'looksWrong', remark },
               { onSuccess: () => setWrong(null) },
             )
           }

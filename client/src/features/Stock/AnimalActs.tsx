@@ -15,9 +15,27 @@ export function AnimalActs({ animal }: { animal: AnimalView }) {
   const [more, setMore] = useState(false);
   const name = animal.details.nickname;
   const food = animal.hush.find((line) => line.act === 'feedDead');
-  const hushed = food?.verdict === 'never';
+  const hushed = food?.verdict === 'never' || animal.meal.value.eatsNothing;
   const feed = () => (hushed ? setAsking(true) : setForm('offered'));
-  const water = () => quick(animal.stockId, name, { kind: 'watered', water: 'dish' });
+  // Water as it is given to this animal, what is due first; a tube is looked at, and some are given none.
+  const clocks = animal.water.value.clocks;
+  const tube = clocks.some((clock) => clock.way === 'tube');
+  const kinds = clocks.flatMap((clock) =>
+    clock.kind !== null && clock.due <= animal.tonight ? [clock.kind] : [],
+  );
+  const first = clocks.flatMap((clock) => clock.kind ?? [])[0];
+  const water = () => {
+    if (tube) {
+      setForm('tubeSeen');
+    } else if (first !== undefined) {
+      const given = kinds.length > 0 ? [...new Set(kinds)] : [first];
+      quick(
+        animal.stockId,
+        name,
+        given.map((kind) => ({ kind: 'watered' as const, water: kind })),
+      );
+    }
+  };
   useKeys({
     f: feed,
     w: water,
@@ -30,9 +48,12 @@ export function AnimalActs({ animal }: { animal: AnimalView }) {
       <button type="button" className="act" onClick={() => setForm('signSeen')}>
         <kbd>S</kbd>Sign seen
       </button>
-      <button type="button" className="act" onClick={water}>
-        <kbd>W</kbd>Water
-      </button>
+      {clocks.length > 0 && (
+        <button type="button" className="act" onClick={water}>
+          <kbd>W</kbd>
+          {tube ? 'Tube' : 'Water'}
+        </button>
+      )}
       <button type="button" className="act" onClick={() => setForm('molted')}>
         <kbd>M</kbd>Molted
       </button>

@@ -19,8 +19,10 @@ import { Choice, Field, FormError, TextField } from '../../ui/Field';
 import { type LengthUnit, toMm } from '../../ui/lengths';
 import { Waiting } from '../../ui/Waiting';
 import { FamilyFields } from './FamilyFields';
+import { KnownFields } from './KnownFields';
 import { fresh, instarHint, readMolts, textOf, unreadable } from './animalDraft';
 import { bodyParts } from '../Journal/acts';
+import { newId } from '../../ui/newId';
 
 const other = 'other';
 
@@ -71,7 +73,7 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
   const add = useAddStock();
   const change = useChangeStock();
   // The ids are made once, so that sending the form twice adds one animal.
-  const [ids] = useState(() => ({ stock: crypto.randomUUID(), entry: crypto.randomUUID() }));
+  const [ids] = useState(() => ({ stock: newId(), entry: newId() }));
   const [details, setDetails] = useState<StockDetails>(animal?.details ?? fresh(rules, tonight));
   const [place, setPlace] = useState(animal?.place ?? '');
   const [molts, setMolts] = useState(textOf(details.moltsAtArrival));
@@ -158,6 +160,7 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
                   set({
                     group: e.target.value,
                     speciesId: first?.id ?? null,
+                    known: null,
                     kind: colonial ? 'colony' : details.kind === 'colony' ? 'specimen' : details.kind,
                   });
                 }}
@@ -179,8 +182,8 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
                 onChange={(e) =>
                   set(
                     e.target.value === other
-                      ? { speciesId: null, otherSpecies: '' }
-                      : { speciesId: e.target.value, otherSpecies: null },
+                      ? { speciesId: null, otherSpecies: '', known: null }
+                      : { speciesId: e.target.value, otherSpecies: null, known: null },
                   )
                 }
               >
@@ -286,6 +289,7 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
             onChange={(value) => set({ matureAtArrival: value === 'yes' })}
           />
         </div>
+        {details.speciesId === null && <KnownFields details={details} set={set} stages={group?.stageWords} />}
         <FamilyFields details={details} set={set} error={error} />
         {animal === null && (
           <section className="grid gap-4 border-t border-line pt-4">
@@ -309,8 +313,8 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
                 onChange={setLength}
               />
               <TextField
-                label="Last molt since it came"
-                hint="Leave empty if none was seen"
+                label="Last molt, if dated"
+                hint="Also one from before it came"
                 error={error('lastMoltOn')}
 
                 type="date"

@@ -16,6 +16,10 @@ const spiders: Group = {
   waits: [],
   colonial: false,
   holdsWithForelegs: false,
+  waterWays: [],
+  conditionByEye: true,
+  winters: false,
+  sexing: [],
 };
 
 const details: StockDetails = {

@@ -2,7 +2,7 @@ import { Popover } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import type { StockOrder } from '../../api/roomQueries';
-import { dayDate, shortDate } from '../../ui/dates';
+import { dateRange, dayDate, shortDate } from '../../ui/dates';
 import { Lantern } from '../../ui/Lantern';
 import { stageWord } from './words';
 
@@ -166,7 +166,7 @@ function awaited(s: Line, tonight: string): string {
     return s.kind === 'colony' ? '–' : 'no more molts';
   }
   const { kind, label, from, to } = s.awaited;
-  const window = `${shortDate(from, tonight)} – ${shortDate(to, tonight)}`;
+  const window = dateRange(from, to, tonight);
   return kind === 'molt' ? window : `${label} ${window}`;
 }
 
@@ -174,4 +174,7 @@ const departureWord: Record<Schemas['DepartureKind'], string> = {
   died: 'died',
   sold: 'sold',
   givenAway: 'given away',
+  escaped: 'escaped',
+  released: 'released',
+  lost: 'lost',
 };

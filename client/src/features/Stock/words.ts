@@ -6,6 +6,7 @@ export const stageWord: Record<Schemas['Stage'], string> = {
   subAdult: 'sub-adult',
   adult: 'adult',
   pupa: 'pupa',
+  egg: 'eggs',
 };
 
 export const partWord: Record<Schemas['BodyPart'], string> = {
@@ -24,6 +25,8 @@ export const instarName = (animal: AnimalView, instar: number): string =>
   animal.growth.value?.instarsAreKnown === true ? `${animal.instarMark}${instar}` : `${instar}.`;
 
 export const hazardWord: Record<NonNullable<Schemas['Hazard']>, string> = {
+  unknown: 'Venom not known: counts as dangerous, two people for every open lid',
+  none: '',
   irritantHairs: 'Irritant hairs: gloves, no face over the tub',
   painfulSting: 'Stings',
   medicallySignificant: 'Dangerous venom: two people for every open lid, no bare hands',

@@ -1,0 +1,97 @@
+import { useCallback, useEffect, useEffectEvent, useLayoutEffect, useRef, useState } from 'react';
+import type { RoundLine, RoundView } from '../../api/client';
+import { goOnFrom } from './shelves';
+
+/** A press this soon after the light moved by itself was meant for where it stood before. */
+export const settleMs = 500;
+
+/** Where the light stood and how far the page was scrolled when the round was left; it lasts as long as the tab. */
+let left: { night: string; stockId: string | null; scroll: number } | null = null;
+
+const scroller = () => document.getElementById('main');
+
+/** What stands in the light: an enclosure and what it asks for. */
+const standsAt = (line: RoundLine | undefined) =>
+  line === undefined ? '' : `${line.stockId} ${line.act} ${line.do}`;
+
+/** The line in the light, as the keeper walks and as lines come and go. */
+export function useLight(round: RoundView, due: readonly RoundLine[]) {
+  const remembered = left?.night === round.night ? left : null;
+  const [chosen, setChosen] = useState<string | null>(remembered?.stockId ?? null);
+  // After an act the same enclosure stays chosen while it needs more; else the walk goes on from where it was.
+  const [position, setPosition] = useState(() => goOnFrom(round, due));
+  const found = due.findIndex((line) => line.stockId === chosen);
+  const at = found >= 0 ? found : Math.min(position, Math.max(0, due.length - 1));
+  const selected = due[at];
+  const here = standsAt(selected);
+
+  // The moment at which the light last moved; a step of the keeper's own by key needs no time to settle.
+  const moved = useRef({ at: 0, here, byKey: false });
+  useLayoutEffect(() => {
+    if (moved.current.here !== here) {
+      moved.current = { at: performance.now(), here, byKey: moved.current.byKey };
+    }
+  }, [here]);
+
+  /** Whether a press may count: not in the half second after the light moved under the finger. */
+  const settled = useCallback(
+    (how: 'key' | 'pointer') =>
+      performance.now() - moved.current.at >= settleMs || (how === 'key' && moved.current.byKey),
+    [],
+  );
+
+  // The lit line never leaves the screen, whatever moved the light.
+  const first = useRef(true);
+  const stockId = selected?.stockId;
+  useLayoutEffect(() => {
+    const main = scroller();
+    if (first.current && remembered !== null && main !== null) {
+      main.scrollTop = remembered.scroll;
+    }
+    if (first.current && remembered === null && round.left === null) {
+      first.current = false;
+      return;
+    }
+    first.current = false;
+    if (stockId !== undefined) {
+      document.getElementById(`line-${stockId}`)?.scrollIntoView({ block: 'nearest' });
+    }
+    // Only where the light stands decides; what was remembered is read once.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [stockId, here]);
+
+  const remember = useEffectEvent(() => {
+    left = { night: round.night, stockId: stockId ?? null, scroll: scroller()?.scrollTop ?? 0 };
+  });
+  useEffect(() => {
+    const main = scroller();
+    const listen = () => remember();
+    main?.addEventListener('scroll', listen, { passive: true });
+    return () => main?.removeEventListener('scroll', listen);
+  }, []);
+  useEffect(() => remember(), [stockId]);
+
+  const select = (index: number, byKey: boolean) => {
+    const line = due[Math.max(0, Math.min(due.length - 1, index))];
+    if (line !== undefined) {
+      moved.current = { ...moved.current, byKey };
+      setChosen(line.stockId);
+      setPosition(due.indexOf(line));
+    }
+  };
+  /** The keeper logged something here: what moves the light next is no step of theirs. */
+  const acted = () => {
+    moved.current = { ...moved.current, byKey: false };
+  };
+  return { at, selected, select, settled, acted };
+}
+
+/**
+ * The round as it is shown: while a finger is down on an act nothing moves under it, and what came meanwhile is shown
+ * once it is up again.
+ */
+export function useHeld<T>(value: T): readonly [T, (down: boolean) => void] {
+  const [held, setHeld] = useState<{ value: T } | null>(null);
+  const hold = (down: boolean) => setHeld(down ? { value } : null);
+  return [held === null ? value : held.value, hold];
+}
