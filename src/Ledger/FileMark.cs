@@ -26,7 +26,13 @@ internal sealed class FileMark(LedgerFile file)
     private string Marker => Path.Combine(Folder, "lantern-room.txt");
 
     /// <summary>Forgets the room that was here: it was set aside on purpose.</summary>
-    public void Forget() => File.Delete(Marker);
+    public void Forget()
+    {
+        if (File.Exists(Marker))
+        {
+            File.Delete(Marker);
+        }
+    }
 
     /// <summary>Refuses a file that is not a room's, or a folder whose room has gone.</summary>
     /// <param name="knowsBackups">Whether copies in the backups folder speak of a room that was here.</param>

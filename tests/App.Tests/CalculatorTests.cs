@@ -166,9 +166,36 @@ public sealed class CalculatorTests : IDisposable
     [InlineData("prey", """{"group":"snail","bodyLengthMm":10}""", "group", "Known")]
     [InlineData("prey", """{"group":"tarantula","bodyLengthMm":0}""", "bodyLengthMm", "mm")]
     [InlineData("prey", """{"group":"tarantula","bodyLengthMm":1e999}""", "bodyLengthMm", "")]
-    [InlineData("prey", """{"group":"tarantula","bodyLengthMm":20,"stage":"elder"}""", "stage", "one of sling")]
+    [InlineData("prey", """{"group":"tarantula","bodyLengthMm":20,"stage":"elder"}""", "stage", "sling (sling)")]
     public async Task Bad_input_names_field_and_range(string name, string json, string field, string says) =>
         Api.Refused(await api.SendAsync(HttpMethod.Post, $"/api/calc/{name}", json), field, says);
+
+    [Theory]
+    [InlineData("scorpion", "scorpling")]
+    [InlineData("scorpion", "sling")]
+    [InlineData("mantis", "sub-adult nymph")]
+    [InlineData("beetle", "last-instar larva")]
+    public async Task A_groups_own_stage_words_are_understood(string group, string stage)
+    {
+        var body = $$"""{"group":"{{group}}","bodyLengthMm":18,"stage":"{{stage}}"}""";
+        var answer = await api.PostAsync("/api/calc/prey", JsonNode.Parse(body)!);
+        Assert.Equal(HttpStatusCode.OK, answer.Status);
+    }
+
+    // Handbook, housing: snug and roomy; nymphs have a largest size too; larvae go by volume and number.
+    [Theory]
+    [InlineData("""{"group":"tarantula","legSpanMm":130}""", "minWidthMm", 195)]
+    [InlineData("""{"group":"tarantula","legSpanMm":130}""", "minHeightMm", 130)]
+    [InlineData("""{"group":"tarantula","legSpanMm":100,"school":"roomy"}""", "minWidthMm", 300)]
+    [InlineData("""{"group":"mantis","bodyLengthMm":20,"stage":"nymph"}""", "maxWidthMm", 120)]
+    [InlineData("""{"group":"hermit-crab","bodyLengthMm":30,"school":"snug"}""", "substrateDepthMm", 75)]
+    [InlineData("""{"group":"moth","bodyLengthMm":60,"stage":"last-instar larva","count":1}""", "litres", 0.7)]
+    public async Task Enclosures_by_school_stage_and_number(string json, string field, double value)
+    {
+        var (status, body) = await api.PostAsync("/api/calc/container", JsonNode.Parse(json)!);
+        Assert.Equal(HttpStatusCode.OK, status);
+        Assert.Equal(value, body!["result"]![field]!.GetValue<double>(), 1e-9);
+    }
 
     [Fact]
     public async Task An_unknown_calculator_is_not_found() =>

@@ -11,7 +11,7 @@ public sealed class DemoRoomTests
         using var app = new LanternFactory(demo: true);
         using var api = new Api(app);
         var stock = await api.StockAsync();
-        Assert.InRange(stock.Count, 45, 65);
+        Assert.InRange(stock.Count, 55, 75);
         Assert.Equal(9, stock.Select(s => s!["group"]!.GetValue<string>()).Distinct().Count());
         var phases = stock.Select(s => s!["phaseWord"]!.GetValue<string>()).ToHashSet();
         Assert.Superset(
@@ -26,6 +26,11 @@ public sealed class DemoRoomTests
                 "fangs unchecked",
                 "buried",
                 "founding",
+                "sealed in",
+                "eggs",
+                "pupa",
+                "brooding",
+                "wintering",
             },
             phases
         );

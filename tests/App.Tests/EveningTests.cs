@@ -147,6 +147,7 @@ public sealed class EveningTests : IDisposable
         var version = (await api.GetAsync($"/api/stock/{id}"))["version"]!.GetValue<long>();
         var details = Api.Details();
         details["acquiredOn"] = "2026-06-01";
+        details["hatchedOn"] = "2026-05-20";
         var change = new JsonObject
         {
             ["entryId"] = Guid.NewGuid().ToString(),
@@ -156,8 +157,33 @@ public sealed class EveningTests : IDisposable
         };
         Api.Refused(
             await api.SendAsync(HttpMethod.Put, $"/api/stock/{id}", change.ToJsonString()),
-            "details.acquiredOn",
+            "details.hatchedOn",
             "first molt"
+        );
+    }
+
+    // Handbook, molting: a molt from before it came is history like any other and starts the clocks.
+    [Fact]
+    public async Task A_bought_animal_brings_its_molt_and_its_last_meal_with_it()
+    {
+        var body = Api.New();
+        body["details"]!["acquiredOn"] = "2026-11-20";
+        body["details"]!["moltsAtArrival"] = 5;
+        body["lastMoltOn"] = "2026-10-01";
+        var id = await api.AddAsync(body);
+        await api.LogAsync(id, Api.Offer("eaten", "cricket"), foundOn: "2026-11-10");
+        var animal = await api.GetAsync($"/api/stock/{id}");
+        Assert.Equal("2026-10-01", animal["lastMolt"]!.GetValue<string>());
+        Assert.Equal("2026-11-10", animal["meal"]!["value"]!["lastMeal"]!.GetValue<string>());
+        // The molt is one of the five that it had behind it, not a sixth.
+        Assert.Equal("i6", animal["instar"]!.GetValue<string>());
+        Api.Refused(
+            await api.PostAsync(
+                $"/api/stock/{id}/journal",
+                Api.Log(Api.Act("watered", ("water", "dish")), "2026-11-10", null)
+            ),
+            "when.to",
+            "before the day it came"
         );
     }
 

@@ -30,7 +30,8 @@ internal sealed class LifeWriter
         double carapaceMm,
         int count = 1,
         bool mature = false,
-        StockKind? kind = null
+        StockKind? kind = null,
+        string? otherSpecies = null
     )
     {
         (this.room, this.random, this.arrived, this.carapaceMm) = (room, random, arrived, carapaceMm);
@@ -40,8 +41,8 @@ internal sealed class LifeWriter
         var details = new StockDetails(
             kind ?? (count > 1 ? StockKind.Brood : StockKind.Specimen),
             profile.Group,
-            species,
-            null,
+            otherSpecies is null ? species : null,
+            otherSpecies,
             name,
             sex,
             room.Tonight.AddDays(-arrived),

@@ -26,7 +26,7 @@ internal static class NetLoft
     public static RoomFile Write(Room room)
     {
         var (simulated, climate) = new SimulatedRacks(room).Write();
-        var lives = ByHand(room).Concat(simulated).Select(l => l.Entries).ToList();
+        var lives = ByHand(room).Concat(DemoCases.Write(room)).Concat(simulated).Select(l => l.Entries).ToList();
         var entries = lives.SelectMany(l => l).Concat(DemoHousing.House(lives, room)).ToList();
         return new RoomFile(
             RoomFile.FormatName,
@@ -104,8 +104,7 @@ internal static class NetLoft
                 .Fed(21, "roach-nymph", "medium", OfferOutcome.BattedAway, false)
                 .Fed(14, "roach-nymph", "medium", OfferOutcome.Fled, false)
                 .Sign(9, "dark-under-hair")
-                .Sign(7, "sluggish")
-                .At(2, new Looked()),
+                .Sign(7, "sluggish"),
             // A live cricket left in since last night, refused before.
             animal("A1·03", "Cockle", Darlingi, Sex.Unknown, 300, 5, 5.6)
                 .Molted(214, 88)

@@ -52,7 +52,7 @@ internal sealed partial class SimulatedRacks
                 ago -= random.Between(25, 110);
             }
 
-            life.Watered(1);
+            life.Watered(1, WaterKind.Pools);
         }
     }
 
@@ -148,7 +148,7 @@ internal sealed partial class SimulatedRacks
                 }
             }
 
-            life.Watered(2);
+            life.At(2, new TubeSeen(TubeWater.Full));
         }
     }
 
@@ -174,7 +174,7 @@ internal sealed partial class SimulatedRacks
                 continue;
             }
 
-            life.Watered(1);
+            life.Watered(1, WaterKind.Mist);
         }
     }
 
@@ -182,10 +182,10 @@ internal sealed partial class SimulatedRacks
     {
         Begin("Pill box", "armadillidium-vulgare", "C", Sex.Unknown, 400, null, kind: StockKind.Colony, count: 60)
             .At(2, new Offered("leaf-litter", "one", 1, Preparation.Fresh, OfferOutcome.Eaten))
-            .Watered(1);
+            .Watered(1, WaterKind.Damp);
         Begin("Powder box", "porcellionides-pruinosus", "C", Sex.Unknown, 300, null, kind: StockKind.Colony, count: 200)
             .At(1, new Offered("leaf-litter", "one", 1, Preparation.Fresh, OfferOutcome.Eaten))
-            .Watered(2);
+            .Watered(2, WaterKind.Damp);
         Begin("Bronze", "carabus-nemoralis", "C", Sex.Female, 90, null, mature: true)
             .At(4, new Offered("mealworm", "small", 1, Preparation.Live, OfferOutcome.Eaten))
             .Watered(1);

@@ -1,0 +1,93 @@
+using Husbandry.Journal;
+using Husbandry.Rounds;
+using Husbandry.Stock;
+using Husbandry.Vigils;
+
+namespace App.Demo;
+
+/// <summary>Rack E of the demo room: one of each kind of care that the other racks do not show, all invented.</summary>
+internal static class DemoCases
+{
+    private const int Seed = 20261126;
+
+    public static IEnumerable<LifeWriter> Write(Room room)
+    {
+        var random = new Random(Seed);
+        LifeWriter Life(
+            string place,
+            string name,
+            string species,
+            int arrived,
+            int? molts = null,
+            bool mature = false,
+            int count = 1,
+            StockKind? kind = null,
+            Sex sex = Sex.Unknown,
+            string? other = null
+        ) => new(room, random, place, name, species, sex, arrived, molts, 1, count, mature, kind, other);
+
+        return
+        [
+            // Six crabs in one tank, one of them buried: the rest go on eating.
+            Life("E1·01", "Reef", "coenobita-rugosus", 220, count: 6)
+                .At(9, new Began(VigilKind.Surfacing, 1))
+                .At(1, Fresh("crab-mix"))
+                .Watered(1, WaterKind.Pools),
+            // Its weeks of cold are done, and it is still in the cold.
+            Life("E1·02", "Sail", "saturnia-pyri", 260, 4)
+                .At(150, new Began(VigilKind.Emergence))
+                .At(104, new Chilled(true))
+                .Watered(12, WaterKind.Mist),
+            // Eggs, kept as such.
+            Life("E1·03", "Loft eggs", "samia-ricini", 9, count: 40).At(8, new Began(VigilKind.Hatching)),
+            // Full grown: its next molt makes the pupa.
+            Life("E1·04", "Thole", "samia-ricini", 30, 4).At(1, Fresh("fresh-leaves")),
+            // Adults that do not feed, and adults that take nectar.
+            Life("E1·05", "Gull", "samia-ricini", 4, mature: true, sex: Sex.Female),
+            Life("E1·06", "Flare", "papilio-machaon", 5, mature: true).At(1, Fresh("nectar")),
+            // A lone queen whose founding nobody wrote down, one who must be fed, and one in her winter.
+            Life("E1·07", "Anchor", "lasius-niger", 40, mature: true, sex: Sex.Female)
+                .At(22, new TubeSeen(TubeWater.Full)),
+            Life("E1·08", "Skipper", "manica-rubida", 60, mature: true, sex: Sex.Female)
+                .At(4, Fresh("cut-insect"))
+                .At(4, Fresh("sugar-water"))
+                .At(4, new TubeSeen(TubeWater.Full)),
+            Life("E2·01", "Frost", "lasius-niger", 90, mature: true, sex: Sex.Female)
+                .At(20, new Chilled(true))
+                .At(6, new TubeSeen(TubeWater.Full)),
+            // Not in the rulebook: counts as dangerous until somebody says otherwise.
+            Life("E2·02", "Stranger", "heterometrus-silenus", 50, other: "Scorpion, not yet named")
+                .Measured(40, BodyPart.Body, 38)
+                .Fed(16, "cricket", "medium", OfferOutcome.Eaten)
+                .Watered(1),
+            // Sealed in, and nothing else on record.
+            Life("E2·03", "Hatch", "ceratogyrus-darlingi", 300, 6)
+                .Measured(200, BodyPart.LegSpan, 64)
+                .Fed(24, "roach-nymph", "small", OfferOutcome.Eaten)
+                .Watered(2)
+                .Sign(12, "burrow-sealed"),
+            // About to molt hanging: nothing at all.
+            Life("E2·04", "Boom", "hierodula-membranacea", 80, 5)
+                .Measured(20, BodyPart.Body, 42)
+                .Fed(4, "house-fly", "one", OfferOutcome.Eaten)
+                .Watered(1, WaterKind.Mist)
+                .Sign(1, "stops-striking")
+                .Sign(0, "hangs-still"),
+            // Seen very full, never measured across.
+            Life("E2·05", "Puffin", "tliltocatl-vagans", 260, 6, sex: Sex.Female)
+                .Measured(100, BodyPart.LegSpan, 58)
+                .Fed(16, "roach-nymph", "small", OfferOutcome.Eaten)
+                .Watered(2)
+                .At(1, new ConditionSeen(BodyCondition.VeryFull)),
+            // A box of caterpillars on soft leaf.
+            Life("E2·06", "Fennel box", "papilio-machaon", 14, 2, count: 18).At(1, Fresh("fresh-leaves")),
+            // A messy eater, fed last night.
+            Life("E2·07", "Brass", "carabus-nemoralis", 70, mature: true)
+                .Measured(60, BodyPart.Body, 24)
+                .Fed(1, "mealworm", "small", OfferOutcome.Eaten)
+                .Watered(1),
+        ];
+    }
+
+    private static Offered Fresh(string food) => new(food, "one", 1, Preparation.Fresh, OfferOutcome.Eaten);
+}
