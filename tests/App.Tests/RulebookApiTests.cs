@@ -160,7 +160,15 @@ public sealed class RulebookApiTests : IDisposable
     [Fact]
     public async Task Every_guided_reading_ends_within_three_questions_and_never_says_to_dig()
     {
-        var cases = (await api.GetAsync("/api/guide")).AsArray();
+        var groups = (await api.GetAsync("/api/rulebook"))["groups"]!.AsArray().Select(g => g!["id"]!.GetValue<string>());
+        var cases = new List<JsonNode?>();
+        foreach (var group in groups)
+        {
+            var own = (await api.GetAsync($"/api/guide/{group}")).AsArray();
+            Assert.NotEmpty(own);
+            cases.AddRange(own);
+        }
+
         // What the trade is asked about most; common practice, no published source.
         Assert.Superset(
             new HashSet<string>
@@ -171,14 +179,18 @@ public sealed class RulebookApiTests : IDisposable
                 "sealed-in",
                 "buried",
                 "hanging-still",
+                "no-strike",
                 "stuck",
+                "crooked",
                 "pale-limp",
                 "not-eating",
                 "lost-leg",
                 "dark-patch",
+                "no-eggs",
             },
             cases.Select(c => c!["id"]!.GetValue<string>()).ToHashSet()
         );
+        Assert.Equal(HttpStatusCode.NotFound, (await api.SendAsync(HttpMethod.Get, "/api/guide/dragon")).Status);
         foreach (var outcome in cases.SelectMany(c => c!["outcomes"]!.AsArray()))
         {
             Assert.NotEqual("", outcome!["ask"]!.GetValue<string>());

@@ -76,11 +76,17 @@ export function useAddReading() {
   });
 }
 
-export const useGuide = () =>
+export const useGuide = (group: string) =>
   useQuery({
-    queryKey: ['guide'],
-    queryFn: () => take(api.GET('/api/guide')),
-    staleTime: Number.POSITIVE_INFINITY,
+    queryKey: ['guide', group],
+    queryFn: () => take(api.GET('/api/guide/{group}', { params: { path: { group } } })),
+  });
+
+/** The guide for one animal: with its figures, and without asking what is known of it. */
+export const useGuideOf = (id: string) =>
+  useQuery({
+    queryKey: ['animal', id, 'guide'],
+    queryFn: () => take(api.GET('/api/stock/{id}/guide', { params: { path: { id } } })),
   });
 
 export const useHonesty = () =>

@@ -100,7 +100,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/guide": {
+    "/api/guide/{group}": {
         parameters: {
             query?: never;
             header?: never;
@@ -108,6 +108,22 @@ export interface paths {
             cookie?: never;
         };
         get: operations["guide"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/{id}/guide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["guideOfAnimal"];
         put?: never;
         post?: never;
         delete?: never;
@@ -3218,8 +3234,11 @@ export interface components {
         };
         /** @description An answer and the question or outcome that it leads to. */
         GuideAnswer: {
+            /** @description The answer. */
             text: string;
+            /** @description Question or outcome. */
             to: string;
+            when?: null | components["schemas"]["GuideFact"];
         };
         /** @description A guided reading for a worried keeper: what is seen, two or three questions, what it most likely is. */
         GuideCase: {
@@ -3237,7 +3256,11 @@ export interface components {
             questions: components["schemas"]["GuideQuestion"][];
             /** @description What it can come to. */
             outcomes: components["schemas"]["GuideOutcome"][];
+            /** @description Stages in which it can be seen; all where none is named. */
+            stages?: null | components["schemas"]["Stage"][];
         };
+        /** @enum {unknown} */
+        GuideFact: "adult" | "young" | "lastStage" | "notLastStage" | "moltsLeft" | "noMoltsLeft" | "claustral" | "semiClaustral" | null;
         /** @description What it most likely is, and what to do. */
         GuideOutcome: {
             /** @description Identifier within the case. */
@@ -6540,7 +6563,9 @@ export interface operations {
         parameters: {
             query?: never;
             header?: never;
-            path?: never;
+            path: {
+                group: string;
+            };
             cookie?: never;
         };
         requestBody?: never;
@@ -6552,6 +6577,46 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["GuideCase"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    guideOfAnimal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GuideCase"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

@@ -1,4 +1,5 @@
 using Husbandry.Reasons;
+using Husbandry.Stock;
 
 namespace Husbandry.Rulebook;
 
@@ -23,6 +24,7 @@ public enum Sureness
 /// <param name="Start">First question.</param>
 /// <param name="Questions">Questions.</param>
 /// <param name="Outcomes">What it can come to.</param>
+/// <param name="Stages">Stages in which it can be seen; all where none is named.</param>
 public sealed record GuideCase(
     string Id,
     string Title,
@@ -30,14 +32,46 @@ public sealed record GuideCase(
     IReadOnlyList<string> Groups,
     string Start,
     IReadOnlyList<GuideQuestion> Questions,
-    IReadOnlyList<GuideOutcome> Outcomes
+    IReadOnlyList<GuideOutcome> Outcomes,
+    IReadOnlyList<Stage>? Stages = null
 );
 
 /// <summary>A question with its answers.</summary>
 public sealed record GuideQuestion(string Id, string Text, IReadOnlyList<GuideAnswer> Answers);
 
 /// <summary>An answer and the question or outcome that it leads to.</summary>
-public sealed record GuideAnswer(string Text, string To);
+/// <param name="Text">The answer.</param>
+/// <param name="To">Question or outcome.</param>
+/// <param name="When">What, known of the animal, gives this answer without asking.</param>
+public sealed record GuideAnswer(string Text, string To, GuideFact? When = null);
+
+/// <summary>What may be known of an animal before its keeper is asked.</summary>
+public enum GuideFact
+{
+    /// <summary>Adult.</summary>
+    Adult,
+
+    /// <summary>Not adult yet: sling, nymph or larva.</summary>
+    Young,
+
+    /// <summary>In the stage before the last molt.</summary>
+    LastStage,
+
+    /// <summary>Younger than that.</summary>
+    NotLastStage,
+
+    /// <summary>Will molt again.</summary>
+    MoltsLeft,
+
+    /// <summary>Will never molt again.</summary>
+    NoMoltsLeft,
+
+    /// <summary>A queen that founds on her reserves.</summary>
+    Claustral,
+
+    /// <summary>A queen that must be fed while she founds.</summary>
+    SemiClaustral,
+}
 
 /// <summary>What it most likely is, and what to do.</summary>
 /// <param name="Id">Identifier within the case.</param>
@@ -61,7 +95,7 @@ public sealed record GuideOutcome(
     string Source
 );
 
-/// <summary>What the guide must satisfy: every answer leads somewhere, and nowhere in a circle.</summary>
+/// <summary>What the guide must satisfy: every answer leads somewhere, nowhere in a circle, and every question decides something.</summary>
 internal static class GuideChecks
 {
     private const int MostQuestions = 3;
@@ -77,6 +111,25 @@ internal static class GuideChecks
         foreach (var sign in guide.Outcomes.SelectMany(o => o.Signs).Where(s => rules.Sign(s) is null))
         {
             yield return new Problem($"{at}.signs", $"No sign {sign}.");
+        }
+
+        foreach (var idle in guide.Questions.Where(q => q.Answers.Select(a => a.To).Distinct().Count() < 2))
+        {
+            yield return new Problem(
+                $"{at}.questions.{idle.Id}",
+                "Must decide something: all its answers lead to the same."
+            );
+        }
+
+        var led = guide.Questions.SelectMany(q => q.Answers).Select(a => a.To).Append(guide.Start).ToHashSet();
+        foreach (
+            var lost in guide
+                .Questions.Select(q => q.Id)
+                .Concat(guide.Outcomes.Select(o => o.Id))
+                .Where(x => !led.Contains(x))
+        )
+        {
+            yield return new Problem($"{at}.{lost}", "No answer leads to it.");
         }
 
         if (Depth(guide, guide.Start, 0) > MostQuestions)

@@ -1,6 +1,6 @@
 import { Link, useSearchParams } from 'react-router';
 import { Refusal, type Schemas } from '../../api/client';
-import { useAnimal, useGuide, useLog, useRulebook } from '../../api/queries';
+import { useAnimal, useGuide, useGuideOf, useLog, useRulebook } from '../../api/queries';
 import { Choice, FormError } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
 import { GuideDrawing } from './GuideDrawing';
@@ -12,18 +12,35 @@ type Case = Schemas['GuideCase'];
 export function GuidePage() {
   const [search] = useSearchParams();
   const animalId = search.get('animal');
+  return animalId === null ? (
+    <ForGroup group={search.get('group') ?? 'tarantula'} />
+  ) : (
+    <ForAnimal id={animalId} />
+  );
+}
+
+function ForGroup({ group }: { group: string }) {
   return (
-    <Waiting query={useGuide()} what="The guide">
-      {(cases) => (animalId === null ? <Cases cases={cases} /> : <ForAnimal cases={cases} id={animalId} />)}
+    <Waiting query={useGuide(group)} what="The guide">
+      {(cases) => <Cases cases={cases} group={group} />}
     </Waiting>
   );
 }
 
-function ForAnimal({ cases, id }: { cases: Case[]; id: string }) {
+function ForAnimal({ id }: { id: string }) {
+  const guide = useGuideOf(id);
   return (
     <Waiting query={useAnimal(id)} what="The animal">
       {(animal) => (
-        <Cases cases={cases} animal={{ id, name: animal.details.nickname, group: animal.details.group }} />
+        <Waiting query={guide} what="The guide">
+          {(cases) => (
+            <Cases
+              cases={cases}
+              group={animal.details.group}
+              animal={{ id, name: animal.details.nickname, group: animal.details.group }}
+            />
+          )}
+        </Waiting>
       )}
     </Waiting>
   );
@@ -35,11 +52,10 @@ interface Asked {
   group: string;
 }
 
-function Cases({ cases, animal }: { cases: Case[]; animal?: Asked }) {
+function Cases({ cases, group, animal }: { cases: Case[]; group: string; animal?: Asked }) {
   const groups = useRulebook().data?.groups ?? [];
   // The group, the case and the answers stand in the address, so that a reading can be sent on and gone back in.
   const [search, setSearch] = useSearchParams();
-  const group = animal?.group ?? search.get('group') ?? 'tarantula';
   const go = (changed: Record<string, string | null>) => {
     const next = new URLSearchParams(search);
     for (const [key, value] of Object.entries(changed)) {
@@ -51,11 +67,8 @@ function Cases({ cases, animal }: { cases: Case[]; animal?: Asked }) {
     }
     setSearch(next);
   };
-  const shown = cases.filter((c) => c.groups.includes(group));
-  const chosen = shown.find((c) => c.id === search.get('case')) ?? null;
-  const options = groups
-    .filter((g) => cases.some((c) => c.groups.includes(g.id)))
-    .map((g): [string, string] => [g.id, g.name]);
+  const chosen = cases.find((c) => c.id === search.get('case')) ?? null;
+  const options = groups.map((g): [string, string] => [g.id, g.name]);
   return (
     <div className="px-6 pt-4 pb-10 max-sm:px-4">
       <h1 className="text-30 max-sm:text-[24px]">What am I seeing?</h1>
@@ -82,7 +95,7 @@ function Cases({ cases, animal }: { cases: Case[]; animal?: Asked }) {
       )}
       {chosen === null ? (
         <ul className="mt-4 grid grid-cols-4 gap-4 max-lg:grid-cols-3 max-sm:grid-cols-2">
-          {shown.map((c) => (
+          {cases.map((c) => (
             <li key={c.id}>
               <button
                 type="button"

@@ -1,0 +1,59 @@
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+
+namespace Husbandry.Guide;
+
+/// <summary>Of what the guide is asked: a group, or one animal of which more is known.</summary>
+/// <param name="Group">Rules of the group, or those that hold for the animal.</param>
+/// <param name="Room">Rules of the room.</param>
+/// <param name="School">School of the first meal that the room follows.</param>
+/// <param name="Stage">Stage of the animal; unknown for a group.</param>
+/// <param name="SizeMm">Size of the animal, when known.</param>
+/// <param name="Sex">Its sex.</param>
+/// <param name="Moisture">Its moisture school; dry where unknown, whose wait for water is the longest that can be right.</param>
+/// <param name="Founding">How a queen of its species founds, when known.</param>
+/// <param name="PremoltDays">Length of premolt of its species at its stage, days; unknown for a group.</param>
+public sealed record GuideAsked(
+    GroupRules Group,
+    RoomRules Room,
+    FirstMealSchool School,
+    Stage? Stage = null,
+    double? SizeMm = null,
+    Sex Sex = Stock.Sex.Unknown,
+    Moisture Moisture = Moisture.Dry,
+    Founding? Founding = null,
+    double? PremoltDays = null
+)
+{
+    /// <summary>Whether something is known to be so; <see langword="null"/> where it must be asked.</summary>
+    public bool? Knows(GuideFact fact) =>
+        fact switch
+        {
+            GuideFact.Adult => Stage is null ? null : Stage == Stock.Stage.Adult,
+            GuideFact.Young => Stage is null
+                ? null
+                : Stage is Stock.Stage.Sling or Stock.Stage.Juvenile or Stock.Stage.SubAdult,
+            GuideFact.LastStage => Stage is null ? null : Stage == Stock.Stage.SubAdult,
+            GuideFact.NotLastStage => Stage is null ? null : Stage is Stock.Stage.Sling or Stock.Stage.Juvenile,
+            GuideFact.MoltsLeft => MoltsAgain,
+            GuideFact.NoMoltsLeft => !MoltsAgain,
+            GuideFact.Claustral => Founding is null ? null : Founding == Rulebook.Founding.Claustral,
+            _ => Founding is null ? null : Founding == Rulebook.Founding.SemiClaustral,
+        };
+
+    private bool? MoltsAgain =>
+        Stage is not { } stage ? null
+        : stage != Stock.Stage.Adult ? true
+        : Group.AdultsMolt.Value switch
+        {
+            AdultMolting.Both => true,
+            AdultMolting.Neither => false,
+            _ => Sex switch
+            {
+                Sex.Female => true,
+                Sex.Male => false,
+                _ => null,
+            },
+        };
+}
