@@ -160,7 +160,9 @@ public sealed class RulebookApiTests : IDisposable
     [Fact]
     public async Task Every_guided_reading_ends_within_three_questions_and_never_says_to_dig()
     {
-        var groups = (await api.GetAsync("/api/rulebook"))["groups"]!.AsArray().Select(g => g!["id"]!.GetValue<string>());
+        var groups = (await api.GetAsync("/api/rulebook"))["groups"]!
+            .AsArray()
+            .Select(g => g!["id"]!.GetValue<string>());
         var cases = new List<JsonNode?>();
         foreach (var group in groups)
         {

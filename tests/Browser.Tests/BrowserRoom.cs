@@ -1,3 +1,6 @@
+using System.Net;
+using System.Net.NetworkInformation;
+using System.Net.Sockets;
 using Hosting.Tests;
 
 namespace Browser.Tests;
@@ -8,13 +11,33 @@ public abstract class BrowserRoom : IDisposable
     private readonly LanternFactory app;
     private bool appIsGone;
 
-    protected BrowserRoom(bool demo, bool lan = false)
+    protected BrowserRoom(bool demo, bool lan = false, bool onNetwork = false)
     {
         app = new LanternFactory(demo, lan: lan);
-        app.UseKestrel(0);
+        if (onNetwork)
+        {
+            app.UseKestrel(options => options.ListenAnyIP(0));
+        }
+        else
+        {
+            app.UseKestrel(0);
+        }
+
         app.StartServer();
-        Keeper = new Keeper(app.ClientOptions.BaseAddress);
+        Address = onNetwork
+            ? new UriBuilder(app.ClientOptions.BaseAddress) { Host = AddressOnNetwork().ToString() }.Uri
+            : app.ClientOptions.BaseAddress;
+        Keeper = new Keeper(Address);
     }
+
+    /// <summary>An address of this machine by which another on the network would reach it: there the page is plain http and no secure context.</summary>
+    private static IPAddress AddressOnNetwork() =>
+        NetworkInterface
+            .GetAllNetworkInterfaces()
+            .Where(n => n.OperationalStatus == OperationalStatus.Up)
+            .SelectMany(n => n.GetIPProperties().UnicastAddresses)
+            .Select(a => a.Address)
+            .First(a => a.AddressFamily == AddressFamily.InterNetwork && !IPAddress.IsLoopback(a));
 
     private protected Keeper Keeper { get; }
 
@@ -26,7 +49,7 @@ public abstract class BrowserRoom : IDisposable
     }
 
     /// <summary>Where the room is served.</summary>
-    protected Uri Address => app.ClientOptions.BaseAddress;
+    protected Uri Address { get; }
 
     /// <summary>The running application, for what is set on the machine itself.</summary>
     protected IServiceProvider Services => app.Services;

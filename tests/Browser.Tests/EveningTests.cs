@@ -22,19 +22,17 @@ public sealed class EveningTests() : BrowserRoom(demo: false)
         Keeper.SeeText("main", "B2·07");
         Keeper.SeeText("main", "Prey, to scale");
 
-        // The round: fed with one key, and the line goes on to the next thing the enclosure needs.
+        // The round: one visit, water first and then food, one key for both.
         Keeper.Keys("gr");
-        Keeper.SeeText("article[aria-current=true]", "Offer 1");
+        Keeper.SeeText("article[aria-current=true]", "Fill the water dish, then offer 1");
         Keeper.Keys("f");
-        Keeper.SeeText("[role=status]", "Tansy: took 1");
-        Keeper.SeeText("article[aria-current=true]", "Fill the water dish");
-        Keeper.Keys("w");
+        Keeper.SeeText("[role=status]", "took 1");
         Keeper.SeeText("main", "1 of 1 done");
 
-        // Undo brings the line back.
+        // Undo brings the line back, with both of its acts.
         Keeper.Keys("z");
         Keeper.SeeText("[role=status]", "Taken back");
-        Keeper.SeeText("article[aria-current=true]", "Fill the water dish");
+        Keeper.SeeText("article[aria-current=true]", "Fill the water dish, then offer 1");
 
         // Two signs change the word and hush food, with the reason.
         Keeper.Press("Tansy", "article");

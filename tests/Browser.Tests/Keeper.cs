@@ -50,6 +50,102 @@ internal sealed class Keeper : IDisposable
             }
         );
 
+    /// <summary>A phone in the hand: 390 px wide, with touch.</summary>
+    public void Phone()
+    {
+        driver.ExecuteCdpCommand(
+            "Emulation.setDeviceMetricsOverride",
+            new Dictionary<string, object?>
+            {
+                ["width"] = 390,
+                ["height"] = 844,
+                ["deviceScaleFactor"] = 1,
+                ["mobile"] = true,
+            }
+        );
+        driver.ExecuteCdpCommand(
+            "Emulation.setTouchEmulationEnabled",
+            new Dictionary<string, object?> { ["enabled"] = true, ["maxTouchPoints"] = 1 }
+        );
+    }
+
+    /// <summary>Taps the button, link or menu line that bears a text with a finger.</summary>
+    public void Tap(string text, string within = "body") =>
+        Wait(
+            () =>
+            {
+                if ((Settled ? Shown(Pressable(within), text) : null) is not { } found)
+                {
+                    return false;
+                }
+
+                TapOn(found);
+                return true;
+            },
+            $"“{text}” to tap in {within}"
+        );
+
+    /// <summary>Taps the middle of an element with a finger.</summary>
+    public void TapOn(IWebElement element)
+    {
+        var (x, y) = Middle(element);
+        Touch("touchStart", (x, y));
+        Touch("touchEnd");
+    }
+
+    /// <summary>Draws a finger over the screen from the middle of an element by so many pixels.</summary>
+    public void Drag(IWebElement element, int byX, int byY)
+    {
+        const int Steps = 8;
+        var (x, y) = Middle(element);
+        Touch("touchStart", (x, y));
+        for (var step = 1; step <= Steps; step++)
+        {
+            Touch("touchMove", (x + (byX * step / Steps), y + (byY * step / Steps)));
+        }
+
+        Touch("touchEnd");
+    }
+
+    /// <summary>Lets no file of the application through whose address fits.</summary>
+    public void Block(string address)
+    {
+        driver.ExecuteCdpCommand("Network.enable", []);
+        driver.ExecuteCdpCommand(
+            "Network.setBlockedURLs",
+            new Dictionary<string, object?> { ["urls"] = new[] { address } }
+        );
+    }
+
+    /// <summary>Runs a script in every page before its own.</summary>
+    public void BeforeEachPage(string script) =>
+        driver.ExecuteCdpCommand(
+            "Page.addScriptToEvaluateOnNewDocument",
+            new Dictionary<string, object?> { ["source"] = script }
+        );
+
+    private (double X, double Y) Middle(IWebElement element)
+    {
+        var box =
+            (IReadOnlyDictionary<string, object>)
+                Run(
+                    "arguments[0].scrollIntoView({ block: 'nearest' }); const box = arguments[0].getBoundingClientRect(); return { x: box.x + box.width / 2, y: box.y + box.height / 2 };",
+                    element
+                )!;
+        return (Convert.ToDouble(box["x"]), Convert.ToDouble(box["y"]));
+    }
+
+    private void Touch(string type, params (double X, double Y)[] at) =>
+        driver.ExecuteCdpCommand(
+            "Input.dispatchTouchEvent",
+            new Dictionary<string, object?>
+            {
+                ["type"] = type,
+                ["touchPoints"] = at.Select(p => new Dictionary<string, object?> { ["x"] = p.X, ["y"] = p.Y })
+                    .ToArray(),
+            }
+        );
+
     public string Path => new Uri(driver.Url).AbsolutePath;
 
     public void Open(string path) => driver.Navigate().GoToUrl(new Uri(address, path));
@@ -62,28 +158,27 @@ internal sealed class Keeper : IDisposable
     public string? RunAsync(string script) => driver.ExecuteAsyncScript(script) as string;
 
     /// <summary>Waits for an element that can be seen.</summary>
-    public IWebElement See(string css) =>
-        Wait(() => driver.FindElements(By.CssSelector(css)).FirstOrDefault(e => e.Displayed), css);
+    public IWebElement See(string css) => Wait(() => Shown(css, ""), css);
 
     /// <summary>Waits for a text to be seen inside an element.</summary>
-    public void SeeText(string css, string text) =>
-        Wait(
-            () =>
-                driver
-                    .FindElements(By.CssSelector(css))
-                    .Any(e => e.Displayed && e.Text.Contains(text, StringComparison.Ordinal)),
-            $"{css} with “{text}”"
-        );
+    public void SeeText(string css, string text) => Wait(() => Shown(css, text), $"{css} with “{text}”");
 
     /// <summary>Waits until a text can no longer be seen inside any such element.</summary>
-    public void SeeNoText(string css, string text) =>
-        Wait(
-            () =>
-                !driver
-                    .FindElements(By.CssSelector(css))
-                    .Any(e => e.Displayed && e.Text.Contains(text, StringComparison.Ordinal)),
-            $"{css} without “{text}”"
-        );
+    public void SeeNoText(string css, string text) => Wait(() => Shown(css, text) is null, $"{css} without “{text}”");
+
+    /// <summary>The first element that can be seen and bears a text; one question to the browser, however many there are.</summary>
+    private IWebElement? Shown(string css, string text) =>
+        Run(
+            """
+            const seen = e => getComputedStyle(e).display === 'contents'
+              ? [...e.children].some(seen)
+              : e.checkVisibility({ visibilityProperty: true }) && e.getClientRects().length > 0;
+            return [...document.querySelectorAll(arguments[0])]
+              .find(e => (e.innerText ?? e.textContent).includes(arguments[1]) && seen(e)) ?? null;
+            """,
+            css,
+            text
+        ) as IWebElement;
 
     public string Text(string css) => See(css).Text;
 
@@ -92,16 +187,15 @@ internal sealed class Keeper : IDisposable
         Wait(
             () =>
             {
-                var found = driver
-                    .FindElements(
-                        By.CssSelector($"{within} button, {within} a, {within} [role=menuitem], {within} label")
-                    )
-                    .FirstOrDefault(e => e.Displayed && e.Text.Contains(text, StringComparison.Ordinal));
+                var found = Settled ? Shown(Pressable(within), text) : null;
                 found?.Click();
                 return found is not null;
             },
             $"“{text}” to press in {within}"
         );
+
+    private static string Pressable(string within) =>
+        $"{within} button, {within} a, {within} [role=menuitem], {within} label";
 
     /// <summary>Presses the button that is called so, words for screen readers included.</summary>
     public void PressNamed(string name) =>
@@ -142,8 +236,18 @@ internal sealed class Keeper : IDisposable
     public void Choose(string label, string option) =>
         Field(label).FindElements(By.TagName("option")).First(o => o.Text == option).Click();
 
-    /// <summary>Presses keys wherever the focus is.</summary>
-    public void Keys(string keys) => driver.SwitchTo().ActiveElement().SendKeys(keys);
+    /// <summary>Presses keys wherever the focus is, as a keeper would who looks first.</summary>
+    public void Keys(string keys)
+    {
+        Wait(() => Settled, "the light to settle");
+        KeysAtOnce(keys);
+    }
+
+    /// <summary>Presses keys without waiting for the light to settle.</summary>
+    public void KeysAtOnce(string keys) => driver.SwitchTo().ActiveElement().SendKeys(keys);
+
+    /// <summary>Whether a press on the acts of the lit line counts.</summary>
+    private bool Settled => driver.FindElements(By.CssSelector("[data-settling=true]")).Count == 0;
 
     public void Wait(Func<bool> condition, string what) => Wait(() => condition() ? "" : null, what);
 

@@ -130,7 +130,11 @@ public sealed class WholeRoomTests() : BrowserRoom(demo: true)
         Keeper.SeeText("table", "Take out 1 small cricket");
         Keeper.Press("Type a sheet back");
         Keeper.See("ol input").SendKeys("x" + Keys.Enter);
-        See("A1·01 Tansy");
+        Keeper.Wait(
+            () => Keeper.Run("return document.activeElement === document.querySelectorAll('ol input')[1]") is true,
+            "the next line to have the focus"
+        );
+        Keeper.See("input[aria-label='Boxes of A1·01 Tansy']").Click();
         Keeper.Keys("fw" + Keys.Enter);
         Keeper.SeeText("ol", "fed, watered");
         Keeper.Keys("q");
@@ -139,7 +143,8 @@ public sealed class WholeRoomTests() : BrowserRoom(demo: true)
         Keeper.Press("Log 3 entries", "main");
         Keeper.SeeText("[role=status]", "Sheet of 3 entries");
         Keeper.Open("/");
-        Keeper.SeeText("main", "Tansy took 1 medium cricket, misted");
+        // Water first, then food.
+        Keeper.SeeText("main", "Tansy dish filled, took 1 medium cricket");
     }
 
     /// <summary>Outside check: the PDF is opened and its codes are read by general libraries.</summary>
@@ -273,6 +278,6 @@ public sealed class WholeRoomTests() : BrowserRoom(demo: true)
         Assert.InRange(rows, 5, 40);
         Keeper.Run("document.querySelector('[role=table]').scrollTop = 1e6");
         Keeper.SeeNoText("[role=table]", "Bramble");
-        Assert.Equal("55 enclosures", JsonSerializer.Serialize(Keeper.Text("header p")).Trim('"').Split(',')[0]);
+        Assert.Equal("70 enclosures", JsonSerializer.Serialize(Keeper.Text("header p")).Trim('"').Split(',')[0]);
     }
 }

@@ -9,7 +9,7 @@ const walks = ['ArrowDown', 'ArrowUp', 'ArrowLeft', 'ArrowRight', 'j', 'k'];
 const presses = ['Enter', ' '];
 
 /** Whether a key press belongs to something else: a field, an open dialog or menu, what has the focus, a browser shortcut. */
-function isTaken(event: KeyboardEvent): boolean {
+function isTaken(event: KeyboardEvent, pressedOn: string | undefined): boolean {
   if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey) {
     return true;
   }
@@ -17,7 +17,9 @@ function isTaken(event: KeyboardEvent): boolean {
     return true;
   }
   const target = event.target instanceof Element ? event.target : null;
-  if (presses.includes(event.key) && target !== document.body && target?.id !== 'main') {
+  const idle = target === document.body || target?.id === 'main';
+  const ours = pressedOn !== undefined && target?.closest(pressedOn) != null;
+  if (presses.includes(event.key) && !idle && !ours) {
     return true;
   }
   return (
@@ -26,10 +28,13 @@ function isTaken(event: KeyboardEvent): boolean {
   );
 }
 
-/** Single-letter keys while nothing else wants them. Names are those of `KeyboardEvent.key`. */
-export function useKeys(keys: KeyMap): void {
+/**
+ * Single-letter keys while nothing else wants them. Names are those of `KeyboardEvent.key`. Enter and Space belong to what
+ * has the focus, unless that lies within `pressedOn`.
+ */
+export function useKeys(keys: KeyMap, pressedOn?: string): void {
   const pressed = useEffectEvent((event: KeyboardEvent) => {
-    if (isTaken(event)) {
+    if (isTaken(event, pressedOn)) {
       return;
     }
     const act = keys[event.key];

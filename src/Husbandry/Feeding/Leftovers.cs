@@ -136,10 +136,9 @@ public sealed record Leftover(
             return null;
         }
 
-        var hours = (int)Math.Max(0, Math.Floor((subject.Room.Now - meal.At).TotalHours));
         var next = subject.Room.Clock.StartOf(subject.Night(meal.At).AddDays(1));
         return new Answer<Leftover?>(
-            new Leftover(Bits, hours, next, false, null, []),
+            new Leftover(Bits, 0, next, false, null, []),
             $"{char.ToUpperInvariant(Bits[0])}{Bits[1..]} come out.",
             [
                 rule.Because(

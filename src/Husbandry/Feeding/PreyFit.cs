@@ -75,6 +75,9 @@ public sealed record PreyFit(
     // Lengths that differ by less than this are the same to a ruler; it keeps 2/3 of 15 mm from refusing 10 mm prey.
     private const double RulerMm = 1e-6;
 
+    /// <summary>Longest prey given whole, mm: soft prey such as flies may be as long as the body.</summary>
+    public double LimitMm(bool soft) => soft ? Math.Max(MaxPreyMm, NeverAboveMm) : MaxPreyMm;
+
     /// <summary>
     /// Judges every feeder class against a body length: prey no longer than the group's share of the body is given
     /// whole, soft prey such as flies up to the body's length, and so is what this animal has taken whole before; longer

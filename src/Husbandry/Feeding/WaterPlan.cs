@@ -173,7 +173,9 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
 
     private static (WaterClock Clock, Reason Why) ByMistPlan(Subject subject, MistPlan mist)
     {
-        var last = LastNight(subject, WaterKind.Mist, orAny: false);
+        // For those that drink drops any water on record was a drink; beside a dish the mist has a clock of its own.
+        var drinksDrops = subject.Group.WaterWay.Values.All(w => w.Value != WaterWay.Dish);
+        var last = LastNight(subject, WaterKind.Mist, orAny: drinksDrops);
         var most = subject.Room.Rules.Room.MistDriestFactor;
         var plan =
             $"{Given(subject, last)}; mist plan of the enclosure: {Wording.Plain(mist.Ml)} mL every {Wording.Days(mist.EveryDays)}";

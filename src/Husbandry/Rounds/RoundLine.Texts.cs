@@ -183,7 +183,8 @@ public sealed partial record RoundLine
         var words = s.Room.Wording;
         var offer = j.Meal.Value.Offer;
         var waters = WatersDue(j);
-        var limit = j.Prey.Value is { } prey ? $", ≤ {words.Length(prey.MaxPreyMm)}" : "";
+        var soft = offer is not null && s.Room.Rules.Feeder(offer.FeederId)?.Soft == true;
+        var limit = j.Prey.Value is { } prey ? $", ≤ {words.Length(prey.LimitMm(soft))}" : "";
         var what =
             offer is null
                 ? $"measure {s.Them}, then feed: {(j.Prey.Value is null ? "size unknown" : "nothing here fits")}"

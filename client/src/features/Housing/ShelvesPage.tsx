@@ -104,6 +104,7 @@ function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
           ' ': () => void setDown(carried),
           Escape: () => setCarried(null),
         },
+    '[data-place]',
   );
 
   if (slots.length === 0 && view.racks.length === 0) {

@@ -4,6 +4,8 @@ import { createContext, use } from 'react';
 export interface Acting {
   /** Whether a press may count now. */
   settled: (how: 'key' | 'pointer') => boolean;
+  /** Whether the light has only just moved here, so that no press counts yet. */
+  settling: boolean;
   /** Called with every press that counts. */
   acted: () => void;
   /** Holds the round still while a finger is down. */

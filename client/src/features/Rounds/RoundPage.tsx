@@ -59,7 +59,7 @@ function Round({ round: newest }: { round: RoundView }) {
   const shelves = byShelf(round);
   const due = shelves.flatMap((s) => s.rows.flatMap((row) => (row.kind === 'due' ? [row.line] : [])));
   const [sheet, setSheet] = useState<Sheet | null>(null);
-  const { at, selected, select, settled, acted } = useLight(round, due);
+  const { at, selected, select, settled, settling, acted } = useLight(round, due);
   useToldWhoDid(round, selected);
   const navigate = useNavigate();
   const { toggle } = useWhy();
@@ -80,7 +80,7 @@ function Round({ round: newest }: { round: RoundView }) {
 
   const batch = sheet?.kind === 'batch' ? shelves.find((s) => s.code === sheet.shelf) : undefined;
   return (
-    <ActingContext value={{ settled, acted, hold }}>
+    <ActingContext value={{ settled, settling, acted, hold }}>
       <RoundHead round={round} larder={larder} selected={selected} open={setSheet} />
       {round.waterUnknown.length > 0 && <WaterAsked unknown={round.waterUnknown} night={round.night} />}
       <div className="border-t border-line">

@@ -112,7 +112,7 @@ const releaseMs = 80;
 
 function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
   const { quick, busy } = useDone();
-  const { settled, acted, hold } = useActing();
+  const { settled, settling, acted, hold } = useActing();
   const { why, toggle } = useWhy();
   const [menu, setMenu] = useState<'refused' | 'else' | null>(null);
   const [form, setForm] = useState<FormKind | null>(null);
@@ -176,12 +176,13 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
   return (
     <div
       role="group"
+      data-settling={settling}
       aria-label={`Log for ${line.name}`}
       onPointerDown={() => hold(true)}
       onPointerUp={release}
       onPointerCancel={release}
       onPointerLeave={release}
-      className="relative mt-2.5 flex flex-wrap gap-2 pr-6 pl-[46px] max-sm:fixed max-sm:inset-x-0 max-sm:bottom-16 max-sm:z-20 max-sm:mt-0 max-sm:border-t max-sm:border-edge max-sm:bg-raised max-sm:px-4 max-sm:py-2"
+      className="relative mt-2.5 flex flex-wrap gap-2 transition-opacity data-[settling=true]:opacity-60 pr-6 pl-[46px] max-sm:fixed max-sm:inset-x-0 max-sm:bottom-16 max-sm:z-20 max-sm:mt-0 max-sm:border-t max-sm:border-edge max-sm:bg-raised max-sm:px-4 max-sm:py-2"
     >
       {phone && (
         <p className="-my-0.5 w-full truncate text-13">

@@ -33,6 +33,14 @@ export function useLight(round: RoundView, due: readonly RoundLine[]) {
     }
   }, [here]);
 
+  // The same for the eye: acts stand back until a press on them counts.
+  const [stoodAt, setStoodAt] = useState(here);
+  const [walked, setWalked] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => setStoodAt(here), settleMs);
+    return () => clearTimeout(timer);
+  }, [here]);
+
   /** Whether a press may count: not in the half second after the light moved under the finger. */
   const settled = useCallback(
     (how: 'key' | 'pointer') =>
@@ -75,6 +83,7 @@ export function useLight(round: RoundView, due: readonly RoundLine[]) {
     const line = due[Math.max(0, Math.min(due.length - 1, index))];
     if (line !== undefined) {
       moved.current = { ...moved.current, byKey };
+      setWalked(byKey);
       setChosen(line.stockId);
       setPosition(due.indexOf(line));
     }
@@ -82,8 +91,9 @@ export function useLight(round: RoundView, due: readonly RoundLine[]) {
   /** The keeper logged something here: what moves the light next is no step of theirs. */
   const acted = () => {
     moved.current = { ...moved.current, byKey: false };
+    setWalked(false);
   };
-  return { at, selected, select, settled, acted };
+  return { at, selected, select, settled, settling: stoodAt !== here && !walked, acted };
 }
 
 /**
