@@ -132,10 +132,10 @@ public sealed class DemoRoundTests() : BrowserRoom(demo: true)
             "return [...document.querySelectorAll('article[aria-current=true] [role=group] button, nav a, nav button')].filter(b => b.offsetParent !== null && b.getBoundingClientRect().height < 44).map(b => b.innerText)"
         );
         Assert.Empty((System.Collections.IEnumerable)small!);
-        Keeper.Press("Out", "[role=group]");
+        Keeper.Press("Out", "[role=group][data-settling]");
         Keeper.SeeText("[role=status]", "Cockle: leftovers taken out");
         WalkTo("Tansy");
-        Keeper.Press("Fed", "[role=group]");
+        Keeper.Press("Fed", "[role=group][data-settling]");
         Keeper.SeeText("[role=status]", "Tansy: took");
     }
 

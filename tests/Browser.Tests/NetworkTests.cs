@@ -42,7 +42,7 @@ public sealed class NetworkTests : BrowserRoom
         helper.SeeText("article[aria-current=true]", "Cockle");
         Keeper.Open("/");
         Keeper.SeeText("article[aria-current=true]", "Cockle");
-        helper.Press("Out", "[role=group]");
+        helper.Press("Out", "[role=group][data-settling]");
         helper.SeeText("[role=status]", "Cockle: leftovers taken out");
         Keeper.SeeText("main", "Ann");
         helper.Open("/people");

@@ -130,6 +130,8 @@ export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialog
       onChange={(some) => setDraft((d) => ({ ...d, some }))}
     />
   );
+  // What is seen is chosen from a few words: the choice itself logs it, so the night stands above.
+  const oneTap = kind === 'signSeen' || kind === 'conditionSeen';
   return (
     <Dialog
       title={corrects === undefined ? titles[kind] : `Correct: ${titles[kind].toLowerCase()}`}
@@ -149,8 +151,8 @@ export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialog
         className="grid gap-4"
         noValidate
       >
-        {kind === 'signSeen' && when}
-        {kind === 'signSeen' && many}
+        {oneTap && when}
+        {oneTap && many}
         <ActFields
           draft={draft}
           setDraft={setDraft}
@@ -160,14 +162,14 @@ export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialog
           busy={busy}
           submit={(act) => void submit({ ...draft, act })}
         />
-        {kind !== 'signSeen' && many}
-        {kind !== 'signSeen' && kind !== 'putOff' && when}
+        {!oneTap && many}
+        {!oneTap && kind !== 'putOff' && when}
         <FormError>{refusal?.all}</FormError>
         <div className="flex justify-end gap-2">
           <button type="button" className="act act-plain px-3" onClick={onClose}>
             Cancel
           </button>
-          {kind !== 'signSeen' && (
+          {!oneTap && (
             <button type="submit" className="act act-first px-5" disabled={busy}>
               {corrects === undefined ? 'Log it' : 'Log the correction'}
             </button>

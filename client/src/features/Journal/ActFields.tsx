@@ -256,12 +256,22 @@ export function ActFields(props: FieldsProps) {
       );
     case 'conditionSeen':
       return (
-        <Choice
-          label="Its abdomen"
-          options={conditions}
-          value={act.condition}
-          onChange={(condition) => change({ ...act, condition })}
-        />
+        <fieldset className="grid gap-1">
+          <legend className="mb-1 text-13 font-semibold">Its abdomen looks</legend>
+          <div className="grid grid-cols-2 gap-2">
+            {conditions.map(([condition, label]) => (
+              <button
+                key={condition}
+                type="button"
+                className="act justify-center"
+                disabled={busy}
+                onClick={() => submit({ ...act, condition })}
+              >
+                {label}
+              </button>
+            ))}
+          </div>
+        </fieldset>
       );
     case 'fangsChecked':
       return (
