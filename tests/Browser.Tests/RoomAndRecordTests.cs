@@ -47,11 +47,11 @@ public sealed class RoomAndRecordTests() : BrowserRoom(demo: true)
         Keeper.Press("Change details", "[role=menu]");
         Keeper.SeeText("h1", "Change Teasel");
         Keeper.Type("Name", "Thistle");
-        Keeper.Type("Place", "E1 4");
+        Keeper.Type("Place", "F1 4");
         Keeper.Press("Save", "form");
         Keeper.SeeText("h1", "Thistle");
-        Keeper.SeeText("header", "E1·04");
-        Keeper.SeeText("ol", "moved to E1·04");
+        Keeper.SeeText("header", "F1·04");
+        Keeper.SeeText("ol", "moved to F1·04");
     }
 
     [Fact]
@@ -103,8 +103,8 @@ public sealed class RoomAndRecordTests() : BrowserRoom(demo: true)
         Keeper.SeeText("[role=dialog]", "Food offered");
         Keeper.Press("Log it", "[role=dialog]");
         Keeper.SeeText("[role=status]", "Bramble: took");
-        // She ate: what appetite and behaviour said is taken back.
-        Keeper.SeeText("header", "suspected");
+        // She ate: what was seen of her before is answered by that; plump she still is.
+        Keeper.SeeText("header", "well fed");
     }
 
     [Fact]

@@ -80,7 +80,7 @@ public sealed class RoomWorkTests() : BrowserRoom(demo: true)
         Keeper.SeeText("[role=dialog]", "Heron");
         // The size that the plan proposes stands in the form already.
         Assert.Equal(
-            "flat box XL",
+            "flat box L",
             Keeper.Run(
                 "return [...document.querySelectorAll('[role=dialog] input')].map((i) => i.value).find((v) => v !== '')"
             )
