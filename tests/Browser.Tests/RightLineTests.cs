@@ -135,6 +135,7 @@ public sealed class RightLineTests() : BrowserRoom(demo: true)
         Keeper.Wait(() => Keeper.Run("return window.tapped") is true, "the tap on the next line");
         Keeper.See("[role=group][data-settling=false] .act-first");
         Assert.Equal(0, Written);
+        Keeper.SeeText("[role=status]", "Cockle: done by");
     }
 
     [Fact]

@@ -22,6 +22,8 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
   // What can still be taken back, the newest last: two quick acts are both within reach.
   const stack = useRef<Taken[]>([]);
   const pending = useRef(new PendingIds());
+  // What this page has written itself, so that others' acts can be told from its own.
+  const own = useRef(new Set<string>());
 
   const say = (next: Omit<Message, 'since'>) => setMessage({ ...next, since: Date.now() });
   const fresh = () => {
@@ -40,7 +42,9 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
   const send = async <T,>(what: string, count: number, go: (ids: readonly string[]) => Promise<T>) => {
     const night = tonight();
     try {
-      const answer = await go(pending.current.take(night, what, count));
+      const ids = pending.current.take(night, what, count);
+      ids.forEach((id) => own.current.add(id));
+      const answer = await go(ids);
       pending.current.settle(night, what, count);
       return answer;
     } catch (error) {
@@ -131,6 +135,7 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
       (all.length === 1 ? log(stockId, name, only, options) : visit(stockId, name, all)).catch(refused);
     },
     logMany,
+    isOwn: (entryId: string) => own.current.has(entryId),
     tell: (text: string) => say({ kind: 'told', text }),
     undo,
     busy,

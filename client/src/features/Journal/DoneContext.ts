@@ -24,6 +24,8 @@ export interface DoneControl {
     text: string,
     night?: string | null,
   ) => Promise<boolean>;
+  /** Whether an entry was written by this page. */
+  isOwn: (entryId: string) => boolean;
   /** Says something in the bar that happened elsewhere. */
   tell: (text: string) => void;
   undo: () => void;

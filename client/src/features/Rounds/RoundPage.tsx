@@ -34,20 +34,13 @@ type Sheet = { kind: 'kit' } | { kind: 'sum' } | { kind: 'batch'; shelf: string 
 
 /** Says who did it when the line in the light is done from elsewhere. */
 function useToldWhoDid(round: RoundView, lit: RoundLine | undefined) {
-  const { tell, busy } = useDone();
-  const keeper = useSettings().data?.settings.keeperName ?? null;
+  const { tell, isOwn } = useDone();
   const before = useRef(lit);
   const look = useEffectEvent(() => {
     const was = before.current;
     before.current = lit;
     const done = round.done.find((d) => d.stockId === was?.stockId);
-    if (
-      was !== undefined &&
-      was.stockId !== lit?.stockId &&
-      done !== undefined &&
-      !busy &&
-      done.by !== keeper
-    ) {
+    if (was !== undefined && was.stockId !== lit?.stockId && done !== undefined && !isOwn(done.entryId)) {
       tell(`${done.place} ${done.name}: done by ${done.by}`);
     }
   });
