@@ -40,7 +40,7 @@ public class Shots
         Save(keeper, "room");
 
         More(keeper);
-        keeper.Resize(390, 844);
+        keeper.Phone();
         Round(keeper, "lantern");
         Save(keeper, "round-phone");
         Sitter(keeper);

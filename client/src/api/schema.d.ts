@@ -3114,6 +3114,7 @@ export interface components {
             conditionByEye: boolean;
             winters: boolean;
             sexing: components["schemas"]["SexEvidence"][];
+            moltsFollowed: boolean;
         };
         /** @description Straight-line growth of ln length on instar. */
         GrowthFit: {
@@ -5072,6 +5073,8 @@ export interface components {
             hazard: null | components["schemas"]["Hazard"];
             /** @description Whether it stands apart as new stock: last, with tools of its own. */
             quarantine: boolean;
+            /** @description Whether its group shows signs that can be logged. */
+            signs: boolean;
             /**
              * Format: date-time
              * @description Instant from which it will need a hand, when it does not tonight.

@@ -33,7 +33,8 @@ public sealed record GroupView(
     IReadOnlyList<WaterWay> WaterWays,
     bool ConditionByEye,
     bool Winters,
-    IReadOnlyList<SexEvidence> Sexing
+    IReadOnlyList<SexEvidence> Sexing,
+    bool MoltsFollowed
 );
 
 /// <summary>A species as it can be chosen.</summary>
@@ -74,7 +75,8 @@ public static class RulebookEndpoints
             [.. g.WaterWay.Values.Select(w => w.Value).Distinct()],
             g.ConditionByEye.Value,
             g.OtherEnds.ContainsKey(VigilKind.Emergence) || g.Diet == Diet.SugarAndProtein,
-            [.. g.Sexing.Keys]
+            [.. g.Sexing.Keys],
+            g.MoltsFollowed.Value
         );
 
     private static IResult SchemaOf(string name) =>

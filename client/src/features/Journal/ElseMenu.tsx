@@ -113,6 +113,9 @@ const forms: readonly (readonly [string, string, FormKind])[] = [
 /** Whether a form means something for an animal's group. */
 function fits(kind: FormKind, many: boolean, group: Schemas['GroupView'] | undefined): boolean {
   switch (kind) {
+    case 'molted':
+    case 'limbNoted':
+      return group?.moltsFollowed === true;
     case 'counted':
       return many;
     case 'conditionSeen':

@@ -155,7 +155,7 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
     ...(line.act === 'lookForMolt' ? { m: () => setForm('molted') } : {}),
     ...(line.act === 'ask' ? { d: tell } : {}),
     ...(line.preyIn !== null ? { t: ateIt } : {}),
-    s: () => setForm('signSeen'),
+    ...(line.signs ? { s: () => setForm('signSeen') } : {}),
     e: () => setMenu('else'),
     l: later,
   };
@@ -226,7 +226,7 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
           </DropdownMenu.Portal>
         </DropdownMenu.Root>
       )}
-      {button('s', phone ? 'Sign' : 'Sign seen', () => setForm('signSeen'))}
+      {line.signs && button('s', phone ? 'Sign' : 'Sign seen', () => setForm('signSeen'))}
       <ElseMenu
         stockId={line.stockId}
         name={line.name}

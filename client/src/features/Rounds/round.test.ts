@@ -33,6 +33,7 @@ const line = (changed: Partial<RoundLine>): RoundLine => ({
   vials: null,
   seconds: 60,
   hazard: null,
+  signs: true,
   quarantine: false,
   nextDue: null,
   ...changed,

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import type { AnimalView } from '../../api/client';
+import { useRulebook } from '../../api/queries';
 import { useKeys } from '../../ui/useKeys';
 import { ActDialogFor } from '../Journal/ActDialogFor';
 import type { FormKind } from '../Journal/acts';
@@ -36,27 +37,34 @@ export function AnimalActs({ animal }: { animal: AnimalView }) {
       );
     }
   };
+  const group = useRulebook().data?.groups.find((g) => g.id === animal.details.group);
+  const { signs } = animal.line;
+  const molts = group?.moltsFollowed === true;
   useKeys({
     f: feed,
     w: water,
-    s: () => setForm('signSeen'),
-    m: () => setForm('molted'),
+    ...(signs ? { s: () => setForm('signSeen') } : {}),
+    ...(molts ? { m: () => setForm('molted') } : {}),
     e: () => setMore(true),
   });
   return (
     <>
-      <button type="button" className="act" onClick={() => setForm('signSeen')}>
-        <kbd>S</kbd>Sign seen
-      </button>
+      {signs && (
+        <button type="button" className="act" onClick={() => setForm('signSeen')}>
+          <kbd>S</kbd>Sign seen
+        </button>
+      )}
       {clocks.length > 0 && (
         <button type="button" className="act" onClick={water}>
           <kbd>W</kbd>
           {tube ? 'Tube' : 'Water'}
         </button>
       )}
-      <button type="button" className="act" onClick={() => setForm('molted')}>
-        <kbd>M</kbd>Molted
-      </button>
+      {molts && (
+        <button type="button" className="act" onClick={() => setForm('molted')}>
+          <kbd>M</kbd>Molted
+        </button>
+      )}
       <ElseMenu
         stockId={animal.stockId}
         name={name}

@@ -1,5 +1,6 @@
 import { Link } from 'react-router';
 import type { AnimalView } from '../../api/client';
+import { useRulebook } from '../../api/queries';
 import { dayDate, shortDate, toDays } from '../../ui/dates';
 import { Lantern } from '../../ui/Lantern';
 import { AnimalActs } from './AnimalActs';
@@ -7,18 +8,20 @@ import { hazardWord } from './words';
 
 /** Who it is, how it is tonight, and what can be logged of it. */
 export function AnimalHead({ animal }: { animal: AnimalView }) {
+  const molts =
+    useRulebook().data?.groups.find((g) => g.id === animal.details.group)?.moltsFollowed !== false;
   const facts = [
     animal.phaseWord,
     [animal.details.sex === 'unknown' ? 'sex unknown' : animal.details.sex, animal.stageWord, animal.instar]
       .filter(Boolean)
       .join(', '),
     animal.lastMolt === null
-      ? 'no molt on record'
+      ? molts && 'no molt on record'
       : `${toDays(animal.tonight) - toDays(animal.lastMolt)} nights since the molt of ${shortDate(animal.lastMolt, animal.tonight)}`,
     animal.meal.value.lastMeal === null
       ? 'not fed here yet'
       : `last fed ${dayDate(animal.meal.value.lastMeal)}`,
-  ];
+  ].filter((fact): fact is string => fact !== false);
   return (
     <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-3 pb-2.5 max-sm:px-4">
       <Lantern

@@ -20,6 +20,7 @@ const spiders: Group = {
   conditionByEye: true,
   winters: false,
   sexing: [],
+  moltsFollowed: true,
 };
 
 const details: StockDetails = {
