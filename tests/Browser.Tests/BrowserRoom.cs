@@ -1,7 +1,9 @@
 using System.Net;
 using System.Net.NetworkInformation;
 using System.Net.Sockets;
+using App.Access;
 using Hosting.Tests;
+using Microsoft.Extensions.DependencyInjection;
 
 namespace Browser.Tests;
 
@@ -53,6 +55,17 @@ public abstract class BrowserRoom : IDisposable
 
     /// <summary>The running application, for what is set on the machine itself.</summary>
     protected IServiceProvider Services => app.Services;
+
+    /// <summary>Gives the room an owner, without whom it lets nobody in from the network.</summary>
+    protected void SetOwner(string password)
+    {
+        using var scope = app.Services.CreateScope();
+        scope
+            .ServiceProvider.GetRequiredService<People>()
+            .SetOwnerAsync("Keeper", password, DateTimeOffset.UtcNow, CancellationToken.None)
+            .GetAwaiter()
+            .GetResult();
+    }
 
     /// <summary>Lets the room's clock go on.</summary>
     protected void PassDays(int days) => app.Clock.Advance(TimeSpan.FromDays(days));

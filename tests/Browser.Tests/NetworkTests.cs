@@ -1,6 +1,3 @@
-using App.Access;
-using Microsoft.Extensions.DependencyInjection;
-
 namespace Browser.Tests;
 
 /// <summary>The room on the network: signing in, a helper's name, a sitter's sheet on a phone.</summary>
@@ -9,15 +6,7 @@ public sealed class NetworkTests : BrowserRoom
     private const string Password = "a long enough one";
 
     public NetworkTests()
-        : base(demo: true, lan: true)
-    {
-        using var scope = Services.CreateScope();
-        scope
-            .ServiceProvider.GetRequiredService<People>()
-            .SetOwnerAsync("Keeper", Password, DateTimeOffset.UtcNow, CancellationToken.None)
-            .GetAwaiter()
-            .GetResult();
-    }
+        : base(demo: true, lan: true) => SetOwner(Password);
 
     private static void SignIn(Keeper who, string name, string path = "/")
     {

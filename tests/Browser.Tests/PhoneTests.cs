@@ -1,5 +1,3 @@
-using App.Access;
-using Microsoft.Extensions.DependencyInjection;
 using SkiaSharp;
 
 namespace Browser.Tests;
@@ -12,12 +10,7 @@ public sealed class PhoneTests : BrowserRoom
     public PhoneTests()
         : base(demo: true, lan: true, onNetwork: true)
     {
-        using var scope = Services.CreateScope();
-        scope
-            .ServiceProvider.GetRequiredService<People>()
-            .SetOwnerAsync("Keeper", Password, DateTimeOffset.UtcNow, CancellationToken.None)
-            .GetAwaiter()
-            .GetResult();
+        SetOwner(Password);
         Keeper.Phone();
         Keeper.Open("/");
         Keeper.SeeText("main", "Hushed Lantern");

@@ -21,7 +21,9 @@ public sealed partial record RoundLine
             WaterWay.DampEnd => WaterKind.Damp,
             _ => WaterKind.Dish,
         };
-        return j.Subject.Group.WaterWay[j.Stage.Value].Value is WaterWay.None or WaterWay.ColdMist
+        // Seen in a molt as well, it may not be sprayed: then only eyes and advice help.
+        var forbidden = HushMark.CareActOf(new Watered(kind)) is { } care && j.Hush.Never.Contains(care);
+        return forbidden || j.Subject.Group.WaterWay[j.Stage.Value].Value is WaterWay.None or WaterWay.ColdMist
             ? Line(
                 j,
                 RoundAct.Help,

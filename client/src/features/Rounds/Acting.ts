@@ -3,7 +3,7 @@ import { createContext, use } from 'react';
 /** How the acts of the lit line are guarded against presses that were meant for another. */
 export interface Acting {
   /** Whether a press may count now. */
-  settled: (how: 'key' | 'pointer') => boolean;
+  settled: () => boolean;
   /** Whether the light has only just moved here, so that no press counts yet. */
   settling: boolean;
   /** Called with every press that counts. */

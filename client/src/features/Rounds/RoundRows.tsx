@@ -122,8 +122,8 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
   const primary = primaryChoices(line);
   const refused = refusals(line);
   /** Runs an act unless the light has only just moved here: then the press was meant for what stood here before. */
-  const guarded = (how: 'key' | 'pointer', act: () => void) => () => {
-    if (settled(how)) {
+  const guarded = (act: () => void) => () => {
+    if (settled()) {
       acted();
       act();
     }
@@ -159,7 +159,7 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
     e: () => setMenu('else'),
     l: later,
   };
-  useKeys(Object.fromEntries(Object.entries(keys).map(([key, act]) => [key, guarded('key', act)])));
+  useKeys(Object.fromEntries(Object.entries(keys).map(([key, act]) => [key, guarded(act)])));
   const grown = phone ? 'h-[52px] flex-1 justify-center px-1 text-15' : '';
   const button = (key: string, label: string, act: () => void, main = false) => (
     <button
@@ -167,7 +167,7 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
       type="button"
       disabled={busy}
       className={`act ${main ? 'act-first' : ''} ${grown}`}
-      onClick={guarded('pointer', act)}
+      onClick={guarded(act)}
     >
       <kbd>{key.toUpperCase()}</kbd>
       {label}
@@ -240,11 +240,7 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
         }
       />
       {(!phone || line.act === 'lookForMolt') && (
-        <button
-          type="button"
-          className={`act ${phone ? grown : 'act-plain'}`}
-          onClick={guarded('pointer', () => later())}
-        >
+        <button type="button" className={`act ${phone ? grown : 'act-plain'}`} onClick={guarded(later)}>
           <kbd>L</kbd>
           {line.act === 'lookForMolt' ? 'Not yet' : 'Later'}
         </button>

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useEffectEvent, useLayoutEffect, useRef, useState } from 'react';
+import { useEffect, useEffectEvent, useLayoutEffect, useRef, useState } from 'react';
 import type { RoundLine, RoundView } from '../../api/client';
 import { goOnFrom } from './shelves';
 
@@ -25,28 +25,24 @@ export function useLight(round: RoundView, due: readonly RoundLine[]) {
   const selected = due[at];
   const here = standsAt(selected);
 
-  // The moment at which the light last moved; a step of the keeper's own by key needs no time to settle.
-  const moved = useRef({ at: 0, here, byKey: false });
+  // The moment at which the light last moved, and where a key of the keeper's own has put it: that needs no time to settle.
+  const movedAt = useRef({ at: 0, here });
+  const [walkedTo, setWalkedTo] = useState<string | null>(null);
   useLayoutEffect(() => {
-    if (moved.current.here !== here) {
-      moved.current = { at: performance.now(), here, byKey: moved.current.byKey };
+    if (movedAt.current.here !== here) {
+      movedAt.current = { at: performance.now(), here };
     }
   }, [here]);
 
   // The same for the eye: acts stand back until a press on them counts.
   const [stoodAt, setStoodAt] = useState(here);
-  const [walked, setWalked] = useState(false);
   useEffect(() => {
     const timer = setTimeout(() => setStoodAt(here), settleMs);
     return () => clearTimeout(timer);
   }, [here]);
 
-  /** Whether a press may count: not in the half second after the light moved under the finger. */
-  const settled = useCallback(
-    (how: 'key' | 'pointer') =>
-      performance.now() - moved.current.at >= settleMs || (how === 'key' && moved.current.byKey),
-    [],
-  );
+  /** Whether a press may count: not in the half second after the light moved by itself under the finger. */
+  const settled = () => walkedTo === here || performance.now() - movedAt.current.at >= settleMs;
 
   // The lit line never leaves the screen, whatever moved the light.
   const first = useRef(true);
@@ -82,18 +78,14 @@ export function useLight(round: RoundView, due: readonly RoundLine[]) {
   const select = (index: number, byKey: boolean) => {
     const line = due[Math.max(0, Math.min(due.length - 1, index))];
     if (line !== undefined) {
-      moved.current = { ...moved.current, byKey };
-      setWalked(byKey);
+      setWalkedTo(byKey ? standsAt(line) : null);
       setChosen(line.stockId);
       setPosition(due.indexOf(line));
     }
   };
   /** The keeper logged something here: what moves the light next is no step of theirs. */
-  const acted = () => {
-    moved.current = { ...moved.current, byKey: false };
-    setWalked(false);
-  };
-  return { at, selected, select, settled, settling: stoodAt !== here && !walked, acted };
+  const acted = () => setWalkedTo(null);
+  return { at, selected, select, settled, settling: stoodAt !== here && walkedTo !== here, acted };
 }
 
 /**
