@@ -238,7 +238,7 @@ function Turns({ animal }: { animal: AnimalView }) {
   const turns: [string, string][] =
     value === 'suspected' || value === 'likely'
       ? [
-          [`If ${animal.it} takes food`, 'what appetite and behaviour said is taken back'],
+          [`If ${animal.it} takes food`, 'what was seen before is answered: the signs are taken back'],
           ['Mat, or on its back', 'imminent: three shutters, close the lid softly'],
           ['Upright, legs curled under', 'not a molt: water at once, then ask'],
         ]
