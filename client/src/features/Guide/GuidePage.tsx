@@ -85,7 +85,7 @@ function Cases({ cases, group, animal }: { cases: Case[]; group: string; animal?
         Answer two or three questions. It says what it most likely is and what to do now; it never replaces an
         experienced keeper or a vet.
       </p>
-      {animal === undefined && (
+      {animal === undefined && chosen === null && (
         <Choice
           label="Group"
           options={options}
