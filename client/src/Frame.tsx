@@ -11,7 +11,7 @@ import { NightlineStrip } from './features/Rounds/NightlineStrip';
 import { FindDialog } from './features/Stock/FindDialog';
 import { KeySheet } from './ui/KeySheet';
 import { Lantern } from './ui/Lantern';
-import { MenuItem, menuClass, pickByLetter } from './ui/Menu';
+import { MenuItem, menuClass, menuPadding, pickByLetter } from './ui/Menu';
 import {
   AboutIcon,
   AlmanacIcon,
@@ -181,7 +181,7 @@ function More() {
         <DropdownMenu.Content
           align="end"
           sideOffset={8}
-          collisionPadding={12}
+          collisionPadding={menuPadding}
           className={menuClass}
           onKeyDown={pickByLetter}
         >

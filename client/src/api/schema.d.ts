@@ -1629,7 +1629,8 @@ export interface components {
             instarMark: string;
             stageWord: string;
             takesPrey: boolean;
-            readsCondition: boolean;
+            sections: components["schemas"]["PageSection"][];
+            heading: string;
             instar: null | string;
             it: string;
             its: string;
@@ -1665,6 +1666,7 @@ export interface components {
             hush: components["schemas"]["HushLine"][];
             hushReasons: components["schemas"]["Reason"][];
             line: components["schemas"]["RoundLine"];
+            log: components["schemas"]["LogMenu"];
             lifeline: components["schemas"]["Lifeline"];
             cautions: string[];
             house: null | components["schemas"]["HouseEvent"];
@@ -2690,6 +2692,8 @@ export interface components {
              */
             otherwise: number;
         };
+        /** @enum {unknown} */
+        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | null;
         /** @description One piece of evidence. */
         Evidence: {
             /** @description The sign, `clean-look` or `meal`. */
@@ -3103,18 +3107,14 @@ export interface components {
             parts: components["schemas"]["BodyPart"][];
             /** @description Whether prey is sized for it. */
             takesPrey: boolean;
-            fangCheck: boolean;
             /** @description Waits other than for a molt that can begin. */
-            waits: components["schemas"]["VigilKind"][];
+            waits: components["schemas"]["WaitWords"][];
             /** @description Whether it is kept as a colony. */
             colonial: boolean;
             /** @description Whether its forelegs decide how large prey may be. */
             holdsWithForelegs: boolean;
             waterWays: components["schemas"]["WaterWay"][];
-            conditionByEye: boolean;
-            winters: boolean;
             sexing: components["schemas"]["SexEvidence"][];
-            moltsFollowed: boolean;
         };
         /** @description Straight-line growth of ln length on instar. */
         GrowthFit: {
@@ -4043,6 +4043,31 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
             molt: null | components["schemas"]["VigilForecast"];
         };
+        /**
+         * @description Everything that can be logged of one animal as it is tonight, by what its stage of life has: an egg is not measured for
+         *     molts, a pupa is not fed, a colony has no limbs.
+         */
+        LogMenu: {
+            /** @description What stands at the head of its page, food last. */
+            head: components["schemas"]["LogOffer"][];
+            /** @description Logged with one tap. */
+            atOnce: components["schemas"]["LogOffer"][];
+            /** @description Mostly found after the fact: opens a form in which the night is said. */
+            found: components["schemas"]["LogOffer"][];
+            /** @description Everything else with a form of its own. */
+            forms: components["schemas"]["LogOffer"][];
+        };
+        /** @description One thing that can be logged of an animal as it is tonight: at once, or in a form. */
+        LogOffer: {
+            /** @description The letter or digit that picks it. */
+            key: string;
+            /** @description What it says. */
+            label: string;
+            /** @description What is logged at once; the start of the form where there is one. */
+            acts: components["schemas"]["Act"][];
+            form: null | components["schemas"]["EntryForm"];
+            care?: null | components["schemas"]["CareAct"];
+        };
         /** @description An entry to log. */
         LogRequest: {
             /**
@@ -4503,6 +4528,11 @@ export interface components {
             /** @description At least ten characters. */
             password: string;
         };
+        /**
+         * @description A part of an animal's page that not every animal has.
+         * @enum {unknown}
+         */
+        PageSection: "life" | "awaited" | "signs" | "stage" | "condition" | "food" | "growth";
         /** @description How an order of the supplier stands. */
         Parcel: {
             /** @description Whether the parcel is at the door. */
@@ -5073,8 +5103,10 @@ export interface components {
             hazard: null | components["schemas"]["Hazard"];
             /** @description Whether it stands apart as new stock: last, with tools of its own. */
             quarantine: boolean;
-            /** @description Whether its group shows signs that can be logged. */
+            /** @description Whether signs can be seen on it. */
             signs: boolean;
+            /** @description How water is given to it, what is due first; none where no water is poured. */
+            waters: components["schemas"]["WaterKind"][];
             /**
              * Format: date-time
              * @description Instant from which it will need a hand, when it does not tonight.
@@ -6315,6 +6347,16 @@ export interface components {
              * @description Nine in ten are over by then.
              */
             p90: number;
+        };
+        /** @description A wait that can begin in a group, as a keeper says it. */
+        WaitWords: {
+            vigil: components["schemas"]["VigilKind"];
+            /** @description What began it, e.g. "Buried itself". */
+            began: string;
+            /** @description How it ends well. */
+            asHoped: string;
+            /** @description How else it can end. */
+            otherwise: string;
         };
         /** @description How temperature changes the pace of waits. */
         Warmth: {

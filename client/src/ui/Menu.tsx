@@ -1,6 +1,9 @@
 import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 
+/** Kept free round an open menu; below also the bar at the foot of a phone. */
+export const menuPadding = { top: 12, right: 12, bottom: 76, left: 12 };
+
 export const menuClass =
   'z-50 max-h-(--radix-dropdown-menu-content-available-height) min-w-60 overflow-y-auto rounded-s border border-edge bg-raised py-1';
 

@@ -63,16 +63,12 @@ internal static class DemoHousing
             }
 
             var judgement = Judgement.Of(standing, room);
-            // One in seven was not moved over at its last molt: it is in what fitted before.
-            var behind = random.NextDouble() < 0.14 ? 1 / judgement.Subject.Profile.GrowthRatio.Value : 1;
-            var least =
+            // One in ten was not moved over at its last molt: it is in what fitted before.
+            var behind = random.NextDouble() < 0.1 ? 1 / judgement.Subject.Profile.GrowthRatio.Value : 1;
+            var chosen =
                 judgement.Size.Value is null || judgement.Subject.IsMany
-                    ? null
-                    : HousingFit.NeedsOf(judgement, behind).Value;
-            var fitting = least is null
-                ? Array.FindIndex(Tubs, t => t.Name == "flat box L")
-                : Array.FindIndex(Tubs, t => HousingFit.Misfits(t, least).Count == 0);
-            var chosen = fitting < 0 ? Tubs.Length - 1 : fitting;
+                    ? Array.FindIndex(Tubs, t => t.Name == "flat box L")
+                    : Fitting(judgement, behind);
             var damp = judgement.Subject.Profile.Moisture.Value == Moisture.Damp;
             var mist =
                 damp && judgement.Subject.Group.WaterWay[judgement.Stage.Value].Value == WaterWay.Drops
@@ -95,6 +91,27 @@ internal static class DemoHousing
                 )
             );
         }
+    }
+
+    /// <summary>The smallest that fits now and after two more molts, else after one, else now.</summary>
+    private static int Fitting(Judgement judgement, double behind)
+    {
+        var ratio = judgement.Subject.Profile.GrowthRatio.Value;
+        var now = HousingFit.NeedsOf(judgement, behind).Value;
+        for (var molts = judgement.Molt.Value is null ? 0 : 2; molts >= 0; molts--)
+        {
+            var then = HousingFit.NeedsOf(judgement, behind * Math.Pow(ratio, molts)).Value;
+            var found = Array.FindIndex(
+                Tubs,
+                t => HousingFit.Misfits(t, now).Count == 0 && HousingFit.Misfits(t, then).Count == 0
+            );
+            if (found >= 0)
+            {
+                return found;
+            }
+        }
+
+        return Tubs.Length - 1;
     }
 
     /// <summary>Chores, seasons and shared gear.</summary>

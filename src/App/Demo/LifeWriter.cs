@@ -127,12 +127,13 @@ internal sealed class LifeWriter
         }
 
         At(until, new Offered(feeder, size, count, Preparation.Live, OfferOutcome.Eaten));
+        var water = Usual();
         for (var ago = arrived - 1; ago > waterUntil; ago -= waterEvery)
         {
-            Watered(ago);
+            Watered(ago, water);
         }
 
-        return Watered(waterUntil);
+        return Watered(waterUntil, water);
     }
 
     public LifeWriter Fed(int ago, string feeder, string size, OfferOutcome outcome, bool? leftIn = null) =>
@@ -142,7 +143,18 @@ internal sealed class LifeWriter
 
     public LifeWriter Measured(int ago, BodyPart part, double mm) => At(ago, new Measured(part, mm));
 
-    public LifeWriter Watered(int ago, WaterKind kind = WaterKind.Dish) => At(ago, new Watered(kind), minute: -15);
+    /// <summary>Watered as such an animal is at its stage, unless said otherwise.</summary>
+    public LifeWriter Watered(int ago, WaterKind? kind = null) => At(ago, new Watered(kind ?? Usual()), minute: -15);
+
+    /// <summary>How water is given to it at the stage that it has come to.</summary>
+    private WaterKind Usual()
+    {
+        var written = Entries.Select(
+            (e, i) => new JournalEntry(e.Entry.Id, StockId, i + 1, e.Entry.When, room.Now, "", null, e.Entry.Act)
+        );
+        var waters = RoundLine.Of(Judgement.Of(Standing.Fold(written)!, room)).Waters;
+        return waters.Count > 0 ? waters[0] : WaterKind.Dish;
+    }
 
     /// <summary>Writes an act on the evening some nights ago; tonight's acts lie shortly before now.</summary>
     public LifeWriter At(int ago, Act act, int? minute = null)

@@ -1,6 +1,7 @@
 using App.Hosting;
 using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Vigils;
@@ -26,16 +27,27 @@ public sealed record GroupView(
     BodyPart SizePart,
     IReadOnlyList<BodyPart> Parts,
     bool TakesPrey,
-    bool FangCheck,
-    IReadOnlyList<VigilKind> Waits,
+    IReadOnlyList<WaitWords> Waits,
     bool Colonial,
     bool HoldsWithForelegs,
     IReadOnlyList<WaterWay> WaterWays,
-    bool ConditionByEye,
-    bool Winters,
-    IReadOnlyList<SexEvidence> Sexing,
-    bool MoltsFollowed
+    IReadOnlyList<SexEvidence> Sexing
 );
+
+/// <summary>A wait that can begin in a group, as a keeper says it.</summary>
+/// <param name="Began">What began it, e.g. "Buried itself".</param>
+/// <param name="AsHoped">How it ends well.</param>
+/// <param name="Otherwise">How else it can end.</param>
+public sealed record WaitWords(VigilKind Vigil, string Began, string AsHoped, string Otherwise)
+{
+    public static WaitWords Of(VigilKind vigil) =>
+        new(
+            vigil,
+            VigilWords.Began(vigil).ToUpperFirst(),
+            VigilWords.Ended(vigil, asHoped: true).ToUpperFirst(),
+            VigilWords.Ended(vigil, asHoped: false).ToUpperFirst()
+        );
+}
 
 /// <summary>A species as it can be chosen.</summary>
 public sealed record SpeciesName(string Id, string ScientificName, string Group);
@@ -68,15 +80,15 @@ public static class RulebookEndpoints
             g.SizePart,
             [.. BodySize.PartsOf(g).OrderBy(p => p == g.SizePart ? 0 : 1)],
             g.Prey is not null,
-            g.FangCheck.Value,
-            [.. Enum.GetValues<VigilKind>().Where(v => v != VigilKind.Molt && VigilForecast.CanBegin(g, v))],
+            [
+                .. Enum.GetValues<VigilKind>()
+                    .Where(v => v != VigilKind.Molt && VigilForecast.CanBegin(g, v))
+                    .Select(WaitWords.Of),
+            ],
             g.Diet is Diet.Litter or Diet.SugarAndProtein,
             g.Prey?.HeldByForelegs.Value == true,
             [.. g.WaterWay.Values.Select(w => w.Value).Distinct()],
-            g.ConditionByEye.Value,
-            g.OtherEnds.ContainsKey(VigilKind.Emergence) || g.Diet == Diet.SugarAndProtein,
-            [.. g.Sexing.Keys],
-            g.MoltsFollowed.Value
+            [.. g.Sexing.Keys]
         );
 
     private static IResult SchemaOf(string name) =>

@@ -43,7 +43,8 @@ public sealed record AnimalView(
     string InstarMark,
     string StageWord,
     bool TakesPrey,
-    bool ReadsCondition,
+    IReadOnlyList<PageSection> Sections,
+    string Heading,
     string? Instar,
     string It,
     string Its,
@@ -76,6 +77,7 @@ public sealed record AnimalView(
     IReadOnlyList<HushLine> Hush,
     IReadOnlyList<Reason> HushReasons,
     RoundLine Line,
+    LogMenu Log,
     Lifeline Lifeline,
     IReadOnlyList<string> Cautions,
     HouseEvent? House,
@@ -89,6 +91,7 @@ public sealed record AnimalView(
     {
         var j = Judgement.Of(standing, room);
         var s = j.Subject;
+        var life = Husbandry.Growth.Lifeline.Of(j, journal);
         return new AnimalView(
             standing.StockId,
             standing.DetailsVersion,
@@ -99,7 +102,8 @@ public sealed record AnimalView(
             s.Group.InstarMark,
             standing.Details.Kind == StockKind.Colony ? "colony" : s.Group.StageWord(j.Stage.Value),
             s.Group.Prey is not null,
-            s.Group.HardPart == BodyPart.Carapace && s.Group.Prey is not null,
+            [.. PageSections.Of(j, life)],
+            PageSections.HeadingOf(j),
             s.InstarText,
             s.It,
             s.Its,
@@ -132,7 +136,8 @@ public sealed record AnimalView(
             j.Hush.Lines,
             j.HushReasons,
             RoundLine.Of(j),
-            Husbandry.Growth.Lifeline.Of(j, journal),
+            LogMenu.Of(j),
+            life,
             [.. s.Profile.Cautions.Select(c => c.Value)],
             standing.House,
             HousingFit.Of(j),

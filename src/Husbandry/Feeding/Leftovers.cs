@@ -139,7 +139,7 @@ public sealed record Leftover(
         var next = subject.Room.Clock.StartOf(subject.Night(meal.At).AddDays(1));
         return new Answer<Leftover?>(
             new Leftover(Bits, 0, next, false, null, []),
-            $"{char.ToUpperInvariant(Bits[0])}{Bits[1..]} come out.",
+            $"{Bits.ToUpperFirst()} come out.",
             [
                 rule.Because(
                     "Bits",

@@ -73,7 +73,7 @@ public sealed record MealPlan(
             || (onlyLive && hush[CareAct.FeedLive].Verdict == Verdict.Never);
         if (!forbidden && MealChoice.EatsNothing(subject, stage.Value) is { } nothing)
         {
-            var text = $"{char.ToUpperInvariant(nothing[0])}{nothing[1..]}.";
+            var text = $"{nothing.ToUpperFirst()}.";
             return new Answer<MealPlan>(
                 new MealPlan(null, true, lastMeal, every, null, EatsNothing: true),
                 text,

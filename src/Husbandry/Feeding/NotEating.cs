@@ -79,7 +79,7 @@ public sealed record NotEating(int Nights, bool IsNormal)
                 : phase == Phase.SealedIn ? "sealed in"
                 : "the molt is here";
             var next = molt is null ? "" : $" Next molt about {words.Date(molt.P50)}.";
-            yield return (word, $"{Sentence(word)}: animals fast before a molt.{next}", "vigil.molt");
+            yield return (word, $"{word.ToUpperFirst()}: animals fast before a molt.{next}", "vigil.molt");
         }
 
         if (phase is Phase.Hardening or Phase.FangsUnchecked)
@@ -89,7 +89,11 @@ public sealed record NotEating(int Nights, bool IsNormal)
 
         if (phase is Phase.Buried or Phase.Pupa or Phase.Founding or Phase.Brooding or Phase.Eggs or Phase.Wintering)
         {
-            yield return (Phases.Word(phase), $"{Sentence(Phases.Word(phase))}: nothing is offered.", "hush.waiting");
+            yield return (
+                Phases.Word(phase),
+                $"{Phases.Word(phase).ToUpperFirst()}: nothing is offered.",
+                "hush.waiting"
+            );
         }
 
         if (condition.Word is ConditionWord.Plump or ConditionWord.VeryPlump)
@@ -111,6 +115,4 @@ public sealed record NotEating(int Nights, bool IsNormal)
             );
         }
     }
-
-    private static string Sentence(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 }

@@ -122,9 +122,9 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
         var outgrown = misfits.Count > 0 ? null : Outgrow(j, house.Enclosure);
         var words = s.Room.Wording;
         var summary =
-            misfits.Count > 0 ? $"{char.ToUpperInvariant(misfits[0].Word[0])}{misfits[0].Text(words)[1..]}."
+            misfits.Count > 0 ? $"{misfits[0].Text(words).ToUpperFirst()}."
             : outgrown is { } o
-                ? $"{char.ToUpperInvariant(o.Misfits[0].Word[0])}{o.Misfits[0].Word[1..]} {(o.Instar is { } instar ? $"from {instar} on" : "after the next molt")}: about {words.Date(o.Likely)} ({words.Dates(o.From, o.To)})."
+                ? $"{o.Misfits[0].Word.ToUpperFirst()} {(o.Instar is { } instar ? $"from {instar} on" : "after the next molt")}: about {words.Date(o.Likely)} ({words.Dates(o.From, o.To)})."
             : "Fits, and will after the molts ahead.";
         Reason[] growth = outgrown is null
             ? []

@@ -138,11 +138,7 @@ public static class Phases
         var words = subject.Room.Wording;
         var began =
             $"{VigilWords.Began(waiting.Vigil)} {words.Dates(subject.Night(waiting.Began.From), subject.Night(waiting.Began.To))}";
-        return new Answer<Phase>(
-            phase,
-            text,
-            [Reason.FromRecord("Since", $"{char.ToUpperInvariant(began[0])}{began[1..]}.", "record.began")]
-        );
+        return new Answer<Phase>(phase, text, [Reason.FromRecord("Since", $"{began.ToUpperFirst()}.", "record.began")]);
     }
 
     private static string Pupa(Subject subject) =>

@@ -15,10 +15,7 @@ internal static class WaitCheck
         {
             yield return new Problem("act.vigil", "The wait for a molt begins with the molt before it: log that.");
         }
-        else if (
-            standing?.Waiting is { } waiting
-            && !(waiting.Vigil == b.Vigil && waiting.Count < standing.Details.Count)
-        )
+        else if (standing?.Waiting is { } waiting && !IsFree(standing, b.Vigil))
         {
             yield return new Problem(
                 "act.vigil",
@@ -37,6 +34,10 @@ internal static class WaitCheck
             yield return new Problem("act.vigil", "A male does not brood: mend the sex first if it was told wrong.");
         }
     }
+
+    /// <summary>Whether no other wait stands in the way; of many the rest may begin the same one.</summary>
+    public static bool IsFree(Standing standing, VigilKind vigil) =>
+        standing.Waiting is not { } waiting || (waiting.Vigil == vigil && waiting.Count < standing.Details.Count);
 
     public static IEnumerable<Problem> Ended(Ended e, Standing? standing, Room room)
     {
@@ -65,13 +66,13 @@ internal static class WaitCheck
         }
     }
 
+    /// <summary>Whether it can be put into the winter cold: pupae and ants.</summary>
+    public static bool MayBeChilled(Subject subject) =>
+        subject.Standing.Waiting?.Vigil == VigilKind.Emergence || subject.Group.Diet == Diet.SugarAndProtein;
+
     public static IEnumerable<Problem> Chilled(Standing? standing, Room room)
     {
-        if (
-            standing is not null
-            && standing.Waiting?.Vigil != VigilKind.Emergence
-            && room.Rules.Group(standing.Details.Group)?.Diet != Diet.SugarAndProtein
-        )
+        if (standing is not null && !MayBeChilled(Subject.Of(standing, room)))
         {
             yield return new Problem("act.kind", "Only pupae and ants are put into the winter cold.");
         }

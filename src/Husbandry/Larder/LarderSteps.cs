@@ -1,3 +1,4 @@
+using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -94,7 +95,7 @@ internal static class LarderSteps
             room.Tonight.AddDays(by),
             needed,
             false,
-            $"{Sentence(feeder.NameOf(size, many: true))} would run short about {words.Date(needed)}; a pot gives enough after some {useful} days, with {Wording.Days(margin)} to spare."
+            $"{(feeder.NameOf(size, many: true)).ToUpperFirst()} would run short about {words.Date(needed)}; a pot gives enough after some {useful} days, with {Wording.Days(margin)} to spare."
         );
         return (step, 0);
     }
@@ -149,8 +150,8 @@ internal static class LarderSteps
         var words = room.Wording;
         var needed = room.Tonight.AddDays(shortAt);
         var why = late
-            ? $"{Sentence(feeder.NameOf(size, many: true))} run short about {words.Date(needed)}, and a slow parcel comes about {words.Date(room.Tonight.AddDays(there))}: order now."
-            : $"{Sentence(feeder.NameOf(size, many: true))} would run short about {words.Date(needed)}; a slow parcel takes {Wording.Days(Math.Ceiling(lead.P90))}{(hatch > 0 ? $", hatching {Wording.Days(hatch)}" : "")}, with {Wording.Days(margin)} to spare.";
+            ? $"{(feeder.NameOf(size, many: true)).ToUpperFirst()} run short about {words.Date(needed)}, and a slow parcel comes about {words.Date(room.Tonight.AddDays(there))}: order now."
+            : $"{(feeder.NameOf(size, many: true)).ToUpperFirst()} would run short about {words.Date(needed)}; a slow parcel takes {Wording.Days(Math.Ceiling(lead.P90))}{(hatch > 0 ? $", hatching {Wording.Days(hatch)}" : "")}, with {Wording.Days(margin)} to spare.";
         var step = new LarderStep(
             feeder.BoughtAsPots ? LarderDo.OrderPots : LarderDo.Order,
             food,
@@ -194,6 +195,4 @@ internal static class LarderSteps
         var (first, peak, end) = (rules.FirstDays.Value, rules.PeakDays.Value, rules.EndDays.Value);
         return first + Math.Sqrt(Twentieth * (end - first) * (peak - first));
     }
-
-    private static string Sentence(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 }

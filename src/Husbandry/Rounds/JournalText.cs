@@ -1,6 +1,7 @@
 using System.Globalization;
 using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Vigils;
@@ -157,7 +158,4 @@ public static class JournalText
         how += At(departed.Count);
         return departed.Remark is { Length: > 0 } remark ? $"{how}: {remark}" : how;
     }
-
-    internal static string ToLowerFirst(this string text) =>
-        text.Length == 0 ? text : char.ToLowerInvariant(text[0]) + text[1..];
 }

@@ -239,7 +239,7 @@ public sealed partial record RoundLine
             j,
             RoundAct.Feed,
             s.IsBrood && s.Group.Diet == Diet.Prey ? "feedBrood" : "feed",
-            waters.Count > 0 ? $"{poured}, then {what}" : char.ToUpperInvariant(what[0]) + what[1..],
+            waters.Count > 0 ? $"{poured}, then {what}" : what.ToUpperFirst(),
             detail,
             why,
             LineChoice.OfMeal(offer, waters),

@@ -78,7 +78,8 @@ public enum LineState
 /// <param name="Vials">Numbered vials of a brood; none for one animal or a colony.</param>
 /// <param name="Hazard">What it can do to people; none for most.</param>
 /// <param name="Quarantine">Whether it stands apart as new stock: last, with tools of its own.</param>
-/// <param name="Signs">Whether its group shows signs that can be logged.</param>
+/// <param name="Signs">Whether signs can be seen on it.</param>
+/// <param name="Waters">How water is given to it, what is due first; none where no water is poured.</param>
 /// <param name="NextDue">Instant from which it will need a hand, when it does not tonight.</param>
 /// <param name="Why">Why, for the drawer; asked for alone, as a round of hundreds never needs it.</param>
 public sealed partial record RoundLine(
@@ -104,6 +105,7 @@ public sealed partial record RoundLine(
     Hazard? Hazard,
     bool Quarantine,
     bool Signs,
+    IReadOnlyList<WaterKind> Waters,
     DateTimeOffset? NextDue,
     [property: JsonIgnore] Answer<RoundAct> Why
 )
@@ -275,7 +277,8 @@ public sealed partial record RoundLine(
             j.Subject.IsBrood && j.Subject.Group.Diet == Diet.Prey ? j.Subject.Standing.Details.Count : null,
             j.Subject.Profile.Hazard?.Value,
             j.Subject.Room.Layout.IsQuarantine(j.Subject.Standing.Place),
-            j.Subject.Room.Rules.Signs.Any(sign => sign.Groups.Contains(j.Subject.Group.Id)),
+            LogMenu.ShowsSigns(j),
+            LogMenu.Given(j),
             null,
             why
         )

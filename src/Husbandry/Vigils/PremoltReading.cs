@@ -93,7 +93,7 @@ public sealed record PremoltReading(
             imminent.Count == 0 ? null : imminent.Min(e => e.Night),
             opposite is null ? null : subject.Room.Rules.Sign(opposite.SignId)!.Note
         );
-        return new Answer<PremoltReading>(reading, Summary(reading, signsFor), Why(reading, subject));
+        return new Answer<PremoltReading>(reading, Summary(reading, signsFor, subject, stage), Why(reading, subject));
     }
 
     /// <summary>The word as shown, e.g. "likely premolt".</summary>
@@ -205,7 +205,7 @@ public sealed record PremoltReading(
             );
     }
 
-    private static string Summary(PremoltReading reading, List<Evidence> signs) =>
+    private static string Summary(PremoltReading reading, List<Evidence> signs, Subject subject, Stage stage) =>
         reading.Word switch
         {
             ReadingWord.Imminent => "The molt is here or hours away. Hands off.",
@@ -217,6 +217,9 @@ public sealed record PremoltReading(
             ReadingWord.Suspected => "Two signs or more, but not enough to be sure: suspected.",
             ReadingWord.WellFed => "Plump and nothing else only means well fed.",
             _ when signs.Count == 1 => "One sign is no verdict. Look again.",
+            _ when !PastWaits.FollowsMolts(subject) => "Nothing stands against its usual care.",
+            _ when stage == Stage.Adult && VigilForecast.WillNotMoltAgain(subject) is not null =>
+                "Adult: no molt is awaited.",
             _ => "Nothing points to a molt.",
         };
 

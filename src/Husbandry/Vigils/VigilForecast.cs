@@ -1,3 +1,4 @@
+using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
@@ -86,7 +87,7 @@ public sealed record VigilForecast(
         {
             Reason.FromRecord(
                 "Waited",
-                $"{Sentence(VigilWords.Began(vigil))} {words.Dates(subject.Night(began.From), subject.Night(began.To))}, {Wording.Nights(forecast.WaitedNights)} ago.",
+                $"{VigilWords.Began(vigil).ToUpperFirst()} {words.Dates(subject.Night(began.From), subject.Night(began.To))}, {Wording.Nights(forecast.WaitedNights)} ago.",
                 "record.began"
             ),
             PriorRule(subject, vigil, wait.Prior),
@@ -105,7 +106,7 @@ public sealed record VigilForecast(
 
         return new Answer<VigilForecast?>(
             forecast,
-            Summary(Sentence(VigilWords.Ends(vigil)), forecast, words),
+            Summary(VigilWords.Ends(vigil).ToUpperFirst(), forecast, words),
             reasons
         );
     }
@@ -134,6 +135,24 @@ public sealed record VigilForecast(
     /// <summary>Whether such a wait can begin in a group.</summary>
     public static bool CanBegin(GroupRules group, VigilKind vigil) => group.OtherEnds.ContainsKey(vigil);
 
+    /// <summary>
+    /// Waits that can begin for an animal as it is tonight: only larvae pupate, only queens alone found, males do not brood,
+    /// and one animal is no clutch of eggs unless it lays them.
+    /// </summary>
+    public static IEnumerable<VigilKind> MayBegin(Subject subject, Stage stage) =>
+        Enum.GetValues<VigilKind>()
+            .Where(v => v != VigilKind.Molt && CanBegin(subject.Group, v) && WaitCheck.IsFree(subject.Standing, v))
+            .Where(v =>
+                v switch
+                {
+                    VigilKind.Emergence => stage is not (Stage.Adult or Stage.Egg),
+                    VigilKind.FirstWorkers => subject.Standing.Details.Kind != StockKind.Colony,
+                    VigilKind.Young => subject.Standing.Details.Sex != Sex.Male,
+                    VigilKind.Hatching => stage is Stage.Adult or Stage.Egg || subject.IsMany,
+                    _ => true,
+                }
+            );
+
     /// <summary>Why an animal will not molt again, or why its molts are not awaited; none when one is awaited.</summary>
     public static Reason? WillNotMoltAgain(Subject subject)
     {
@@ -145,7 +164,7 @@ public sealed record VigilForecast(
 
         if (subject.WaitingWhole is { } waiting)
         {
-            return Reason.FromRecord("Next molt", $"{Sentence(VigilWords.Began(waiting.Vigil))}.", "record.began");
+            return Reason.FromRecord("Next molt", $"{VigilWords.Began(waiting.Vigil).ToUpperFirst()}.", "record.began");
         }
 
         var last = subject.Group.AdultsMolt;
@@ -227,6 +246,4 @@ public sealed record VigilForecast(
 
     private static string Summary(string what, VigilForecast f, Wording words) =>
         $"{what} about {words.Date(f.P50)}, between {words.Between(f.P10, f.P90)}.";
-
-    private static string Sentence(string text) => char.ToUpperInvariant(text[0]) + text[1..];
 }

@@ -20,7 +20,7 @@ export function LifelineDrawing({ animal, unit }: { animal: AnimalView; unit: Le
     <figure className="min-w-0">
       <figcaption className="flex flex-wrap items-baseline justify-between gap-x-4">
         <h2 className="text-18">Life so far</h2>
-        <Key part={`${partWord[lifeline.part]}, ${unit}`} />
+        {steps.length > 0 && <Key part={`${partWord[lifeline.part]}, ${unit}`} />}
       </figcaption>
       {steps.length === 0 ? (
         <p className="py-10 text-muted">Measure {animal.them} once and the steps of growth are drawn here.</p>
@@ -146,7 +146,9 @@ function Life({ animal, steps, width, unit }: LifeProps) {
             )}
             {roomy && (
               <text x={x1 + 2} y={y(step.lengthMm) - 7}>
-                {step.instar !== null && <tspan className="fill-muted">i{step.instar} </tspan>}
+                {step.instar !== null && (
+                  <tspan className="fill-muted">{`${animal.instarMark}${step.instar} `}</tspan>
+                )}
                 <tspan fontWeight="650">
                   {step.isEstimate ? '~' : ''}
                   {fromMm(step.lengthMm, unit)}

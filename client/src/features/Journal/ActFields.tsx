@@ -5,12 +5,10 @@ import type { LengthUnit } from '../../ui/lengths';
 import { EnclosureFields } from '../Housing/EnclosureFields';
 import {
   type ActOf,
-  beginWord,
   bodyParts,
   cares,
   conditions,
   departures,
-  endWord,
   type FormKind,
   limbStates,
   sexEvidence,
@@ -289,23 +287,25 @@ export function ActFields(props: FieldsProps) {
       return (
         <Choice
           label="What began"
-          options={subject.waits.map((vigil) => [vigil, beginWord[vigil]] as const)}
+          options={subject.waits.map((wait) => [wait.vigil, wait.began] as const)}
           value={act.vigil}
           onChange={(vigil) => change({ ...act, vigil })}
         />
       );
-    case 'ended':
+    case 'ended': {
+      const words = subject.waits.find((wait) => wait.vigil === act.vigil);
       return (
         <Choice
           label="How it ended"
           options={[
-            ['asHoped', endWord[act.vigil][0]],
-            ['otherwise', endWord[act.vigil][1]],
+            ['asHoped', words?.asHoped ?? 'As hoped'],
+            ['otherwise', words?.otherwise ?? 'Otherwise'],
           ]}
           value={act.end}
           onChange={(end) => change({ ...act, end })}
         />
       );
+    }
     case 'chilled':
       return (
         <Choice

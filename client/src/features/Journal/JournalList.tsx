@@ -5,7 +5,7 @@ import { Refusal } from '../../api/client';
 import { useUndo } from '../../api/queries';
 import { clockTime, dayDate, shortDate } from '../../ui/dates';
 import { FormError } from '../../ui/Field';
-import { MenuItem, menuClass, pickByLetter } from '../../ui/Menu';
+import { MenuItem, menuClass, menuPadding, pickByLetter } from '../../ui/Menu';
 import { ActDialogFor } from './ActDialogFor';
 import { hasForm } from './acts';
 import { newId } from '../../ui/newId';
@@ -93,7 +93,7 @@ function MendMenu({ line, onCorrect, onTakeBack }: MendMenuProps) {
       <DropdownMenu.Portal>
         <DropdownMenu.Content
           align="end"
-          collisionPadding={12}
+          collisionPadding={menuPadding}
           className={menuClass}
           onKeyDown={pickByLetter}
         >

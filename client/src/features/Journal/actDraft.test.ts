@@ -14,7 +14,9 @@ const subject: ActSubject = {
   sexing: ['shedSkin', 'furrow'],
   waters: ['dish', 'mist'],
   waiting: null,
-  waits: ['young'],
+  waits: [
+    { vigil: 'young', began: 'Began to brood', asHoped: 'The young came out', otherwise: 'Lost her brood' },
+  ],
   parts: ['legSpan', 'carapace'],
   hush: [],
   mature: false,

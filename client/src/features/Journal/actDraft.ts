@@ -22,7 +22,7 @@ export interface ActSubject {
   /** The wait that is under way, other than for a molt. */
   waiting: Schemas['VigilKind'] | null;
   /** Waits that can begin in its group. */
-  waits: readonly Schemas['VigilKind'][];
+  waits: readonly Schemas['WaitWords'][];
   /** Parts worth measuring, its size first. */
   parts: readonly Schemas['BodyPart'][];
   hush: readonly Schemas['HushLine'][];
@@ -127,7 +127,7 @@ function newAct(kind: FormKind, subject: ActSubject): ActOf<FormKind> {
     case 'fangsChecked':
       return { kind, hard: true };
     case 'began':
-      return { kind, vigil: subject.waits[0] ?? 'young' };
+      return { kind, vigil: subject.waits[0]?.vigil ?? 'young' };
     case 'ended':
       return { kind, vigil: subject.waiting ?? 'young', end: 'asHoped' };
     case 'chilled':

@@ -126,23 +126,3 @@ export const strengthWord: Record<Schemas['SignStrength'], string> = {
 
 /** Whether an act has a form in which it can be corrected. */
 export const hasForm = (act: Act): act is ActOf<FormKind> => formKinds.some((kind) => kind === act.kind);
-
-/** What begins a wait, as a keeper says it. */
-export const beginWord: Record<Schemas['VigilKind'], string> = {
-  molt: '',
-  surfacing: 'Buried itself',
-  emergence: 'Pupated',
-  firstWorkers: 'Set up to found',
-  young: 'Broods: sac, eggs or young',
-  hatching: 'Eggs laid, or came as eggs',
-};
-
-/** How it ends, well and otherwise. */
-export const endWord: Record<Schemas['VigilKind'], readonly [string, string]> = {
-  molt: ['', ''],
-  surfacing: ['Came up after a molt', 'Came up without a molt'],
-  emergence: ['Emerged', 'The pupa failed'],
-  firstWorkers: ['First workers seen', 'Founding failed'],
-  young: ['The young came out', 'Brood lost'],
-  hatching: ['Hatched', 'Did not hatch'],
-};

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useLogInLarder } from '../../api/queries';
 import { shortDate } from '../../ui/dates';
-import { MenuItem, menuClass, pickByLetter } from '../../ui/Menu';
+import { MenuItem, menuClass, menuPadding, pickByLetter } from '../../ui/Menu';
 import { CultureCurve } from './CultureCurve';
 import { StartDialog } from './StartDialog';
 import { WhyLink } from './WhyLink';
@@ -88,7 +88,7 @@ function CultureMenu({ culture }: { culture: Culture }) {
         <DropdownMenu.Content
           align="end"
           sideOffset={4}
-          collisionPadding={12}
+          collisionPadding={menuPadding}
           className={menuClass}
           onKeyDown={pickByLetter}
         >

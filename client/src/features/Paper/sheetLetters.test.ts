@@ -51,6 +51,7 @@ const line = (changed: Partial<RoundLine>): RoundLine => ({
   seconds: 60,
   hazard: null,
   signs: true,
+  waters: ['mist'],
   quarantine: false,
   nextDue: null,
   ...changed,

@@ -22,16 +22,10 @@ export interface Read {
 export function readLetters(letters: string, line: RoundLine): Read {
   const acts: Act[] = [];
   const words: string[] = [];
-  const all = line.choices.flatMap((c) => c.acts);
   const food = line.choices.find((c) => c.key === 'f')?.acts ?? [];
   const offered = (outcome: 'eaten' | 'battedAway' | 'notSeen'): Act[] =>
     food.flatMap((act) => (act.kind === 'offered' ? [{ ...act, outcome, leftIn: null }] : []));
-  // As the line says it is given; where it asks for none, a dish.
-  const ways = [...new Set(all.flatMap((act) => (act.kind === 'watered' ? [act.water] : [])))];
-  const water: Act[] = (ways.length === 0 ? (['dish'] as const) : ways).map((way) => ({
-    kind: 'watered',
-    water: way,
-  }));
+  const water = line.waters.map((way): Act => ({ kind: 'watered', water: way }));
   const meaning: Record<string, Act[]> = {
     f: offered('eaten'),
     r: offered('battedAway'),
@@ -46,7 +40,8 @@ export function readLetters(letters: string, line: RoundLine): Read {
       return { acts: [], words: '', trouble: `“${letter}” is no box of the sheet` };
     }
     if (meant.length === 0) {
-      return { acts: [], words: '', trouble: 'no food was on this line: log it on the animal’s page' };
+      const none = letter === 'w' ? 'no water is poured there' : 'no food was on this line';
+      return { acts: [], words: '', trouble: `${none}: log it on the animal’s page` };
     }
     acts.push(...meant);
     words.push(boxes.find(([box]) => box.toLowerCase() === letter)?.[1] ?? '');

@@ -6,7 +6,7 @@ import type { RoundLine } from '../../api/client';
 import { useNightline } from '../../api/queries';
 import { fromDays, toDays } from '../../ui/dates';
 import { Lantern } from '../../ui/Lantern';
-import { MenuItem, menuClass, pickByLetter } from '../../ui/Menu';
+import { MenuItem, menuClass, menuPadding, pickByLetter } from '../../ui/Menu';
 import { useKeys } from '../../ui/useKeys';
 import { useIsPhone } from '../../ui/useMedia';
 import { ActDialogFor } from '../Journal/ActDialogFor';
@@ -213,7 +213,7 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
             <DropdownMenu.Content
               align="start"
               sideOffset={4}
-              collisionPadding={12}
+              collisionPadding={menuPadding}
               className={menuClass}
               onKeyDown={pickByLetter}
             >

@@ -34,6 +34,7 @@ const line = (changed: Partial<RoundLine>): RoundLine => ({
   seconds: 60,
   hazard: null,
   signs: true,
+  waters: ['dish'],
   quarantine: false,
   nextDue: null,
   ...changed,

@@ -1,6 +1,5 @@
 import { Link } from 'react-router';
 import type { AnimalView } from '../../api/client';
-import { useRulebook } from '../../api/queries';
 import { dayDate, shortDate, toDays } from '../../ui/dates';
 import { Lantern } from '../../ui/Lantern';
 import { AnimalActs } from './AnimalActs';
@@ -8,18 +7,16 @@ import { hazardWord } from './words';
 
 /** Who it is, how it is tonight, and what can be logged of it. */
 export function AnimalHead({ animal }: { animal: AnimalView }) {
-  const molts =
-    useRulebook().data?.groups.find((g) => g.id === animal.details.group)?.moltsFollowed !== false;
   const facts = [
     animal.phaseWord,
     [animal.details.sex === 'unknown' ? 'sex unknown' : animal.details.sex, animal.stageWord, animal.instar]
       .filter(Boolean)
       .join(', '),
     animal.lastMolt === null
-      ? molts && 'no molt on record'
+      ? animal.sections.includes('signs') && 'no molt on record'
       : `${toDays(animal.tonight) - toDays(animal.lastMolt)} nights since the molt of ${shortDate(animal.lastMolt, animal.tonight)}`,
     animal.meal.value.lastMeal === null
-      ? 'not fed here yet'
+      ? animal.sections.includes('food') && 'not fed here yet'
       : `last fed ${dayDate(animal.meal.value.lastMeal)}`,
   ].filter((fact): fact is string => fact !== false);
   return (
@@ -32,21 +29,17 @@ export function AnimalHead({ animal }: { animal: AnimalView }) {
       <div className="min-w-0 flex-1 basis-60">
         <h1 className="text-30 leading-none max-sm:text-[24px]">
           {animal.details.nickname}
-          {animal.details.kind !== 'specimen' && (
-            <span className="text-22 text-muted"> × {animal.details.count}</span>
-          )}
+          {animal.details.count > 1 && <span className="text-22 text-muted"> × {animal.details.count}</span>}
           <i className="ml-2.5 font-text text-18 font-normal tracking-normal text-muted max-sm:ml-0 max-sm:mt-1 max-sm:block max-sm:text-15">
             {animal.species}
           </i>
         </h1>
-        <p className="mt-1.5 flex flex-wrap text-muted">
-          <span className="code text-ink after:mx-1.5 after:font-normal after:text-edge after:content-['|']">
-            {animal.place}
-          </span>
+        <p className="-ml-3 mt-1.5 flex flex-wrap overflow-hidden text-muted">
+          <span className="-ml-px border-l border-edge px-3 code text-ink">{animal.place}</span>
           {facts.map((fact, k) => (
             <span
               key={fact}
-              className={`not-last:after:mx-1.5 not-last:after:text-edge not-last:after:content-['|'] ${k === 0 ? 'font-semibold text-ink' : ''}`}
+              className={`-ml-px border-l border-edge px-3 ${k === 0 ? 'font-semibold text-ink' : ''}`}
             >
               {fact}
             </span>

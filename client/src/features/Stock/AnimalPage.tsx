@@ -1,5 +1,5 @@
 import { Link, useParams } from 'react-router';
-import type { AnimalView, Reason } from '../../api/client';
+import type { AnimalView, Reason, Schemas } from '../../api/client';
 import { useAnimal, useSettings } from '../../api/queries';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
 import { useKeys } from '../../ui/useKeys';
@@ -30,6 +30,8 @@ export function AnimalPage() {
 
 function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   const { toggle } = useWhy();
+  const has = (section: Schemas['PageSection']) => animal.sections.includes(section);
+  const drawn = [has('life'), has('awaited')].filter(Boolean).length;
   const why = (title: string, answer: { summary: string; reasons: readonly Reason[] }) => () =>
     toggle({
       title,
@@ -46,15 +48,19 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   return (
     <>
       <AnimalHead animal={animal} />
-      <div className="grid grid-cols-[1.28fr_1fr] gap-x-9 border-t border-line px-6 pt-2 max-lg:grid-cols-1 max-sm:px-4">
-        <LifelineDrawing animal={animal} unit={unit} />
-        <MoltCloseUp animal={animal} unit={unit} />
-      </div>
+      {drawn > 0 && (
+        <div
+          className={`grid gap-x-9 border-t border-line px-6 pt-2 max-lg:grid-cols-1 max-sm:px-4 ${drawn === 2 ? 'grid-cols-[1.28fr_1fr]' : ''}`}
+        >
+          {has('life') && <LifelineDrawing animal={animal} unit={unit} />}
+          {has('awaited') && <MoltCloseUp animal={animal} unit={unit} />}
+        </div>
+      )}
       <div className="grid flex-1 grid-cols-[1.1fr_1fr_0.86fr] border-t border-line px-6 pb-6 max-lg:grid-cols-1 max-sm:px-4 [&>*]:pt-3 lg:[&>*+*]:ml-5 lg:[&>*+*]:border-l lg:[&>*+*]:border-line lg:[&>*+*]:pl-5">
         <section className="min-w-0" aria-labelledby="reading">
-          <SectionHead id="reading" title={heading(animal)} onWhy={whyPhase} />
+          <SectionHead id="reading" title={animal.heading} onWhy={whyPhase} />
           <p className="mb-2 text-13 text-soft">{animal.phase.summary}</p>
-          <EvidenceLadder animal={animal} />
+          {has('signs') && <EvidenceLadder animal={animal} />}
           <EndsChart animal={animal} />
           <p className="my-2 text-13">
             <Link to={`/guide?animal=${animal.stockId}`} className="linkish">
@@ -92,13 +98,15 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
               small
             />
           )}
-          <SectionHead
-            id="stage"
-            title={animal.stage.summary}
-            onWhy={why('Why this stage?', animal.stage)}
-            small
-          />
-          {animal.readsCondition && (
+          {has('stage') && (
+            <SectionHead
+              id="stage"
+              title={animal.stage.summary}
+              onWhy={why('Why this stage?', animal.stage)}
+              small
+            />
+          )}
+          {has('condition') && (
             <SectionHead
               id="condition"
               title={animal.condition.summary}
@@ -127,36 +135,46 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
           ))}
         </section>
         <section className="min-w-0" aria-labelledby="prey">
-          <SectionHead
-            id="prey"
-            title={animal.takesPrey ? 'Prey, to scale' : 'Food'}
-            note={
-              fit === null
-                ? ''
-                : `≤ ${fromMm(fit.maxPreyMm, unit)} ${unit}, body ${animal.size.value?.isEstimate === true ? '~' : ''}${fromMm(fit.bodyMm, unit)}`
-            }
-            onWhy={why('Why this size of prey?', animal.prey)}
-          />
-          {!fed && fit !== null && (
-            <p className="text-13 text-hush">Now none. This is what {animal.it} may have later.</p>
-          )}
-          {fit === null ? (
-            <p className="text-muted">{animal.prey.summary}</p>
+          {has('food') ? (
+            <>
+              <SectionHead
+                id="prey"
+                title={animal.takesPrey ? 'Prey, to scale' : 'Food'}
+                note={
+                  fit === null
+                    ? ''
+                    : `≤ ${fromMm(fit.maxPreyMm, unit)} ${unit}, body ${animal.size.value?.isEstimate === true ? '~' : ''}${fromMm(fit.bodyMm, unit)}`
+                }
+                onWhy={why('Why this size of prey?', animal.prey)}
+              />
+              {!fed && fit !== null && (
+                <p className="text-13 text-hush">Now none. This is what {animal.it} may have later.</p>
+              )}
+              {fit === null ? (
+                <p className="text-muted">{animal.prey.summary}</p>
+              ) : (
+                <PreyGauge animal={animal} fit={fit} unit={unit} />
+              )}
+              <AppetitePanel animal={animal} />
+            </>
           ) : (
-            <PreyGauge animal={animal} fit={fit} unit={unit} />
+            <p className="text-muted">{animal.meal.summary}</p>
           )}
-          <AppetitePanel animal={animal} />
-          <SectionHead
-            id="growth"
-            title="Growth"
-            note={growth === null ? '' : animal.growth.summary}
-            onWhy={why('Why this growth?', animal.growth)}
-            second
-          />
-          {growth === null ? (
-            <p className="text-13 text-muted">{animal.growth.summary}</p>
-          ) : (
-            growth.skins.length > 0 && <SkinTable animal={animal} growth={growth} unit={unit} />
+          {has('growth') && (
+            <>
+              <SectionHead
+                id="growth"
+                title="Growth"
+                note={growth === null ? '' : animal.growth.summary}
+                onWhy={why('Why this growth?', animal.growth)}
+                second
+              />
+              {growth === null ? (
+                <p className="text-13 text-muted">{animal.growth.summary}</p>
+              ) : (
+                growth.skins.length > 0 && <SkinTable animal={animal} growth={growth} unit={unit} />
+              )}
+            </>
           )}
           <GrowthNotes animal={animal} unit={unit} />
         </section>
@@ -186,20 +204,6 @@ function enclosureText(animal: AnimalView, unit: LengthUnit): string {
 /** Whether the first meal after a molt is still to come. */
 const softAfterMolt = (animal: AnimalView) =>
   animal.phase.value === 'hardening' || animal.phase.value === 'fangsUnchecked';
-
-function heading(animal: AnimalView): string {
-  const molt = animal.molt.value;
-  const word = animal.phaseWord.charAt(0).toUpperCase() + animal.phaseWord.slice(1);
-  return molt === null || animal.phase.value === 'imminent' || softAfterMolt(animal)
-    ? word
-    : `${word}${animal.phase.value === 'likely' ? ', ' : ': premolt '}${chance(molt.premoltChance)}`;
-}
-
-/** A chance in words; the ends are never 0 or 100. */
-function chance(p: number): string {
-  const n = Math.round(p * 100);
-  return n < 1 ? 'less than 1 in 100' : n > 99 ? 'over 99 in 100' : `${n} in 100`;
-}
 
 interface SectionHeadProps {
   id: string;

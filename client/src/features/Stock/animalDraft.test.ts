@@ -12,15 +12,11 @@ const spiders: Group = {
   sizePart: 'legSpan',
   parts: ['legSpan'],
   takesPrey: true,
-  fangCheck: true,
   waits: [],
   colonial: false,
   holdsWithForelegs: false,
   waterWays: [],
-  conditionByEye: true,
-  winters: false,
   sexing: [],
-  moltsFollowed: true,
 };
 
 const details: StockDetails = {

@@ -1,0 +1,265 @@
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+using Husbandry.Vigils;
+
+namespace Husbandry.Rounds;
+
+/// <summary>The form in which an entry is said; named after the entry.</summary>
+public enum EntryForm
+{
+    /// <summary>Food offered.</summary>
+    Offered,
+
+    /// <summary>A sign seen.</summary>
+    SignSeen,
+
+    /// <summary>A molt.</summary>
+    Molted,
+
+    /// <summary>A length.</summary>
+    Measured,
+
+    /// <summary>Moved to another place.</summary>
+    Moved,
+
+    /// <summary>Counted.</summary>
+    Counted,
+
+    /// <summary>Something done to it.</summary>
+    Handled,
+
+    /// <summary>A limb lost or growing.</summary>
+    LimbNoted,
+
+    /// <summary>Sex told.</summary>
+    SexSeen,
+
+    /// <summary>A note.</summary>
+    Noted,
+
+    /// <summary>Put off with a reason.</summary>
+    PutOff,
+
+    /// <summary>What it lives in.</summary>
+    Housed,
+
+    /// <summary>Leaves the collection.</summary>
+    Departed,
+
+    /// <summary>Water given.</summary>
+    Watered,
+
+    /// <summary>The water of a tube.</summary>
+    TubeSeen,
+
+    /// <summary>Condition by eye.</summary>
+    ConditionSeen,
+
+    /// <summary>A wait began.</summary>
+    Began,
+
+    /// <summary>A wait ended.</summary>
+    Ended,
+
+    /// <summary>Into the cold or out of it.</summary>
+    Chilled,
+}
+
+/// <summary>One thing that can be logged of an animal as it is tonight: at once, or in a form.</summary>
+/// <param name="Key">The letter or digit that picks it.</param>
+/// <param name="Label">What it says.</param>
+/// <param name="Acts">What is logged at once; the start of the form where there is one.</param>
+/// <param name="Form">The form that opens; none when it is logged at once.</param>
+/// <param name="Care">What the hush table calls it, when it may be against the hush.</param>
+public sealed record LogOffer(string Key, string Label, IReadOnlyList<Act> Acts, EntryForm? Form, CareAct? Care = null);
+
+/// <summary>
+/// Everything that can be logged of one animal as it is tonight, by what its stage of life has: an egg is not measured for
+/// molts, a pupa is not fed, a colony has no limbs.
+/// </summary>
+/// <param name="Head">What stands at the head of its page, food last.</param>
+/// <param name="AtOnce">Logged with one tap.</param>
+/// <param name="Found">Mostly found after the fact: opens a form in which the night is said.</param>
+/// <param name="Forms">Everything else with a form of its own.</param>
+public sealed record LogMenu(
+    IReadOnlyList<LogOffer> Head,
+    IReadOnlyList<LogOffer> AtOnce,
+    IReadOnlyList<LogOffer> Found,
+    IReadOnlyList<LogOffer> Forms
+)
+{
+    /// <summary>Composes the menu of an animal.</summary>
+    public static LogMenu Of(Judgement j)
+    {
+        var waterForm = j.Water.Value.Clocks.Any(c => c.Kind is not null);
+        var tube = j.Water.Value.Clocks.Any(c => c.Way == WaterWay.Tube);
+        return new LogMenu([.. HeadOf(j, tube)], [.. AtOnceOf(j)], [.. FoundOf(j)], [.. FormsOf(j, waterForm, tube)]);
+    }
+
+    /// <summary>Whether signs can be seen on it: not on eggs or pupae, and on a grown animal only such as call for help.</summary>
+    public static bool ShowsSigns(Judgement j)
+    {
+        var signs = j.Subject.Room.Rules.Signs.Where(sign => sign.Groups.Contains(j.Subject.Group.Id));
+        return !IsShut(j)
+            && (
+                MayMolt(j)
+                    ? signs.Any()
+                    : j.Subject.Group.Diet == Diet.Prey && signs.Any(sign => sign.Strength == SignStrength.Opposite)
+            );
+    }
+
+    /// <summary>Whether a molt may be logged of it: not of eggs, pupae, colonies or those that are done with molting.</summary>
+    public static bool MayMolt(Judgement j) =>
+        !IsShut(j) && PastWaits.FollowsMolts(j.Subject) && (j.Molt.Value is not null || j.Stage.Value != Stage.Adult);
+
+    /// <summary>Whether it takes food at its stage of life, hushed or not.</summary>
+    public static bool Eats(Judgement j) => !IsShut(j) && !j.Meal.Value.EatsNothing;
+
+    /// <summary>Whether it is an egg or a pupa: shut in, with neither food nor signs.</summary>
+    private static bool IsShut(Judgement j) =>
+        j.Stage.Value is Stage.Egg or Stage.Pupa
+        || j.Subject.WaitingWhole is { Vigil: VigilKind.Emergence or VigilKind.Hatching };
+
+    private static IEnumerable<LogOffer> HeadOf(Judgement j, bool tube)
+    {
+        if (ShowsSigns(j))
+        {
+            yield return Form("s", "Sign seen", EntryForm.SignSeen);
+        }
+
+        if (tube)
+        {
+            yield return Form("w", "Tube", EntryForm.TubeSeen);
+        }
+        else if (Given(j) is { Count: > 0 } waters)
+        {
+            yield return new LogOffer("w", "Water", [.. waters.Select(w => new Watered(w))], null, CareAct.Water);
+        }
+
+        if (j.Subject.WaitingWhole is { } wait)
+        {
+            yield return Ended("m", wait.Vigil, VigilEnd.AsHoped);
+        }
+        else if (MayMolt(j))
+        {
+            yield return Form("m", "Molted", EntryForm.Molted);
+        }
+
+        if (Eats(j))
+        {
+            yield return new LogOffer("f", "Feed", [], EntryForm.Offered, CareAct.FeedDead);
+        }
+    }
+
+    private static IEnumerable<LogOffer> AtOnceOf(Judgement j)
+    {
+        var way = j.Subject.Group.WaterWay[j.Stage.Value].Value;
+        LogOffer Water(string key, string label, WaterKind kind, CareAct care) =>
+            new(key, label, [new Watered(kind)], null, care);
+        if (way == WaterWay.Dish)
+        {
+            yield return Water("d", "Dish filled", WaterKind.Dish, CareAct.Water);
+        }
+
+        if (way == WaterWay.Pools)
+        {
+            yield return Water("d", "Both pools filled", WaterKind.Pools, CareAct.Water);
+        }
+
+        if (way is WaterWay.Dish or WaterWay.Drops || (way == WaterWay.ColdMist && j.Subject.IsChilled))
+        {
+            yield return Water("i", "Misted", WaterKind.Mist, CareAct.Mist);
+        }
+
+        if (way is WaterWay.Dish or WaterWay.DampEnd)
+        {
+            yield return Water("j", "Damp side moistened", WaterKind.Damp, CareAct.Water);
+        }
+
+        yield return new LogOffer("l", "Looked: no sign", [new Looked()], null);
+        if (Eats(j))
+        {
+            yield return new LogOffer("x", "Leftovers taken out", [new LeftoversRemoved()], null);
+        }
+
+        if (j.Subject.Group.FangCheck.Value)
+        {
+            yield return new LogOffer("b", "Fangs black", [new FangsChecked(true)], null);
+        }
+    }
+
+    private static IEnumerable<LogOffer> FoundOf(Judgement j)
+    {
+        var s = j.Subject;
+        if (s.Waiting is { } wait)
+        {
+            yield return Ended("1", wait.Vigil, VigilEnd.AsHoped);
+            yield return Ended("2", wait.Vigil, VigilEnd.Otherwise);
+        }
+
+        if (s.Waiting is null || s.IsMany)
+        {
+            var key = 5;
+            foreach (var vigil in VigilForecast.MayBegin(s, j.Stage.Value))
+            {
+                yield return new LogOffer(
+                    $"{key++}",
+                    $"{VigilWords.Began(vigil).ToUpperFirst()}…",
+                    [new Began(vigil)],
+                    EntryForm.Began
+                );
+            }
+        }
+
+        if (WaitCheck.MayBeChilled(s))
+        {
+            yield return s.IsChilled
+                ? new LogOffer("4", "Taken out of the cold…", [new Chilled(false)], EntryForm.Chilled)
+                : new LogOffer("3", "Put into the cold…", [new Chilled(true)], EntryForm.Chilled);
+        }
+    }
+
+    private static IEnumerable<LogOffer> FormsOf(Judgement j, bool waterForm, bool tube)
+    {
+        var s = j.Subject;
+        var follows = PastWaits.FollowsMolts(s) && !IsShut(j);
+        (string Key, string Label, EntryForm Form, bool Fits)[] forms =
+        [
+            ("o", "Other food offered…", EntryForm.Offered, Eats(j)),
+            ("m", "Molted…", EntryForm.Molted, follows),
+            ("e", "Measured…", EntryForm.Measured, j.Stage.Value != Stage.Egg),
+            ("g", "Limb lost or growing…", EntryForm.LimbNoted, follows),
+            ("s", "Sex told…", EntryForm.SexSeen, s.Group.Sexing.Count > 0 && j.Stage.Value != Stage.Egg),
+            ("a", s.IsMany ? "Something done to them…" : "Something done to it…", EntryForm.Handled, true),
+            ("v", "Moved…", EntryForm.Moved, true),
+            ("u", "Enclosure…", EntryForm.Housed, true),
+            ("t", "Note…", EntryForm.Noted, true),
+            ("w", "Later, with a reason…", EntryForm.PutOff, true),
+            ("c", "Counted…", EntryForm.Counted, s.IsMany),
+            ("k", "Thin, normal, full…", EntryForm.ConditionSeen, s.Group.ConditionByEye.Value && !IsShut(j)),
+            ("y", "Water of the tube…", EntryForm.TubeSeen, tube),
+            ("n", "Water, another night…", EntryForm.Watered, waterForm),
+        ];
+        return forms.Where(f => f.Fits).Select(f => Form(f.Key, f.Label, f.Form));
+    }
+
+    /// <summary>How water is given to it: what is due first, else the first of its clocks.</summary>
+    internal static IReadOnlyList<WaterKind> Given(Judgement j)
+    {
+        var poured = j.Water.Value.Clocks.Where(c => c.Kind is not null).ToList();
+        var due = poured.Where(c => c.Due <= j.Subject.Room.Tonight).ToList();
+        return [.. (due.Count > 0 ? due : poured.Take(1)).Select(c => c.Kind!.Value).Distinct()];
+    }
+
+    private static LogOffer Form(string key, string label, EntryForm form) => new(key, label, [], form);
+
+    private static LogOffer Ended(string key, VigilKind vigil, VigilEnd end) =>
+        new(
+            key,
+            $"{VigilWords.Ended(vigil, end == VigilEnd.AsHoped).ToUpperFirst()}…",
+            [new Ended(vigil, end)],
+            EntryForm.Ended
+        );
+}

@@ -1,0 +1,105 @@
+using Husbandry.Housing;
+using Husbandry.Journal;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+using Husbandry.Vigils;
+
+namespace Husbandry.Tests;
+
+/// <summary>
+/// Random stock of every species, kind and stage with journals in which every entry is one that would have been accepted
+/// when it was written.
+/// </summary>
+internal static class AnyStock
+{
+    private const int Steps = 40;
+
+    private static readonly RuleSet Rules = RuleSet.Shipped;
+
+    private static readonly Func<Random, Act>[] Makers =
+    [
+        r => Offer(r),
+        r => Offer(r),
+        _ => new LeftoversRemoved(),
+        r => new Watered(Pick<WaterKind>(r)),
+        r => new TubeSeen(Pick<TubeWater>(r)),
+        _ => new Looked(),
+        r => new SignSeen(Rules.Signs[r.Next(Rules.Signs.Count)].Id, Some(r)),
+        r => new Molted(Ultimate: r.Next(6) == 0, Mismolt: r.Next(8) == 0),
+        r => new FangsChecked(r.Next(3) > 0),
+        r => new Measured(Pick<BodyPart>(r), Math.Round(Math.Exp(r.NextDouble() * 4) + 0.5, 1), r.Next(3) == 0),
+        r => new ConditionSeen(Pick<BodyCondition>(r)),
+        r => new Began(Pick<VigilKind>(r), Some(r)),
+        r => new Ended(Pick<VigilKind>(r), Pick<VigilEnd>(r), Some(r)),
+        r => new Chilled(r.Next(2) == 0),
+        r => new LimbNoted("leg 3 left", Pick<LimbState>(r)),
+        r => new SexSeen(Pick<Sex>(r), Pick<SexEvidence>(r)),
+        r => new Moved(new Place("B", 1 + r.Next(4), 1 + r.Next(9))),
+        r => new Counted(1 + r.Next(60)),
+        r => new Handled(Pick<CareAct>(r)),
+        r => new PutOff(DateOnly.FromDateTime(Diary.Evening.AddDays(r.Next(20) - 10).DateTime), "busy"),
+        r => new Departed(Pick<DepartureKind>(r), null, 1 + r.Next(3)),
+        _ => new Noted("a note"),
+        r => new Housed(
+            new Enclosure(
+                "box",
+                40 + r.Next(300),
+                40 + r.Next(200),
+                60 + r.Next(300),
+                r.Next(50),
+                Pick<Ventilation>(r),
+                Pick<DampSide>(r),
+                HeatSource.Room,
+                r.Next(3) == 0 ? new MistPlan(1, 3, 3) : null
+            ),
+            r.Next(2) == 0
+        ),
+    ];
+
+    /// <summary>Stock from a seed: species and kind go round, everything else is drawn.</summary>
+    public static Diary Of(int seed)
+    {
+        var random = new Random(seed);
+        var species = Rules.Species[seed % Rules.Species.Count];
+        var kind = random.Next(5) switch
+        {
+            0 => StockKind.Brood,
+            1 when Rules.Group(species.Group)!.Diet is Diet.Litter or Diet.SugarAndProtein => StockKind.Colony,
+            _ => StockKind.Specimen,
+        };
+        var molts = random.Next(3) == 0 ? (int?)null : random.Next(12);
+        var diary = new Diary(species.Id, Pick<Sex>(random), 300, random.Next(4) == 0, molts, kind: kind);
+        // Nights in which much happens lie close together: most stock has a wait, a sign or a cold of its own.
+        var nights = Enumerable.Range(0, Steps).Select(_ => Math.Round(random.NextDouble() * 290, 2)).OrderDescending();
+        foreach (var ago in nights)
+        {
+            var act = Makers[random.Next(Makers.Length)](random);
+            var when = Occurrence.At(Diary.Evening.AddDays(-ago));
+            var then = Diary.Room(now: Diary.Evening.AddDays(-ago));
+            if (diary.Standing().Departure is null && EntryCheck.Check(act, when, diary.Standing(), then).Count == 0)
+            {
+                diary.Add(ago, act);
+            }
+        }
+
+        return diary;
+    }
+
+    private static int? Some(Random random) => random.Next(3) == 0 ? 1 + random.Next(4) : null;
+
+    private static Offered Offer(Random random)
+    {
+        var feeder = Rules.Feeders[random.Next(Rules.Feeders.Count)];
+        return new Offered(
+            feeder.Id,
+            feeder.Classes[random.Next(feeder.Classes.Count)].Id,
+            1 + random.Next(3),
+            Pick<Preparation>(random),
+            Pick<OfferOutcome>(random),
+            random.Next(4) == 0 ? true : null
+        );
+    }
+
+    private static T Pick<T>(Random random)
+        where T : struct, Enum => Enum.GetValues<T>()[random.Next(Enum.GetValues<T>().Length)];
+}
