@@ -1664,6 +1664,9 @@ export interface components {
             pictures: components["schemas"]["PictureEvent"][];
             sexTold: components["schemas"]["SexEvent"][];
             hush: components["schemas"]["HushLine"][];
+            cares: {
+                [key: string]: string;
+            };
             hushReasons: components["schemas"]["Reason"][];
             line: components["schemas"]["RoundLine"];
             log: components["schemas"]["LogMenu"];

@@ -75,6 +75,7 @@ public sealed record AnimalView(
     IReadOnlyList<PictureEvent> Pictures,
     IReadOnlyList<SexEvent> SexTold,
     IReadOnlyList<HushLine> Hush,
+    IReadOnlyDictionary<Husbandry.Rulebook.CareAct, string> Cares,
     IReadOnlyList<Reason> HushReasons,
     RoundLine Line,
     LogMenu Log,
@@ -91,6 +92,8 @@ public sealed record AnimalView(
     {
         var j = Judgement.Of(standing, room);
         var s = j.Subject;
+        // Instars are counted up to the pupa only.
+        var pupates = s.Group.StageWords.ContainsKey(Husbandry.Stock.Stage.Pupa);
         var life = Husbandry.Growth.Lifeline.Of(j, journal);
         return new AnimalView(
             standing.StockId,
@@ -104,7 +107,7 @@ public sealed record AnimalView(
             s.Group.Prey is not null,
             [.. PageSections.Of(j, life)],
             PageSections.HeadingOf(j),
-            s.InstarText,
+            pupates && j.Stage.Value is Husbandry.Stock.Stage.Pupa or Husbandry.Stock.Stage.Adult ? null : s.InstarText,
             s.It,
             s.Its,
             s.Them,
@@ -134,6 +137,7 @@ public sealed record AnimalView(
             standing.Pictures,
             standing.SexTold,
             j.Hush.Lines,
+            CareWords.Of(j),
             j.HushReasons,
             RoundLine.Of(j),
             LogMenu.Of(j),

@@ -149,7 +149,8 @@ public sealed record LogMenu(
 
         if (Eats(j))
         {
-            yield return new LogOffer("f", "Feed", [], EntryForm.Offered, CareAct.FeedDead);
+            var care = j.Subject.Group.Prey?.LiveOnly.Value == true ? CareAct.FeedLive : CareAct.FeedDead;
+            yield return new LogOffer("f", "Feed", [], EntryForm.Offered, care);
         }
     }
 

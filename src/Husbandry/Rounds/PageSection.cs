@@ -39,14 +39,13 @@ public static class PageSections
     public static IEnumerable<PageSection> Of(Judgement j, Lifeline life)
     {
         var single = PastWaits.FollowsMolts(j.Subject);
-        var awaited = j.Wait.Value is not null || j.Molt.Value is not null;
         var growing = LogMenu.MayMolt(j);
         if (life.Steps.Any(s => s.LengthMm is not null) || (growing && single))
         {
             yield return PageSection.Life;
         }
 
-        if (awaited || (single && (life.Meals.Count > 0 || life.Refusals.Count > 0)))
+        if (j.Wait.Value is not null || j.Molt.Value is not null)
         {
             yield return PageSection.Awaited;
         }

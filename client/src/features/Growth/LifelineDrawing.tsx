@@ -23,7 +23,7 @@ export function LifelineDrawing({ animal, unit }: { animal: AnimalView; unit: Le
         {steps.length > 0 && <Key part={`${partWord[lifeline.part]}, ${unit}`} />}
       </figcaption>
       {steps.length === 0 ? (
-        <p className="py-10 text-muted">Measure {animal.them} once and the steps of growth are drawn here.</p>
+        <p className="py-2 text-muted">Measure {animal.them} once and the steps of growth are drawn here.</p>
       ) : (
         <Measured height={height}>
           {(width) => <Life animal={animal} steps={steps} width={width} unit={unit} />}

@@ -3,20 +3,6 @@ import { dateRange, shortDate } from '../../ui/dates';
 
 type Line = AnimalView['hush'][number];
 
-const actWord: Record<Schemas['CareAct'], string> = {
-  water: 'Water',
-  feedLive: 'Live food',
-  feedDead: 'Pre-killed food',
-  handle: 'Handling',
-  rehouse: 'Rehousing',
-  dig: 'Opening the hide or digging',
-  ship: 'Shipping',
-  pair: 'Pairing',
-  mist: 'Misting',
-  brightLight: 'Bright light',
-  clean: 'Cleaning',
-};
-
 const verdictClass: Record<Schemas['Verdict'], string> = {
   never: 'text-ember',
   avoid: 'text-lamptext',
@@ -39,16 +25,21 @@ interface Row {
   acts: string[];
 }
 
-/** What may be done tonight, the forbidden first; acts that end together stand together. */
-export function HushList({ lines, tonight }: { lines: Line[]; tonight: string }) {
+/** What may be done to an animal tonight, the forbidden first; acts that end together stand together. */
+export function HushList({ animal }: { animal: AnimalView }) {
+  const { hush, cares, tonight } = animal;
   const rows: Row[] = [];
   for (const verdict of ['never', 'avoid', 'fine'] as const) {
-    for (const line of lines.filter((l) => l.verdict === verdict)) {
+    for (const line of hush.filter((l) => l.verdict === verdict)) {
+      const word = cares[line.act];
+      if (word === undefined) {
+        continue;
+      }
       const same = rows.find((row) => row.verdict === verdict && row.until === until(line, tonight));
       if (same === undefined) {
-        rows.push({ verdict, until: until(line, tonight), acts: [actWord[line.act]] });
+        rows.push({ verdict, until: until(line, tonight), acts: [word] });
       } else {
-        same.acts.push(actWord[line.act]);
+        same.acts.push(word);
       }
     }
   }

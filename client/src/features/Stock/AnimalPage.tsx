@@ -44,7 +44,7 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   const fit = animal.prey.value;
   const growth = animal.growth.value;
   const mayBeWatered = animal.hush.find((line) => line.act === 'water')?.verdict === 'fine';
-  const fed = animal.hush.find((line) => line.act === 'feedDead')?.verdict !== 'never';
+  const fed = !animal.meal.value.forbidden;
   return (
     <>
       <AnimalHead animal={animal} />
@@ -84,12 +84,14 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
               small
             />
           )}
-          <SectionHead
-            id="meal"
-            title={animal.meal.summary}
-            onWhy={why('Why this meal?', animal.meal)}
-            small
-          />
+          {animal.takesPrey && has('food') && (
+            <SectionHead
+              id="meal"
+              title={animal.meal.summary}
+              onWhy={why('Why this meal?', animal.meal)}
+              small
+            />
+          )}
           {animal.firstMeal.value !== null && softAfterMolt(animal) && (
             <SectionHead
               id="first"
@@ -151,7 +153,7 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
                 <p className="text-13 text-hush">Now none. This is what {animal.it} may have later.</p>
               )}
               {fit === null ? (
-                <p className="text-muted">{animal.prey.summary}</p>
+                <p className="text-muted">{animal.takesPrey ? animal.prey.summary : animal.meal.summary}</p>
               ) : (
                 <PreyGauge animal={animal} fit={fit} unit={unit} />
               )}
@@ -184,7 +186,7 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
             title={`What ${animal.it} may have`}
             onWhy={why('Why this hush?', { summary: animal.phase.summary, reasons: animal.hushReasons })}
           />
-          <HushList lines={animal.hush} tonight={animal.tonight} />
+          <HushList animal={animal} />
           <h2 className="mt-4 mb-1 text-18">Journal</h2>
           <JournalList animal={animal} />
         </section>

@@ -63,8 +63,9 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
       ? null
       : { x1: x(toDays(molt.p10)), half: x(toDays(molt.p50)), x2: Math.min(width, x(toDays(molt.p90))) };
   const grows = molt?.vigil === 'molt' || molt?.vigil === 'surfacing';
-  const food = animal.hush.find((h) => h.act === 'feedDead');
-  const until = food?.verdict === 'never' ? food.until : null;
+  const food = animal.log.head.find((offer) => offer.form === 'offered');
+  const held = animal.hush.find((h) => h.act === food?.care);
+  const until = held?.verdict === 'never' ? held.until : null;
   const step = 7 * Math.ceil((to - from) / Math.max(3, Math.floor(width / 84)) / 7);
   const labels = [];
   for (let day = tonight - Math.floor((tonight - from) / step) * step; day <= to; day += step) {
@@ -111,29 +112,40 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
       {animal.lifeline.meals.filter(within).map((night, k) => (
         <circle key={`${night}${k}`} cx={x(toDays(night))} cy={line + 11} r="3" fill="var(--muted)" />
       ))}
-      {events.slice(-6).map((event, k) => {
-        const at = x(toDays(event.night));
-        const below = line + 30 + k * 15.5;
-        // The label ends at its leader, or as near to it as the edge of the drawing allows.
-        const end = Math.max(at - 7, (event.text.length + 9) * 6.2);
-        return (
-          <g key={`${event.text}${event.night}`}>
-            {event.refused ? (
-              <circle cx={at} cy={line + 11} r="3.2" fill="var(--bg)" stroke="var(--ink)" strokeWidth="1.3" />
-            ) : (
-              <path d={`M${at - 4} ${line - 5}h8l-4 5Z`} fill="var(--hush)" />
-            )}
-            <path
-              d={`M${at} ${line + (event.refused ? 15 : 4)}V${below - 4}h-4`}
-              fill="none"
-              stroke="var(--edge)"
-            />
-            <text x={end} y={below} textAnchor="end">
-              {event.text}, {shortDate(event.night)}
-            </text>
-          </g>
-        );
-      })}
+      {events
+        .filter((e) => e.refused)
+        .map((e, k) => (
+          <circle
+            key={`${e.night}${k}`}
+            cx={x(toDays(e.night))}
+            cy={line + 11}
+            r="3.2"
+            fill="var(--bg)"
+            stroke="var(--ink)"
+            strokeWidth="1.3"
+          />
+        ))}
+      {merged(events)
+        .slice(-6)
+        .map((event, k) => {
+          const at = x(toDays(event.night));
+          const below = line + 30 + k * 15.5;
+          // The label ends at its leader, or as near to it as the edge of the drawing allows.
+          const end = Math.max(at - 7, (event.text.length + 9) * 6.2);
+          return (
+            <g key={`${event.text}${event.night}`}>
+              {!event.refused && <path d={`M${at - 4} ${line - 5}h8l-4 5Z`} fill="var(--hush)" />}
+              <path
+                d={`M${at} ${line + (event.refused ? 15 : 4)}V${below - 4}h-4`}
+                fill="none"
+                stroke="var(--edge)"
+              />
+              <text x={end} y={below} textAnchor="end">
+                {event.text}, {shortDate(event.night)}
+              </text>
+            </g>
+          );
+        })}
       <path d={`M${x(tonight)} 24V182`} stroke="var(--lampmark)" strokeWidth="2" />
       {until !== null && (
         <g>
@@ -187,6 +199,22 @@ interface CloseUpEvent {
   night: string;
   text: string;
   refused: boolean;
+}
+
+/** The same thing several times in a row is written once, at the last of them. */
+function merged(events: CloseUpEvent[]): CloseUpEvent[] {
+  const runs: { event: CloseUpEvent; times: number }[] = [];
+  for (const event of events) {
+    const run = runs.at(-1);
+    if (run?.event.text === event.text) {
+      runs[runs.length - 1] = { event, times: run.times + 1 };
+    } else {
+      runs.push({ event, times: 1 });
+    }
+  }
+  return runs.map(({ event, times }) =>
+    times === 1 ? event : { ...event, text: `${event.text} ${times} times, last` },
+  );
 }
 
 function signsAndRefusals(animal: AnimalView): CloseUpEvent[] {

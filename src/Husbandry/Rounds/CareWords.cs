@@ -1,0 +1,44 @@
+using Husbandry.Rulebook;
+
+namespace Husbandry.Rounds;
+
+/// <summary>The acts of the hush table that mean something for an animal, in its own words.</summary>
+public static class CareWords
+{
+    /// <summary>
+    /// Words for the acts of an animal. Food is left out where it eats nothing, live prey where it takes none, pre-killed
+    /// prey where only what moves is taken, water and mist where none is given.
+    /// </summary>
+    public static IReadOnlyDictionary<CareAct, string> Of(Judgement j)
+    {
+        var words = new Dictionary<CareAct, string>();
+        var waters = j.Water.Value.Clocks.Count > 0;
+        if (waters)
+        {
+            words[CareAct.Water] = "Water";
+            words[CareAct.Mist] = "Misting";
+        }
+
+        if (LogMenu.Eats(j) && j.Subject.Group.Prey is { } prey)
+        {
+            words[CareAct.FeedLive] = "Live food";
+            if (!prey.LiveOnly.Value)
+            {
+                words[CareAct.FeedDead] = "Pre-killed food";
+            }
+        }
+        else if (LogMenu.Eats(j))
+        {
+            words[CareAct.FeedDead] = "Food";
+        }
+
+        words[CareAct.Handle] = "Handling";
+        words[CareAct.Rehouse] = "Rehousing";
+        words[CareAct.Dig] = "Opening the hide or digging";
+        words[CareAct.Ship] = "Shipping";
+        words[CareAct.Pair] = "Pairing";
+        words[CareAct.BrightLight] = "Bright light";
+        words[CareAct.Clean] = "Cleaning";
+        return words;
+    }
+}
