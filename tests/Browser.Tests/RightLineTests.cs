@@ -52,15 +52,21 @@ public sealed class RightLineTests() : BrowserRoom(demo: true)
             Keeper.RunAsync(
                 $$"""
                 const done = arguments[arguments.length - 1];
-                const box = document.querySelector('[role=group][data-settling] .act-first').getBoundingClientRect();
-                const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
-                const tap = () => {
+                const tap = (x, y) => {
                   const at = document.elementFromPoint(x, y);
                   for (const type of ['pointerdown', 'pointerup']) at.dispatchEvent(new PointerEvent(type, { bubbles: true, clientX: x, clientY: y }));
                   at.click();
                 };
-                tap();
-                setTimeout(() => { tap(); done(''); }, {{delayMs}});
+                // The list may be read anew at any moment: the first tap comes when the light stands still.
+                const first = () => {
+                  const button = document.querySelector('[role=group][data-settling=false] .act-first');
+                  if (button === null) return void requestAnimationFrame(first);
+                  const box = button.getBoundingClientRect();
+                  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+                  tap(x, y);
+                  setTimeout(() => { tap(x, y); done(''); }, {{delayMs}});
+                };
+                first();
                 """
             );
             taps++;

@@ -46,7 +46,7 @@ internal sealed class LifeWriter
             name,
             sex,
             room.Tonight.AddDays(-arrived),
-            count > 1 ? "hatched in the net loft" : "traded at the quay",
+            count > 1 ? "a sac of our own" : "a trade at the quay",
             moltsBefore,
             mature,
             null,

@@ -149,8 +149,13 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
         var most = known.Needs.MaxHeightMm;
         var needs = lasts with { MaxHeightMm = most is { } top ? Math.Max(top, lasts.MinHeightMm) : null };
         var tub = sizes
-            .Select(e => (e.Name, Floor: FloorOf(e, needs, s.Room.Rules.Room.MostFloorShare.Value)))
-            .FirstOrDefault(t => t.Floor is not null);
+            .Select(e =>
+                (e.Name, Usual: e.SubstrateMm, Floor: FloorOf(e, needs, s.Room.Rules.Room.MostFloorShare.Value))
+            )
+            .Where(t => t.Floor is not null)
+            // Sizes filled as they are here already come first, before those filled up only to take the height out of a fall.
+            .OrderBy(t => Math.Max(0, t.Floor!.Value - Math.Max(t.Usual, needs.SubstrateDepthMm ?? 0)))
+            .FirstOrDefault();
         var (from, by, waits) = Window(j, known.Outgrown);
         return new RehouseNeed(
             s.Standing.StockId,

@@ -40,7 +40,7 @@ public static class PageSections
     {
         var single = PastWaits.FollowsMolts(j.Subject);
         var growing = LogMenu.MayMolt(j);
-        if (life.Steps.Any(s => s.LengthMm is not null) || (growing && single))
+        if (life.Steps.Any(s => s.LengthMm is not null) || (growing && single && !j.Subject.IsMany))
         {
             yield return PageSection.Life;
         }

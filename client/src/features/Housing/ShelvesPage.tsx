@@ -152,7 +152,7 @@ function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
       <aside
         aria-label="Chosen enclosure"
         className={`border-l border-line bg-panel px-5 py-4 max-lg:border-t max-lg:border-l-0 ${
-          at === null ? '' : 'max-lg:sticky max-lg:bottom-0 max-lg:max-h-[60vh] max-lg:overflow-y-auto'
+          at === null ? '' : 'max-lg:sticky max-lg:bottom-0 max-lg:max-h-[44vh] max-lg:overflow-y-auto'
         }`}
       >
         {at === null ? (

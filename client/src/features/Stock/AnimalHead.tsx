@@ -9,7 +9,12 @@ import { hazardWord } from './words';
 export function AnimalHead({ animal }: { animal: AnimalView }) {
   const facts = [
     animal.phaseWord,
-    [animal.details.sex === 'unknown' ? 'sex unknown' : animal.details.sex, animal.stageWord, animal.instar]
+    [
+      animal.details.kind === 'specimen' &&
+        (animal.details.sex === 'unknown' ? 'sex unknown' : animal.details.sex),
+      animal.stageWord,
+      animal.instar,
+    ]
       .filter(Boolean)
       .join(', '),
     animal.lastMolt === null

@@ -160,7 +160,7 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
               <AppetitePanel animal={animal} />
             </>
           ) : (
-            <p className="text-muted">{animal.meal.summary}</p>
+            animal.meal.value.eatsNothing && <p className="text-muted">{animal.meal.summary}</p>
           )}
           {has('growth') && (
             <>

@@ -141,7 +141,7 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
                 stroke="var(--edge)"
               />
               <text x={end} y={below} textAnchor="end">
-                {event.text}, {shortDate(event.night)}
+                {event.text} {shortDate(event.night)}
               </text>
             </g>
           );
@@ -212,9 +212,10 @@ function merged(events: CloseUpEvent[]): CloseUpEvent[] {
       runs.push({ event, times: 1 });
     }
   }
-  return runs.map(({ event, times }) =>
-    times === 1 ? event : { ...event, text: `${event.text} ${times} times, last` },
-  );
+  return runs.map(({ event, times }) => ({
+    ...event,
+    text: times === 1 ? `${event.text},` : `${event.text} ${times} times, last`,
+  }));
 }
 
 function signsAndRefusals(animal: AnimalView): CloseUpEvent[] {
