@@ -59,7 +59,7 @@ public sealed class RightLineTests() : BrowserRoom(demo: true)
                 };
                 // The list may be read anew at any moment: the first tap comes when the light stands still.
                 const first = () => {
-                  const button = document.querySelector('[role=group][data-settling=false] .act-first');
+                  const button = document.querySelector('[role=group][data-settling=false] .act-first:enabled');
                   if (button === null) return void requestAnimationFrame(first);
                   const box = button.getBoundingClientRect();
                   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
