@@ -137,6 +137,22 @@ public class HousingTests
     }
 
     [Fact]
+    public void What_will_fit_for_a_season_is_not_on_the_list_yet()
+    {
+        Judgement Outgrows(double moltedAgo) =>
+            new Diary(molts: 7)
+                .With(moltedAgo, new Molted())
+                .LegSpan(60, moltedAgo - 0.5)
+                .With(0.4, new Housed(Tub("box", 110, 90, 110, 41), false))
+                .Judge();
+        var (soon, late) = (Outgrows(110), Outgrows(20));
+        Assert.Empty(HousingFit.Of(late).Value!.Now);
+        Assert.NotNull(HousingFit.Of(late).Value!.Outgrown);
+        Assert.Empty(RehousePlan.Of([late], [], Diary.Room()).Needs);
+        Assert.Single(RehousePlan.Of([soon], [], Diary.Room()).Needs);
+    }
+
+    [Fact]
     public void A_taller_box_does_when_its_floor_is_raised()
     {
         var small = Tarantula(60, Tub("small", 100, 80, 90, 40)).Judge();

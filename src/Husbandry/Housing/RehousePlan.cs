@@ -55,15 +55,26 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
         var sizes = inUse.DistinctBy(e => e.Name).OrderBy(e => e.WidthMm * e.DepthMm * e.HeightMm).ToList();
         var horizon = room.Tonight.AddDays((int)room.Rules.Room.RehouseAheadDays.Value);
         var needs = judgements
+            .Where(j => IsNear(j, horizon))
             .Select(j => NeedOf(j, sizes))
             .OfType<RehouseNeed>()
-            .Where(n => n.From is not { } from || from <= horizon)
             .OrderBy(n => n.From ?? DateOnly.MaxValue)
             .ThenBy(n => n.By ?? DateOnly.MaxValue)
             .ThenBy(n => n.Place)
             .ToList();
         return new RehousePlan(needs, Counts(needs, room.Rules.Room.TubRoomierBy.Value));
     }
+
+    /// <summary>Whether what it lives in does not fit now, or will likely have to be changed before a night.</summary>
+    private static bool IsNear(Judgement j, DateOnly horizon) =>
+        HousingFit.Of(j).Value is { } fit
+        && (
+            fit.Now.Count > 0
+            || (
+                fit.Outgrown is { } outgrown
+                && outgrown.Likely.AddDays(-(int)VigilForecast.PremoltDays(j.Subject, j.Stage.Value).Value) <= horizon
+            )
+        );
 
     private static List<TubCount> Counts(List<RehouseNeed> needs, double roomier) =>
         [
