@@ -116,6 +116,8 @@ internal static class RoomBenchmark
 
             var (log, insert) = await LogAsync(provider, options.DataFile);
             var (find, most, shallow, deep) = await FindAsync(provider);
+            // The server that is measured next takes the lock on the data folder.
+            await provider.DisposeAsync();
             SqliteConnection.ClearAllPools();
             return new Result(
                 Middle(raw),
