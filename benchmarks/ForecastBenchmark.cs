@@ -2,6 +2,7 @@ using System.Diagnostics;
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;

@@ -6,6 +6,7 @@ using App.Live;
 using App.Rounds;
 using App.Stock;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Ledger;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;

@@ -1,4 +1,5 @@
 using Husbandry.Journal;
+using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Ledger;
 

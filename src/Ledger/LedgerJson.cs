@@ -1,8 +1,8 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
-using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Rounds;
+using Husbandry.Stock;
 
 namespace Ledger;
 

@@ -1,11 +1,11 @@
 using System.Collections.Concurrent;
 using Husbandry.Climate;
 using Husbandry.Honesty;
-using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Larder;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
+using Husbandry.Stock;
 using Husbandry.Vigils;
 
 namespace Ledger;

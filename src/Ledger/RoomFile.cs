@@ -4,7 +4,6 @@ using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using Husbandry.Chores;
 using Husbandry.Climate;
-using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Larder;
 using Husbandry.Rounds;

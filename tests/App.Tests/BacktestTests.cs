@@ -1,7 +1,7 @@
 using App.Hosting;
 using Hosting.Tests;
 using Husbandry.Honesty;
-using Husbandry.Vigils;
+using Husbandry.Rulebook;
 using Ledger;
 using Microsoft.Extensions.DependencyInjection;
 

@@ -1,5 +1,7 @@
 using App.Hosting;
 using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Ledger;
 using Microsoft.Extensions.DependencyInjection;

@@ -4,8 +4,6 @@ using Husbandry.Chores;
 using Husbandry.Journal;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
-using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
 

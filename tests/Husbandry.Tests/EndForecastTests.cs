@@ -4,7 +4,6 @@ using Husbandry.Honesty;
 using Husbandry.Journal;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 using Husbandry.Vigils;
 
 namespace Husbandry.Tests;

@@ -1,8 +1,7 @@
-using Husbandry.Housing;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
-using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
 

@@ -3,9 +3,9 @@ using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Hush;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 
 namespace Husbandry.Tests;
 

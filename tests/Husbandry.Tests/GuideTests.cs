@@ -1,8 +1,6 @@
 using System.Text.RegularExpressions;
 using Husbandry.Guide;
-using Husbandry.Rounds;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 
 namespace Husbandry.Tests;
 

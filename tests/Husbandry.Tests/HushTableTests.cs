@@ -3,7 +3,6 @@ using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 using Husbandry.Vigils;
 
 namespace Husbandry.Tests;

@@ -1,6 +1,7 @@
 using CsCheck;
 using Husbandry.Journal;
-using Husbandry.Rounds;
+using Husbandry.Reasons;
+using Husbandry.Rulebook;
 using Husbandry.Stock;
 
 namespace Husbandry.Tests;

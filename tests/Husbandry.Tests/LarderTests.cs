@@ -3,7 +3,6 @@ using Husbandry.Journal;
 using Husbandry.Larder;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 
 namespace Husbandry.Tests;
 

@@ -1,10 +1,10 @@
 using CsCheck;
 using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 using Husbandry.Sitter;
-using Husbandry.Stock;
-using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
 

@@ -2,10 +2,8 @@ using CsCheck;
 using Husbandry.Climate;
 using Husbandry.Feeding;
 using Husbandry.Journal;
-using Husbandry.Larder;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 
 namespace Husbandry.Tests;
 
@@ -214,7 +212,7 @@ public class MealTests
         // Handbook: fully claustral, none by default; semi-claustral, from day one.
         Judgement Queen(string species) =>
             new Diary(species, mature: true, kind: StockKind.Colony, cameNightsAgo: 40)
-                .With(30, new Began(Vigils.VigilKind.FirstWorkers))
+                .With(30, new Began(Rulebook.VigilKind.FirstWorkers))
                 .Judge();
         Assert.True(Queen("lasius-niger").Meal.Value.Forbidden);
         Assert.Equal(Verdict.Never, Queen("messor-barbarus").Hush[CareAct.FeedDead].Verdict);

@@ -2,7 +2,6 @@ using CsCheck;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 using Husbandry.Vigils;
 
 namespace Husbandry.Tests;

@@ -1,6 +1,5 @@
 using Husbandry.Climate;
 using Husbandry.Feeding;
-using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Rounds;
 using Husbandry.Stock;

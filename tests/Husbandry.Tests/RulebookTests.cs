@@ -102,7 +102,7 @@ public class RulebookTests
             null,
             1
         );
-        var profile = RuleSet.Shipped.For(details, Guid.NewGuid()).Profile;
+        var profile = RuleSet.Shipped.For(details.Species, Guid.NewGuid()).Profile;
         var relatives = RuleSet.Shipped.Species.Where(s => s.Group == "tarantula").ToList();
         foreach (var stage in RuleSet.Shipped.Group("tarantula")!.StageWords.Keys)
         {

@@ -1,5 +1,5 @@
 using Husbandry.Honesty;
-using Husbandry.Vigils;
+using Husbandry.Rulebook;
 
 namespace Husbandry.Tests;
 

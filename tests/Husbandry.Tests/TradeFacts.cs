@@ -1,8 +1,6 @@
 using Husbandry.Journal;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
-using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
 

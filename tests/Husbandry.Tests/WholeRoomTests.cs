@@ -4,6 +4,7 @@ using Husbandry.Chores;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Labels;
+using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Sitter;

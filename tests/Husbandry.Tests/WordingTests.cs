@@ -1,9 +1,8 @@
-using Husbandry.Housing;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
-using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
 
@@ -99,7 +98,7 @@ public class WordingTests
             { new SexSeen(Sex.Female, SexEvidence.ShedSkin), "told as female from the shed skin" },
             { new TubeSeen(TubeWater.Low), "tube looked at: water low" },
             { new ConditionSeen(BodyCondition.VeryFull), "looks very full" },
-            { new Began(Vigils.VigilKind.Surfacing, 1), "buried itself, 1 of them" },
+            { new Began(Rulebook.VigilKind.Surfacing, 1), "buried itself, 1 of them" },
             { new Departed(DepartureKind.Escaped, "through the vent", 3), "escaped, 3 of them: through the vent" },
             { new Pictured(Guid.Empty, "in its hammock"), "picture: in its hammock" },
             { new PutOff(new DateOnly(2026, 11, 26), "eggs"), "put off until Thu 26 Nov: eggs" },

@@ -1,6 +1,6 @@
 using Husbandry.Journal;
-using Husbandry.Stock;
-using Husbandry.Vigils;
+using Husbandry.Reasons;
+using Husbandry.Rulebook;
 using Microsoft.EntityFrameworkCore;
 
 namespace Ledger.Tests;

@@ -1,4 +1,5 @@
 using Husbandry.Journal;
+using Husbandry.Rulebook;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;

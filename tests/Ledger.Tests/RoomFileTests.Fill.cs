@@ -1,12 +1,10 @@
 using System.Text.Json.Nodes;
 using Husbandry.Chores;
-using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Larder;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
-using Husbandry.Vigils;
 
 namespace Ledger.Tests;
 

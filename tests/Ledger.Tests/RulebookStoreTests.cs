@@ -1,6 +1,7 @@
 using System.Text.Json.Nodes;
 using Husbandry.Honesty;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 
@@ -18,7 +19,7 @@ public sealed class RulebookStoreTests : LedgerFolder
     ) => new(Guid.NewGuid(), scope, "tarantula", species, stockId, rule, JsonValue.Create(value), "");
 
     private static double EveryDays(RuleSet rules) =>
-        rules.For(Details(), Guid.Empty).Group.Cadence[Stage.Adult].Default.Value;
+        rules.For(Details().Species, Guid.Empty).Group.Cadence[Stage.Adult].Default.Value;
 
     private async Task SetAsync(RuleOverride change, DateTimeOffset at)
     {
@@ -134,7 +135,7 @@ public sealed class RulebookStoreTests : LedgerFolder
         await using var db = Open();
         var rules = await new RulebookStore(db, new RoomCache()).ReadAsync(Cancel);
         double For(string species, Guid id) =>
-            rules.For(Details(species: species), id).Group.Cadence[Stage.Adult].Default.Value;
+            rules.For(Details(species: species).Species, id).Group.Cadence[Stage.Adult].Default.Value;
         Assert.Equal(13, For("tliltocatl-albopilosus", one));
         Assert.Equal(12, For("tliltocatl-albopilosus", Guid.NewGuid()));
         Assert.Equal(11, For("brachypelma-hamorii", Guid.NewGuid()));

@@ -1,5 +1,6 @@
 using CsCheck;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Stock;
 

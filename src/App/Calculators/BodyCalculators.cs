@@ -4,7 +4,6 @@ using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 
 namespace App.Calculators;
 
@@ -143,7 +142,7 @@ internal static class BodyCalculators
         var container = group.Container(body.Habit);
         var byLegSpan = container.By == ContainerBasis.LegSpan;
         // The other length serves where the one that counts was not given, and the answer says so.
-        var perLegSpan = group.SizePart == Husbandry.Journal.BodyPart.LegSpan ? group.BodyPerSize : null;
+        var perLegSpan = group.SizePart == Husbandry.Rulebook.BodyPart.LegSpan ? group.BodyPerSize : null;
         var reasons = new List<CalcReason>();
         var length = byLegSpan ? body.LegSpanMm : body.BodyLengthMm;
         if (length is null && perLegSpan is null)
@@ -167,7 +166,7 @@ internal static class BodyCalculators
         }
 
         // Without a stage nothing is known of being too large.
-        var nymph = stage is { } s && s != Husbandry.Stock.Stage.Adult;
+        var nymph = stage is { } s && s != Husbandry.Rulebook.Stage.Adult;
         var plan = ContainerPlan.Of(container, length.Value, nymph: nymph, school: body.School);
         return TypedResults.Ok(
             new CalcAnswer<ContainerResult>(

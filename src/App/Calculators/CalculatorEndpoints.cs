@@ -1,5 +1,4 @@
 using Husbandry.Reasons;
-using Husbandry.Stock;
 
 namespace App.Calculators;
 

@@ -1,7 +1,6 @@
 using App.Hosting;
 using Husbandry.Growth;
 using Husbandry.Reasons;
-using Husbandry.Stock;
 
 namespace App.Calculators;
 

@@ -1,8 +1,8 @@
 using App.Hosting;
 using Husbandry.Feeding;
 using Husbandry.Growth;
+using Husbandry.Reasons;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 
 namespace App.Calculators;
 
@@ -77,7 +77,7 @@ internal static class PreyCalculator
         var reasons = CalcReason.From(PreyFit.Why(group, fit, new Wording(LengthUnit.Mm, default))).ToList();
         reasons.Add(
             new CalcReason(
-                $"Counts as {group.StageWord(stage)}{(stage == Husbandry.Stock.Stage.Adult ? "; adults may be given less than the limit" : "")}.",
+                $"Counts as {group.StageWord(stage)}{(stage == Husbandry.Rulebook.Stage.Adult ? "; adults may be given less than the limit" : "")}.",
                 "group.slingUntilMm",
                 group.SlingUntilMm.Tag,
                 group.SlingUntilMm.Source

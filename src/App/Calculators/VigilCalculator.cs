@@ -1,7 +1,6 @@
 using App.Hosting;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 using Husbandry.Vigils;
 
 namespace App.Calculators;

@@ -1,5 +1,5 @@
 using Husbandry.Chores;
-using Husbandry.Stock;
+using Husbandry.Reasons;
 
 namespace App.Chores;
 

@@ -1,7 +1,6 @@
 using Husbandry.Journal;
 using Husbandry.Rounds;
-using Husbandry.Stock;
-using Husbandry.Vigils;
+using Husbandry.Rulebook;
 
 namespace App.Demo;
 

@@ -1,8 +1,10 @@
 using Husbandry.Chores;
 using Husbandry.Housing;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
+using Husbandry.Stock;
 using Ledger;
 
 namespace App.Demo;

@@ -1,5 +1,6 @@
 using Husbandry.Larder;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 using Ledger;
 
 namespace App.Demo;

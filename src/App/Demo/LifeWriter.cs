@@ -1,5 +1,7 @@
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Ledger;
 

@@ -1,6 +1,6 @@
 using Husbandry.Journal;
 using Husbandry.Rounds;
-using Husbandry.Stock;
+using Husbandry.Rulebook;
 using Ledger;
 
 namespace App.Demo;

@@ -1,5 +1,5 @@
 using Husbandry.Journal;
-using Husbandry.Stock;
+using Husbandry.Rulebook;
 
 namespace App.Demo;
 

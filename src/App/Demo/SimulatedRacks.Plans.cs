@@ -1,4 +1,4 @@
-using Husbandry.Journal;
+using Husbandry.Rulebook;
 
 namespace App.Demo;
 

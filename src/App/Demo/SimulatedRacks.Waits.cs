@@ -1,6 +1,5 @@
 using Husbandry.Journal;
-using Husbandry.Stock;
-using Husbandry.Vigils;
+using Husbandry.Rulebook;
 
 namespace App.Demo;
 

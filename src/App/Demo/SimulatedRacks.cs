@@ -1,6 +1,6 @@
 using Husbandry.Climate;
 using Husbandry.Rounds;
-using Husbandry.Stock;
+using Husbandry.Rulebook;
 
 namespace App.Demo;
 

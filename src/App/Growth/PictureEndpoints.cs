@@ -1,6 +1,7 @@
 using App.Hosting;
 using App.Stock;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;

@@ -1,6 +1,7 @@
 using App.Hosting;
 using Husbandry.Honesty;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 using Husbandry.Vigils;
 using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;

@@ -1,5 +1,4 @@
 using App.Hosting;
-using Husbandry.Housing;
 using Husbandry.Hush;
 using Husbandry.Rounds;
 using Husbandry.Stock;

@@ -1,8 +1,8 @@
 using System.Collections.Concurrent;
 using Husbandry.Climate;
-using Husbandry.Housing;
-using Husbandry.Larder;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
 using Husbandry.Vigils;
 using Ledger;
 

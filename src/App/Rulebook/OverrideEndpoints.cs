@@ -86,7 +86,7 @@ public static class OverrideEndpoints
                 RuleSheet.Line(name, rule),
                 group,
                 species,
-                rules.For(standing.Details, stockId).Profile.ScientificName,
+                rules.For(standing.Details.Species, stockId).Profile.ScientificName,
                 standing.Details.Nickname,
                 changes
             )

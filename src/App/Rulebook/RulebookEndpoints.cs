@@ -1,9 +1,7 @@
 using App.Hosting;
 using Husbandry.Growth;
-using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 using Husbandry.Vigils;
 using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;

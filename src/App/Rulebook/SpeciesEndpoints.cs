@@ -70,7 +70,7 @@ public static class SpeciesEndpoints
     private static SpeciesSheet Sheet(RuleSet rules, SpeciesProfile profile, int kept)
     {
         var group = rules.Group(profile.Group)!;
-        var holds = rules.For(RuleSet.StandIn(profile.Group, profile.Id), Guid.Empty);
+        var holds = rules.For(new SpeciesRef(profile.Group, profile.Id), Guid.Empty);
         var changes = rules
             .Overrides.Where(o => o.Group == profile.Group && o.Scope != OverrideScope.Animal)
             .Where(o => o.Scope == OverrideScope.Room || o.SpeciesId == profile.Id)

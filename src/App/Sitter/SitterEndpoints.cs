@@ -1,5 +1,6 @@
 using App.Hosting;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Sitter;
 using Ledger;

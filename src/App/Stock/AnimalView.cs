@@ -5,6 +5,7 @@ using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Vigils;
 
@@ -93,7 +94,7 @@ public sealed record AnimalView(
         var j = Judgement.Of(standing, room);
         var s = j.Subject;
         // Instars are counted up to the pupa only.
-        var pupates = s.Group.StageWords.ContainsKey(Husbandry.Stock.Stage.Pupa);
+        var pupates = s.Group.StageWords.ContainsKey(Husbandry.Rulebook.Stage.Pupa);
         var life = Husbandry.Growth.Lifeline.Of(j, journal);
         return new AnimalView(
             standing.StockId,
@@ -107,7 +108,9 @@ public sealed record AnimalView(
             s.Group.Prey is not null,
             [.. PageSections.Of(j, life)],
             PageSections.HeadingOf(j),
-            pupates && j.Stage.Value is Husbandry.Stock.Stage.Pupa or Husbandry.Stock.Stage.Adult ? null : s.InstarText,
+            pupates && j.Stage.Value is Husbandry.Rulebook.Stage.Pupa or Husbandry.Rulebook.Stage.Adult
+                ? null
+                : s.InstarText,
             s.It,
             s.Its,
             s.Them,

@@ -4,6 +4,7 @@ using Husbandry.Feeding;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Ledger;
 

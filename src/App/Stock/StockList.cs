@@ -2,6 +2,7 @@ using System.Text.Json;
 using Husbandry.Hush;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Ledger;
 using Microsoft.AspNetCore.Mvc;

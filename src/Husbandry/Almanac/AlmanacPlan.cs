@@ -1,4 +1,5 @@
 using Husbandry.Chores;
+using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Stock;
 

@@ -2,7 +2,6 @@ using Husbandry.Growth;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 
 namespace Husbandry.Feeding;
 

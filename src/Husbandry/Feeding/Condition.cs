@@ -1,7 +1,7 @@
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
-using Husbandry.Stock;
+using Husbandry.Rulebook;
 
 namespace Husbandry.Feeding;
 

@@ -1,7 +1,7 @@
 using Husbandry.Growth;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
-using Husbandry.Stock;
+using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
 namespace Husbandry.Feeding;

@@ -4,7 +4,6 @@ using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 
 namespace Husbandry.Feeding;
 

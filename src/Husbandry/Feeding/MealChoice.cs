@@ -1,10 +1,8 @@
 using Husbandry.Hush;
 using Husbandry.Journal;
-using Husbandry.Larder;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 
 namespace Husbandry.Feeding;
 

@@ -1,4 +1,3 @@
-using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;

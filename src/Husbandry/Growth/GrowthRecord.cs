@@ -1,6 +1,7 @@
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 
 namespace Husbandry.Growth;
 

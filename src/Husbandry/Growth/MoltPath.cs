@@ -1,5 +1,5 @@
 using Husbandry.Rounds;
-using Husbandry.Stock;
+using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
 namespace Husbandry.Growth;

@@ -1,8 +1,6 @@
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
-using Husbandry.Vigils;
 
 namespace Husbandry.Growth;
 

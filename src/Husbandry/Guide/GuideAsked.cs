@@ -1,6 +1,4 @@
-using Husbandry.Rounds;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 
 namespace Husbandry.Guide;
 
@@ -20,7 +18,7 @@ public sealed record GuideAsked(
     FirstMealSchool School,
     Stage? Stage = null,
     double? SizeMm = null,
-    Sex Sex = Stock.Sex.Unknown,
+    Sex Sex = Rulebook.Sex.Unknown,
     Moisture Moisture = Moisture.Dry,
     Founding? Founding = null,
     double? PremoltDays = null
@@ -30,12 +28,12 @@ public sealed record GuideAsked(
     public bool? Knows(GuideFact fact) =>
         fact switch
         {
-            GuideFact.Adult => Stage is null ? null : Stage == Stock.Stage.Adult,
+            GuideFact.Adult => Stage is null ? null : Stage == Rulebook.Stage.Adult,
             GuideFact.Young => Stage is null
                 ? null
-                : Stage is Stock.Stage.Sling or Stock.Stage.Juvenile or Stock.Stage.SubAdult,
-            GuideFact.LastStage => Stage is null ? null : Stage == Stock.Stage.SubAdult,
-            GuideFact.NotLastStage => Stage is null ? null : Stage is Stock.Stage.Sling or Stock.Stage.Juvenile,
+                : Stage is Rulebook.Stage.Sling or Rulebook.Stage.Juvenile or Rulebook.Stage.SubAdult,
+            GuideFact.LastStage => Stage is null ? null : Stage == Rulebook.Stage.SubAdult,
+            GuideFact.NotLastStage => Stage is null ? null : Stage is Rulebook.Stage.Sling or Rulebook.Stage.Juvenile,
             GuideFact.MoltsLeft => MoltsAgain,
             GuideFact.NoMoltsLeft => !MoltsAgain,
             GuideFact.Claustral => Founding is null ? null : Founding == Rulebook.Founding.Claustral,
@@ -44,7 +42,7 @@ public sealed record GuideAsked(
 
     private bool? MoltsAgain =>
         Stage is not { } stage ? null
-        : stage != Stock.Stage.Adult ? true
+        : stage != Rulebook.Stage.Adult ? true
         : Group.AdultsMolt.Value switch
         {
             AdultMolting.Both => true,

@@ -1,4 +1,4 @@
-using Husbandry.Vigils;
+using Husbandry.Rulebook;
 
 namespace Husbandry.Honesty;
 

@@ -1,4 +1,5 @@
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
 namespace Husbandry.Honesty;

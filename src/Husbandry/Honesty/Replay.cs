@@ -1,6 +1,7 @@
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;

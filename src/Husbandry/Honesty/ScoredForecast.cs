@@ -1,3 +1,4 @@
+using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
 namespace Husbandry.Honesty;

@@ -1,7 +1,6 @@
 using System.Globalization;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 
 namespace Husbandry.Housing;
 

@@ -213,7 +213,7 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
     }
 
     private static double LegSpanMm(Subject s, BodySize size) =>
-        s.Group.SizePart == Journal.BodyPart.LegSpan ? size.SizeMm : size.BodyMm / s.Group.BodyPerSize.Value;
+        s.Group.SizePart == Rulebook.BodyPart.LegSpan ? size.SizeMm : size.BodyMm / s.Group.BodyPerSize.Value;
 
     private static OutgrownAt? Outgrow(Judgement j, Enclosure enclosure)
     {

@@ -1,7 +1,6 @@
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
-using Husbandry.Stock;
 
 namespace Husbandry.Housing;
 

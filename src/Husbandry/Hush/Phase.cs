@@ -3,7 +3,6 @@ using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 using Husbandry.Vigils;
 
 namespace Husbandry.Hush;

@@ -1,8 +1,6 @@
 using System.Text.Json.Serialization;
-using Husbandry.Housing;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
-using Husbandry.Vigils;
 
 namespace Husbandry.Journal;
 
@@ -213,34 +211,6 @@ public sealed record Molted(bool Ultimate = false, bool Mismolt = false) : Act;
 /// <param name="Hard">Whether they were black and hard.</param>
 public sealed record FangsChecked(bool Hard) : Act;
 
-/// <summary>What was measured.</summary>
-public enum BodyPart
-{
-    /// <summary>Diagonal leg span.</summary>
-    LegSpan,
-
-    /// <summary>Carapace and abdomen without legs.</summary>
-    Body,
-
-    /// <summary>Carapace length, the best growth measure.</summary>
-    Carapace,
-
-    /// <summary>Carapace width, for the condition score.</summary>
-    CarapaceWidth,
-
-    /// <summary>Abdomen width, for the condition score.</summary>
-    AbdomenWidth,
-
-    /// <summary>Width of a larva's head capsule.</summary>
-    HeadCapsule,
-
-    /// <summary>Width of a hermit crab's large claw.</summary>
-    Claw,
-
-    /// <summary>Length of a mantis's grasping foreleg, femur and tibia: what it can hold.</summary>
-    Foreleg,
-}
-
 /// <summary>A measure was taken.</summary>
 /// <param name="Part">What.</param>
 /// <param name="LengthMm">Millimetres.</param>
@@ -296,34 +266,6 @@ public enum LimbState
 /// <param name="Limb">Which, in the keeper's words, e.g. "leg 3 left"; 1–40 characters.</param>
 /// <param name="State">How it was found.</param>
 public sealed record LimbNoted(string Limb, LimbState State) : Act;
-
-/// <summary>By what the sex was told.</summary>
-public enum SexEvidence
-{
-    /// <summary>Spermatheca found in the shed skin, or none found.</summary>
-    ShedSkin,
-
-    /// <summary>Seen from below, by the furrow.</summary>
-    Furrow,
-
-    /// <summary>Palps, hooks or other adult marks.</summary>
-    AdultMarks,
-
-    /// <summary>Size, build or colour of the living animal.</summary>
-    Looks,
-
-    /// <summary>Segments below the abdomen, counted.</summary>
-    Segments,
-
-    /// <summary>Pores of a female crab, or tubes of a male.</summary>
-    Pores,
-
-    /// <summary>The combs of a scorpion.</summary>
-    Pectines,
-
-    /// <summary>Antennae.</summary>
-    Antennae,
-}
 
 /// <summary>The sex was told from something; the details follow it.</summary>
 public sealed record SexSeen(Sex Sex, SexEvidence By) : Act;

@@ -1,5 +1,5 @@
 using Husbandry.Reasons;
-using Husbandry.Stock;
+using Husbandry.Rulebook;
 
 namespace Husbandry.Journal;
 

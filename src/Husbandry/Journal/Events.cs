@@ -1,6 +1,6 @@
-using Husbandry.Housing;
+using Husbandry.Reasons;
+using Husbandry.Rulebook;
 using Husbandry.Stock;
-using Husbandry.Vigils;
 
 namespace Husbandry.Journal;
 

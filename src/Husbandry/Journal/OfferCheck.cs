@@ -1,6 +1,5 @@
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 
 namespace Husbandry.Journal;
 

@@ -1,7 +1,7 @@
 using System.Text.Json.Serialization;
+using Husbandry.Reasons;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
-using Husbandry.Vigils;
 
 namespace Husbandry.Journal;
 

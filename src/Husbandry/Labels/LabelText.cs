@@ -1,6 +1,6 @@
+using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 
 namespace Husbandry.Labels;
 

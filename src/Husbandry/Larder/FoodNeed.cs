@@ -1,7 +1,7 @@
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Rounds;
-using Husbandry.Stock;
+using Husbandry.Rulebook;
 using Husbandry.Vigils;
 using MathNet.Numerics.Distributions;
 

@@ -1,11 +1,7 @@
 using System.Text.Json.Serialization;
+using Husbandry.Rulebook;
 
 namespace Husbandry.Larder;
-
-/// <summary>A food: one size class of a feeder.</summary>
-/// <param name="FeederId">Feeder.</param>
-/// <param name="SizeClassId">Size class.</param>
-public sealed record FoodKey(string FeederId, string SizeClassId);
 
 /// <summary>What happened in the larder, one record per kind; only ever added to.</summary>
 [JsonPolymorphic(TypeDiscriminatorPropertyName = "kind")]

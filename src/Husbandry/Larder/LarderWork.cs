@@ -1,6 +1,5 @@
 using Husbandry.Reasons;
 using Husbandry.Rounds;
-using Husbandry.Stock;
 
 namespace Husbandry.Larder;
 

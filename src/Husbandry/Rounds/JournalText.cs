@@ -3,7 +3,6 @@ using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;

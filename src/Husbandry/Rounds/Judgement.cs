@@ -3,7 +3,7 @@ using Husbandry.Growth;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Stock;
+using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;

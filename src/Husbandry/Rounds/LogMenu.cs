@@ -1,7 +1,6 @@
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;

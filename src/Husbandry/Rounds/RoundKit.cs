@@ -1,7 +1,6 @@
 using Husbandry.Feeding;
 using Husbandry.Journal;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 
 namespace Husbandry.Rounds;
 

@@ -1,5 +1,4 @@
 using Husbandry.Feeding;
-using Husbandry.Housing;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;

@@ -1,8 +1,7 @@
 using Husbandry.Climate;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
-using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
 
@@ -17,7 +16,7 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
     /// <exception cref="InvalidOperationException">The group is not in the rulebook; entries are checked for that before they are written.</exception>
     public static Subject Of(Standing standing, Room room)
     {
-        var rules = room.Rules.For(standing.Details, standing.StockId);
+        var rules = room.Rules.For(standing.Details.Species, standing.StockId);
         return new Subject(standing, rules.Group, rules.Profile, room);
     }
 

@@ -1,5 +1,3 @@
-using Husbandry.Feeding;
-
 namespace Husbandry.Rulebook;
 
 /// <summary>What a feeder does that a keeper must mind.</summary>

@@ -1,7 +1,3 @@
-using Husbandry.Journal;
-using Husbandry.Stock;
-using Husbandry.Vigils;
-
 namespace Husbandry.Rulebook;
 
 /// <summary>Rules of a whole group of animals, e.g. tarantulas.</summary>

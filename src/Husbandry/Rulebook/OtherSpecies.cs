@@ -1,5 +1,4 @@
 using Husbandry.Reasons;
-using Husbandry.Stock;
 
 namespace Husbandry.Rulebook;
 
@@ -19,7 +18,7 @@ internal static class OtherSpecies
         string name,
         GroupRules group,
         IReadOnlyList<SpeciesProfile> relatives,
-        Stock.KnownOfSpecies known
+        KnownOfSpecies known
     ) =>
         new(
             "",

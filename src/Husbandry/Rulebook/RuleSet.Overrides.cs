@@ -4,7 +4,6 @@ using System.Text;
 using System.Text.Json;
 using System.Text.Json.Nodes;
 using Husbandry.Reasons;
-using Husbandry.Stock;
 
 namespace Husbandry.Rulebook;
 
@@ -21,17 +20,17 @@ public sealed partial class RuleSet
 
     /// <summary>The rules that hold for an animal.</summary>
     /// <exception cref="InvalidOperationException">The group is not in the rulebook; entries are checked for that before they are written.</exception>
-    public RulesFor For(StockDetails details, Guid stockId)
+    public RulesFor For(SpeciesRef species, Guid stockId)
     {
         var own = Overrides.Any(o => o.Scope == OverrideScope.Animal && o.StockId == stockId);
-        if (details.SpeciesId is null && !own)
+        if (species.SpeciesId is null && !own)
         {
-            return Resolve(details, stockId);
+            return Resolve(species, stockId);
         }
 
         return changed.GetOrAdd(
-            (details.Group, details.SpeciesId, own ? stockId : Guid.Empty),
-            _ => Resolve(details, stockId)
+            (species.Group, species.SpeciesId, own ? stockId : Guid.Empty),
+            _ => Resolve(species, stockId)
         );
     }
 
@@ -89,24 +88,24 @@ public sealed partial class RuleSet
             return null;
         }
 
-        var rules = For(StandIn(group, speciesId), stockId ?? Guid.Empty);
+        var rules = For(new SpeciesRef(group, speciesId), stockId ?? Guid.Empty);
         return RulePath.Find(Root(name) == "group" ? Node(rules.Group) : Node(rules.Profile), path);
     }
 
-    private RulesFor Resolve(StockDetails details, Guid stockId)
+    private RulesFor Resolve(SpeciesRef species, Guid stockId)
     {
         var group =
-            Group(details.Group) ?? throw new InvalidOperationException($"No group {details.Group} in the rulebook.");
-        var profile = ProfileOf(details);
+            Group(species.Group) ?? throw new InvalidOperationException($"No group {species.Group} in the rulebook.");
+        var profile = ProfileOf(species);
         var problems = new List<Problem>();
         foreach (
             var change in Overrides
-                .Where(o => o.Group == details.Group)
+                .Where(o => o.Group == species.Group)
                 .Where(o =>
                     o.Scope switch
                     {
                         OverrideScope.Room => true,
-                        OverrideScope.Species => o.SpeciesId == details.SpeciesId,
+                        OverrideScope.Species => o.SpeciesId == species.SpeciesId,
                         _ => o.StockId == stockId,
                     }
                 )
@@ -221,23 +220,6 @@ public sealed partial class RuleSet
     private static string Root(string rule) => rule.Split('.')[0];
 
     private static JsonNode Node<T>(T rules) => JsonSerializer.SerializeToNode(rules, Strict)!;
-
-    /// <summary>Details of nobody in particular of a species, to look its rules up.</summary>
-    public static StockDetails StandIn(string group, string? speciesId) =>
-        new(
-            StockKind.Specimen,
-            group,
-            speciesId,
-            speciesId is null ? "" : null,
-            "",
-            Sex.Unknown,
-            default,
-            null,
-            null,
-            false,
-            null,
-            1
-        );
 
     private static string Mark(IReadOnlyList<RuleOverride> overrides) =>
         overrides.Count == 0

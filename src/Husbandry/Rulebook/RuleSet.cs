@@ -93,13 +93,13 @@ public sealed partial class RuleSet
     /// The profile for stock before any rule was changed for it: its species, or for another species of the group the span of the group's species, so
     /// that the forecast is honest about how little is known.
     /// </summary>
-    private SpeciesProfile ProfileOf(Stock.StockDetails details) =>
-        Profile(details.SpeciesId)
+    private SpeciesProfile ProfileOf(SpeciesRef species) =>
+        Profile(species.SpeciesId)
         ?? OtherSpecies.Of(
-            details.OtherSpecies ?? "",
-            Group(details.Group)!,
-            [.. Species.Where(s => s.Group == details.Group)],
-            details.Known ?? new Stock.KnownOfSpecies()
+            species.OtherSpecies ?? "",
+            Group(species.Group)!,
+            [.. Species.Where(s => s.Group == species.Group)],
+            species.Known ?? new KnownOfSpecies()
         );
 
     /// <summary>A sign by id, or <see langword="null"/>.</summary>

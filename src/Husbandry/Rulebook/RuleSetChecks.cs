@@ -1,6 +1,4 @@
 using Husbandry.Reasons;
-using Husbandry.Stock;
-using Husbandry.Vigils;
 
 namespace Husbandry.Rulebook;
 

@@ -1,5 +1,3 @@
-using Husbandry.Stock;
-
 namespace Husbandry.Rulebook;
 
 /// <summary>Where an animal lives.</summary>
@@ -58,7 +56,7 @@ public sealed record SpeciesProfile(
     IReadOnlyDictionary<Stage, Rule<WaitPrior>> MoltInterval,
     IReadOnlyDictionary<Stage, Rule<double>>? PremoltDays,
     Rule<Warmth> Warmth,
-    IReadOnlyDictionary<Vigils.VigilKind, Rule<WaitPrior>>? Waits,
+    IReadOnlyDictionary<Rulebook.VigilKind, Rule<WaitPrior>>? Waits,
     Rule<Diapause>? Diapause,
     Rule<int> KeepingDifficulty,
     Rule<int> BreedingDifficulty,

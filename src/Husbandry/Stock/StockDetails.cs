@@ -1,66 +1,7 @@
+using System.Text.Json.Serialization;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Stock;
-
-/// <summary>What kind of thing is kept.</summary>
-public enum StockKind
-{
-    /// <summary>One animal.</summary>
-    Specimen,
-
-    /// <summary>A counted cohort kept and fed as one, such as a tray of slings.</summary>
-    Brood,
-
-    /// <summary>Ants or isopods living as one.</summary>
-    Colony,
-}
-
-/// <summary>Sex as far as the keeper knows it.</summary>
-public enum Sex
-{
-    /// <summary>Not known.</summary>
-    Unknown,
-
-    /// <summary>Female.</summary>
-    Female,
-
-    /// <summary>Male.</summary>
-    Male,
-}
-
-/// <summary>Stage of life that stage-keyed rules use. Decided by one function: <c>StageReading</c>.</summary>
-public enum Stage
-{
-    /// <summary>The youngest stage: sling, scorpling, first nymphs, young larva, manca. Fed and watered as a mouthful.</summary>
-    Sling,
-
-    /// <summary>Growing, past the rules for the youngest.</summary>
-    Juvenile,
-
-    /// <summary>About one molt from adult.</summary>
-    SubAdult,
-
-    /// <summary>Mature.</summary>
-    Adult,
-
-    /// <summary>Pupa: neither eats nor moves about.</summary>
-    Pupa,
-
-    /// <summary>Eggs, kept as such.</summary>
-    Egg,
-}
-
-/// <summary>What the keeper says of a species that is not in the rulebook; what is left out is not known.</summary>
-/// <param name="Founding">How a queen founds.</param>
-/// <param name="Hazard">What it can do to people; <c>none</c> when it can do nothing.</param>
-/// <param name="PupaNeedsWinter">Whether its pupa needs weeks of cold.</param>
-/// <param name="AdultFeeds">Whether the adult moth or butterfly feeds.</param>
-public sealed record KnownOfSpecies(
-    Founding? Founding = null,
-    Hazard? Hazard = null,
-    bool? PupaNeedsWinter = null,
-    bool? AdultFeeds = null
-);
 
 /// <summary>What the keeper knows of an animal or brood apart from what happened to it.</summary>
 /// <param name="Kind">Specimen or brood.</param>
@@ -96,4 +37,9 @@ public sealed record StockDetails(
     Guid? MotherId = null,
     Guid? FatherId = null,
     KnownOfSpecies? Known = null
-);
+)
+{
+    /// <summary>Of which species it is, as its rules are looked up.</summary>
+    [JsonIgnore]
+    public SpeciesRef Species => new(Group, SpeciesId, OtherSpecies, Known);
+}

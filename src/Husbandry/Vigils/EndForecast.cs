@@ -1,5 +1,4 @@
 using Husbandry.Reasons;
-using Husbandry.Stock;
 using MathNet.Numerics.RootFinding;
 
 namespace Husbandry.Vigils;

@@ -1,5 +1,4 @@
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 
 namespace Husbandry.Vigils;
 

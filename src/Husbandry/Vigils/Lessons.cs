@@ -1,5 +1,6 @@
 using Husbandry.Journal;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 
 namespace Husbandry.Vigils;
 

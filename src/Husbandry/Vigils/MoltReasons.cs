@@ -3,7 +3,7 @@ using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
-using Husbandry.Stock;
+using Husbandry.Rulebook;
 
 namespace Husbandry.Vigils;
 

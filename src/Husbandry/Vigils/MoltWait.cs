@@ -1,6 +1,6 @@
 using Husbandry.Growth;
 using Husbandry.Rounds;
-using Husbandry.Stock;
+using Husbandry.Rulebook;
 
 namespace Husbandry.Vigils;
 

@@ -2,7 +2,6 @@ using Husbandry.Feeding;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
-using Husbandry.Stock;
 
 namespace Husbandry.Vigils;
 

@@ -1,9 +1,8 @@
 using System.Globalization;
 using System.Text.Json.Serialization;
 using Husbandry.Reasons;
-using Husbandry.Stock;
 
-namespace Husbandry.Housing;
+namespace Husbandry.Stock;
 
 /// <summary>How air comes in.</summary>
 public enum Ventilation

@@ -1,6 +1,6 @@
 using System.Globalization;
 
-namespace Husbandry.Stock;
+namespace Husbandry.Reasons;
 
 /// <summary>Unit in which lengths are shown. Stored lengths are always millimetres.</summary>
 public enum LengthUnit

@@ -1,6 +1,6 @@
 using System.Globalization;
 
-namespace Husbandry.Rounds;
+namespace Husbandry.Reasons;
 
 /// <summary>
 /// Turns instants into the keeper's nights. A night is named by the date of its evening and lasts from the

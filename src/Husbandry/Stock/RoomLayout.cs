@@ -1,9 +1,8 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
 using Husbandry.Reasons;
-using Husbandry.Stock;
 
-namespace Husbandry.Housing;
+namespace Husbandry.Stock;
 
 /// <summary>One shelf of a rack.</summary>
 /// <param name="Number">1–99, as in the code of its places.</param>
