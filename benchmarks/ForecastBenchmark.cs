@@ -1,8 +1,8 @@
 using System.Diagnostics;
-using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -22,7 +22,7 @@ internal static class ForecastBenchmark
         var now = new DateTimeOffset(2026, 11, 23, 21, 0, 0, TimeSpan.Zero);
         var room = Room.At(RuleSet.Shipped, RoomStore.Fresh with { ZoneId = "UTC" }, now);
         var standing = Animal(now);
-        room = room with { Lessons = Lessons.Of([.. Enumerable.Repeat(standing, 40)], room) };
+        room = room.With(Lessons.Of([.. Enumerable.Repeat(standing, 40)], room));
         var subject = Subject.Of(standing, room);
         double Forecast()
         {

@@ -1,7 +1,7 @@
 using System.Diagnostics;
 using System.Globalization;
 using Husbandry.Journal;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Ledger;

@@ -2,7 +2,7 @@ using System.Diagnostics;
 using System.Globalization;
 using Husbandry.Journal;
 using Husbandry.Larder;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Ledger;
 using Microsoft.Data.Sqlite;

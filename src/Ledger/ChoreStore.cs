@@ -1,6 +1,6 @@
 using System.Text.Json;
 using Husbandry.Chores;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Microsoft.EntityFrameworkCore;
 
 namespace Ledger;

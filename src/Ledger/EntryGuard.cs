@@ -1,6 +1,7 @@
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Records;
+using Husbandry.Rooms;
 using Husbandry.Stock;
 using Microsoft.EntityFrameworkCore;
 

@@ -1,6 +1,6 @@
-using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Microsoft.EntityFrameworkCore;
 

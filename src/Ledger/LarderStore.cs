@@ -1,7 +1,7 @@
 using System.Text.Json;
 using Husbandry.Journal;
 using Husbandry.Larder;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Microsoft.EntityFrameworkCore;
 

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
 using Husbandry.Journal;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Stock;
 

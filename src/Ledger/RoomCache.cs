@@ -3,6 +3,7 @@ using Husbandry.Climate;
 using Husbandry.Honesty;
 using Husbandry.Journal;
 using Husbandry.Larder;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;

@@ -6,7 +6,7 @@ using Husbandry.Chores;
 using Husbandry.Climate;
 using Husbandry.Journal;
 using Husbandry.Larder;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 

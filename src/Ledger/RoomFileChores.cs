@@ -1,6 +1,6 @@
 using Husbandry.Chores;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 
 namespace Ledger;
 

@@ -1,7 +1,7 @@
 using System.Text.Json;
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Stock;
 using Microsoft.EntityFrameworkCore;
 
@@ -191,7 +191,7 @@ public sealed class RoomFileLoader(
         await chores.AddAsync(file.Chores ?? [], cancel);
         var readings = await AddClimateAsync(file, cancel);
         await AddPicturesAsync(file, cancel);
-        room = room with { Climate = await rulebook.ClimateAsync(cancel) };
+        room = room.With(await rulebook.ClimateAsync(cancel));
         var result = await import.ImportAsync(entries, room, cancel);
         if (result.Problems.Count > 0)
         {

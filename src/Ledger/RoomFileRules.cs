@@ -2,7 +2,7 @@ using Husbandry.Climate;
 using Husbandry.Honesty;
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Ledger;
@@ -46,7 +46,7 @@ public static class RoomFileRules
             .Concat(file.Stock.Where(s => s is not null).Select(s => settings.Clock().EveningOf(s.AcquiredOn)))
             .DefaultIfEmpty(DateTimeOffset.UnixEpoch)
             .Max();
-        var room = Room.At(rules, settings, now) with { Climate = RoomClimate.Of(file.Climate ?? []) };
+        var room = Room.At(rules, settings, now).With(RoomClimate.Of(file.Climate ?? []));
         var (entries, problems) = RoomFileLoader.Entries(file, room);
         if (problems.Count > 0)
         {

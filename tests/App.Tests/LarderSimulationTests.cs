@@ -2,6 +2,7 @@ using App.Larder;
 using Husbandry.Journal;
 using Husbandry.Larder;
 using Husbandry.Reasons;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;

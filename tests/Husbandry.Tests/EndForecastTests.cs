@@ -2,6 +2,7 @@ using CsCheck;
 using Husbandry.Climate;
 using Husbandry.Honesty;
 using Husbandry.Journal;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
@@ -17,7 +18,7 @@ public class EndForecastTests
             .With(nights, new Began(VigilKind.Surfacing));
 
     private static EndForecast Ends(Diary diary, Lessons? lessons = null) =>
-        Judgement.Of(diary.Standing(), Diary.Room() with { Lessons = lessons ?? Lessons.None }).Wait.Value!.Ends!;
+        Judgement.Of(diary.Standing(), Diary.Room().With(lessons ?? Lessons.None)).Wait.Value!.Ends!;
 
     private static RemainingWait After(double median, double sigma, double elapsed) =>
         new(new LogNormalWait(Math.Log(median), sigma), elapsed);
@@ -180,7 +181,7 @@ public class EndForecastTests
                     var readings = Enumerable
                         .Range(0, 40)
                         .Select(d => new ClimateReading(Diary.Evening.AddDays(-d), celsius));
-                    var room = Diary.Room() with { Climate = RoomClimate.Of(readings) };
+                    var room = Diary.Room().With(RoomClimate.Of(readings));
                     var pace = Subject.Of(new Diary().Standing(), room).Pace;
                     var ahead = pace.EffectiveAhead(nights);
                     Assert.Equal(nights + 1, ahead.Length);

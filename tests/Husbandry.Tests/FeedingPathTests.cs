@@ -1,5 +1,4 @@
 using CsCheck;
-using Husbandry.Feeding;
 using Husbandry.Journal;
 using Husbandry.Rounds;
 
@@ -14,7 +13,7 @@ public class FeedingPathTests
     public void The_same_cadence_changes_nothing()
     {
         var j = Juvenile();
-        var choice = FeedingChoice.Of(j, j.Meal.Value.EveryDays).Value!;
+        var choice = j.FedEvery(j.Meal.Value.EveryDays).Value!;
         Assert.Equal(choice.Now, choice.Other);
         Assert.NotNull(choice.Now.AdultOn);
     }
@@ -27,8 +26,8 @@ public class FeedingPathTests
                 (every, leaner) =>
                 {
                     var j = Juvenile();
-                    var rich = FeedingChoice.Of(j, every).Value!.Other;
-                    var lean = FeedingChoice.Of(j, every * leaner).Value!.Other;
+                    var rich = j.FedEvery(every).Value!.Other;
+                    var lean = j.FedEvery(every * leaner).Value!.Other;
                     Assert.True(lean.AdultOn >= rich.AdultOn && lean.EndsTo >= rich.EndsTo);
                     Assert.True(lean.Meals <= rich.Meals && lean.FoodMg < rich.FoodMg);
                     Assert.True(lean.AdultFrom <= lean.AdultOn && lean.AdultOn <= lean.AdultTo);
@@ -40,7 +39,7 @@ public class FeedingPathTests
     public void An_adult_is_told_a_years_food_and_the_span_that_is_left()
     {
         var adult = new Diary(mature: true).LegSpan(130).Ate(3).Judge();
-        var path = FeedingChoice.Of(adult, 28).Value!.Other;
+        var path = adult.FedEvery(28).Value!.Other;
         Assert.Null(path.AdultOn);
         Assert.Equal(13, path.Meals);
         Assert.True(path.EndsFrom < path.EndsTo);
@@ -49,7 +48,7 @@ public class FeedingPathTests
     [Fact]
     public void Without_a_size_it_says_what_to_measure()
     {
-        var answer = FeedingChoice.Of(new Diary().Judge(), 7);
+        var answer = new Diary().Judge().FedEvery(7);
         Assert.Null(answer.Value);
         Assert.Contains("measure", answer.Summary, StringComparison.Ordinal);
     }

@@ -1,4 +1,5 @@
 using CsCheck;
+using Husbandry.Almanac;
 using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Rounds;
@@ -27,7 +28,7 @@ public class HousingTests
     [InlineData(59, false)]
     public void A_mantis_hangs_freely_over_three_body_lengths(double freeMm, bool fits)
     {
-        var fit = HousingFit.Of(Mantis(20, Tub("cup", 60, 60, freeMm + 10, 10)).Judge()).Value!;
+        var fit = Mantis(20, Tub("cup", 60, 60, freeMm + 10, 10)).Judge().Fit.Value!;
         Assert.Equal(60, fit.Needs.MinHeightMm, 6);
         Assert.Equal(40, fit.Needs.MinWidthMm, 6);
         Assert.Equal(fits, fit.Now.Count == 0);
@@ -55,7 +56,7 @@ public class HousingTests
         HousingMeasure? wrong
     )
     {
-        var fit = HousingFit.Of(Tarantula(60, Tub("box", width, depth, height, floor)).Judge()).Value!;
+        var fit = Tarantula(60, Tub("box", width, depth, height, floor)).Judge().Fit.Value!;
         Assert.Equal(wrong, fit.Now.Count == 0 ? null : fit.Now[0].Measure);
     }
 
@@ -64,7 +65,7 @@ public class HousingTests
     {
         // 20 mm fits under 66 mm; after one molt of the species' ratio it does not.
         var judgement = Mantis(20, Tub("cup", 80, 80, 76, 10)).Judge();
-        var answer = HousingFit.Of(judgement);
+        var answer = judgement.Fit;
         var outgrown = answer.Value!.Outgrown!;
         Assert.Empty(answer.Value.Now);
         Assert.Equal(1, outgrown.Molts);
@@ -78,8 +79,8 @@ public class HousingTests
     [Fact]
     public void Several_molts_ahead_are_counted_one_after_another()
     {
-        var near = HousingFit.Of(Mantis(20, Tub("cup", 80, 80, 76, 10)).Judge()).Value!.Outgrown!;
-        var far = HousingFit.Of(Mantis(20, Tub("cup", 110, 110, 96, 10)).Judge()).Value!.Outgrown!;
+        var near = Mantis(20, Tub("cup", 80, 80, 76, 10)).Judge().Fit.Value!.Outgrown!;
+        var far = Mantis(20, Tub("cup", 110, 110, 96, 10)).Judge().Fit.Value!.Outgrown!;
         Assert.Equal(2, far.Molts);
         Assert.True(far.Likely > near.Likely);
         Assert.True(far.To.DayNumber - far.From.DayNumber > near.To.DayNumber - near.From.DayNumber);
@@ -88,12 +89,12 @@ public class HousingTests
     [Fact]
     public void Nothing_is_said_of_what_was_never_measured()
     {
-        Assert.Null(HousingFit.Of(new Diary().LegSpan(60).Judge()).Value);
-        Assert.Null(HousingFit.Of(Tarantula(60, Tub("box", 1, 1, 1, 0)).Judge()).Value!.Outgrown);
+        Assert.Null(new Diary().LegSpan(60).Judge().Fit.Value);
+        Assert.Null(Tarantula(60, Tub("box", 1, 1, 1, 0)).Judge().Fit.Value!.Outgrown);
         var brood = new Diary(kind: StockKind.Brood)
             .LegSpan(12, 2)
             .With(1, new Housed(Tub("tray", 300, 200, 50, 10), false));
-        Assert.Null(HousingFit.Of(brood.Judge()).Value);
+        Assert.Null(brood.Judge().Fit.Value);
     }
 
     [Fact]
@@ -146,8 +147,8 @@ public class HousingTests
                 .With(0.4, new Housed(Tub("box", 110, 90, 110, 41), false))
                 .Judge();
         var (soon, late) = (Outgrows(110), Outgrows(20));
-        Assert.Empty(HousingFit.Of(late).Value!.Now);
-        Assert.NotNull(HousingFit.Of(late).Value!.Outgrown);
+        Assert.Empty(late.Fit.Value!.Now);
+        Assert.NotNull(late.Fit.Value!.Outgrown);
         Assert.Empty(RehousePlan.Of([late], [], Diary.Room()).Needs);
         Assert.Single(RehousePlan.Of([soon], [], Diary.Room()).Needs);
     }

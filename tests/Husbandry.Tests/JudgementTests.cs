@@ -1,5 +1,4 @@
 using CsCheck;
-using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;

@@ -1,7 +1,7 @@
 using CsCheck;
 using Husbandry.Journal;
 using Husbandry.Larder;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Tests;

@@ -1,6 +1,7 @@
 using CsCheck;
+using Husbandry.Climate;
 using Husbandry.Larder;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Tests;

@@ -127,7 +127,7 @@ public class LessonTests
                     var readings = Enumerable
                         .Range(0, 1000)
                         .Select(d => new ClimateReading(Diary.Evening.AddDays(-d), celsius));
-                    var room = Diary.Room() with { Climate = warm ? RoomClimate.Of(readings) : RoomClimate.Unread };
+                    var room = Diary.Room().With(warm ? RoomClimate.Of(readings) : RoomClimate.Unread);
                     var molt = Judgement.Of(diary.Standing(), room).Molt.Value!;
                     Assert.True(molt.P10 >= room.Tonight && molt.P10 <= molt.P50 && molt.P50 <= molt.P90);
                 },
@@ -143,9 +143,7 @@ public class LessonTests
                 .Range(0, 60)
                 .Select(d => new ClimateReading(Diary.Evening.AddDays(-d), celsius, Zone: "A1"));
             var diary = new Diary(cameNightsAgo: 100).LegSpan(60, 99).With(20, new Molted());
-            return Judgement
-                .Of(diary.Standing(), Diary.Room() with { Climate = RoomClimate.Of(readings) })
-                .Molt.Value!.P50;
+            return Judgement.Of(diary.Standing(), Diary.Room().With(RoomClimate.Of(readings))).Molt.Value!.P50;
         }
 
         Assert.True(Half(28) < Half(22));

@@ -1,7 +1,7 @@
 using CsCheck;
-using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Sitter;

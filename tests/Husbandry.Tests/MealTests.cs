@@ -2,6 +2,7 @@ using CsCheck;
 using Husbandry.Climate;
 using Husbandry.Feeding;
 using Husbandry.Journal;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 
@@ -139,7 +140,7 @@ public class MealTests
     public void What_the_room_keeps_goes_first()
     {
         var diary = new Diary().LegSpan(110, 30);
-        var room = Diary.Room() with { Kept = new HashSet<FoodKey> { new("locust", "small") } };
+        var room = Diary.Room().With(new KeptFoods(new HashSet<FoodKey> { new("locust", "small") }));
         Assert.Equal("locust", Judgement.Of(diary.Standing(), room).Meal.Value.Offer!.FeederId);
     }
 
@@ -179,14 +180,15 @@ public class MealTests
                         Judgement
                             .Of(
                                 new Diary().LegSpan(70, 30).Standing(),
-                                Diary.Room() with
-                                {
-                                    Climate = RoomClimate.Of(
-                                        Enumerable
-                                            .Range(0, 20)
-                                            .Select(d => new ClimateReading(Diary.Evening.AddDays(-d), at))
-                                    ),
-                                }
+                                Diary
+                                    .Room()
+                                    .With(
+                                        RoomClimate.Of(
+                                            Enumerable
+                                                .Range(0, 20)
+                                                .Select(d => new ClimateReading(Diary.Evening.AddDays(-d), at))
+                                        )
+                                    )
                             )
                             .Meal.Value.EveryDays;
                     Assert.InRange(Days(celsius), Days(25) / 2 - 1e-9, Days(25) * 2 + 1e-9);
@@ -244,7 +246,7 @@ public class MealTests
         var climate = RoomClimate.Of(
             Enumerable.Range(0, 20).Select(d => new ClimateReading(Diary.Evening.AddDays(-d), celsius))
         );
-        var leftover = Judgement.Of(diary.Standing(), Diary.Room() with { Climate = climate }).Leftover.Value!;
+        var leftover = Judgement.Of(diary.Standing(), Diary.Room().With(climate)).Leftover.Value!;
         Assert.Equal(Diary.Evening.AddDays(-0.5).AddHours(hours), leftover.OutBy);
     }
 

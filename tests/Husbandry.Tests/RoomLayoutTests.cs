@@ -1,6 +1,7 @@
 using Husbandry.Climate;
 using Husbandry.Feeding;
 using Husbandry.Journal;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Stock;
 
@@ -76,7 +77,7 @@ public class RoomLayoutTests
                 day < 2 ? recentHumidity : formerHumidity,
                 ""
             ));
-        return Diary.Room() with { Climate = RoomClimate.Of(readings) };
+        return Diary.Room().With(RoomClimate.Of(readings));
     }
 
     private static WaterClock Mist(Room room, double everyDays)

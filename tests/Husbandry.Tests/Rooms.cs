@@ -1,5 +1,6 @@
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -62,7 +63,7 @@ public sealed class Diary
     public IReadOnlyList<JournalEntry> Entries => entries;
 
     public static Room Room(RoomSettings? settings = null, DateTimeOffset? now = null) =>
-        Rounds.Room.At(RuleSet.Shipped, settings ?? Settings, now ?? Evening);
+        Rooms.Room.At(RuleSet.Shipped, settings ?? Settings, now ?? Evening);
 
     public Guid Add(double nightsAgo, Act act, double? notBefore = null, Guid? supersedes = null)
     {

@@ -1,4 +1,3 @@
-using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
@@ -146,15 +145,15 @@ public class RoundLineTests
     }
 
     [Theory]
-    [InlineData(7.9, 10, Feeding.ConditionWord.Thin)]
-    [InlineData(8.0, 10, Feeding.ConditionWord.Normal)]
-    [InlineData(15.0, 10, Feeding.ConditionWord.Normal)]
-    [InlineData(15.1, 10, Feeding.ConditionWord.Plump)]
-    [InlineData(20.1, 10, Feeding.ConditionWord.VeryPlump)]
+    [InlineData(7.9, 10, Growth.ConditionWord.Thin)]
+    [InlineData(8.0, 10, Growth.ConditionWord.Normal)]
+    [InlineData(15.0, 10, Growth.ConditionWord.Normal)]
+    [InlineData(15.1, 10, Growth.ConditionWord.Plump)]
+    [InlineData(20.1, 10, Growth.ConditionWord.VeryPlump)]
     public void The_condition_score_has_the_limits_of_the_rulebook(
         double abdomen,
         double carapace,
-        Feeding.ConditionWord word
+        Growth.ConditionWord word
     )
     {
         // Source of 0.8 and 2: house; of 1.5: common practice, no published source.
@@ -169,10 +168,10 @@ public class RoundLineTests
     {
         static Diary Measured(Diary diary, double ago) =>
             diary.With(ago, new Measured(BodyPart.CarapaceWidth, 10)).With(ago, new Measured(BodyPart.AbdomenWidth, 5));
-        Assert.Equal(Feeding.ConditionWord.Thin, Measured(new Diary(), 30).Judge().Condition.Value.Word);
-        Assert.Equal(Feeding.ConditionWord.Unknown, Measured(new Diary(), 31).Judge().Condition.Value.Word);
+        Assert.Equal(Growth.ConditionWord.Thin, Measured(new Diary(), 30).Judge().Condition.Value.Word);
+        Assert.Equal(Growth.ConditionWord.Unknown, Measured(new Diary(), 31).Judge().Condition.Value.Word);
         Assert.Equal(
-            Feeding.ConditionWord.Unknown,
+            Growth.ConditionWord.Unknown,
             Measured(new Diary(sex: Sex.Male, mature: true), 2).Judge().Condition.Value.Word
         );
     }

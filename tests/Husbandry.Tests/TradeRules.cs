@@ -1,6 +1,8 @@
 using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -17,7 +19,7 @@ public class TradeRules
         new("tub", width, depth, height, floor, Ventilation.FewHoles, DampSide.None, HeatSource.Room, null);
 
     private static IReadOnlyList<HousingMeasure> Wrong(Diary diary, Enclosure tub) =>
-        [.. HousingFit.Of(diary.With(0.5, new Housed(tub, false)).Judge()).Value!.Now.Select(m => m.Measure)];
+        [.. diary.With(0.5, new Housed(tub, false)).Judge().Fit.Value!.Now.Select(m => m.Measure)];
 
     private static IReadOnlyList<Problem> Check(Diary diary, Act act) =>
         [.. EntryCheck.Check(act, Occurrence.At(Diary.Evening), diary.Standing(), Diary.Room())];

@@ -1,4 +1,5 @@
 using Husbandry.Journal;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Microsoft.EntityFrameworkCore;

@@ -2,7 +2,7 @@ using System.Text.Json.Nodes;
 using Husbandry.Chores;
 using Husbandry.Journal;
 using Husbandry.Larder;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 

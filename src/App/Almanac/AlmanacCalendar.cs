@@ -1,5 +1,5 @@
 using Husbandry.Almanac;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Ical.Net;
 using Ical.Net.CalendarComponents;
 using Ical.Net.DataTypes;

@@ -1,8 +1,8 @@
 using App.Hosting;
 using Husbandry.Feeding;
 using Husbandry.Housing;
-using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
 using Husbandry.Rulebook;
 
 namespace App.Calculators;

@@ -2,6 +2,7 @@ using Husbandry.Chores;
 using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -99,10 +100,10 @@ internal static class DemoHousing
     private static int Fitting(Judgement judgement, double behind)
     {
         var ratio = judgement.Subject.Profile.GrowthRatio.Value;
-        var now = HousingFit.NeedsOf(judgement, behind).Value;
+        var now = judgement.NeedsWhenGrown(behind).Value;
         for (var molts = judgement.Molt.Value is null ? 0 : 2; molts >= 0; molts--)
         {
-            var then = HousingFit.NeedsOf(judgement, behind * Math.Pow(ratio, molts)).Value;
+            var then = judgement.NeedsWhenGrown(behind * Math.Pow(ratio, molts)).Value;
             var found = Array.FindIndex(
                 Tubs,
                 t => HousingFit.Misfits(t, now).Count == 0 && HousingFit.Misfits(t, then).Count == 0

@@ -1,5 +1,5 @@
 using Husbandry.Larder;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Ledger;
 

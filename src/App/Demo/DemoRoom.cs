@@ -1,5 +1,5 @@
 using System.Globalization;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Ledger;
 using Microsoft.EntityFrameworkCore;
 

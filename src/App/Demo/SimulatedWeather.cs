@@ -1,5 +1,5 @@
 using Husbandry.Climate;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 
 namespace App.Demo;
 

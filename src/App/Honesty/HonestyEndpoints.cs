@@ -1,6 +1,6 @@
 using App.Hosting;
 using Husbandry.Honesty;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
 using Ledger;

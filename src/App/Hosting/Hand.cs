@@ -1,5 +1,5 @@
 using System.Security.Claims;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 
 namespace App.Hosting;
 

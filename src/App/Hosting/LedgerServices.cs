@@ -1,7 +1,7 @@
 using App.Access;
 using App.Demo;
 using App.Larder;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Ledger;
 
 namespace App.Hosting;
@@ -65,7 +65,7 @@ public static class LedgerServices
         {
             var settings = await rooms.ReadAsync(CancellationToken.None);
             var climate = await services.GetRequiredService<RulebookStore>().ClimateAsync(CancellationToken.None);
-            var room = Room.At(rules, settings.Settings, now) with { Climate = climate };
+            var room = Room.At(rules, settings.Settings, now).With(climate);
             await services.GetRequiredService<NightJudge>().RebuildAsync(room, CancellationToken.None);
         }
     }

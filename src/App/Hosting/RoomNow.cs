@@ -1,3 +1,5 @@
+using Husbandry.Feeding;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Ledger;
 
@@ -19,21 +21,14 @@ public sealed class RoomNow(
     public async Task<Room> ReadAsync(CancellationToken cancel)
     {
         cache.See(await reader.LatestSequenceAsync(cancel));
-        var bare = Room.At(
-            await rulebook.ReadAsync(cancel),
-            (await store.ReadAsync(cancel)).Settings,
-            clock.GetUtcNow()
-        ) with
+        var at = Room.At(await rulebook.ReadAsync(cancel), (await store.ReadAsync(cancel)).Settings, clock.GetUtcNow());
+        var bare = at.With(await rulebook.ClimateAsync(cancel)) with
         {
-            Climate = await rulebook.ClimateAsync(cancel),
             Layout = cache.Layout ??= (await store.LayoutAsync(cancel)).Layout,
         };
-        var room = bare with
-        {
-            RoundPace = await PaceAsync(bare, cancel),
-            Lessons = await lessons.ForAsync(bare, reader, cancel),
-            Kept = await larder.KeptAsync(bare, cancel),
-        };
+        var room = bare.With(await PaceAsync(bare, cancel))
+            .With(await lessons.ForAsync(bare, reader, cancel))
+            .With(new KeptFoods(await larder.KeptAsync(bare, cancel)));
         await judge.KeepUpAsync(room, cancel);
         return room;
     }

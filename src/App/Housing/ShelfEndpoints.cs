@@ -1,7 +1,7 @@
 using App.Access;
 using App.Hosting;
 using App.Live;
-using Husbandry.Housing;
+using Husbandry.Almanac;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;

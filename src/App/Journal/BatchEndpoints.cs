@@ -1,7 +1,7 @@
 using App.Hosting;
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Records;
 using Ledger;
 
 namespace App.Journal;

@@ -2,7 +2,8 @@ using App.Hosting;
 using App.Stock;
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Records;
+using Husbandry.Rooms;
 using Ledger;
 
 namespace App.Journal;

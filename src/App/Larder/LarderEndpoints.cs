@@ -1,7 +1,7 @@
 using App.Hosting;
 using App.Live;
 using Husbandry.Larder;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;
 

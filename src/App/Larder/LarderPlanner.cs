@@ -1,5 +1,5 @@
 using Husbandry.Larder;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Ledger;
 
 namespace App.Larder;

@@ -1,3 +1,4 @@
+using Husbandry.Climate;
 using Husbandry.Larder;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
@@ -53,7 +54,7 @@ public sealed record CultureView(
 {
     private const int DrawnPoints = 48;
 
-    internal static CultureView Of(Culture culture, FeederRules feeder, Husbandry.Rounds.Room room)
+    internal static CultureView Of(Culture culture, FeederRules feeder, Husbandry.Rooms.Room room)
     {
         var rules = feeder.Culture!;
         var celsius = room.Climate.RecentC(room.Now);

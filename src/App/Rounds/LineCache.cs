@@ -1,5 +1,7 @@
 using System.Collections.Concurrent;
 using Husbandry.Climate;
+using Husbandry.Feeding;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;

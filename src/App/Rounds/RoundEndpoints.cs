@@ -1,4 +1,5 @@
 using App.Hosting;
+using Husbandry.Almanac;
 using Husbandry.Rounds;
 using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;

@@ -1,5 +1,8 @@
 using App.Hosting;
+using Husbandry.Almanac;
 using Husbandry.Journal;
+using Husbandry.Records;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Stock;
 using Ledger;

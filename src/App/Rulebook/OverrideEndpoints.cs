@@ -1,5 +1,6 @@
 using App.Access;
 using App.Hosting;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Ledger;

@@ -1,6 +1,8 @@
 using App.Hosting;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Sitter;
 using Ledger;

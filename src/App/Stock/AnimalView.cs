@@ -4,6 +4,8 @@ using Husbandry.Housing;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -95,7 +97,7 @@ public sealed record AnimalView(
         var s = j.Subject;
         // Instars are counted up to the pupa only.
         var pupates = s.Group.StageWords.ContainsKey(Husbandry.Rulebook.Stage.Pupa);
-        var life = Husbandry.Growth.Lifeline.Of(j, journal);
+        var life = Husbandry.Rounds.Lifeline.Of(j, journal);
         return new AnimalView(
             standing.StockId,
             standing.DetailsVersion,
@@ -147,7 +149,7 @@ public sealed record AnimalView(
             life,
             [.. s.Profile.Cautions.Select(c => c.Value)],
             standing.House,
-            HousingFit.Of(j),
+            j.Fit,
             Husbandry.Housing.Quarantine.Of(standing, room),
             s.Profile.Hazard?.Value,
             Lines(journal, room)

@@ -3,6 +3,8 @@ using App.Journal;
 using Husbandry.Feeding;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -153,7 +155,7 @@ public static class StockEndpoints
         var standing = await reader.StandingAsync(id, cancel);
         return standing is null
             ? Problems.NotFound("animal")
-            : TypedResults.Ok(FeedingChoice.Of(Judgement.Of(standing, await now.ReadAsync(cancel)), every));
+            : TypedResults.Ok(Judgement.Of(standing, await now.ReadAsync(cancel)).FedEvery(every));
     }
 
     private static async Task<IResult> FamilyAsync(Guid id, RoomNow now, CancellationToken cancel)

@@ -1,5 +1,6 @@
 using Husbandry.Chores;
 using Husbandry.Reasons;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Stock;
 

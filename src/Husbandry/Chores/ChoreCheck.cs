@@ -1,5 +1,5 @@
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 
 namespace Husbandry.Chores;
 

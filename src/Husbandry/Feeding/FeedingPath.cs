@@ -1,6 +1,6 @@
 using Husbandry.Growth;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
@@ -26,6 +26,22 @@ public sealed record FeedingPath(
     double FoodMg
 );
 
+/// <summary>What has to be known of an animal to reckon with another cadence.</summary>
+/// <param name="Subject">The animal.</param>
+/// <param name="Stage">Its stage of life.</param>
+/// <param name="Size">Its size, when known.</param>
+/// <param name="Molt">Its next molt, where one is awaited.</param>
+/// <param name="MoltsLeft">Molts left to adult, when told.</param>
+/// <param name="Meal">Its plan of meals.</param>
+public sealed record FedAnimal(
+    Subject Subject,
+    Stage Stage,
+    Answer<BodySize?> Size,
+    Answer<VigilForecast?> Molt,
+    MoltsLeft? MoltsLeft,
+    MealPlan Meal
+);
+
 /// <summary>The present plan beside another.</summary>
 public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
 {
@@ -38,7 +54,7 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
     /// <param name="j">The animal tonight.</param>
     /// <param name="everyDays">Days between meals to compare with, &gt; 0.</param>
     /// <returns>No value where molts are not followed one by one, or its size is not known.</returns>
-    public static Answer<FeedingChoice?> Of(Judgement j, double everyDays)
+    public static Answer<FeedingChoice?> Of(FedAnimal j, double everyDays)
     {
         var s = j.Subject;
         if (s.Group.Prey is null || s.Standing.Details.Kind == StockKind.Colony)
@@ -52,7 +68,7 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
         }
 
         var now = Path(j, 1);
-        var factor = everyDays / j.Meal.Value.EveryDays;
+        var factor = everyDays / j.Meal.EveryDays;
         var other = Path(j, factor);
         var pace = s.Group.PacePerFood;
         var life = s.AdultLife;
@@ -63,7 +79,7 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
                 pace.Because(
                     "Pace",
                     "group.pacePerFood",
-                    $"Waits × {Math.Pow(factor, pace.Value):0.00} when meals come every {Wording.Days(everyDays)} instead of {Wording.Days(j.Meal.Value.EveryDays)}: an order of magnitude, not a promise."
+                    $"Waits × {Math.Pow(factor, pace.Value):0.00} when meals come every {Wording.Days(everyDays)} instead of {Wording.Days(j.Meal.EveryDays)}: an order of magnitude, not a promise."
                 ),
                 life.Because(
                     "Adult life",
@@ -87,14 +103,14 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
         return $"Adult {later} ({s.Room.Wording.Date(b)} instead of {s.Room.Wording.Date(a)}), with {other.Meals} meals instead of {now.Meals}.";
     }
 
-    private static FeedingPath Path(Judgement j, double factor)
+    private static FeedingPath Path(FedAnimal j, double factor)
     {
         var s = j.Subject;
         var slower = Math.Pow(factor, s.Group.PacePerFood.Value);
-        var every = j.Meal.Value.EveryDays * factor;
+        var every = j.Meal.EveryDays * factor;
         var life = s.AdultLife.Value;
         var body = j.Size.Value!.BodyMm;
-        if (j.Molt.Value is null || j.Stage.Value == Stage.Adult)
+        if (j.Molt.Value is null || j.Stage == Stage.Adult)
         {
             var lived = Cadence.AdultNights(s) ?? 0;
             var meals = (int)Math.Round(Year / every);
@@ -126,7 +142,7 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
 
     /// <summary>Goes through the molts left: days, their variance, meals and what they weigh.</summary>
     private static (double Days, double Variance, double Meals, double Mg) Grow(
-        Judgement j,
+        FedAnimal j,
         double factor,
         double slower,
         double body
@@ -134,10 +150,10 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
     {
         var s = j.Subject;
         var (days, variance, eaten, mg) = (0.0, 0.0, 0.0, 0.0);
-        foreach (var step in MoltPath.Of(j, MoltPath.Left(j.MoltsLeft.Value)))
+        foreach (var step in MoltPath.Of(s, j.Molt.Value, j.Size.Value, MoltPath.Left(j.MoltsLeft)))
         {
-            var cadence = s.Group.Cadence[step.Stage].Default.Value / s.Group.Cadence[j.Stage.Value].Default.Value;
-            var meals = step.WaitDays * slower / (j.Meal.Value.EveryDays * cadence * factor);
+            var cadence = s.Group.Cadence[step.Stage].Default.Value / s.Group.Cadence[j.Stage].Default.Value;
+            var meals = step.WaitDays * slower / (j.Meal.EveryDays * cadence * factor);
             days += step.WaitDays * slower;
             variance += step.SpreadDays * step.SpreadDays * slower * slower;
             eaten += meals;

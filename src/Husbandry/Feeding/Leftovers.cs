@@ -1,8 +1,9 @@
+using Husbandry.Climate;
 using Husbandry.Growth;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Feeding;
@@ -73,7 +74,7 @@ public sealed record Leftover(
             && prey.Offer.Outcome is not (OfferOutcome.KilledAndLeft or OfferOutcome.StillEating);
         var (rule, name) = RuleFor(subject, stage, prey.Offer, live);
         var atOnce = live && phase is not (Phase.Open or Phase.WellFed);
-        var food = JournalText.Food(prey.Offer, subject.Room.Rules);
+        var food = FoodWords.Of(prey.Offer, subject.Room.Rules);
         var what = prey.Offer.Untaken is { Count: > 0 } vials
             ? $"what no. {string.Join(", ", vials)} left of {food}"
             : food;

@@ -1,7 +1,7 @@
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Feeding;
@@ -152,7 +152,7 @@ internal static class MealChoice
             size,
             count,
             preparation,
-            JournalText.Food(offer, subject.Room.Rules),
+            FoodWords.Of(offer, subject.Room.Rules),
             subject.Room.Rules.Feeder(feeder)!.Serving,
             animals
         );

@@ -3,8 +3,9 @@ using Husbandry.Growth;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 
 namespace Husbandry.Feeding;
 
@@ -92,7 +93,7 @@ public sealed record MealPlan(
             lastMeal is { } meal
                 ? Reason.FromRecord(
                     "Last meal",
-                    $"{JournalText.Food(subject.Standing.Meals[^1].Offer, subject.Room.Rules)}, {words.Day(meal)}, {words.Ago(meal)}.",
+                    $"{FoodWords.Of(subject.Standing.Meals[^1].Offer, subject.Room.Rules)}, {words.Day(meal)}, {words.Ago(meal)}.",
                     "record.offered"
                 )
                 : Reason.FromRecord("Last meal", "None on record.", "record.offered")

@@ -1,6 +1,8 @@
+using Husbandry.Climate;
+using Husbandry.Growth;
 using Husbandry.Hush;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
 

@@ -1,6 +1,7 @@
+using Husbandry.Climate;
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 

@@ -1,6 +1,6 @@
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Growth;

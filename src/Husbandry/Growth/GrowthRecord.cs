@@ -1,6 +1,6 @@
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Growth;
@@ -156,8 +156,7 @@ public sealed record LimbRecord(string Limb, LimbState State, DateOnly SeenOn, i
                 var since = subject.Standing.Molts.Count - l.LostAtMolts;
                 var outlook =
                     l.State == LimbState.Full ? "Full size again."
-                    : Vigils.VigilForecast.WillNotMoltAgain(subject) is not null
-                        ? "It will not grow again: no molt is to come."
+                    : Molting.WillNotMoltAgain(subject) is not null ? "It will not grow again: no molt is to come."
                     : since == 0 ? "Grows again at the next one to three molts, thin at first."
                     : l.State == LimbState.Small ? "Full size after one or two more molts."
                     : "Look at the limb: it should have begun to grow again.";

@@ -1,8 +1,8 @@
 using System.Globalization;
 using System.Text.RegularExpressions;
-using Husbandry.Feeding;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 
 namespace Husbandry.Guide;
 

@@ -1,4 +1,5 @@
-using Husbandry.Rounds;
+using Husbandry.Climate;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
 

@@ -1,8 +1,8 @@
-using Husbandry.Feeding;
+using Husbandry.Climate;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
@@ -63,13 +63,13 @@ public sealed class Replay
                 next++;
             }
 
-            var then = Room.At(rules.At(end), room.Settings, end.AddTicks(-1)) with { Climate = room.Climate };
+            var then = Room.At(rules.At(end), room.Settings, end.AddTicks(-1)).With(room.Climate);
             if ((night.DayNumber - first.DayNumber) % LearnEveryNights == 0)
             {
                 lessons = Lessons.Of([.. lives.Select(l => l.Standing).OfType<Standing>()], then);
             }
 
-            then = then with { Lessons = lessons };
+            then = then.With(lessons);
             foreach (var life in lives.Where(l => l.Standing is { Departure: null }))
             {
                 Visit(life, then, last);
@@ -91,7 +91,7 @@ public sealed class Replay
                 Score(life, subject, made, age, life.Next(waiting.Vigil, then.Now), last);
             }
         }
-        else if (VigilForecast.WillNotMoltAgain(subject) is null)
+        else if (Molting.WillNotMoltAgain(subject) is null)
         {
             Await(life, subject, last);
         }

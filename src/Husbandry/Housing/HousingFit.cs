@@ -1,6 +1,6 @@
 using Husbandry.Growth;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Vigils;
@@ -78,6 +78,20 @@ public sealed record OutgrownAt(
     IReadOnlyList<HousingMisfit> Misfits
 );
 
+/// <summary>What has to be known of an animal to see whether an enclosure fits it.</summary>
+/// <param name="Subject">The animal.</param>
+/// <param name="Stage">Its stage of life.</param>
+/// <param name="Size">Its size, when known.</param>
+/// <param name="Molt">Its next molt, where one is awaited.</param>
+/// <param name="MoltsLeft">Molts left to adult, when told.</param>
+public sealed record Inmate(
+    Subject Subject,
+    Stage Stage,
+    Answer<BodySize?> Size,
+    VigilForecast? Molt,
+    MoltsLeft? MoltsLeft
+);
+
 /// <summary>Whether an animal fits its enclosure, now and after the molts to come.</summary>
 /// <param name="Needs">What it needs now.</param>
 /// <param name="Now">What does not fit now.</param>
@@ -89,7 +103,7 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
 
     /// <summary>Checks an enclosure against its inmate.</summary>
     /// <returns>No value while the enclosure or the animal was never measured, and for many animals kept as one.</returns>
-    public static Answer<HousingFit?> Of(Judgement j)
+    public static Answer<HousingFit?> Of(Inmate j)
     {
         var s = j.Subject;
         if (s.Standing.House is not { } house)
@@ -97,7 +111,7 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
             return new Answer<HousingFit?>(null, "The enclosure was never measured.", []);
         }
 
-        if (j.Stage.Value is Stage.Egg or Stage.Pupa)
+        if (j.Stage is Stage.Egg or Stage.Pupa)
         {
             return new Answer<HousingFit?>(null, "What neither eats nor walks needs no room.", []);
         }
@@ -154,20 +168,20 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
 
     /// <summary>The least enclosure for an animal whose lengths have grown by a factor.</summary>
     /// <exception cref="InvalidOperationException">Its size is unknown; callers check that first.</exception>
-    public static Answer<ContainerPlan> NeedsOf(Judgement j, double grownBy)
+    public static Answer<ContainerPlan> NeedsOf(Inmate j, double grownBy)
     {
         var size = j.Size.Value ?? throw new InvalidOperationException("The size is unknown.");
         var rules = j.Subject.Group.Container(j.Subject.Profile.Habit);
         var length = rules.By == ContainerBasis.Body ? size.BodyMm : LegSpanMm(j.Subject, size);
-        return ContainerPlan.Of(rules, length * grownBy, j.Subject.Room.Wording, nymph: j.Stage.Value != Stage.Adult);
+        return ContainerPlan.Of(rules, length * grownBy, j.Subject.Room.Wording, nymph: j.Stage != Stage.Adult);
     }
 
-    private static Answer<ContainerPlan>? LarvaeOf(Judgement j) =>
-        j.Subject.Group.LarvaLitres is { } litres && litres.ContainsKey(j.Stage.Value)
-            ? ContainerPlan.OfLarvae(j.Subject.Group, j.Stage.Value, j.Subject.Standing.Details.Count)
+    private static Answer<ContainerPlan>? LarvaeOf(Inmate j) =>
+        j.Subject.Group.LarvaLitres is { } litres && litres.ContainsKey(j.Stage)
+            ? ContainerPlan.OfLarvae(j.Subject.Group, j.Stage, j.Subject.Standing.Details.Count)
             : null;
 
-    private static Answer<HousingFit?> FitLarvae(Judgement j, Enclosure has, Answer<ContainerPlan> needs)
+    private static Answer<HousingFit?> FitLarvae(Inmate j, Enclosure has, Answer<ContainerPlan> needs)
     {
         const double MmPerLitre = 1_000_000;
         var litres = has.WidthMm * has.DepthMm * has.FreeHeightMm / MmPerLitre;
@@ -215,11 +229,11 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
     private static double LegSpanMm(Subject s, BodySize size) =>
         s.Group.SizePart == Rulebook.BodyPart.LegSpan ? size.SizeMm : size.BodyMm / s.Group.BodyPerSize.Value;
 
-    private static OutgrownAt? Outgrow(Judgement j, Enclosure enclosure)
+    private static OutgrownAt? Outgrow(Inmate j, Enclosure enclosure)
     {
         var s = j.Subject;
         var (days, variance, molts) = (0.0, 0.0, 0);
-        foreach (var step in MoltPath.Of(j, Math.Min(MoltsAhead, MoltPath.Left(j.MoltsLeft.Value))))
+        foreach (var step in MoltPath.Of(s, j.Molt, j.Size.Value, Math.Min(MoltsAhead, MoltPath.Left(j.MoltsLeft))))
         {
             molts++;
             days += step.WaitDays;
@@ -234,9 +248,7 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
                 var spread = LogNormalWait.NormalQuantile90 * Math.Sqrt(variance);
                 DateOnly At(double d) => s.Room.Tonight.AddDays((int)Math.Round(Math.Max(0, d)));
                 var (from, to) =
-                    molts == 1 && j.Molt.Value is { } next
-                        ? (next.P10, next.P90)
-                        : (At(days - spread), At(days + spread));
+                    molts == 1 && j.Molt is { } next ? (next.P10, next.P90) : (At(days - spread), At(days + spread));
                 var instar = s.Instar is { } i ? $"{s.Group.InstarMark}{i + molts}" : null;
                 return new OutgrownAt(molts, instar, from, At(days), to, misfits);
             }

@@ -1,6 +1,6 @@
-using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
 

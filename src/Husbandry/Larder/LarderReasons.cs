@@ -1,6 +1,7 @@
 using System.Globalization;
+using Husbandry.Climate;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Larder;

@@ -1,5 +1,6 @@
+using Husbandry.Climate;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 
 namespace Husbandry.Larder;
 

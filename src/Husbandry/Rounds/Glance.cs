@@ -1,9 +1,8 @@
 using System.Text.Json.Serialization;
-using Husbandry.Housing;
 using Husbandry.Hush;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
-using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
 
@@ -120,7 +119,7 @@ public sealed record Glance(
         var s = j.Subject;
         var standing = s.Standing;
         var details = standing.Details;
-        var fit = HousingFit.Of(j);
+        var fit = j.Fit;
         return new Glance(
             standing.StockId,
             standing.Place,

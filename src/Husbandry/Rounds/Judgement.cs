@@ -1,8 +1,10 @@
 using Husbandry.Feeding;
 using Husbandry.Growth;
+using Husbandry.Housing;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
@@ -50,14 +52,14 @@ public sealed record Judgement(
         var subject = Subject.Of(standing, room);
         var size = BodySize.Of(subject);
         var stage = StageReading.Of(subject, size.Value);
-        var condition = Feeding.Condition.Of(subject);
+        var condition = Husbandry.Growth.Condition.Of(subject);
         var reading = PremoltReading.Of(subject, stage.Value, condition.Value);
-        var firstMeal = Feeding.FirstMeal.Of(subject, stage.Value, size.Value);
+        var firstMeal = Vigils.FirstMeal.Of(subject, stage.Value, size.Value);
         var phase = Phases.Of(subject, reading, firstMeal);
         var molt = VigilForecast.OfMolt(subject, stage.Value, reading.Value);
         phase = Phases.BesideForecast(phase, molt.Value, subject);
         var wait = VigilForecast.OfOther(subject);
-        var firstMealRule = Feeding.FirstMeal.RuleFor(subject.Group, stage.Value, size.Value?.SizeMm);
+        var firstMealRule = Vigils.FirstMeal.RuleFor(subject.Group, stage.Value, size.Value?.SizeMm);
         var hush = HushTable.Of(
             subject,
             phase.Value,
@@ -66,7 +68,7 @@ public sealed record Judgement(
             molt.Value,
             wait.Value,
             firstMeal.Value,
-            Feeding.FirstMeal.Days(firstMealRule, room.Settings.FirstMeal)
+            Vigils.FirstMeal.Days(firstMealRule, room.Settings.FirstMeal)
         );
         var prey = PreyOf(subject, size, stage.Value);
         var variety = Feeding.Variety.Of(subject);
@@ -93,6 +95,20 @@ public sealed record Judgement(
 
     /// <summary>Skins and growth ratio; worked out when first asked for, as the round and the lists never do.</summary>
     public Answer<GrowthRecord?> Growth => field ??= GrowthRecord.Of(Subject);
+
+    /// <summary>Whether it fits its enclosure, now and after the molts to come; worked out when first asked for.</summary>
+    public Answer<HousingFit?> Fit => field ??= HousingFit.Of(Inmate);
+
+    /// <summary>What it needs of an enclosure when it has grown by a factor; its size must be known.</summary>
+    /// <exception cref="InvalidOperationException">The size is not known.</exception>
+    public Answer<ContainerPlan> NeedsWhenGrown(double by) => HousingFit.NeedsOf(Inmate, by);
+
+    /// <summary>The present plan of meals beside another cadence.</summary>
+    /// <param name="everyDays">Days between meals to compare with, &gt; 0.</param>
+    public Answer<FeedingChoice?> FedEvery(double everyDays) =>
+        FeedingChoice.Of(new FedAnimal(Subject, Stage.Value, Size, Molt, MoltsLeft.Value, Meal.Value), everyDays);
+
+    private Inmate Inmate => new(Subject, Stage.Value, Size, Molt.Value, MoltsLeft.Value);
 
     /// <summary>Molts left to adult; worked out when first asked for.</summary>
     public Answer<MoltsLeft?> MoltsLeft =>

@@ -1,5 +1,7 @@
+using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
@@ -111,7 +113,7 @@ public sealed record LogMenu(
 
     /// <summary>Whether a molt may be logged of it: not of eggs, pupae, colonies or those that are done with molting.</summary>
     public static bool MayMolt(Judgement j) =>
-        !IsShut(j) && PastWaits.FollowsMolts(j.Subject) && (j.Molt.Value is not null || j.Stage.Value != Stage.Adult);
+        !IsShut(j) && Molting.Follows(j.Subject) && (j.Molt.Value is not null || j.Stage.Value != Stage.Adult);
 
     /// <summary>Whether it takes food at its stage of life, hushed or not.</summary>
     public static bool Eats(Judgement j) => !IsShut(j) && !j.Meal.Value.EatsNothing;
@@ -224,7 +226,7 @@ public sealed record LogMenu(
     private static IEnumerable<LogOffer> FormsOf(Judgement j, bool waterForm, bool tube)
     {
         var s = j.Subject;
-        var follows = PastWaits.FollowsMolts(s) && !IsShut(j);
+        var follows = Molting.Follows(s) && !IsShut(j);
         (string Key, string Label, EntryForm Form, bool Fits)[] forms =
         [
             ("o", "Other food offered…", EntryForm.Offered, Eats(j)),

@@ -1,3 +1,5 @@
+using Husbandry.Rooms;
+
 namespace Husbandry.Rounds;
 
 /// <summary>What a band on the nightline waits for.</summary>

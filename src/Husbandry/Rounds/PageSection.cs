@@ -2,7 +2,6 @@ using Husbandry.Growth;
 using Husbandry.Hush;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
-using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
 
@@ -37,7 +36,7 @@ public static class PageSections
     /// <summary>The parts of the page of an animal.</summary>
     public static IEnumerable<PageSection> Of(Judgement j, Lifeline life)
     {
-        var single = PastWaits.FollowsMolts(j.Subject);
+        var single = Molting.Follows(j.Subject);
         var growing = LogMenu.MayMolt(j);
         if (life.Steps.Any(s => s.LengthMm is not null) || (growing && single && !j.Subject.IsMany))
         {

@@ -1,7 +1,9 @@
 using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Vigils;
@@ -232,7 +234,7 @@ public sealed partial record RoundLine
         var fed =
             j.Condition.Value.Word == ConditionWord.Unknown
                 ? ""
-                : $", {Feeding.Condition.Text(j.Condition.Value.Word)} condition";
+                : $", {Growth.Condition.Text(j.Condition.Value.Word)} condition";
         var why = new Answer<RoundAct>(RoundAct.Feed, $"{since}{fed}. {j.Reading.Summary}", reasons);
         return Line(
             j,

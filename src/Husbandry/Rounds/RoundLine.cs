@@ -3,6 +3,7 @@ using Husbandry.Feeding;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Vigils;

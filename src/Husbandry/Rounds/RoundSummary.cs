@@ -1,4 +1,6 @@
 using Husbandry.Journal;
+using Husbandry.Records;
+using Husbandry.Rooms;
 using Husbandry.Stock;
 
 namespace Husbandry.Rounds;

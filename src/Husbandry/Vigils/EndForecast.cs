@@ -1,4 +1,6 @@
+using Husbandry.Climate;
 using Husbandry.Reasons;
+using Husbandry.Rulebook;
 using MathNet.Numerics.RootFinding;
 
 namespace Husbandry.Vigils;

@@ -1,5 +1,5 @@
 using Husbandry.Journal;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Vigils;
@@ -13,7 +13,7 @@ public sealed class Learner(Room room)
 {
     private static readonly VigilKind[] Kinds = Enum.GetValues<VigilKind>();
 
-    private readonly Room bare = room with { Lessons = Lessons.None };
+    private readonly Room bare = room.With(Lessons.None);
     private readonly Dictionary<string, Dictionary<(VigilKind, VigilEnd), List<IReadOnlyList<PastWait>>>> waits = [];
     private readonly Dictionary<string, Subject> one = [];
     private readonly Dictionary<string, List<SignSpan>> spans = [];

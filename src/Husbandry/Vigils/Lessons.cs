@@ -1,5 +1,5 @@
 using Husbandry.Journal;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Vigils;

@@ -1,8 +1,9 @@
 using System.Globalization;
+using Husbandry.Climate;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Vigils;

@@ -1,5 +1,6 @@
+using Husbandry.Climate;
 using Husbandry.Growth;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Vigils;

@@ -1,6 +1,7 @@
+using Husbandry.Climate;
 using Husbandry.Growth;
 using Husbandry.Journal;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Vigils;

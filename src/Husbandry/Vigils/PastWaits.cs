@@ -2,7 +2,7 @@ using Husbandry.Climate;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Vigils;
@@ -42,14 +42,10 @@ public static class PastWaits
         : end == VigilEnd.AsHoped ? [.. Molts(subject, subject.Pace)]
         : [];
 
-    /// <summary>Whether molts of this animal are followed one by one.</summary>
-    public static bool FollowsMolts(Subject subject) =>
-        subject.Group.MoltsFollowed.Value && subject.Standing.Details.Kind != StockKind.Colony;
-
     private static IEnumerable<PastWait> Molts(Subject subject, Pace pace)
     {
         var standing = subject.Standing;
-        if (!FollowsMolts(subject))
+        if (!Molting.Follows(subject))
         {
             yield break;
         }
@@ -140,7 +136,7 @@ public static class PastWaits
             : StageReading.Decide(subject, BodySize.SizeAt(subject, k), standing.MoltsBeforeRecord + k);
     }
 
-    private static bool EndsHere(Subject subject) => VigilForecast.WillNotMoltAgain(subject) is not null;
+    private static bool EndsHere(Subject subject) => Molting.WillNotMoltAgain(subject) is not null;
 
     /// <summary>The last instant at which it is known to have waited: nobody knows what came of one not written of again.</summary>
     private static Occurrence Until(Subject subject) =>

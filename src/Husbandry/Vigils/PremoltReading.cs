@@ -1,6 +1,6 @@
-using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Vigils;
@@ -216,8 +216,8 @@ public sealed record PremoltReading(
             ReadingWord.Suspected => "Two signs or more, but not enough to be sure: suspected.",
             ReadingWord.WellFed => "Plump and nothing else only means well fed.",
             _ when signs.Count == 1 => "One sign is no verdict. Look again.",
-            _ when !PastWaits.FollowsMolts(subject) => "Nothing stands against its usual care.",
-            _ when stage == Stage.Adult && VigilForecast.WillNotMoltAgain(subject) is not null =>
+            _ when !Molting.Follows(subject) => "Nothing stands against its usual care.",
+            _ when stage == Stage.Adult && Molting.WillNotMoltAgain(subject) is not null =>
                 "Adult: no molt is awaited.",
             _ => "Nothing points to a molt.",
         };

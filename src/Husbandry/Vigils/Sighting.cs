@@ -1,6 +1,6 @@
-using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Journal;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Vigils;

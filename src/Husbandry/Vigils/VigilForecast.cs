@@ -1,6 +1,8 @@
+using Husbandry.Climate;
+using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Vigils;
@@ -31,7 +33,7 @@ public sealed record VigilForecast(
     /// <returns>No value for animals that will not molt again, or whose molts are not followed.</returns>
     public static Answer<VigilForecast?> OfMolt(Subject subject, Stage stage, PremoltReading reading)
     {
-        if (WillNotMoltAgain(subject) is { } never)
+        if (Molting.WillNotMoltAgain(subject) is { } never)
         {
             return new Answer<VigilForecast?>(null, never.Text, [never]);
         }
@@ -140,7 +142,7 @@ public sealed record VigilForecast(
     /// </summary>
     public static IEnumerable<VigilKind> MayBegin(Subject subject, Stage stage) =>
         Enum.GetValues<VigilKind>()
-            .Where(v => v != VigilKind.Molt && CanBegin(subject.Group, v) && WaitCheck.IsFree(subject.Standing, v))
+            .Where(v => v != VigilKind.Molt && CanBegin(subject.Group, v) && IsFree(subject.Standing, v))
             .Where(v =>
                 v switch
                 {
@@ -152,67 +154,9 @@ public sealed record VigilForecast(
                 }
             );
 
-    /// <summary>Why an animal will not molt again, or why its molts are not awaited; none when one is awaited.</summary>
-    public static Reason? WillNotMoltAgain(Subject subject)
-    {
-        if (!PastWaits.FollowsMolts(subject))
-        {
-            var rule = subject.Group.MoltsFollowed;
-            return rule.Because("Next molt", "group.moltsFollowed", "Molts of single animals are not followed here.");
-        }
-
-        if (subject.WaitingWhole is { } waiting)
-        {
-            return Reason.FromRecord("Next molt", $"{VigilWords.Began(waiting.Vigil).ToUpperFirst()}.", "record.began");
-        }
-
-        var last = subject.Group.AdultsMolt;
-        if (!subject.Standing.IsMatureByRecord)
-        {
-            return ProbablyAdult(subject);
-        }
-
-        return last.Value switch
-        {
-            AdultMolting.Neither => last.Because(
-                "Next molt",
-                "group.adultsMolt",
-                $"An adult {subject.Group.One} does not molt again."
-            ),
-            AdultMolting.FemalesOnly when subject.Standing.Details.Sex == Sex.Male => last.Because(
-                "Next molt",
-                "group.adultsMolt",
-                "A mature male does not molt again in practice."
-            ),
-            _ => null,
-        };
-    }
-
-    /// <summary>
-    /// Where adults molt no more, an animal with as many molts behind it as its species ever needs is adult in all
-    /// likelihood, though nobody wrote the ultimate molt down as such.
-    /// </summary>
-    private static Reason? ProbablyAdult(Subject subject)
-    {
-        // The last molt of a larva makes the pupa, not the adult: it is awaited until somebody writes that it pupated.
-        if (subject.Group.StageWords.ContainsKey(Stage.Pupa))
-        {
-            return null;
-        }
-
-        var sex = subject.Standing.Details.Sex;
-        var endsWithAdult =
-            subject.Group.AdultsMolt.Value == AdultMolting.Neither
-            || (subject.Group.AdultsMolt.Value == AdultMolting.FemalesOnly && sex == Sex.Male);
-        var toAdult = sex == Sex.Male ? subject.Profile.MoltsToAdult.Male : subject.Profile.MoltsToAdult.Female;
-        return endsWithAdult && subject.Standing.MoltsInLife >= toAdult.Value.High
-            ? toAdult.Because(
-                "Next molt",
-                "species.moltsToAdult",
-                $"{subject.Standing.MoltsInLife} molts behind {subject.Them}, and the species is adult after {toAdult.Value.Low:0}–{toAdult.Value.High:0}: probably adult. Mark the last molt as the one to adult if it was."
-            )
-            : null;
-    }
+    /// <summary>Whether no other wait stands in the way; of many the rest may begin the same one.</summary>
+    public static bool IsFree(Standing standing, VigilKind vigil) =>
+        standing.Waiting is not { } waiting || (waiting.Vigil == vigil && waiting.Count < standing.Details.Count);
 
     /// <summary>Length of premolt by stage: the species' own where it has one, else the group's.</summary>
     public static Rule<double> PremoltDays(Subject subject, Stage stage) =>

@@ -1,10 +1,12 @@
+using Husbandry.Housing;
 using Husbandry.Reasons;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Vigils;
 
-namespace Husbandry.Housing;
+namespace Husbandry.Almanac;
 
 /// <summary>An animal that needs another enclosure.</summary>
 /// <param name="StockId">Which.</param>
@@ -67,7 +69,7 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
 
     /// <summary>Whether what it lives in does not fit now, or will likely have to be changed before a night.</summary>
     private static bool IsNear(Judgement j, DateOnly horizon) =>
-        HousingFit.Of(j).Value is { } fit
+        j.Fit.Value is { } fit
         && (
             fit.Now.Count > 0
             || (
@@ -146,7 +148,7 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
 
     private static RehouseNeed? NeedOf(Judgement j, List<Enclosure> sizes)
     {
-        var fit = HousingFit.Of(j);
+        var fit = j.Fit;
         if (fit.Value is not { } known || (known.Now.Count == 0 && known.Outgrown is null))
         {
             return null;
@@ -156,7 +158,7 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
         var ratio = s.Profile.GrowthRatio.Value;
         // The new enclosure lasts beyond the molt that makes the old one too small; an adult grows no more.
         var molts = j.Molt.Value is null ? 0 : known.Outgrown?.Molts ?? 1;
-        var lasts = known.Needs.Litres is null ? HousingFit.NeedsOf(j, Math.Pow(ratio, molts)).Value : known.Needs;
+        var lasts = known.Needs.Litres is null ? j.NeedsWhenGrown(Math.Pow(ratio, molts)).Value : known.Needs;
         var most = known.Needs.MaxHeightMm;
         var needs = lasts with { MaxHeightMm = most is { } top ? Math.Max(top, lasts.MinHeightMm) : null };
         var tub = sizes
@@ -209,8 +211,8 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
     }
 
     private static double FirstMealDays(Judgement j) =>
-        Feeding.FirstMeal.Days(
-            Feeding.FirstMeal.RuleFor(j.Subject.Group, j.Stage.Value, j.Size.Value?.SizeMm),
+        Vigils.FirstMeal.Days(
+            Vigils.FirstMeal.RuleFor(j.Subject.Group, j.Stage.Value, j.Size.Value?.SizeMm),
             j.Subject.Room.Settings.FirstMeal
         );
 

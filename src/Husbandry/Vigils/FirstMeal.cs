@@ -1,9 +1,9 @@
 using Husbandry.Growth;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
-namespace Husbandry.Feeding;
+namespace Husbandry.Vigils;
 
 /// <summary>When an animal may eat again after its last molt.</summary>
 /// <param name="From">First night by the quick school.</param>

@@ -1,9 +1,10 @@
+using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 
-namespace Husbandry.Journal;
+namespace Husbandry.Records;
 
 /// <summary>Checks what a keeper says of an animal before it is written.</summary>
 public static class DetailsCheck

@@ -1,10 +1,11 @@
 using System.Globalization;
+using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 
-namespace Husbandry.Journal;
+namespace Husbandry.Records;
 
 /// <summary>Checks an entry before it is written: dates that can be, sizes that can be, rules that exist.</summary>
 public static class EntryCheck

@@ -1,8 +1,9 @@
-using Husbandry.Rounds;
+using Husbandry.Climate;
+using Husbandry.Growth;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
-using Husbandry.Vigils;
 
-namespace Husbandry.Growth;
+namespace Husbandry.Vigils;
 
 /// <summary>One wait of the molts to come.</summary>
 /// <param name="Stage">Stage of life during the wait.</param>
@@ -15,17 +16,18 @@ public sealed record MoltStep(Stage Stage, double GrownBy, double WaitDays, doub
 public static class MoltPath
 {
     /// <summary>The next waits.</summary>
-    /// <param name="j">The animal tonight.</param>
+    /// <param name="s">The animal.</param>
+    /// <param name="molt">Its next molt, where one is awaited.</param>
+    /// <param name="size">Its size, when known.</param>
     /// <param name="molts">How many.</param>
     /// <returns>None where no molt is awaited or its size is unknown.</returns>
-    public static IEnumerable<MoltStep> Of(Judgement j, int molts)
+    public static IEnumerable<MoltStep> Of(Subject s, VigilForecast? molt, BodySize? size, int molts)
     {
-        if (j.Molt.Value is not { } next || j.Size.Value is not { } now)
+        if (molt is not { } next || size is not { } now)
         {
             yield break;
         }
 
-        var s = j.Subject;
         var learned = s.Room.Lessons.For(s, VigilKind.Molt)?.Offset ?? 0;
         for (var k = 0; k < molts; k++)
         {

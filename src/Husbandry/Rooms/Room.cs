@@ -1,10 +1,9 @@
-using Husbandry.Climate;
+using System.Collections.Immutable;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
-using Husbandry.Vigils;
 
-namespace Husbandry.Rounds;
+namespace Husbandry.Rooms;
 
 /// <summary>What the keeper has set for the whole room.</summary>
 /// <param name="RoomName">Name of the room, 1–80 characters.</param>
@@ -68,24 +67,29 @@ public sealed record Room(RuleSet Rules, RoomSettings Settings, NightClock Clock
     public static Room At(RuleSet rules, RoomSettings settings, DateTimeOffset now) =>
         new(rules, settings, settings.Clock(), now);
 
-    /// <summary>What the room has taught so far.</summary>
-    public Lessons Lessons { get; init; } = Lessons.None;
+    private ImmutableArray<object> facts = [];
 
-    /// <summary>Foods that the room keeps; empty when nobody keeps count, and then nothing is preferred.</summary>
-    public IReadOnlySet<FoodKey> Kept { get; init; } = new HashSet<FoodKey>();
+    /// <summary>What a feature knows of the room, such as what it has taught or how warm it was; none when it knows nothing.</summary>
+    public T? Fact<T>()
+        where T : class
+    {
+        foreach (var fact in facts)
+        {
+            if (fact is T known)
+            {
+                return known;
+            }
+        }
+
+        return null;
+    }
+
+    /// <summary>The room with one more thing known of it, in the place of what was known of the kind.</summary>
+    public Room With<T>(T fact)
+        where T : class => this with { facts = [.. facts.Where(f => f is not T), fact] };
 
     /// <summary>The furniture and the order in which it is walked.</summary>
     public RoomLayout Layout { get; init; } = RoomLayout.Empty;
-
-    /// <summary>How long the acts of a round take here.</summary>
-    public RoundPace RoundPace
-    {
-        get => field ??= RoundPace.Unlearned(Rules.Room);
-        init;
-    }
-
-    /// <summary>Temperatures read in the room.</summary>
-    public RoomClimate Climate { get; init; } = RoomClimate.Unread;
 
     /// <summary>Tonight.</summary>
     public DateOnly Tonight { get; } = Clock.NightOf(Now);

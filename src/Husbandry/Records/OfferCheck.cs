@@ -1,7 +1,8 @@
+using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
 
-namespace Husbandry.Journal;
+namespace Husbandry.Records;
 
 /// <summary>Checks offers of food.</summary>
 internal static class OfferCheck

@@ -1,9 +1,8 @@
-using Husbandry.Climate;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
 
-namespace Husbandry.Rounds;
+namespace Husbandry.Rooms;
 
 /// <summary>One animal or brood together with the rules that hold for it.</summary>
 /// <param name="Standing">Its present state.</param>
@@ -22,9 +21,6 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
 
     /// <summary>Scientific name as shown.</summary>
     public string SpeciesName => Standing.Details.OtherSpecies ?? Profile.ScientificName;
-
-    /// <summary>How fast waits go by where it stands.</summary>
-    public Pace Pace => Room.Climate.PaceFor(Standing.Place, Profile.Warmth.Value, Room.Now);
 
     /// <summary>
     /// The wait under way other than the one for a molt. A lone queen founds from the day she came, though nobody wrote it

@@ -1,8 +1,8 @@
 using Husbandry.Journal;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
-namespace Husbandry.Hush;
+namespace Husbandry.Rounds;
 
 /// <summary>Marks entries that go against the hush: they happened, and the record says so.</summary>
 public static class HushMark

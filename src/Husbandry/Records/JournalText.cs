@@ -1,11 +1,11 @@
 using System.Globalization;
+using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
-using Husbandry.Vigils;
 
-namespace Husbandry.Rounds;
+namespace Husbandry.Records;
 
 /// <summary>Says journal entries in the words of a keeper.</summary>
 public static class JournalText
@@ -17,8 +17,8 @@ public static class JournalText
             Acquired a => a.Details.AcquiredFrom is { Length: > 0 } from ? $"came from {from}" : "came",
             DetailsChanged => "details changed",
             Offered { Preparation: Preparation.Fresh, Outcome: OfferOutcome.Eaten or OfferOutcome.NotSeen } o =>
-                $"put in {Food(o, rules)}",
-            Offered o => $"{OutcomeWords(o.Outcome)} {Food(o, rules)}{Exceptions(o)}",
+                $"put in {FoodWords.Of(o, rules)}",
+            Offered o => $"{OutcomeWords(o.Outcome)} {FoodWords.Of(o, rules)}{Exceptions(o)}",
             LeftoversRemoved { FeederIds: { Count: > 0 } foods } =>
                 $"leftovers taken out: {string.Join(", ", foods.Select(id => rules.Feeder(id)?.Name ?? id))}",
             LeftoversRemoved => "leftovers taken out",
@@ -60,26 +60,6 @@ public static class JournalText
 
     private static string ConditionText(BodyCondition condition) =>
         condition == BodyCondition.VeryFull ? "very full" : condition.ToString().ToLowerInvariant();
-
-    /// <summary>The food of an offer, such as "2 pieces of cut medium mealworm".</summary>
-    public static string Food(Offered offer, RuleSet rules)
-    {
-        var feeder = rules.Feeder(offer.FeederId);
-        var size = feeder?.Classes.FirstOrDefault(c => c.Id == offer.SizeClassId);
-        var noun =
-            feeder is null ? offer.FeederId
-            : offer.Count == 1 || offer.Preparation == Preparation.Cut ? feeder.Name
-            : feeder.Plural;
-        var named = size is { Name.Length: > 0 } ? $"{size.Name} {noun}" : noun;
-        var count = offer.Count.ToString(CultureInfo.InvariantCulture);
-        return offer.Preparation switch
-        {
-            Preparation.Cut => $"{count} piece{(offer.Count == 1 ? "" : "s")} of cut {named}",
-            Preparation.PreKilled => $"{count} pre-killed {named}",
-            Preparation.Fresh => offer.Count == 1 ? named : $"{count} {named}",
-            _ => $"{count} {named}",
-        };
-    }
 
     private static string Done(CareAct care) =>
         care switch

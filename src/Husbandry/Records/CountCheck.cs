@@ -1,7 +1,8 @@
+using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
 
-namespace Husbandry.Journal;
+namespace Husbandry.Records;
 
 /// <summary>Checks of how many of many an entry speaks.</summary>
 internal static class CountCheck

@@ -1,9 +1,10 @@
 using Husbandry.Growth;
+using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
-namespace Husbandry.Journal;
+namespace Husbandry.Records;
 
 /// <summary>Checks whether the sex can be told from something at the stage of an animal; too early a guess is refused with the reason.</summary>
 /// <remarks>Source: common practice, no published source.</remarks>

@@ -1,6 +1,4 @@
-using Husbandry.Rulebook;
-
-namespace Husbandry.Vigils;
+namespace Husbandry.Rulebook;
 
 /// <summary>Words for vigils.</summary>
 public static class VigilWords

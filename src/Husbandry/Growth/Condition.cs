@@ -1,9 +1,9 @@
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
-namespace Husbandry.Feeding;
+namespace Husbandry.Growth;
 
 /// <summary>How well fed an animal is.</summary>
 public enum ConditionWord

@@ -1,7 +1,9 @@
 using Husbandry.Chores;
+using Husbandry.Rooms;
+using Husbandry.Rounds;
 using Husbandry.Stock;
 
-namespace Husbandry.Rounds;
+namespace Husbandry.Almanac;
 
 /// <summary>One enclosure that will need a hand on a night to come.</summary>
 /// <param name="StockId">Which.</param>

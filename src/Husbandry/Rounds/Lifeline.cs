@@ -1,8 +1,9 @@
+using Husbandry.Growth;
 using Husbandry.Journal;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
-namespace Husbandry.Growth;
+namespace Husbandry.Rounds;
 
 /// <summary>One stretch between two molts.</summary>
 /// <param name="From">Night of the molt that began it, or of arrival.</param>

@@ -1,9 +1,10 @@
+using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rounds;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
-namespace Husbandry.Journal;
+namespace Husbandry.Records;
 
 /// <summary>Checks entries about waits other than for a molt, and about things done to an animal.</summary>
 internal static class WaitCheck
@@ -14,7 +15,7 @@ internal static class WaitCheck
         {
             yield return new Problem("act.vigil", "The wait for a molt begins with the molt before it: log that.");
         }
-        else if (standing?.Waiting is { } waiting && !IsFree(standing, b.Vigil))
+        else if (standing?.Waiting is { } waiting && !VigilForecast.IsFree(standing, b.Vigil))
         {
             yield return new Problem(
                 "act.vigil",
@@ -33,10 +34,6 @@ internal static class WaitCheck
             yield return new Problem("act.vigil", "A male does not brood: mend the sex first if it was told wrong.");
         }
     }
-
-    /// <summary>Whether no other wait stands in the way; of many the rest may begin the same one.</summary>
-    public static bool IsFree(Standing standing, VigilKind vigil) =>
-        standing.Waiting is not { } waiting || (waiting.Vigil == vigil && waiting.Count < standing.Details.Count);
 
     public static IEnumerable<Problem> Ended(Ended e, Standing? standing, Room room)
     {

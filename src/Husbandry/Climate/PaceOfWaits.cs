@@ -1,0 +1,14 @@
+using Husbandry.Rooms;
+
+namespace Husbandry.Climate;
+
+/// <summary>What the climate knows of an animal.</summary>
+public static class PaceOfWaits
+{
+    extension(Subject subject)
+    {
+        /// <summary>How fast waits go by where it stands.</summary>
+        public Pace Pace =>
+            subject.Room.Climate.PaceFor(subject.Standing.Place, subject.Profile.Warmth.Value, subject.Room.Now);
+    }
+}
