@@ -4,6 +4,7 @@ using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.Extensions.DependencyInjection;
 using Microsoft.Extensions.DependencyInjection.Extensions;
+using Microsoft.Extensions.Hosting;
 using Microsoft.Extensions.Time.Testing;
 
 namespace Hosting.Tests;
@@ -13,6 +14,9 @@ public sealed class LanternFactory : WebApplicationFactory<Program>
 {
     /// <summary>20:30 UTC on Monday 23 November 2026.</summary>
     public static readonly DateTimeOffset Evening = new(2026, 11, 23, 20, 30, 0, TimeSpan.Zero);
+
+    // The demo room of that evening, laid out and judged once for all tests of the assembly.
+    private static readonly Lazy<string> LaidOut = new(LayOutDemo);
 
     private readonly string folder = Directory.CreateTempSubdirectory("lantern-test-").FullName;
     private readonly bool demo;
@@ -25,6 +29,35 @@ public sealed class LanternFactory : WebApplicationFactory<Program>
         this.lan = lan;
         this.demo = demo;
         Clock = new FakeTimeProvider(now ?? Evening);
+        if (demo && now is null)
+        {
+            Copy(LaidOut.Value, folder);
+        }
+    }
+
+    private static string LayOutDemo()
+    {
+        var kept = Directory.CreateTempSubdirectory("lantern-demo-").FullName;
+        AppDomain.CurrentDomain.ProcessExit += (_, _) => Directory.Delete(kept, recursive: true);
+        using var app = new LanternFactory(demo: true, now: Evening);
+        using (var http = app.CreateClient())
+        {
+            // The first read judges the night.
+            http.GetStringAsync(new Uri("/api/round", UriKind.Relative)).GetAwaiter().GetResult();
+        }
+
+        app.Server.Services.GetRequiredService<IHostApplicationLifetime>().StopApplication();
+        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+        Copy(app.folder, kept);
+        return kept;
+    }
+
+    private static void Copy(string from, string to)
+    {
+        foreach (var file in Directory.EnumerateFiles(from))
+        {
+            File.Copy(file, Path.Combine(to, Path.GetFileName(file)));
+        }
     }
 
     public FakeTimeProvider Clock { get; }
