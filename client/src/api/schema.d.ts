@@ -1658,7 +1658,7 @@ export interface components {
             restingVials: number[];
             water: components["schemas"]["AnswerOfWaterPlan"];
             leftover: components["schemas"]["AnswerOfLeftover"];
-            wait: components["schemas"]["AnswerOfVigilForecast"];
+            waits: components["schemas"]["AnswerOfVigilForecast"][];
             growth: components["schemas"]["AnswerOfGrowthRecord"];
             moltsLeft: components["schemas"]["AnswerOfMoltsLeft"];
             pictures: components["schemas"]["PictureEvent"][];

@@ -80,6 +80,14 @@ internal static class DemoCases
                 .At(1, new ConditionSeen(BodyCondition.VeryFull)),
             // A box of caterpillars on soft leaf.
             Life("E2·06", "Fennel box", "papilio-machaon", 14, 2, count: 18).At(1, Fresh("fresh-leaves")),
+            // Guards her sac and lies on her back: both hold, and the molt speaks first.
+            Life("E2·08", "Lanyard", "tliltocatl-albopilosus", 400, mature: true, sex: Sex.Female)
+                .At(260, new Molted())
+                .Measured(250, BodyPart.LegSpan, 132)
+                .Fed(70, "roach-nymph", "medium", OfferOutcome.Eaten)
+                .Watered(1)
+                .At(38, new Began(VigilKind.Young))
+                .Sign(0, "on-its-back"),
             // A messy eater, fed last night.
             Life("E2·07", "Brass", "carabus-nemoralis", 70, mature: true)
                 .Measured(60, BodyPart.Body, 24)

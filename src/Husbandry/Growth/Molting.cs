@@ -20,7 +20,7 @@ public static class Molting
             return rule.Because("Next molt", "group.moltsFollowed", "Molts of single animals are not followed here.");
         }
 
-        if (subject.WaitingWhole is { } waiting)
+        if (subject.WaitsOfAll.FirstOrDefault(w => VigilWords.StopsMolts(w.Vigil)) is { } waiting)
         {
             return Reason.FromRecord("Next molt", $"{VigilWords.Began(waiting.Vigil).ToUpperFirst()}.", "record.began");
         }

@@ -15,12 +15,12 @@ public static class StageReading
     public static Answer<Stage> Of(Subject subject, BodySize? size)
     {
         var standing = subject.Standing;
-        if (subject.WaitingWhole is { Vigil: VigilKind.Emergence })
+        if (subject.AllWaitFor(VigilKind.Emergence))
         {
             return Say(subject, Stage.Pupa, Reason.FromRecord("Stage", "It has pupated.", "record.pupated"));
         }
 
-        if (subject.WaitingWhole is { Vigil: VigilKind.Hatching })
+        if (subject.AllWaitFor(VigilKind.Hatching))
         {
             return Say(subject, Stage.Egg, Reason.FromRecord("Stage", "Eggs, kept as such.", "record.laid"));
         }

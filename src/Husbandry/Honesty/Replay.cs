@@ -82,16 +82,19 @@ public sealed class Replay
     private void Visit(ReplayedLife life, Room then, DateOnly last)
     {
         var subject = Subject.Of(life.Standing!, then);
-        if (subject.Standing.Waiting is { } waiting)
+        // Molts are scored where nothing else is awaited beside them.
+        var waits = subject.Standing.Waits.ToList();
+        foreach (var waiting in waits)
         {
             var prior = WaitPriors.Of(subject, waiting.Vigil, VigilEnd.AsHoped, waiting.Began.Middle);
             if (life.AgeDue(waiting.Began, AgeShare(subject, waiting.Began, prior)) is { } age)
             {
-                var made = ForecastMade.OfOther(OpenWait.Of(subject)!);
+                var made = ForecastMade.OfOther(OpenWait.Of(subject, waiting));
                 Score(life, subject, made, age, life.Next(waiting.Vigil, then.Now), last);
             }
         }
-        else if (Molting.WillNotMoltAgain(subject) is null)
+
+        if (waits.Count == 0 && Molting.WillNotMoltAgain(subject) is null)
         {
             Await(life, subject, last);
         }

@@ -100,7 +100,7 @@ internal sealed class ReplayedLife
             return new Outcome(molt?.When, null, final.Departure?.At);
         }
 
-        var began = Standing!.Waiting!.Began;
+        var began = Standing!.WaitFor(vigil)!.Began;
         var wait = final.Vigils.FirstOrDefault(v => v.Vigil == vigil && v.Began == began);
         return wait is { AsHoped: true }
             ? new Outcome(wait.Ended, null, null)

@@ -44,11 +44,11 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
     /// <summary>Composes the table: the strictest verdict wins and every contributor is listed.</summary>
     public static HushTable Of(
         Subject subject,
-        Phase phase,
+        IReadOnlyList<Phase> phases,
         PremoltReading reading,
         Condition condition,
         VigilForecast? molt,
-        VigilForecast? wait,
+        IReadOnlyList<VigilForecast> waits,
         FirstMeal? firstMeal,
         double firstMealDays
     )
@@ -65,8 +65,8 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
         var molted = subject.Standing.LastMolt is { } m ? subject.Night(m.When.To) : (DateOnly?)null;
         var causes = new List<(HushCause Cause, DateOnly? Since, HushEnd? Until, string EndsEarlyBy)>();
         // While it hardens what its skin showed before counts no more; in every other phase it does.
-        var signsCount = phase is not (Phase.Hardening or Phase.FangsUnchecked);
-        if (phase == Phase.Suspected)
+        var signsCount = !phases.Contains(Phase.Hardening) && !phases.Contains(Phase.FangsUnchecked);
+        if (phases.Contains(Phase.Suspected))
         {
             causes.Add((HushCause.Suspected, since, null, $"{subject.It} eats, or a look shows nothing"));
         }
@@ -76,7 +76,7 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
             causes.Add((HushCause.Darkening, since, afterMolt, "the molt, or a clear sign that it was misread"));
         }
 
-        if (phase == Phase.Likely || (phase == Phase.SealedIn && reading.Word == ReadingWord.Likely))
+        if (phases.Contains(Phase.Likely) || (phases.Contains(Phase.SealedIn) && reading.Word == ReadingWord.Likely))
         {
             causes.Add((HushCause.Likely, since, afterMolt, "the molt, or a meal taken"));
         }
@@ -86,26 +86,27 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
             causes.Add((HushCause.SealedIn, since, afterMolt, $"{subject.It} opens it again, or a look shows nothing"));
         }
 
-        if (phase == Phase.Imminent)
+        if (phases.Contains(Phase.Imminent))
         {
             causes.Add((HushCause.Imminent, reading.ImminentSince, afterMolt, "the molt"));
         }
 
-        if (phase == Phase.Hardening)
+        if (phases.Contains(Phase.Hardening))
         {
             causes.Add((HushCause.Hardening, molted, hardened, "nothing: the days and the fangs decide"));
         }
 
-        if (phase == Phase.FangsUnchecked)
+        if (phases.Contains(Phase.FangsUnchecked))
         {
             causes.Add((HushCause.FangsUnchecked, firstMeal?.Night, null, "the fangs seen black"));
         }
 
-        if (wait is not null && subject.Waiting is { } open && CauseOf(open.Vigil) is { } waiting)
+        foreach (var (open, wait) in subject.Waits.Zip(waits))
         {
             var began = subject.Night(open.Began.From);
             var end = new HushEnd(wait.P10, wait.P50, wait.P90);
             var early = VigilWords.EndsEarlyBy(wait.Vigil);
+            var waiting = CauseOf(open.Vigil);
             causes.Add((waiting, began, end, early));
             if (waiting == HushCause.Founding && Feeds(subject, condition) is { } unfed)
             {
@@ -115,7 +116,7 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
             }
         }
 
-        if (phase == Phase.Wintering)
+        if (phases.Contains(Phase.Wintering))
         {
             causes.Add((HushCause.Wintering, subject.Night(subject.Standing.Chill!.From), null, "being warmed up"));
         }
@@ -147,7 +148,7 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
     /// <summary>The line of one act.</summary>
     public HushLine this[CareAct act] => Lines.First(l => l.Act == act);
 
-    private static HushCause? CauseOf(VigilKind vigil) =>
+    private static HushCause CauseOf(VigilKind vigil) =>
         vigil switch
         {
             VigilKind.Surfacing => HushCause.Buried,
@@ -155,7 +156,7 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
             VigilKind.FirstWorkers => HushCause.Founding,
             VigilKind.Young => HushCause.Brooding,
             VigilKind.Hatching => HushCause.Eggs,
-            _ => null,
+            _ => throw new InvalidOperationException($"No cause of hush for a wait of the kind {vigil}."),
         };
 
     /// <summary>Why a founding queen is not fed; none when she is. A trace is a school: only where it is chosen, and when she is thin.</summary>
@@ -189,16 +190,18 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
     )
     {
         HushRules RuleOf(HushCause cause) => subject.Room.Rules.HushOf(cause, subject.Group.Id);
-        var partial = subject.Waiting is { Count: not null } some ? CauseOf(some.Vigil) : null;
+        var partial = subject.Waits.Where(w => w.Count is not null).ToDictionary(w => CauseOf(w.Vigil), w => w.Count);
         Verdict VerdictOf(HushCause cause, CareAct act) =>
-            cause == partial && ForTheRest.Contains(act) ? Verdict.Fine : RuleOf(cause).Acts.GetValueOrDefault(act);
+            partial.ContainsKey(cause) && ForTheRest.Contains(act)
+                ? Verdict.Fine
+                : RuleOf(cause).Acts.GetValueOrDefault(act);
         HushContributor Contribute(
             (HushCause Cause, DateOnly? Since, HushEnd? Until, string EndsEarlyBy) c,
             Verdict verdict
         )
         {
             var why = RuleOf(c.Cause).Why;
-            var of = c.Cause == partial ? $"{subject.Waiting!.Count} of {subject.Standing.Details.Count}: " : "";
+            var of = partial.TryGetValue(c.Cause, out var some) ? $"{some} of {subject.Standing.Details.Count}: " : "";
             var reason = why.Because("Hush", $"hush.{c.Cause.ToString().ToCamel()}", of + why.Value);
             return new HushContributor(c.Cause, verdict, c.Since, c.Until, c.EndsEarlyBy, reason);
         }

@@ -55,24 +55,67 @@ public enum Phase
 /// <summary>Finds the phase and its words.</summary>
 public static class Phases
 {
-    /// <summary>The phase: hardening goes before what signs say.</summary>
-    public static Answer<Phase> Of(Subject subject, Answer<PremoltReading> reading, Answer<FirstMeal?> firstMeal)
+    // How each phase is shown: its word and how many of the three shutters are closed. Of phases with as many shutters the
+    // first of this list speaks for all. Source: docs/how-it-works.md, the lantern.
+    private static readonly (Phase Phase, string Word, int Shutters)[] Marks =
+    [
+        (Phase.Imminent, "molting", 3),
+        (Phase.Hardening, "hardening", 3),
+        (Phase.Wintering, "wintering", 3),
+        (Phase.Buried, "buried", 3),
+        (Phase.Pupa, "pupa", 3),
+        (Phase.Eggs, "eggs", 3),
+        (Phase.Founding, "founding", 3),
+        (Phase.Brooding, "brooding", 3),
+        (Phase.FangsUnchecked, "fangs unchecked", 3),
+        (Phase.Likely, "likely premolt", 2),
+        (Phase.SealedIn, "sealed in", 2),
+        (Phase.Suspected, "suspected", 1),
+        (Phase.WellFed, "well fed", 0),
+        (Phase.Open, "open", 0),
+    ];
+
+    /// <summary>
+    /// All phases it is in, the one that speaks for all first: a mother may brood and lie on her back. What stops molts
+    /// leaves no phase of a molt beside it; "open" and "well fed" stand only alone.
+    /// </summary>
+    public static IReadOnlyList<Answer<Phase>> Of(
+        Subject subject,
+        Answer<PremoltReading> reading,
+        Answer<FirstMeal?> firstMeal
+    )
     {
+        var all = new List<Answer<Phase>>();
         if (subject.IsChilled && subject.Group.Diet == Diet.SugarAndProtein)
         {
             var since = subject.Room.Wording.Date(subject.Night(subject.Standing.Chill!.From));
-            return new Answer<Phase>(
-                Phase.Wintering,
-                "In the winter rest: dark, cold and still. Eggs come after it.",
-                [Reason.FromRecord("Since", $"In the cold since {since}.", "record.chilled")]
+            all.Add(
+                new Answer<Phase>(
+                    Phase.Wintering,
+                    "In the winter rest: dark, cold and still. Eggs come after it.",
+                    [Reason.FromRecord("Since", $"In the cold since {since}.", "record.chilled")]
+                )
             );
         }
 
-        if (subject.WaitingWhole is { } waiting)
+        var waits = subject.WaitsOfAll.ToList();
+        all.AddRange(waits.Select(w => Waiting(subject, w)));
+        if (!waits.Any(w => VigilWords.StopsMolts(w.Vigil)))
         {
-            return Waiting(subject, waiting);
+            var molt = OfMolt(subject, reading, firstMeal);
+            // A mother is not disturbed to look at her fangs: they were hard long before she laid.
+            if (all.Count == 0 || (Shutters(molt.Value) > 0 && molt.Value != Phase.FangsUnchecked))
+            {
+                all.Add(molt);
+            }
         }
 
+        return [.. all.OrderBy(p => Array.FindIndex(Marks, m => m.Phase == p.Value))];
+    }
+
+    /// <summary>The phase between two molts: hardening goes before what signs say.</summary>
+    private static Answer<Phase> OfMolt(Subject subject, Answer<PremoltReading> reading, Answer<FirstMeal?> firstMeal)
+    {
         if (firstMeal.Value is { } first)
         {
             if (subject.Room.Tonight < first.Night)
@@ -131,7 +174,8 @@ public static class Phases
             VigilKind.Emergence => (Phase.Pupa, Pupa(subject)),
             VigilKind.Hatching => (Phase.Eggs, "Eggs: nothing to feed or water; wipe condensation away."),
             VigilKind.Young => (Phase.Brooding, "Brooding: disturb her as little as can be; keep the damp side."),
-            _ => (Phase.Founding, Founding(subject)),
+            VigilKind.FirstWorkers => (Phase.Founding, Founding(subject)),
+            var unknown => throw new InvalidOperationException($"No phase for a wait of the kind {unknown}."),
         };
         var words = subject.Room.Wording;
         var began =
@@ -156,37 +200,15 @@ public static class Phases
         };
 
     /// <summary>The word beside the lantern.</summary>
-    public static string Word(Phase phase) =>
-        phase switch
-        {
-            Phase.Open => "open",
-            Phase.WellFed => "well fed",
-            Phase.Suspected => "suspected",
-            Phase.Likely => "likely premolt",
-            Phase.Imminent => "molting",
-            Phase.Hardening => "hardening",
-            Phase.Buried => "buried",
-            Phase.Pupa => "pupa",
-            Phase.Founding => "founding",
-            Phase.Brooding => "brooding",
-            Phase.SealedIn => "sealed in",
-            Phase.Eggs => "eggs",
-            Phase.Wintering => "wintering",
-            _ => "fangs unchecked",
-        };
+    public static string Word(Phase phase) => MarkOf(phase).Word;
 
-    /// <summary>Whether an animal in a phase is passed by: everything from likely premolt on. Source: docs/how-it-works.md, the lantern.</summary>
-    public static bool PassesBy(Phase phase) => phase >= Phase.Likely;
+    /// <summary>Whether an animal in a phase is passed by: when two shutters or more are closed. Source: docs/how-it-works.md, the lantern.</summary>
+    public static bool PassesBy(Phase phase) => Shutters(phase) >= 2;
 
     /// <summary>How many of the lantern's three shutters are closed.</summary>
-    public static int Shutters(Phase phase) =>
-        phase switch
-        {
-            Phase.Open or Phase.WellFed => 0,
-            Phase.Suspected => 1,
-            Phase.Likely or Phase.SealedIn => 2,
-            _ => 3,
-        };
+    public static int Shutters(Phase phase) => MarkOf(phase).Shutters;
+
+    private static (Phase Phase, string Word, int Shutters) MarkOf(Phase phase) => Marks.First(m => m.Phase == phase);
 
     private static bool AteSinceMolt(Subject subject) =>
         subject.Standing.Meals.Count > 0 && subject.Standing.Meals[^1].At > subject.Standing.LastMolt!.When.To;

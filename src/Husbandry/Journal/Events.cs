@@ -54,6 +54,7 @@ public sealed record TakenFood(string FeederId, string SizeClassId, int Times);
 public sealed record ExitEvent(DateTimeOffset At, DepartureKind Kind, int Count);
 
 /// <summary>A wait other than the one for a molt, under way or over.</summary>
+/// <param name="Id">The entry that began it.</param>
 /// <param name="Vigil">What is waited for.</param>
 /// <param name="Began">When it began.</param>
 /// <param name="Ended">When it ended; none while it lasts.</param>
@@ -61,6 +62,7 @@ public sealed record ExitEvent(DateTimeOffset At, DepartureKind Kind, int Count)
 /// <param name="Count">Of many: how many still wait; none when all do.</param>
 /// <param name="Whole">Whether it began for all of them.</param>
 public sealed record VigilEvent(
+    Guid Id,
     VigilKind Vigil,
     Occurrence Began,
     Occurrence? Ended,

@@ -24,7 +24,7 @@ namespace Husbandry.Journal;
 /// <param name="Signs">Signs seen in its whole life here, in order.</param>
 /// <param name="CleanLooks">Looks without a sign in its whole life here, in order.</param>
 /// <param name="Appetite">What came of the last offers, in order.</param>
-/// <param name="Vigils">Waits other than for a molt, in order; the last may be under way.</param>
+/// <param name="Vigils">Waits other than for a molt, in order of their beginning; any of them may be under way.</param>
 /// <param name="Chill">Winter cold of the pupa, if any.</param>
 /// <param name="Limbs">Limbs that were lost and how far they have grown again.</param>
 /// <param name="SexTold">By what the sex was told, latest first told last.</param>
@@ -77,7 +77,7 @@ public sealed record Standing(
 )
 {
     /// <summary>Changes with the shape of this record, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 6;
+    public const int Shape = 7;
 
     /// <summary>How many of the last meals are remembered; variety and appetite look no further back.</summary>
     public const int MealsKept = 10;
@@ -89,9 +89,12 @@ public sealed record Standing(
     [JsonIgnore]
     public MoltEvent? LastMolt => Molts.Count == 0 ? null : Molts[^1];
 
-    /// <summary>The wait under way other than the one for a molt, if any.</summary>
+    /// <summary>The waits under way other than the one for a molt, the oldest first.</summary>
     [JsonIgnore]
-    public VigilEvent? Waiting => Vigils.Count > 0 && Vigils[^1].Ended is null ? Vigils[^1] : null;
+    public IEnumerable<VigilEvent> Waits => Vigils.Where(v => v.Ended is null);
+
+    /// <summary>The oldest wait of a kind that is under way, if any.</summary>
+    public VigilEvent? WaitFor(VigilKind vigil) => Waits.FirstOrDefault(v => v.Vigil == vigil);
 
     /// <summary>Signs seen since the last molt.</summary>
     [JsonIgnore]
@@ -366,10 +369,10 @@ public sealed record Standing(
     {
         // Of many, what buries itself is one unless it is said how many do.
         var count = !IsMany ? null : began.Count ?? (began.Vigil == VigilKind.Surfacing ? 1 : null);
-        if (Waiting is { Count: { } already } open && open.Vigil == began.Vigil)
+        if (WaitFor(began.Vigil) is { Count: { } already } open)
         {
             var now = Math.Min(Details.Count, already + (count ?? Details.Count));
-            return this with { Vigils = [.. Vigils.SkipLast(1), open with { Count = now }] };
+            return WithWait(open, open with { Count = now });
         }
 
         var some = count < Details.Count ? count : null;
@@ -380,20 +383,30 @@ public sealed record Standing(
                 : this;
         return before with
         {
-            Vigils = [.. Vigils, new VigilEvent(began.Vigil, entry.When, null, false, some, some is null)],
+            Vigils = [.. Vigils, new VigilEvent(entry.Id, began.Vigil, entry.When, null, false, some, some is null)],
         };
     }
+
+    private Standing WithWait(VigilEvent former, VigilEvent now) =>
+        this with
+        {
+            Vigils = [.. Vigils.Select(v => ReferenceEquals(v, former) ? now : v)],
+        };
 
     private Standing AfterEnd(Ended end, JournalEntry entry)
     {
         var asHoped = end.End == VigilEnd.AsHoped;
-        if (Waiting is not { } open || open.Vigil != end.Vigil)
+        if (WaitFor(end.Vigil) is not { } open)
         {
             // A lone queen founds from the day she came, though nobody wrote that down.
             return end.Vigil == VigilKind.FirstWorkers && Vigils.All(v => v.Vigil != VigilKind.FirstWorkers)
                 ? this with
                 {
-                    Vigils = [.. Vigils, new VigilEvent(end.Vigil, Occurrence.At(ArrivedAt), entry.When, asHoped)],
+                    Vigils =
+                    [
+                        .. Vigils,
+                        new VigilEvent(entry.Id, end.Vigil, Occurrence.At(ArrivedAt), entry.When, asHoped),
+                    ],
                 }
                 : this;
         }
@@ -401,7 +414,7 @@ public sealed record Standing(
         var waiting = open.Count ?? Details.Count;
         if (IsMany && end.Count < waiting)
         {
-            return this with { Vigils = [.. Vigils.SkipLast(1), open with { Count = waiting - end.Count }] };
+            return WithWait(open, open with { Count = waiting - end.Count });
         }
 
         // A crab that comes up as hoped molted at some time underground; what leaves the pupa is adult. Of many it is said

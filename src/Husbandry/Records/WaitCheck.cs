@@ -15,7 +15,7 @@ internal static class WaitCheck
         {
             yield return new Problem("act.vigil", "The wait for a molt begins with the molt before it: log that.");
         }
-        else if (standing?.Waiting is { } waiting && !VigilForecast.IsFree(standing, b.Vigil))
+        else if (standing is not null && VigilForecast.InTheWay(standing, b.Vigil) is { } waiting)
         {
             yield return new Problem(
                 "act.vigil",
@@ -42,13 +42,13 @@ internal static class WaitCheck
             yield break;
         }
 
-        var waiting = Subject.Of(standing, room).Waiting;
-        if (waiting?.Vigil == e.Vigil && e.Count > (waiting.Count ?? standing.Details.Count))
+        var waiting = Subject.Of(standing, room).Waits.FirstOrDefault(w => w.Vigil == e.Vigil);
+        if (waiting is not null && e.Count > (waiting.Count ?? standing.Details.Count))
         {
             yield return new Problem("act.count", $"Only {waiting.Count ?? standing.Details.Count} of them wait.");
         }
 
-        if (waiting?.Vigil != e.Vigil)
+        if (waiting is null)
         {
             yield return new Problem("act.vigil", $"Nothing says that it {VigilWords.Began(e.Vigil)}: log that first.");
         }
@@ -64,7 +64,7 @@ internal static class WaitCheck
 
     /// <summary>Whether it can be put into the winter cold: pupae and ants.</summary>
     public static bool MayBeChilled(Subject subject) =>
-        subject.Standing.Waiting?.Vigil == VigilKind.Emergence || subject.Group.Diet == Diet.SugarAndProtein;
+        subject.Standing.WaitFor(VigilKind.Emergence) is not null || subject.Group.Diet == Diet.SugarAndProtein;
 
     public static IEnumerable<Problem> Chilled(Standing? standing, Room room)
     {

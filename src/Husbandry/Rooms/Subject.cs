@@ -23,17 +23,29 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
     public string SpeciesName => Standing.Details.OtherSpecies ?? Profile.ScientificName;
 
     /// <summary>
-    /// The wait under way other than the one for a molt. A lone queen founds from the day she came, though nobody wrote it
-    /// down: she is never treated as a colony.
+    /// The waits under way other than the one for a molt, the oldest first. A lone queen founds from the day she came,
+    /// though nobody wrote it down: she is never treated as a colony.
     /// </summary>
-    public VigilEvent? Waiting =>
-        Standing.Waiting
-        ?? (
-            IsQueenAlone ? new VigilEvent(VigilKind.FirstWorkers, Occurrence.At(Standing.ArrivedAt), null, false) : null
-        );
+    public IReadOnlyList<VigilEvent> Waits
+    {
+        get
+        {
+            List<VigilEvent> open = [.. Standing.Waits];
+            if (open.Count == 0 && IsQueenAlone)
+            {
+                var came = Occurrence.At(Standing.ArrivedAt);
+                open.Add(new VigilEvent(Standing.StockId, VigilKind.FirstWorkers, came, null, false));
+            }
 
-    /// <summary>The wait under way when it is that of all; of many a few may wait while the rest go on.</summary>
-    public VigilEvent? WaitingWhole => Waiting is { Count: null } whole ? whole : null;
+            return open;
+        }
+    }
+
+    /// <summary>The waits under way that are those of all; of many a few may wait while the rest go on.</summary>
+    public IEnumerable<VigilEvent> WaitsOfAll => Waits.Where(w => w.Count is null);
+
+    /// <summary>Whether all of it waits for something of a kind.</summary>
+    public bool AllWaitFor(VigilKind vigil) => WaitsOfAll.Any(w => w.Vigil == vigil);
 
     /// <summary>Whether it is a queen without workers.</summary>
     public bool IsQueenAlone =>

@@ -208,7 +208,8 @@ public sealed record GlanceBand(
             );
         }
 
-        if (j.Wait.Value is { } wait)
+        // One that lies on its back is awaited tonight, whatever else is.
+        if (j.Wait.Value is { } wait && !(j.Phase.Value == Phase.Imminent && j.Molt.Value is not null))
         {
             return new GlanceBand(
                 BandKind.Wait,

@@ -16,9 +16,9 @@ namespace Husbandry.Rounds;
 /// <param name="Stage">Its stage of life.</param>
 /// <param name="Condition">How well fed it is.</param>
 /// <param name="Reading">What the signs add up to.</param>
-/// <param name="Phase">Where it stands between two molts.</param>
+/// <param name="Phases">All phases it is in, the one that speaks for all first.</param>
 /// <param name="Molt">When the next molt is to be expected.</param>
-/// <param name="Wait">Another wait that is under way: buried, pupa, founding.</param>
+/// <param name="Waits">Other waits that are under way, the oldest first: buried, pupa, founding, brooding.</param>
 /// <param name="FirstMeal">When it may eat again after the last molt.</param>
 /// <param name="Hush">What may be done, act by act.</param>
 /// <param name="Prey">Largest prey and every feeder class; none while its size is unknown.</param>
@@ -33,9 +33,9 @@ public sealed record Judgement(
     Answer<Stage> Stage,
     Answer<Condition> Condition,
     Answer<PremoltReading> Reading,
-    Answer<Phase> Phase,
+    IReadOnlyList<Answer<Phase>> Phases,
     Answer<VigilForecast?> Molt,
-    Answer<VigilForecast?> Wait,
+    IReadOnlyList<Answer<VigilForecast?>> Waits,
     Answer<FirstMeal?> FirstMeal,
     HushTable Hush,
     Answer<PreyFit?> Prey,
@@ -55,18 +55,19 @@ public sealed record Judgement(
         var condition = Husbandry.Growth.Condition.Of(subject);
         var reading = PremoltReading.Of(subject, stage.Value, condition.Value);
         var firstMeal = Vigils.FirstMeal.Of(subject, stage.Value, size.Value);
-        var phase = Phases.Of(subject, reading, firstMeal);
+        var phases = Husbandry.Hush.Phases.Of(subject, reading, firstMeal);
         var molt = VigilForecast.OfMolt(subject, stage.Value, reading.Value);
-        phase = Phases.BesideForecast(phase, molt.Value, subject);
-        var wait = VigilForecast.OfOther(subject);
+        phases = [Husbandry.Hush.Phases.BesideForecast(phases[0], molt.Value, subject), .. phases.Skip(1)];
+        var phase = phases[0];
+        List<Answer<VigilForecast?>> waits = [.. subject.Waits.Select(w => VigilForecast.OfOther(subject, w))];
         var firstMealRule = Vigils.FirstMeal.RuleFor(subject.Group, stage.Value, size.Value?.SizeMm);
         var hush = HushTable.Of(
             subject,
-            phase.Value,
+            [.. phases.Select(p => p.Value)],
             reading.Value,
             condition.Value,
             molt.Value,
-            wait.Value,
+            [.. waits.Select(w => w.Value!)],
             firstMeal.Value,
             Vigils.FirstMeal.Days(firstMealRule, room.Settings.FirstMeal)
         );
@@ -79,9 +80,9 @@ public sealed record Judgement(
             stage,
             condition,
             reading,
-            phase,
+            phases,
             molt,
-            wait,
+            waits,
             firstMeal,
             hush,
             prey,
@@ -92,6 +93,13 @@ public sealed record Judgement(
             Feeding.Leftover.Of(subject, stage.Value, phase.Value, meal.Value)
         );
     }
+
+    /// <summary>Where it stands: the phase that speaks for all.</summary>
+    public Answer<Phase> Phase => Phases[0];
+
+    /// <summary>The oldest of the other waits that are under way; no value when none is.</summary>
+    public Answer<VigilForecast?> Wait =>
+        Waits.Count > 0 ? Waits[0] : new Answer<VigilForecast?>(null, "Nothing else is awaited.", []);
 
     /// <summary>Skins and growth ratio; worked out when first asked for, as the round and the lists never do.</summary>
     public Answer<GrowthRecord?> Growth => field ??= GrowthRecord.Of(Subject);
@@ -120,7 +128,8 @@ public sealed record Judgement(
         );
 
     /// <summary>Every hush reason, strictest first, for the "why" of the hush table.</summary>
-    public IReadOnlyList<Reason> HushReasons => [.. Hush.Causes.Select(c => c.Why), .. Phase.Reasons];
+    public IReadOnlyList<Reason> HushReasons =>
+        [.. Hush.Causes.Select(c => c.Why), .. Phases.SelectMany(p => p.Reasons)];
 
     private static Answer<PreyFit?> PreyOf(Subject subject, Answer<BodySize?> size, Stage stage)
     {

@@ -121,7 +121,8 @@ public sealed record LogMenu(
     /// <summary>Whether it is an egg or a pupa: shut in, with neither food nor signs.</summary>
     private static bool IsShut(Judgement j) =>
         j.Stage.Value is Stage.Egg or Stage.Pupa
-        || j.Subject.WaitingWhole is { Vigil: VigilKind.Emergence or VigilKind.Hatching };
+        || j.Subject.AllWaitFor(VigilKind.Emergence)
+        || j.Subject.AllWaitFor(VigilKind.Hatching);
 
     private static IEnumerable<LogOffer> HeadOf(Judgement j, bool tube)
     {
@@ -139,13 +140,14 @@ public sealed record LogMenu(
             yield return new LogOffer("w", "Water", [.. waters.Select(w => new Watered(w))], null, CareAct.Water);
         }
 
-        if (j.Subject.WaitingWhole is { } wait)
-        {
-            yield return Ended("m", wait.Vigil, VigilEnd.AsHoped);
-        }
-        else if (MayMolt(j))
+        if (MayMolt(j))
         {
             yield return Form("m", "Molted", EntryForm.Molted);
+        }
+
+        if (j.Subject.WaitsOfAll.FirstOrDefault() is { } wait)
+        {
+            yield return Ended(MayMolt(j) ? "y" : "m", wait.Vigil, VigilEnd.AsHoped);
         }
 
         if (Eats(j))
@@ -195,31 +197,28 @@ public sealed record LogMenu(
     private static IEnumerable<LogOffer> FoundOf(Judgement j)
     {
         var s = j.Subject;
-        if (s.Waiting is { } wait)
+        var key = 1;
+        foreach (var wait in s.Waits)
         {
-            yield return Ended("1", wait.Vigil, VigilEnd.AsHoped);
-            yield return Ended("2", wait.Vigil, VigilEnd.Otherwise);
+            yield return Ended($"{key++}", wait.Vigil, VigilEnd.AsHoped);
+            yield return Ended($"{key++}", wait.Vigil, VigilEnd.Otherwise);
         }
 
-        if (s.Waiting is null || s.IsMany)
+        foreach (var vigil in VigilForecast.MayBegin(s, j.Stage.Value))
         {
-            var key = 5;
-            foreach (var vigil in VigilForecast.MayBegin(s, j.Stage.Value))
-            {
-                yield return new LogOffer(
-                    $"{key++}",
-                    $"{VigilWords.Began(vigil).ToUpperFirst()}…",
-                    [new Began(vigil)],
-                    EntryForm.Began
-                );
-            }
+            yield return new LogOffer(
+                $"{key++}",
+                $"{VigilWords.Began(vigil).ToUpperFirst()}…",
+                [new Began(vigil)],
+                EntryForm.Began
+            );
         }
 
         if (WaitCheck.MayBeChilled(s))
         {
             yield return s.IsChilled
-                ? new LogOffer("4", "Taken out of the cold…", [new Chilled(false)], EntryForm.Chilled)
-                : new LogOffer("3", "Put into the cold…", [new Chilled(true)], EntryForm.Chilled);
+                ? new LogOffer($"{key}", "Taken out of the cold…", [new Chilled(false)], EntryForm.Chilled)
+                : new LogOffer($"{key}", "Put into the cold…", [new Chilled(true)], EntryForm.Chilled);
         }
     }
 

@@ -261,9 +261,12 @@ public sealed partial record RoundLine
 
     /// <summary>Of many: how many of them wait for something while the rest go on.</summary>
     private static string Some(Judgement j) =>
-        j.Subject.Waiting is { Count: { } some } wait
-            ? $"{some} of {j.Subject.Standing.Details.Count} {Waits(wait.Vigil)}: leave {(some == 1 ? "it" : "them")} be"
-            : "";
+        Join(
+            j.Subject.Waits.Where(w => w.Count is not null)
+                .Select(w =>
+                    $"{w.Count} of {j.Subject.Standing.Details.Count} {Waits(w.Vigil)}: leave {(w.Count == 1 ? "it" : "them")} be"
+                )
+        );
 
     private static string Waits(VigilKind vigil) =>
         vigil switch

@@ -273,7 +273,7 @@ public sealed partial record RoundLine(
             choices,
             null,
             null,
-            j.Molt.Value ?? j.Wait.Value,
+            j.Subject.WaitsOfAll.Any() ? j.Wait.Value : j.Molt.Value ?? j.Wait.Value,
             pace.SecondsFor(timedAs) + (waters ? pace.SecondsFor("water") : 0),
             j.Subject.IsBrood && j.Subject.Group.Diet == Diet.Prey ? j.Subject.Standing.Details.Count : null,
             j.Subject.Profile.Hazard?.Value,

@@ -3,6 +3,12 @@ namespace Husbandry.Rulebook;
 /// <summary>Words for vigils.</summary>
 public static class VigilWords
 {
+    /// <summary>
+    /// Whether no molt of its own is awaited while such a wait lasts: a crab molts underground, pupae and eggs are shut, a
+    /// queen's molts are behind her. A mother that guards her sac may molt all the same.
+    /// </summary>
+    public static bool StopsMolts(VigilKind kind) => kind is not (VigilKind.Young or VigilKind.Molt);
+
     /// <summary>What the animal does when the wait ends as hoped, e.g. "molts".</summary>
     public static string Ends(VigilKind kind) =>
         kind switch
@@ -12,7 +18,8 @@ public static class VigilWords
             VigilKind.FirstWorkers => "first workers",
             VigilKind.Young => "young out",
             VigilKind.Hatching => "hatches",
-            _ => "molts",
+            VigilKind.Molt => "molts",
+            _ => throw Unknown(kind),
         };
 
     /// <summary>How a wait other than for a molt ends, one way or the other, in two or three words.</summary>
@@ -37,7 +44,8 @@ public static class VigilWords
             VigilKind.FirstWorkers => "the first workers",
             VigilKind.Young => "the young leaving her",
             VigilKind.Hatching => "the first of them hatching",
-            _ => "the molt",
+            VigilKind.Molt => "the molt",
+            _ => throw Unknown(kind),
         };
 
     /// <summary>What began the wait, in the past tense.</summary>
@@ -49,7 +57,8 @@ public static class VigilWords
             VigilKind.FirstWorkers => "set up to found",
             VigilKind.Young => "began to brood",
             VigilKind.Hatching => "laid",
-            _ => "molted",
+            VigilKind.Molt => "molted",
+            _ => throw Unknown(kind),
         };
 
     /// <summary>What ended the wait, in the past tense.</summary>
@@ -66,6 +75,10 @@ public static class VigilWords
             (VigilKind.Young, false) => "lost her brood",
             (VigilKind.Hatching, true) => "hatched",
             (VigilKind.Hatching, false) => "did not hatch",
-            _ => "molted",
+            (VigilKind.Molt, _) => "molted",
+            _ => throw Unknown(kind),
         };
+
+    private static ArgumentOutOfRangeException Unknown(VigilKind kind) =>
+        new(nameof(kind), kind, "No words for a wait of this kind.");
 }

@@ -39,14 +39,9 @@ internal sealed record OpenWait(
     double ChillDays
 )
 {
-    /// <summary>The wait that is under way; none when none is.</summary>
-    public static OpenWait? Of(Subject subject)
+    /// <summary>A wait that is under way.</summary>
+    public static OpenWait Of(Subject subject, VigilEvent waiting)
     {
-        if (subject.Waiting is not { } waiting)
-        {
-            return null;
-        }
-
         var (vigil, began) = (waiting.Vigil, waiting.Began.Middle);
         var lessons = subject.Room.Lessons;
         var prior = WaitPriors.Of(subject, vigil, VigilEnd.AsHoped, began);

@@ -136,7 +136,9 @@ public static class PastWaits
             : StageReading.Decide(subject, BodySize.SizeAt(subject, k), standing.MoltsBeforeRecord + k);
     }
 
-    private static bool EndsHere(Subject subject) => Molting.WillNotMoltAgain(subject) is not null;
+    // A mother that broods may molt, but how long she waits for it then says little of other waits.
+    private static bool EndsHere(Subject subject) =>
+        Molting.WillNotMoltAgain(subject) is not null || subject.WaitsOfAll.Any();
 
     /// <summary>The last instant at which it is known to have waited: nobody knows what came of one not written of again.</summary>
     private static Occurrence Until(Subject subject) =>

@@ -62,14 +62,9 @@ public sealed record VigilForecast(
     }
 
     /// <summary>The forecast of another wait that is under way.</summary>
-    /// <returns>No value when none is.</returns>
-    public static Answer<VigilForecast?> OfOther(Subject subject)
+    public static Answer<VigilForecast?> OfOther(Subject subject, VigilEvent waiting)
     {
-        if (OpenWait.Of(subject) is not { } wait)
-        {
-            return new Answer<VigilForecast?>(null, "Nothing else is awaited.", []);
-        }
-
+        var wait = OpenWait.Of(subject, waiting);
         var words = subject.Room.Wording;
         var (vigil, began) = (wait.Began.Vigil, wait.Began.Began);
         var ends = EndForecast.Of(wait);
@@ -142,7 +137,7 @@ public sealed record VigilForecast(
     /// </summary>
     public static IEnumerable<VigilKind> MayBegin(Subject subject, Stage stage) =>
         Enum.GetValues<VigilKind>()
-            .Where(v => v != VigilKind.Molt && CanBegin(subject.Group, v) && IsFree(subject.Standing, v))
+            .Where(v => v != VigilKind.Molt && CanBegin(subject.Group, v) && InTheWay(subject.Standing, v) is null)
             .Where(v =>
                 v switch
                 {
@@ -154,9 +149,16 @@ public sealed record VigilForecast(
                 }
             );
 
-    /// <summary>Whether no other wait stands in the way; of many the rest may begin the same one.</summary>
-    public static bool IsFree(Standing standing, VigilKind vigil) =>
-        standing.Waiting is not { } waiting || (waiting.Vigil == vigil && waiting.Count < standing.Details.Count);
+    /// <summary>
+    /// The wait that another of a kind cannot begin beside, if any: the same of all, or one of all that leaves no room for
+    /// others, as a pupa does. Of many the rest may begin the same one, or another.
+    /// </summary>
+    public static VigilEvent? InTheWay(Standing standing, VigilKind vigil) =>
+        standing.Waits.FirstOrDefault(w =>
+            w.Vigil == vigil
+                ? !(w.Count < standing.Details.Count)
+                : w.Count is null && VigilWords.StopsMolts(w.Vigil) && VigilWords.StopsMolts(vigil)
+        );
 
     /// <summary>Length of premolt by stage: the species' own where it has one, else the group's.</summary>
     public static Rule<double> PremoltDays(Subject subject, Stage stage) =>

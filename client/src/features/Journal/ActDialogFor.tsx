@@ -35,7 +35,7 @@ export const subjectOf = (animal: AnimalView, group: Schemas['GroupView'] | unde
   vials: animal.details.kind === 'brood' ? animal.details.count : null,
   sexing: group?.sexing ?? [],
   waters: waterKindsOf(animal, group),
-  waiting: animal.wait.value?.vigil ?? null,
+  waiting: animal.waits[0]?.value?.vigil ?? null,
   waits: group?.waits ?? [],
   hush: animal.hush,
   mature: animal.stage.value === 'adult' && animal.molt.value === null,

@@ -12,7 +12,7 @@ import { SkinTable } from '../Growth/SkinTable';
 import { HushList } from '../Hush/HushList';
 import { JournalList } from '../Journal/JournalList';
 import { useWhy, whyAnimal } from '../Reasons/WhyContext';
-import { EndsChart } from '../Vigils/EndsChart';
+import { EndsCharts } from '../Vigils/EndsChart';
 import { EvidenceLadder } from '../Vigils/EvidenceLadder';
 import { MoltCloseUp } from '../Vigils/MoltCloseUp';
 import { AnimalHead } from './AnimalHead';
@@ -61,7 +61,7 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
           <SectionHead id="reading" title={animal.heading} onWhy={whyPhase} />
           <p className="mb-2 text-13 text-soft">{animal.phase.summary}</p>
           {has('signs') && <EvidenceLadder animal={animal} />}
-          <EndsChart animal={animal} />
+          <EndsCharts animal={animal} />
           <p className="my-2 text-13">
             <Link to={`/guide?animal=${animal.stockId}`} className="linkish">
               What am I seeing?

@@ -16,13 +16,23 @@ const inHundred = (p: number) => {
   return n < 1 ? 'less than 1 in 100' : n > 99 ? 'over 99 in 100' : `${n} in 100`;
 };
 
-/** How a wait may end: what will have ended as hoped from below, otherwise from above, still waiting between. */
-export function EndsChart({ animal }: { animal: AnimalView }) {
-  const forecast = animal.wait.value;
-  if (forecast?.ends == null) {
-    return null;
-  }
-  const { ends } = forecast;
+/** How each wait may end: what will have ended as hoped from below, otherwise from above, still waiting between. */
+export function EndsCharts({ animal }: { animal: AnimalView }) {
+  return animal.waits.map(
+    ({ value }) =>
+      value?.ends != null && (
+        <EndsChart key={value.vigil} forecast={value} ends={value.ends} tonight={animal.tonight} />
+      ),
+  );
+}
+
+interface EndsChartProps {
+  forecast: Forecast;
+  ends: NonNullable<Forecast['ends']>;
+  tonight: string;
+}
+
+function EndsChart({ forecast, ends, tonight }: EndsChartProps) {
   return (
     <figure className="mt-2">
       <figcaption className="mb-1.5 text-13">
@@ -33,7 +43,7 @@ export function EndsChart({ animal }: { animal: AnimalView }) {
         , {ends.otherwise} {inHundred(ends.otherChance)}
       </figcaption>
       <Measured height={height}>
-        {(width) => <Ends forecast={forecast} ends={ends} tonight={animal.tonight} width={width} />}
+        {(width) => <Ends forecast={forecast} ends={ends} tonight={tonight} width={width} />}
       </Measured>
     </figure>
   );

@@ -8,8 +8,17 @@ import { useWhy, whyAnimal } from '../Reasons/WhyContext';
 const height = 206;
 const mostAhead = 240;
 
-/** What the animal is waited for: the end of another wait while one lasts, else the next molt. */
-const awaited = (animal: AnimalView) => (animal.wait.value === null ? animal.molt : animal.wait);
+/** Everything the animal is waited for: the ends of other waits, the oldest first, then the next molt. */
+const allAwaited = (animal: AnimalView) => [
+  ...animal.waits,
+  ...(animal.molt.value === null && animal.waits.length > 0 ? [] : [animal.molt]),
+];
+
+/** What is drawn of it: a molt that is here before all else. */
+const awaited = (animal: AnimalView) =>
+  animal.phase.value === 'imminent' && animal.molt.value !== null
+    ? animal.molt
+    : (animal.waits[0] ?? animal.molt);
 
 /** The weeks round tonight: meals, refusals, signs, and the band in which what is awaited is expected. */
 export function MoltCloseUp({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
@@ -37,6 +46,13 @@ export function MoltCloseUp({ animal, unit }: { animal: AnimalView; unit: Length
             ?
           </button>
         </h2>
+        {allAwaited(animal)
+          .filter((other) => other !== forecast)
+          .map((other) => (
+            <p key={other.summary} className="text-13 text-soft">
+              {other.summary}
+            </p>
+          ))}
         {forecast.value?.longerThanNormal === true && (
           <p className="text-13 text-lamptext">
             A longer wait than 39 in 40. Waiting is still right: leave {animal.them} be.
@@ -102,7 +118,7 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
           strokeDasharray="3 3"
         />
       )}
-      {next !== null && band !== null && animal.wait.value === null && (
+      {next !== null && band !== null && molt?.vigil === 'molt' && (
         <text x={width} y={14} textAnchor="end">
           <tspan className="fill-muted">then about </tspan>
           <tspan fontWeight="650">{fromMm(next.medianMm, unit)}</tspan>

@@ -1,0 +1,110 @@
+using CsCheck;
+using Husbandry.Hush;
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Records;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+
+namespace Husbandry.Tests;
+
+/// <summary>An animal may wait for several things at once and be in several phases; the strictest speaks, all are listed.</summary>
+public class SeveralWaitsTests
+{
+    private static Diary Mother =>
+        new Diary(mature: true).With(260, new Molted()).Ate(60).With(30, new Began(VigilKind.Young));
+
+    private static IEnumerable<Phase> PhasesOf(Judgement j) => j.Phases.Select(p => p.Value);
+
+    [Fact]
+    public void A_brooding_mother_on_her_back_is_molting_and_brooding()
+    {
+        var j = Mother.Sign("on-its-back", 0.2).Judge();
+        Assert.Equal([Phase.Imminent, Phase.Brooding], PhasesOf(j));
+        Assert.NotNull(j.Molt.Value);
+        Assert.Equal(VigilKind.Young, j.Wait.Value!.Vigil);
+        var handling = j.Hush[CareAct.Handle];
+        Assert.Equal(Verdict.Never, handling.Verdict);
+        Assert.Contains(handling.Contributors, c => c.Cause == HushCause.Imminent);
+        Assert.Contains(handling.Contributors, c => c.Cause == HushCause.Brooding);
+        var line = RoundLine.Of(j);
+        Assert.Equal(LineState.PassBy, line.State);
+        Assert.Contains("leave the lid shut", line.Do, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void A_mother_whose_skin_darkens_broods_first_and_is_not_fed()
+    {
+        var j = Mother.Sign("dark-under-hair", 0.3).Sign("sluggish", 0.3).Judge();
+        Assert.Equal(Phase.Brooding, j.Phase.Value);
+        Assert.Contains(PhasesOf(j), p => p is Phase.Suspected or Phase.Likely);
+        Assert.Equal(Verdict.Never, j.Hush[CareAct.FeedDead].Verdict);
+    }
+
+    [Fact]
+    public void A_mother_without_signs_is_only_brooding_and_not_asked_for_her_fangs()
+    {
+        Assert.Equal([Phase.Brooding], PhasesOf(Mother.Judge()));
+        var notLooked = new Diary(mature: true).With(40, new Molted()).With(6, new Began(VigilKind.Young)).Judge();
+        Assert.Equal([Phase.Brooding], PhasesOf(notLooked));
+    }
+
+    [Fact]
+    public void A_molt_of_hers_can_be_logged_and_so_can_the_end_of_the_brood()
+    {
+        var menu = LogMenu.Of(Mother.Judge());
+        Assert.Contains(menu.Head, o => o.Form == EntryForm.Molted);
+        Assert.Contains(menu.Head, o => o.Label == "The young came out…");
+        var molted = Mother.With(0.1, new Molted());
+        Assert.Equal([Phase.Hardening, Phase.Brooding], PhasesOf(molted.Judge()));
+    }
+
+    [Fact]
+    public void Of_a_brood_some_are_eggs_and_some_are_pupae()
+    {
+        var brood = new Diary("samia-ricini", cameNightsAgo: 40, molts: 4, kind: StockKind.Brood)
+            .With(6, new Began(VigilKind.Emergence, 5))
+            .With(4, new Began(VigilKind.Hatching, 3));
+        var j = brood.Judge();
+        Assert.Equal([VigilKind.Emergence, VigilKind.Hatching], j.Waits.Select(w => w.Value!.Vigil));
+        Assert.Equal(["5 of 20: ", "3 of 20: "], j.Hush.Causes.Select(c => c.Why.Text[..9]));
+        // The one that ends is the one that is named, whichever began first.
+        var after = brood.With(1, new Ended(VigilKind.Hatching, VigilEnd.AsHoped, 3)).Standing();
+        Assert.Equal([VigilKind.Emergence], after.Waits.Select(w => w.Vigil));
+        Assert.Equal(5, after.WaitFor(VigilKind.Emergence)!.Count);
+    }
+
+    [Fact]
+    public void Every_wait_has_its_phase_its_cause_and_its_words() =>
+        Gen.Int[0, 1_000_000]
+            .Select(AnyStock.Of)
+            .Sample(
+                diary =>
+                {
+                    var j = diary.Judge();
+                    var s = j.Subject;
+                    Assert.Equal(s.Waits.Count, j.Waits.Count);
+                    Assert.NotEmpty(j.Phases);
+                    Assert.Distinct(PhasesOf(j));
+                    // The one that speaks for all closes as many shutters as any.
+                    Assert.Equal(PhasesOf(j).Max(Phases.Shutters), Phases.Shutters(j.Phase.Value));
+                    foreach (var (wait, forecast) in s.Waits.Zip(j.Waits))
+                    {
+                        Assert.Equal(wait.Vigil, forecast.Value!.Vigil);
+                        Assert.NotEmpty(VigilWords.EndsEarlyBy(wait.Vigil));
+                    }
+
+                    // One that lasts can be ended.
+                    var ends = s.Waits.Select(w => new Ended(w.Vigil, VigilEnd.AsHoped));
+                    Assert.All(
+                        ends,
+                        e => Assert.Empty(EntryCheck.Check(e, Occurrence.At(s.Room.Now), s.Standing, s.Room))
+                    );
+                },
+                iter: 400
+            );
+
+    [Fact]
+    public void Every_phase_has_its_word_and_its_shutters() =>
+        Assert.Distinct(Enum.GetValues<Phase>().Select(Phases.Word));
+}
