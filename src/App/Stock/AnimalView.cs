@@ -106,7 +106,9 @@ public sealed record AnimalView(
             s.SpeciesName,
             s.Group.One,
             s.Group.InstarMark,
-            standing.Details.Kind == StockKind.Colony ? "colony" : s.Group.StageWord(j.Stage.Value),
+            standing.Details.Kind == StockKind.Colony ? "colony"
+                : s.IsQueenAlone ? "queen alone"
+                : s.Group.StageWord(j.Stage.Value),
             s.Group.Prey is not null,
             [.. PageSections.Of(j, life)],
             PageSections.HeadingOf(j),

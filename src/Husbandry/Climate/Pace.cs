@@ -76,6 +76,24 @@ public sealed class Pace
         return LongestLookAhead + ((effective - gone) / RateNow);
     }
 
+    /// <summary>Effective days that will have gone by after some calendar days from now; undoes <see cref="CalendarDays"/>.</summary>
+    public double EffectiveWithin(double calendar)
+    {
+        if (means is null || warmth is null)
+        {
+            return calendar;
+        }
+
+        var (gone, whole) = (0.0, (int)Math.Min(calendar, LongestLookAhead));
+        for (var ahead = 1; ahead <= whole; ahead++)
+        {
+            gone += Rate(warmth, means.Expected(asOf + ahead, asOf, recent));
+        }
+
+        var rest = whole == LongestLookAhead ? RateNow : Rate(warmth, means.Expected(asOf + whole + 1, asOf, recent));
+        return gone + ((calendar - whole) * rest);
+    }
+
     /// <summary>Effective days gone by after 0, 1, 2, … days from now, up to <paramref name="days"/>.</summary>
     public double[] EffectiveAhead(int days)
     {

@@ -3,7 +3,6 @@ using Husbandry.Growth;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
-using MathNet.Numerics.Distributions;
 
 namespace Husbandry.Larder;
 
@@ -14,9 +13,6 @@ namespace Husbandry.Larder;
 /// <param name="Variance">Variance of that, since nobody knows on which side of its molt it will be.</param>
 public sealed record FoodNeed(FoodKey Food, int Ahead, double Amount, double Variance)
 {
-    // Half the distance of the 10 and 90 % points of a normal distribution, in standard deviations.
-    private const double Tenths = LogNormalWait.NormalQuantile90;
-
     /// <summary>
     /// Meals to come: each by cadence, of the size it has now as long as it has not molted, of the next size after; none
     /// in the last of premolt nor while it is soft.
@@ -37,7 +33,7 @@ public sealed record FoodNeed(FoodKey Food, int Ahead, double Amount, double Var
         for (var t = FirstMealAhead(j, tonight); t < nights; t += every)
         {
             var ahead = (int)Math.Round(t);
-            var (before, after) = molt is null ? (1.0, 0.0) : Sides(j, molt, tonight + ahead);
+            var (before, after) = molt is null ? (1.0, 0.0) : Sides(j, molt, ahead);
             foreach (var need in thisSkin.Serve(before, ahead).Concat(nextSkin.Serve(after, ahead)))
             {
                 yield return need;
@@ -55,20 +51,17 @@ public sealed record FoodNeed(FoodKey Food, int Ahead, double Amount, double Var
         return Math.Max(0, due.DayNumber - tonight);
     }
 
-    /// <summary>Chances that on a night it has not begun to fast for its molt, and that it is hard again after it.</summary>
-    private static (double Before, double After) Sides(Judgement j, VigilForecast molt, int night)
+    /// <summary>Chances that some nights ahead it has not begun to fast for its molt, and that it is hard again after it.</summary>
+    private static (double Before, double After) Sides(Judgement j, VigilForecast molt, int ahead)
     {
         var s = j.Subject;
         var rules = s.Room.Rules;
-        var spread = Math.Max(1, (molt.P90.DayNumber - molt.P10.DayNumber) / (2 * Tenths));
         var fast = VigilForecast.PremoltDays(s, j.Stage.Value).Value * rules.Larder.FastShareOfPremolt.Value;
         var soft = FirstMeal.Days(
             FirstMeal.RuleFor(s.Group, j.Stage.Value, j.Size.Value?.SizeMm),
             s.Room.Settings.FirstMeal
         );
-        double MoltedBy(double day) => Normal.CDF(molt.P50.DayNumber, spread, day);
-        // One that still eats tonight is not fasting: what lies before that is cut off.
-        return (1 - MoltedBy(night + fast), MoltedBy(night - soft));
+        return (molt.Left.Survival(ahead + fast), molt.Left.Within(ahead - soft));
     }
 
     /// <summary>The meals of one skin, in turn: each choice changes the next, as on the round.</summary>

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Husbandry.Climate;
 using Husbandry.Growth;
 using Husbandry.Journal;
@@ -17,6 +18,7 @@ namespace Husbandry.Vigils;
 /// <param name="Ladder">How each step of the evidence moved that chance.</param>
 /// <param name="LongerThanNormal">Whether the wait is beyond the 97.5 % point.</param>
 /// <param name="Ends">The chance of each end by each night; none for molts. The nights above hold if it ends as hoped.</param>
+/// <param name="Left">The whole distribution of what is left, if it ends as hoped; the three nights are read off it.</param>
 public sealed record VigilForecast(
     VigilKind Vigil,
     DateOnly P10,
@@ -26,7 +28,8 @@ public sealed record VigilForecast(
     double PremoltChance,
     IReadOnlyList<Rung> Ladder,
     bool LongerThanNormal,
-    EndForecast? Ends
+    EndForecast? Ends,
+    [property: JsonIgnore] NightsLeft Left
 )
 {
     /// <summary>The forecast of the next molt, the signs taken into account.</summary>
@@ -41,8 +44,8 @@ public sealed record VigilForecast(
         var wait = MoltWait.Of(subject, stage);
         var (weighed, ladder) = wait.Weigh(reading);
         var room = subject.Room.Rules.Room;
-        DateOnly Quantile(double p) =>
-            subject.Room.Tonight.AddDays((int)Math.Round(subject.Pace.CalendarDays(weighed.Quantile(p))));
+        var left = new NightsToMolt(weighed, subject.Pace);
+        DateOnly Quantile(double p) => subject.Room.Tonight.AddDays((int)Math.Round(left.Quantile(p)));
         var forecast = new VigilForecast(
             VigilKind.Molt,
             Quantile(0.1),
@@ -52,7 +55,8 @@ public sealed record VigilForecast(
             weighed.PremoltChance,
             ladder,
             wait.StartIsKnown && wait.Left.ShareAlreadyOver > room.LongerThanNormal.Value,
-            null
+            null,
+            left
         );
         return new Answer<VigilForecast?>(
             forecast,
@@ -77,7 +81,8 @@ public sealed record VigilForecast(
             0,
             [],
             wait.ChillDays <= 0 && wait.Left.ShareAlreadyOver > subject.Room.Rules.Room.LongerThanNormal.Value,
-            ends
+            ends,
+            new NightsToHopedEnd(wait.Left, wait.ChillDays, subject.Pace)
         );
         var reasons = new List<Reason>
         {

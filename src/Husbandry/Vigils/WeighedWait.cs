@@ -117,6 +117,23 @@ public sealed class WeighedWait
         }
     }
 
+    /// <summary>Chance (0–1) that the wait is over within <paramref name="days"/> effective days from now.</summary>
+    public double Within(double days)
+    {
+        if (days <= 0)
+        {
+            return 0;
+        }
+
+        var (sum, cell) = (0.0, 0);
+        for (; cell + 1 < edges.Length && edges[cell + 1] <= days; cell++)
+        {
+            sum += (chances[cell + 1] - chances[cell]) * weights[cell];
+        }
+
+        return Math.Clamp((sum + ((left.Within(days) - chances[cell]) * weights[cell])) / total, 0, 1);
+    }
+
     /// <summary>Days from now by which the wait is over with chance <paramref name="p"/> (0 &lt; p &lt; 1).</summary>
     public double Quantile(double p)
     {
