@@ -53,7 +53,7 @@ internal static class ForecastBenchmark
 
     private static double Time(Func<double> work)
     {
-        for (var i = 0; i < Rounds / 4; i++)
+        for (var i = 0; i < Rounds; i++)
         {
             work();
         }

@@ -149,11 +149,27 @@ public class HushTableTests
         AnyDiary.Sample(
             diary =>
             {
-                var hush = Hush(diary);
+                var judgement = diary.Judge();
+                var hush = judgement.Hush;
+                // Read off the rulebook itself, cause by cause; of many a few may wait while the rest eat.
+                if (judgement.Subject.Waits.All(w => w.Count is null))
+                {
+                    var rules = hush
+                        .Causes.Select(c => RuleSet.Shipped.HushOf(c.Cause, judgement.Subject.Group.Id).Acts)
+                        .ToList();
+                    Assert.All(
+                        hush.Lines,
+                        line =>
+                            Assert.Equal(
+                                rules.Select(r => r.GetValueOrDefault(line.Act)).DefaultIfEmpty(Verdict.Fine).Max(),
+                                line.Verdict
+                            )
+                    );
+                }
+
                 foreach (var line in hush.Lines)
                 {
-                    var strictest = line.Contributors.Select(c => c.Verdict).DefaultIfEmpty(Verdict.Fine).Max();
-                    Assert.Equal(strictest, line.Verdict);
+                    var strictest = line.Verdict;
                     Assert.Equal(line.Verdict == Verdict.Never, hush.Never.Contains(line.Act));
                     Assert.All(line.Contributors, c => Assert.NotEqual(Verdict.Fine, c.Verdict));
                     Assert.All(line.Contributors, c => Assert.NotEqual("", c.Why.Text));

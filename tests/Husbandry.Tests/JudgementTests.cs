@@ -47,7 +47,7 @@ public class JudgementTests
                         Assert.InRange(f.Ends?.OtherChance ?? 0, 0, 1);
                     }
 
-                    Assert.NotNull(RoundLine.Of(j));
+                    Assert.NotEqual("", RoundLine.Of(j).Do);
                 },
                 iter: 3000
             );

@@ -189,7 +189,11 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
         Subject subject
     )
     {
-        HushRules RuleOf(HushCause cause) => subject.Room.Rules.HushOf(cause, subject.Group.Id);
+        var rules = causes
+            .Select(c => c.Cause)
+            .Distinct()
+            .ToDictionary(c => c, c => subject.Room.Rules.HushOf(c, subject.Group.Id));
+        HushRules RuleOf(HushCause cause) => rules[cause];
         var partial = subject.Waits.Where(w => w.Count is not null).ToDictionary(w => CauseOf(w.Vigil), w => w.Count);
         Verdict VerdictOf(HushCause cause, CareAct act) =>
             partial.ContainsKey(cause) && ForTheRest.Contains(act)
