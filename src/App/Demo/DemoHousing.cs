@@ -66,6 +66,7 @@ internal static class DemoHousing
             }
 
             var judgement = Judgement.Of(standing, room);
+            var came = standing.Details.AcquiredOn;
             // One in ten was not moved over at its last molt: it is in what fitted before.
             var behind = random.NextDouble() < 0.1 ? 1 / judgement.Subject.Profile.GrowthRatio.Value : 1;
             var chosen =
@@ -81,7 +82,7 @@ internal static class DemoHousing
                 standing.StockId,
                 new NewEntry(
                     Id(random),
-                    Occurrence.At(room.Clock.EveningOf(room.Tonight.AddDays(-random.Next(6, 25)))),
+                    Occurrence.At(room.Clock.EveningOf(Later(came, room.Tonight.AddDays(-random.Next(6, 25))))),
                     null,
                     new Housed(
                         Tubs[chosen] with
@@ -116,6 +117,8 @@ internal static class DemoHousing
 
         return Tubs.Length - 1;
     }
+
+    private static DateOnly Later(DateOnly a, DateOnly b) => a > b ? a : b;
 
     /// <summary>Chores, seasons and shared gear.</summary>
     public static IReadOnlyList<ChoreEntry> Chores(Room room)

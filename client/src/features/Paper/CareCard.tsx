@@ -1,5 +1,5 @@
 import { Link, useParams } from 'react-router';
-import type { AnimalView } from '../../api/client';
+import type { AnimalView, Schemas } from '../../api/client';
 import { useAnimal, useSettings } from '../../api/queries';
 import { useFamily } from '../../api/roomQueries';
 import { longDate, shortDate } from '../../ui/dates';
@@ -25,41 +25,69 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   const picture = animal.pictures.findLast((p) => !p.ofExuvia) ?? animal.pictures.at(-1);
   const entries = animal.journal.filter((line) => line.struckBy === null);
   const needs = animal.fit.value?.needs;
-  const facts: [string, string][] = [
+  const has = (section: Schemas['PageSection']) => animal.sections.includes(section);
+  const single = animal.details.kind === 'specimen';
+  const sized = animal.size.value;
+  const house = animal.house?.enclosure;
+  const facts = said([
     ['Species', animal.species],
-    ['Sex', animal.details.sex === 'unknown' ? 'not known' : animal.details.sex],
+    ['Number', single || animal.details.count === 1 ? null : String(animal.details.count)],
+    ['Sex', !single ? null : animal.details.sex === 'unknown' ? 'not known' : animal.details.sex],
     ['Stage', [animal.stageWord, animal.instar].filter(Boolean).join(', ')],
     [
       'Size',
-      animal.size.value === null
-        ? 'not measured'
-        : `${animal.size.value.isEstimate ? 'about ' : ''}${fromMm(animal.size.value.bodyMm, unit)} ${unit} body`,
+      sized !== null
+        ? `${sized.isEstimate ? 'about ' : ''}${fromMm(sized.bodyMm, unit)} ${unit} body`
+        : has('life')
+          ? 'not measured'
+          : null,
     ],
     [
       'Hatched',
-      animal.details.hatchedOn === null ? 'not known' : shortDate(animal.details.hatchedOn, '2000-01-01'),
+      animal.details.hatchedOn !== null
+        ? shortDate(animal.details.hatchedOn, '2000-01-01')
+        : has('stage')
+          ? 'not known'
+          : null,
     ],
     [
       'Came here',
       `${shortDate(animal.details.acquiredOn, '2000-01-01')}${animal.details.acquiredFrom == null ? '' : `, ${animal.details.acquiredFrom}`}`,
     ],
-    ['Last molt', animal.lastMolt === null ? 'not seen here' : shortDate(animal.lastMolt, '2000-01-01')],
-    ['Mother', family?.mother == null ? 'not on record' : `${family.mother.name}, ${family.mother.species}`],
-    ['Father', family?.father == null ? 'not on record' : `${family.father.name}, ${family.father.species}`],
-  ];
-  const care: [string, string][] = [
+    [
+      'Last molt',
+      animal.lastMolt !== null
+        ? shortDate(animal.lastMolt, '2000-01-01')
+        : has('signs')
+          ? 'not seen here'
+          : null,
+    ],
+    ['Mother', parent(family?.mother, has('stage'))],
+    ['Father', parent(family?.father, has('stage'))],
+  ]);
+  const awaited = [...animal.waits, animal.molt].filter(({ value }) => value !== null);
+  const care = said([
     ['Now', animal.phase.summary],
-    ['Food', `${animal.meal.summary} Usually every ${Number(animal.meal.value.everyDays.toFixed(1))} days.`],
-    ['Prey', animal.prey.summary],
+    [
+      'Food',
+      has('food')
+        ? `${animal.meal.summary} Usually every ${Number(animal.meal.value.everyDays.toFixed(1))} days.`
+        : animal.meal.value.eatsNothing
+          ? animal.meal.summary
+          : 'None at this stage.',
+    ],
+    ['Prey', animal.takesPrey && has('food') ? animal.prey.summary : null],
     ['Water', animal.water.reasons.map((r) => r.text).join(' ')],
     [
       'Enclosure',
-      needs === undefined
-        ? animal.fit.summary
-        : `At least ${fromMm(needs.minWidthMm, unit)} ${unit} wide, ${fromMm(needs.minHeightMm, unit)} ${unit} free height${needs.maxHeightMm === null ? '' : `, no more than ${fromMm(needs.maxHeightMm, unit)} ${unit}`}${needs.substrateDepthMm === null ? '' : `, ${fromMm(needs.substrateDepthMm, unit)} ${unit} of floor`}.`,
+      needs !== undefined
+        ? `At least ${fromMm(needs.minWidthMm, unit)} ${unit} wide, ${fromMm(needs.minHeightMm, unit)} ${unit} free height${needs.maxHeightMm === null ? '' : `, no more than ${fromMm(needs.maxHeightMm, unit)} ${unit}`}${needs.substrateDepthMm === null ? '' : `, ${fromMm(needs.substrateDepthMm, unit)} ${unit} of floor`}.`
+        : house !== undefined
+          ? `Now ${house.name}, ${fromMm(house.widthMm, unit)} × ${fromMm(house.depthMm, unit)} × ${fromMm(house.heightMm, unit)} ${unit}.`
+          : 'Not measured.',
     ],
-    ['Next molt', animal.molt.summary],
-  ];
+    ['Awaited', awaited.length === 0 ? null : awaited.map(({ summary }) => summary).join(' ')],
+  ]);
   return (
     <article className="mx-auto w-full max-w-[820px] px-6 pt-4 pb-10 max-sm:px-4 print:max-w-none print:p-0 print:text-black">
       <div className="mb-3 flex gap-3 print:hidden">
@@ -105,9 +133,11 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
           </ul>
         </section>
       )}
-      <section className="mt-3 break-inside-avoid">
-        <LifelineDrawing animal={animal} unit={unit} />
-      </section>
+      {has('life') && (
+        <section className="mt-3 break-inside-avoid">
+          <LifelineDrawing animal={animal} unit={unit} />
+        </section>
+      )}
       <section className="mt-3">
         <h2 className="text-18">Whole history</h2>
         <ul className="columns-2 gap-8 text-12 max-sm:columns-1">
@@ -121,6 +151,13 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
     </article>
   );
 }
+
+/** What means something for it: terms without a text are left out. */
+const said = (facts: readonly (readonly [string, string | null])[]) =>
+  facts.filter((fact): fact is readonly [string, string] => fact[1] !== null);
+
+const parent = (animal: { name: string; species: string } | null | undefined, single: boolean) =>
+  animal != null ? `${animal.name}, ${animal.species}` : single ? 'not on record' : null;
 
 function Facts({ title, facts }: { title: string; facts: readonly (readonly [string, string])[] }) {
   return (
