@@ -12,9 +12,7 @@ public sealed class RulesAndReadingTests() : BrowserRoom(demo: true)
         Keeper.SeeText("main", "Next meal Wed 25 Nov");
         Keeper.Run("document.querySelector('[aria-label^=\"Why: Next meal\"]').click()");
         Keeper.SeeText("aside", "A juvenile eats every 7 days");
-        Keeper.Run(
-            "[...document.querySelectorAll('aside li')].find(l => l.textContent.startsWith('Cadence')).querySelector('button.linkish').click()"
-        );
+        PressIn("aside li", "Cadence", "button.linkish");
         Keeper.SeeText("[role=dialog]", "Days between meals");
         Keeper.Type("Yours, days", "10");
         Keeper.Press("See what it moves", "[role=dialog]");
@@ -28,6 +26,20 @@ public sealed class RulesAndReadingTests() : BrowserRoom(demo: true)
         Keeper.SeeText("main", "Next meal Wed 25 Nov");
     }
 
+    /// <summary>Presses a button of the line that begins with a text, once both are there.</summary>
+    private void PressIn(string lines, string begins, string button) =>
+        Keeper.Wait(
+            () =>
+                Keeper.Run(
+                    "const found = [...document.querySelectorAll(arguments[0])].find(l => l.textContent.startsWith(arguments[1]))?.querySelector(arguments[2]); found?.click(); return found != null",
+                    lines,
+                    begins,
+                    button
+                ) as bool?
+                == true,
+            $"{button} of “{begins}”"
+        );
+
     [Fact]
     public void A_species_rule_out_of_range_is_refused_and_one_in_range_shows_the_rulebooks_beside_it()
     {
@@ -35,9 +47,7 @@ public sealed class RulesAndReadingTests() : BrowserRoom(demo: true)
         Keeper.SeeText("h1", "Ceratogyrus darlingi");
         void Change(string ratio)
         {
-            Keeper.Run(
-                "[...document.querySelectorAll('tr')].find(r => r.textContent.startsWith('Growth per molt')).querySelector('button').click()"
-            );
+            PressIn("tr", "Growth per molt", "button");
             Keeper.SeeText("[role=dialog]", "Growth per molt");
             Keeper.Type("Yours, ratio", ratio);
             Keeper.Press("See what it moves", "[role=dialog]");

@@ -51,25 +51,25 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
     /// Reckons both ways. Waits between molts, and adult life, grow with a power of the days between meals; meals grow with
     /// the animal. Nothing is stored.
     /// </summary>
-    /// <param name="j">The animal tonight.</param>
+    /// <param name="fed">The animal tonight.</param>
     /// <param name="everyDays">Days between meals to compare with, &gt; 0.</param>
     /// <returns>No value where molts are not followed one by one, or its size is not known.</returns>
-    public static Answer<FeedingChoice?> Of(FedAnimal j, double everyDays)
+    public static Answer<FeedingChoice?> Of(FedAnimal fed, double everyDays)
     {
-        var s = j.Subject;
+        var s = fed.Subject;
         if (s.Group.Prey is null || s.Standing.Details.Kind == StockKind.Colony)
         {
             return new Answer<FeedingChoice?>(null, "Only for animals that are fed by the meal.", []);
         }
 
-        if (j.Size.Value is null)
+        if (fed.Size.Value is null)
         {
-            return new Answer<FeedingChoice?>(null, "Size unknown: measure first.", j.Size.Reasons);
+            return new Answer<FeedingChoice?>(null, "Size unknown: measure first.", fed.Size.Reasons);
         }
 
-        var now = Path(j, 1);
-        var factor = everyDays / j.Meal.EveryDays;
-        var other = Path(j, factor);
+        var now = Path(fed, 1);
+        var factor = everyDays / fed.Meal.EveryDays;
+        var other = Path(fed, factor);
         var pace = s.Group.PacePerFood;
         var life = s.AdultLife;
         return new Answer<FeedingChoice?>(
@@ -79,14 +79,14 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
                 pace.Because(
                     "Pace",
                     "group.pacePerFood",
-                    $"Waits × {Math.Pow(factor, pace.Value):0.00} when meals come every {Wording.Days(everyDays)} instead of {Wording.Days(j.Meal.EveryDays)}: an order of magnitude, not a promise."
+                    $"Waits × {Math.Pow(factor, pace.Value):0.00} when meals come every {Wording.Days(everyDays)} instead of {Wording.Days(fed.Meal.EveryDays)}: an order of magnitude, not a promise."
                 ),
                 life.Because(
                     "Adult life",
                     s.Profile.AdultLifeDays is null ? "group.adultLifeDays" : "species.adultLifeDays",
                     $"Adults live {life.Value.Low:0}–{life.Value.High:0} days; rich feeding shortens it, above all in males."
                 ),
-                .. j.Molt.Reasons.Take(2),
+                .. fed.Molt.Reasons.Take(2),
             ]
         );
     }
@@ -103,14 +103,14 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
         return $"Adult {later} ({s.Room.Wording.Date(b)} instead of {s.Room.Wording.Date(a)}), with {other.Meals} meals instead of {now.Meals}.";
     }
 
-    private static FeedingPath Path(FedAnimal j, double factor)
+    private static FeedingPath Path(FedAnimal fed, double factor)
     {
-        var s = j.Subject;
+        var s = fed.Subject;
         var slower = Math.Pow(factor, s.Group.PacePerFood.Value);
-        var every = j.Meal.EveryDays * factor;
+        var every = fed.Meal.EveryDays * factor;
         var life = s.AdultLife.Value;
-        var body = j.Size.Value!.BodyMm;
-        if (j.Molt.Value is null || j.Stage == Stage.Adult)
+        var body = fed.Size.Value!.BodyMm;
+        if (fed.Molt.Value is null || fed.Stage == Stage.Adult)
         {
             var lived = Cadence.AdultNights(s) ?? 0;
             var meals = (int)Math.Round(Year / every);
@@ -126,7 +126,7 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
             );
         }
 
-        var (days, variance, eaten, mg) = Grow(j, factor, slower, body);
+        var (days, variance, eaten, mg) = Grow(fed, factor, slower, body);
         var spread = LogNormalWait.NormalQuantile90 * Math.Sqrt(variance);
         return new FeedingPath(
             every,
@@ -142,18 +142,18 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
 
     /// <summary>Goes through the molts left: days, their variance, meals and what they weigh.</summary>
     private static (double Days, double Variance, double Meals, double Mg) Grow(
-        FedAnimal j,
+        FedAnimal fed,
         double factor,
         double slower,
         double body
     )
     {
-        var s = j.Subject;
+        var s = fed.Subject;
         var (days, variance, eaten, mg) = (0.0, 0.0, 0.0, 0.0);
-        foreach (var step in MoltPath.Of(s, j.Molt.Value, j.Size.Value, MoltPath.Left(j.MoltsLeft)))
+        foreach (var step in MoltPath.Of(s, fed.Molt.Value, fed.Size.Value, MoltPath.Left(fed.MoltsLeft)))
         {
-            var cadence = s.Group.Cadence[step.Stage].Default.Value / s.Group.Cadence[j.Stage].Default.Value;
-            var meals = step.WaitDays * slower / (j.Meal.EveryDays * cadence * factor);
+            var cadence = s.Group.Cadence[step.Stage].Default.Value / s.Group.Cadence[fed.Stage].Default.Value;
+            var meals = step.WaitDays * slower / (fed.Meal.EveryDays * cadence * factor);
             days += step.WaitDays * slower;
             variance += step.SpreadDays * step.SpreadDays * slower * slower;
             eaten += meals;

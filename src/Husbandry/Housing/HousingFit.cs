@@ -103,22 +103,22 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
 
     /// <summary>Checks an enclosure against its inmate.</summary>
     /// <returns>No value while the enclosure or the animal was never measured, and for many animals kept as one.</returns>
-    public static Answer<HousingFit?> Of(Inmate j)
+    public static Answer<HousingFit?> Of(Inmate inmate)
     {
-        var s = j.Subject;
+        var s = inmate.Subject;
         if (s.Standing.House is not { } house)
         {
             return new Answer<HousingFit?>(null, "The enclosure was never measured.", []);
         }
 
-        if (j.Stage is Stage.Egg or Stage.Pupa)
+        if (inmate.Stage is Stage.Egg or Stage.Pupa)
         {
             return new Answer<HousingFit?>(null, "What neither eats nor walks needs no room.", []);
         }
 
-        if (LarvaeOf(j) is { } larvae)
+        if (LarvaeOf(inmate) is { } larvae)
         {
-            return FitLarvae(j, house.Enclosure, larvae);
+            return FitLarvae(inmate, house.Enclosure, larvae);
         }
 
         if (s.IsMany)
@@ -126,14 +126,14 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
             return new Answer<HousingFit?>(null, "Many animals in one: no single body to measure it by.", []);
         }
 
-        if (j.Size.Value is null)
+        if (inmate.Size.Value is null)
         {
-            return new Answer<HousingFit?>(null, "Size unknown: measure the animal first.", j.Size.Reasons);
+            return new Answer<HousingFit?>(null, "Size unknown: measure the animal first.", inmate.Size.Reasons);
         }
 
-        var needs = NeedsOf(j, 1);
+        var needs = NeedsOf(inmate, 1);
         var misfits = Misfits(house.Enclosure, needs.Value);
-        var outgrown = misfits.Count > 0 ? null : Outgrow(j, house.Enclosure);
+        var outgrown = misfits.Count > 0 ? null : Outgrow(inmate, house.Enclosure);
         var words = s.Room.Wording;
         var summary =
             misfits.Count > 0 ? $"{misfits[0].Text(words).ToUpperFirst()}."
@@ -161,27 +161,32 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
                 ),
                 .. needs.Reasons,
                 .. growth,
-                .. j.Size.Reasons.Take(1),
+                .. inmate.Size.Reasons.Take(1),
             ]
         );
     }
 
     /// <summary>The least enclosure for an animal whose lengths have grown by a factor.</summary>
     /// <exception cref="InvalidOperationException">Its size is unknown; callers check that first.</exception>
-    public static Answer<ContainerPlan> NeedsOf(Inmate j, double grownBy)
+    public static Answer<ContainerPlan> NeedsOf(Inmate inmate, double grownBy)
     {
-        var size = j.Size.Value ?? throw new InvalidOperationException("The size is unknown.");
-        var rules = j.Subject.Group.Container(j.Subject.Profile.Habit);
-        var length = rules.By == ContainerBasis.Body ? size.BodyMm : LegSpanMm(j.Subject, size);
-        return ContainerPlan.Of(rules, length * grownBy, j.Subject.Room.Wording, nymph: j.Stage != Stage.Adult);
+        var size = inmate.Size.Value ?? throw new InvalidOperationException("The size is unknown.");
+        var rules = inmate.Subject.Group.Container(inmate.Subject.Profile.Habit);
+        var length = rules.By == ContainerBasis.Body ? size.BodyMm : LegSpanMm(inmate.Subject, size);
+        return ContainerPlan.Of(
+            rules,
+            length * grownBy,
+            inmate.Subject.Room.Wording,
+            nymph: inmate.Stage != Stage.Adult
+        );
     }
 
-    private static Answer<ContainerPlan>? LarvaeOf(Inmate j) =>
-        j.Subject.Group.LarvaLitres is { } litres && litres.ContainsKey(j.Stage)
-            ? ContainerPlan.OfLarvae(j.Subject.Group, j.Stage, j.Subject.Standing.Details.Count)
+    private static Answer<ContainerPlan>? LarvaeOf(Inmate inmate) =>
+        inmate.Subject.Group.LarvaLitres is { } litres && litres.ContainsKey(inmate.Stage)
+            ? ContainerPlan.OfLarvae(inmate.Subject.Group, inmate.Stage, inmate.Subject.Standing.Details.Count)
             : null;
 
-    private static Answer<HousingFit?> FitLarvae(Inmate j, Enclosure has, Answer<ContainerPlan> needs)
+    private static Answer<HousingFit?> FitLarvae(Inmate inmate, Enclosure has, Answer<ContainerPlan> needs)
     {
         const double MmPerLitre = 1_000_000;
         var litres = has.WidthMm * has.DepthMm * has.FreeHeightMm / MmPerLitre;
@@ -229,16 +234,23 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
     private static double LegSpanMm(Subject s, BodySize size) =>
         s.Group.SizePart == Rulebook.BodyPart.LegSpan ? size.SizeMm : size.BodyMm / s.Group.BodyPerSize.Value;
 
-    private static OutgrownAt? Outgrow(Inmate j, Enclosure enclosure)
+    private static OutgrownAt? Outgrow(Inmate inmate, Enclosure enclosure)
     {
-        var s = j.Subject;
+        var s = inmate.Subject;
         var (days, variance, molts) = (0.0, 0.0, 0);
-        foreach (var step in MoltPath.Of(s, j.Molt, j.Size.Value, Math.Min(MoltsAhead, MoltPath.Left(j.MoltsLeft))))
+        foreach (
+            var step in MoltPath.Of(
+                s,
+                inmate.Molt,
+                inmate.Size.Value,
+                Math.Min(MoltsAhead, MoltPath.Left(inmate.MoltsLeft))
+            )
+        )
         {
             molts++;
             days += step.WaitDays;
             variance += step.SpreadDays * step.SpreadDays;
-            var after = NeedsOf(j, step.GrownBy * s.Profile.GrowthRatio.Value).Value;
+            var after = NeedsOf(inmate, step.GrownBy * s.Profile.GrowthRatio.Value).Value;
             // A tall enclosure is no worse for having been too tall before; only what becomes too small is outgrown.
             var misfits = Misfits(enclosure, after)
                 .Where(m => m.Measure is not (HousingMeasure.TooHigh or HousingMeasure.TooLarge))
@@ -248,7 +260,9 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
                 var spread = LogNormalWait.NormalQuantile90 * Math.Sqrt(variance);
                 DateOnly At(double d) => s.Room.Tonight.AddDays((int)Math.Round(Math.Max(0, d)));
                 var (from, to) =
-                    molts == 1 && j.Molt is { } next ? (next.P10, next.P90) : (At(days - spread), At(days + spread));
+                    molts == 1 && inmate.Molt is { } next
+                        ? (next.P10, next.P90)
+                        : (At(days - spread), At(days + spread));
                 var instar = s.Instar is { } i ? $"{s.Group.InstarMark}{i + molts}" : null;
                 return new OutgrownAt(molts, instar, from, At(days), to, misfits);
             }
