@@ -72,6 +72,40 @@ public class SeveralWaitsTests
         var after = brood.With(1, new Ended(VigilKind.Hatching, VigilEnd.AsHoped, 3)).Standing();
         Assert.Equal([VigilKind.Emergence], after.Waits.Select(w => w.Vigil));
         Assert.Equal(5, after.WaitFor(VigilKind.Emergence)!.Count);
+        var emerged = brood.With(0.5, new Ended(VigilKind.Emergence, VigilEnd.AsHoped, 5)).Standing();
+        Assert.Empty(emerged.Waits);
+    }
+
+    [Theory]
+    [InlineData(VigilKind.Emergence, VigilKind.Hatching)]
+    [InlineData(VigilKind.Hatching, VigilKind.Emergence)]
+    public void Whichever_wait_ends_the_other_lasts(VigilKind ends, VigilKind lasts)
+    {
+        var brood = new Diary("samia-ricini", cameNightsAgo: 40, molts: 4, kind: StockKind.Brood)
+            .With(6, new Began(VigilKind.Emergence, 5))
+            .With(4, new Began(VigilKind.Hatching, 3))
+            .With(1, new Ended(ends, VigilEnd.AsHoped))
+            .Standing();
+        Assert.Equal([lasts], brood.Waits.Select(w => w.Vigil));
+        Assert.Equal([VigilKind.Emergence, VigilKind.Hatching], brood.Vigils.Select(v => v.Vigil));
+        Assert.NotNull(brood.Vigils.Single(v => v.Vigil == ends).Ended);
+    }
+
+    [Fact]
+    public void An_end_that_is_taken_back_may_leave_a_wait_twice_and_is_judged_all_the_same()
+    {
+        var brood = new Diary("samia-ricini", cameNightsAgo: 40, molts: 4, kind: StockKind.Brood).With(
+            9,
+            new Began(VigilKind.Emergence)
+        );
+        var end = brood.Add(8, new Ended(VigilKind.Emergence, VigilEnd.Otherwise));
+        brood.With(6, new Began(VigilKind.Emergence, 2));
+        brood.Add(0.1, new Withdrawn(end));
+        brood.With(0.05, new Began(VigilKind.Emergence, 3));
+        var j = brood.Judge();
+        Assert.Distinct(PhasesOf(j));
+        Assert.NotEmpty(RoundLine.Of(j).Do);
+        Assert.NotEmpty(j.Hush.Causes);
     }
 
     [Fact]

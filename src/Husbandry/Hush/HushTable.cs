@@ -194,7 +194,10 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
             .Distinct()
             .ToDictionary(c => c, c => subject.Room.Rules.HushOf(c, subject.Group.Id));
         HushRules RuleOf(HushCause cause) => rules[cause];
-        var partial = subject.Waits.Where(w => w.Count is not null).ToDictionary(w => CauseOf(w.Vigil), w => w.Count);
+        var partial = subject
+            .Waits.Where(w => w.Count is not null)
+            .GroupBy(w => CauseOf(w.Vigil))
+            .ToDictionary(g => g.Key, g => g.Sum(w => w.Count));
         Verdict VerdictOf(HushCause cause, CareAct act) =>
             partial.ContainsKey(cause) && ForTheRest.Contains(act)
                 ? Verdict.Fine

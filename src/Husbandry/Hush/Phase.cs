@@ -110,7 +110,8 @@ public static class Phases
             }
         }
 
-        return [.. all.OrderBy(p => Array.FindIndex(Marks, m => m.Phase == p.Value))];
+        // The same wait twice, as undoing an end can leave it, is one phase.
+        return [.. all.DistinctBy(p => p.Value).OrderBy(p => Array.FindIndex(Marks, m => m.Phase == p.Value))];
     }
 
     /// <summary>The phase between two molts: hardening goes before what signs say.</summary>

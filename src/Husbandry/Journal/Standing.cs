@@ -431,9 +431,8 @@ public sealed record Standing(
             _ => null,
         };
         var over = open with { Ended = entry.When, AsHoped = asHoped };
-        return (molt is null ? this : AfterMolt(molt)) with
+        return (molt is null ? this : AfterMolt(molt)).WithWait(open, over) with
         {
-            Vigils = [.. Vigils.SkipLast(1), over],
             Details =
                 end.Vigil == VigilKind.Hatching && asHoped && Details.MoltsAtArrival is null
                     ? Details with
