@@ -1,7 +1,9 @@
 using System.Diagnostics;
+using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;

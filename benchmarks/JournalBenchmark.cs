@@ -1,9 +1,13 @@
 using System.Diagnostics;
 using System.Globalization;
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 using Ledger;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;

@@ -5,6 +5,7 @@ using App.Hosting;
 using App.Live;
 using App.Rounds;
 using App.Stock;
+using Husbandry.Feeding;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Ledger;

@@ -1,6 +1,10 @@
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Records;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 using Ledger;
 
 namespace Benchmarks;

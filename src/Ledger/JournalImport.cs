@@ -110,7 +110,7 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
             if (isFresh.Contains(entry.Id) && !struck.ContainsKey(entry.Id))
             {
                 var said =
-                    $"{JournalText.Of(entry.Act, room.Rules, room.Wording)}, {room.Wording.Date(room.Clock.NightOf(entry.When.To))}";
+                    $"{EntryDefinition.Of(entry.Act).Say(entry.Act, room.Rules, room.Wording)}, {room.Wording.Date(room.Clock.NightOf(entry.When.To))}";
                 problems.AddRange(
                     EntryCheck
                         .Check(entry.Act, entry.When, standing, room, written: true)

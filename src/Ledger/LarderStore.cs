@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Husbandry.Feeding;
 using Husbandry.Journal;
 using Husbandry.Larder;
 using Husbandry.Rooms;

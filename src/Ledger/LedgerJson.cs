@@ -1,6 +1,8 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
 using Husbandry.Journal;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Stock;
@@ -18,6 +20,7 @@ public static class LedgerJson
             DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
             AllowOutOfOrderMetadataProperties = true,
             Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) },
+            TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { EntryKinds.Describe } },
         };
 
     /// <summary>An act as stored.</summary>

@@ -149,8 +149,7 @@ public sealed class RoomCache
 
     /// <summary>Whether an entry changes what the room has taught. Signs and looks do so only with the molt after them.</summary>
     private static bool Teaches(JournalEntry entry) =>
-        entry.Supersedes is not null
-        || entry.Act is Acquired or DetailsChanged or Molted or Began or Ended or Departed or Withdrawn;
+        entry.Supersedes is not null || entry.Act.Kind().Teaches == Teaching.Waits;
 
     /// <summary>Lets everything go, so that it is read anew.</summary>
     public void LetGo()

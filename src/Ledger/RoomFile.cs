@@ -6,6 +6,7 @@ using Husbandry.Chores;
 using Husbandry.Climate;
 using Husbandry.Journal;
 using Husbandry.Larder;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -50,7 +51,10 @@ public sealed record RoomFile(
             RespectNullableAnnotations = true,
             RespectRequiredConstructorParameters = true,
             Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
-            TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { LetNullsBeLeftOut } },
+            TypeInfoResolver = new DefaultJsonTypeInfoResolver
+            {
+                Modifiers = { EntryKinds.Describe, LetNullsBeLeftOut },
+            },
         };
 
     private static void LetNullsBeLeftOut(JsonTypeInfo type)

@@ -1,6 +1,6 @@
 using System.Text.Json;
-using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Stock;
 using Microsoft.EntityFrameworkCore;

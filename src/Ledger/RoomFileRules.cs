@@ -1,7 +1,7 @@
 using Husbandry.Climate;
 using Husbandry.Honesty;
-using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 

@@ -1,5 +1,6 @@
 using System.Text.Json;
 using Husbandry.Journal;
+using Husbandry.Records;
 using Microsoft.EntityFrameworkCore;
 
 namespace Ledger;

@@ -1,7 +1,10 @@
 using App.Larder;
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Larder;
 using Husbandry.Reasons;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;

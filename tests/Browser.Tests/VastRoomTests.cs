@@ -1,6 +1,6 @@
 using App.Hosting;
-using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Ledger;

@@ -4,7 +4,6 @@ using Microsoft.AspNetCore.Hosting;
 using Microsoft.AspNetCore.Mvc.Testing;
 using Microsoft.Extensions.DependencyInjection;
 using Microsoft.Extensions.DependencyInjection.Extensions;
-using Microsoft.Extensions.Hosting;
 using Microsoft.Extensions.Time.Testing;
 
 namespace Hosting.Tests;
@@ -20,6 +19,7 @@ public sealed class LanternFactory : WebApplicationFactory<Program>
 
     private readonly string folder = Directory.CreateTempSubdirectory("lantern-test-").FullName;
     private readonly bool demo;
+    private bool keepsFolder;
     private bool disposed;
 
     private readonly bool lan;
@@ -37,19 +37,17 @@ public sealed class LanternFactory : WebApplicationFactory<Program>
 
     private static string LayOutDemo()
     {
-        var kept = Directory.CreateTempSubdirectory("lantern-demo-").FullName;
-        AppDomain.CurrentDomain.ProcessExit += (_, _) => Directory.Delete(kept, recursive: true);
-        using var app = new LanternFactory(demo: true, now: Evening);
+        // Stopped altogether before its folder is copied: a server that is still stopping holds its files.
+        var app = new LanternFactory(demo: true, now: Evening) { keepsFolder = true };
+        AppDomain.CurrentDomain.ProcessExit += (_, _) => Directory.Delete(app.folder, recursive: true);
+        using (app)
         using (var http = app.CreateClient())
         {
             // The first read judges the night.
             http.GetStringAsync(new Uri("/api/round", UriKind.Relative)).GetAwaiter().GetResult();
         }
 
-        app.Server.Services.GetRequiredService<IHostApplicationLifetime>().StopApplication();
-        Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
-        Copy(app.folder, kept);
-        return kept;
+        return app.folder;
     }
 
     private static void Copy(string from, string to)
@@ -80,7 +78,10 @@ public sealed class LanternFactory : WebApplicationFactory<Program>
         {
             disposed = true;
             Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
-            Directory.Delete(folder, recursive: true);
+            if (!keepsFolder)
+            {
+                Directory.Delete(folder, recursive: true);
+            }
         }
     }
 

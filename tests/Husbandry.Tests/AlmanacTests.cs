@@ -1,9 +1,12 @@
 using CsCheck;
 using Husbandry.Almanac;
 using Husbandry.Chores;
+using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Records;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
 

@@ -1,5 +1,7 @@
 using CsCheck;
 using Husbandry.Climate;
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Honesty;
 using Husbandry.Journal;
 using Husbandry.Rooms;

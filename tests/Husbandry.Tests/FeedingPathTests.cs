@@ -1,5 +1,5 @@
 using CsCheck;
-using Husbandry.Journal;
+using Husbandry.Growth;
 using Husbandry.Rounds;
 
 namespace Husbandry.Tests;

@@ -1,7 +1,7 @@
 using CsCheck;
 using Husbandry.Almanac;
+using Husbandry.Growth;
 using Husbandry.Housing;
-using Husbandry.Journal;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;

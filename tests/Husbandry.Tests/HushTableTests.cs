@@ -1,6 +1,9 @@
 using CsCheck;
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Hush;
 using Husbandry.Journal;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
@@ -199,7 +202,10 @@ public class HushTableTests
                     $"{judgement.Subject.SpeciesName}, {judgement.Phase.Value}: {line.Do}; {string.Join(", ", judgement.Hush.Causes.Select(c => c.Cause))}";
                 foreach (var act in line.Choices.SelectMany(c => c.Acts))
                 {
-                    Assert.False(HushMark.CareActOf(act) is { } care && judgement.Hush.Never.Contains(care), told);
+                    Assert.False(
+                        EntryDefinition.Of(act).Care(act) is { } care && judgement.Hush.Never.Contains(care),
+                        told
+                    );
                 }
 
                 var fed = line.Choices.SelectMany(c => c.Acts).OfType<Offered>().ToList();

@@ -1,8 +1,12 @@
 using CsCheck;
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
 
@@ -13,9 +17,9 @@ public class JournalTests
     {
         var diary = new Diary().LegSpan(60);
         var meal = diary.Add(2, new Offered("cricket", "small", 1, Preparation.Live, OfferOutcome.Eaten));
-        Assert.Single(diary.Standing().Meals);
+        Assert.Single(diary.Standing().Feeding.Meals);
         diary.Add(0, new Withdrawn(meal));
-        Assert.Empty(diary.Standing().Meals);
+        Assert.Empty(diary.Standing().Feeding.Meals);
     }
 
     [Fact]
@@ -24,9 +28,9 @@ public class JournalTests
         var diary = new Diary();
         var first = diary.Add(5, new Measured(BodyPart.LegSpan, 600));
         var second = diary.Add(5, new Measured(BodyPart.LegSpan, 60), supersedes: first);
-        Assert.Equal([60], diary.Standing().Measures.Select(m => m.LengthMm));
+        Assert.Equal([60], diary.Standing().Growth.Measures.Select(m => m.LengthMm));
         diary.Add(0, new Withdrawn(second));
-        Assert.Equal([600], diary.Standing().Measures.Select(m => m.LengthMm));
+        Assert.Equal([600], diary.Standing().Growth.Measures.Select(m => m.LengthMm));
     }
 
     [Fact]
@@ -36,7 +40,7 @@ public class JournalTests
             .With(10, new Molted())
             .With(9, new Measured(BodyPart.Carapace, 8, FromExuvia: true))
             .With(8, new Measured(BodyPart.Carapace, 10.4));
-        Assert.Equal([0, 1], diary.Standing().Measures.Select(m => m.MoltsHere));
+        Assert.Equal([0, 1], diary.Standing().Growth.Measures.Select(m => m.MoltsHere));
     }
 
     [Fact]
@@ -133,7 +137,7 @@ public class JournalTests
         Assert.Equal(5, growth.Value.Skins[0].Instar);
         Assert.Equal(10, growth.Value.Fit!.Next!.Instar - 1);
         Assert.Contains(growth.Reasons, r => r.Topic == "Missed molt?");
-        Assert.Equal(5, diary.Standing().Molts.Count);
+        Assert.Equal(5, diary.Standing().Growth.Molts.Count);
     }
 
     [Fact]

@@ -1,5 +1,9 @@
 using CsCheck;
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Records;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
@@ -86,7 +90,8 @@ public class JudgementTests
                         Assert.Equal(mark, HushMark.Against(act, standing, room, stale));
                         Assert.Equal(
                             mark is not null,
-                            HushMark.CareActOf(act) is { } care && judgement.Hush[care].Verdict == Verdict.Never
+                            EntryDefinition.Of(act).Care(act) is { } care
+                                && judgement.Hush[care].Verdict == Verdict.Never
                         );
                     }
                 },

@@ -1,6 +1,8 @@
 using CsCheck;
+using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Larder;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 

@@ -1,5 +1,6 @@
 using CsCheck;
 using Husbandry.Climate;
+using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
@@ -233,12 +234,12 @@ public class LessonTests
     {
         var diary = new Diary("coenobita-rugosus", Sex.Unknown).With(60, new Began(VigilKind.Surfacing));
         diary.Add(20, new Ended(VigilKind.Surfacing, VigilEnd.AsHoped));
-        var molt = Assert.Single(diary.Standing().Molts);
+        var molt = Assert.Single(diary.Standing().Growth.Molts);
         Assert.Equal(40, (molt.When.To - molt.When.From).TotalDays, 1e-6);
         var hidden = new Diary("coenobita-rugosus", Sex.Unknown)
             .With(60, new Began(VigilKind.Surfacing))
             .With(57, new Ended(VigilKind.Surfacing, VigilEnd.Otherwise));
-        Assert.Empty(hidden.Standing().Molts);
+        Assert.Empty(hidden.Standing().Growth.Molts);
     }
 
     [Fact]

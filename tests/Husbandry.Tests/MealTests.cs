@@ -1,10 +1,13 @@
 using CsCheck;
 using Husbandry.Climate;
 using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
 
@@ -274,9 +277,9 @@ public class MealTests
             .With(12, Fed(3, 9))
             .With(8, Fed(3))
             .With(4, Fed(3, 5));
-        Assert.Equal([(3, 3), (5, 1)], brood.Standing().Vials.Select(v => (v.Number, v.Times)));
+        Assert.Equal([(3, 3), (5, 1)], brood.Standing().Feeding.Vials.Select(v => (v.Number, v.Times)));
         var subject = Subject.Of(brood.Standing(), Diary.Room());
         Assert.Equal(19, subject.Mouths);
-        Assert.Empty(brood.With(1, Fed()).Standing().Vials);
+        Assert.Empty(brood.With(1, Fed()).Standing().Feeding.Vials);
     }
 }

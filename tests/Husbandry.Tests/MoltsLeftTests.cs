@@ -1,6 +1,5 @@
 using CsCheck;
 using Husbandry.Growth;
-using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
 

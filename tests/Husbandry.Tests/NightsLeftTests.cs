@@ -1,6 +1,5 @@
 using CsCheck;
 using Husbandry.Climate;
-using Husbandry.Journal;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;

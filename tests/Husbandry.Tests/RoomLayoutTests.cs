@@ -1,6 +1,6 @@
 using Husbandry.Climate;
 using Husbandry.Feeding;
-using Husbandry.Journal;
+using Husbandry.Housing;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Stock;

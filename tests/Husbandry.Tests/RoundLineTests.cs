@@ -1,4 +1,7 @@
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Records;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 
@@ -38,7 +41,7 @@ public class RoundLineTests
         var line = new Diary().LegSpan(60).Ate(20).With(0.9, LeftIn).Line();
         Assert.Equal(RoundAct.RemoveLeftovers, line.Act);
         Assert.Equal("Take out 1 small cricket, in for 21 h", line.Do);
-        Assert.Equal(LeftIn, line.PreyIn!.Offer);
+        Assert.Equal(LeftIn.AsOffer(), line.PreyIn!.Offer);
     }
 
     [Fact]

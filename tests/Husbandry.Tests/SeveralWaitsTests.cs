@@ -1,10 +1,12 @@
 using CsCheck;
+using Husbandry.Growth;
 using Husbandry.Hush;
-using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Records;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
 
@@ -70,10 +72,10 @@ public class SeveralWaitsTests
         Assert.Equal(["5 of 20: ", "3 of 20: "], j.Hush.Causes.Select(c => c.Why.Text[..9]));
         // The one that ends is the one that is named, whichever began first.
         var after = brood.With(1, new Ended(VigilKind.Hatching, VigilEnd.AsHoped, 3)).Standing();
-        Assert.Equal([VigilKind.Emergence], after.Waits.Select(w => w.Vigil));
-        Assert.Equal(5, after.WaitFor(VigilKind.Emergence)!.Count);
+        Assert.Equal([VigilKind.Emergence], after.Vigils.Open.Select(w => w.Vigil));
+        Assert.Equal(5, after.Vigils.OpenOf(VigilKind.Emergence)!.Count);
         var emerged = brood.With(0.5, new Ended(VigilKind.Emergence, VigilEnd.AsHoped, 5)).Standing();
-        Assert.Empty(emerged.Waits);
+        Assert.Empty(emerged.Vigils.Open);
     }
 
     [Theory]
@@ -86,9 +88,9 @@ public class SeveralWaitsTests
             .With(4, new Began(VigilKind.Hatching, 3))
             .With(1, new Ended(ends, VigilEnd.AsHoped))
             .Standing();
-        Assert.Equal([lasts], brood.Waits.Select(w => w.Vigil));
-        Assert.Equal([VigilKind.Emergence, VigilKind.Hatching], brood.Vigils.Select(v => v.Vigil));
-        Assert.NotNull(brood.Vigils.Single(v => v.Vigil == ends).Ended);
+        Assert.Equal([lasts], brood.Vigils.Open.Select(w => w.Vigil));
+        Assert.Equal([VigilKind.Emergence, VigilKind.Hatching], brood.Vigils.All.Select(v => v.Vigil));
+        Assert.NotNull(brood.Vigils.All.Single(v => v.Vigil == ends).Ended);
     }
 
     [Fact]

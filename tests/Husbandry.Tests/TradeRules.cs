@@ -1,3 +1,5 @@
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Reasons;
@@ -87,7 +89,7 @@ public class TradeRules
             .LegSpan(60)
             .Ate(20)
             .With(1, new Offered("cricket", "medium", 1, Preparation.Live, outcome));
-        Assert.Equal(refusals, diary.Standing().Untaken.Count(o => o.Offer.Outcome.IsRefusal()));
+        Assert.Equal(refusals, diary.Standing().Feeding.Untaken.Count(o => o.Offer.Outcome.IsRefusal()));
     }
 
     /// <summary>Stock: some of many escape, are lost or released; what is left and what has gone add up.</summary>
@@ -114,8 +116,8 @@ public class TradeRules
         var queen = new Diary("formica-fusca", cameNightsAgo: 60, mature: true, kind: StockKind.Colony)
             .With(4, new Offered("cut-insect", "one", 1, Preparation.Fresh, OfferOutcome.Eaten))
             .With(1, new Offered("sugar-water", "one", 1, Preparation.Fresh, OfferOutcome.Eaten));
-        Assert.Contains(queen.Standing().FoodIn, f => f.Offer.FeederId == "cut-insect");
-        Assert.Contains(queen.Standing().FoodIn, f => f.Offer.FeederId == "sugar-water");
+        Assert.Contains(queen.Standing().Feeding.FoodIn, f => f.Offer.FeederId == "cut-insect");
+        Assert.Contains(queen.Standing().Feeding.FoodIn, f => f.Offer.FeederId == "sugar-water");
     }
 
     /// <summary>Molting: adults of mantises live three to eight months, females longest.</summary>

@@ -1,10 +1,13 @@
 using CsCheck;
 using Husbandry.Almanac;
 using Husbandry.Chores;
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Labels;
 using Husbandry.Reasons;
+using Husbandry.Records;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Sitter;
@@ -248,9 +251,9 @@ public class WholeRoomTests
     {
         var line = Assert.Single(Sheet(false, new Diary().LegSpan(60).Ate(20).Watered(0)).Lines);
         var put = Assert.IsType<Offered>(Assert.Single(SitterSheet.ActsOf(line, SitterTick.Done, "")));
-        Assert.Equal((OfferOutcome.NotSeen, true), (put.Outcome, put.StaysIn()));
+        Assert.Equal((OfferOutcome.NotSeen, true), (put.Outcome, put.AsOffer().StaysIn()));
         Assert.False(
-            Assert.IsType<Offered>(Assert.Single(SitterSheet.ActsOf(line, SitterTick.NotTaken, ""))).StaysIn()
+            Assert.IsType<Offered>(Assert.Single(SitterSheet.ActsOf(line, SitterTick.NotTaken, ""))).AsOffer().StaysIn()
         );
         Assert.Equal(
             "looks wrong: limp",

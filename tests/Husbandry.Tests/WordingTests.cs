@@ -1,8 +1,13 @@
+using Husbandry.Feeding;
+using Husbandry.Growth;
+using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Records;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
 
@@ -125,5 +130,5 @@ public class WordingTests
     [Theory]
     [MemberData(nameof(Acts))]
     public void The_journal_reads_like_a_notebook(Act act, string text) =>
-        Assert.Equal(text, JournalText.Of(act, RuleSet.Shipped, Words));
+        Assert.Equal(text, EntryDefinition.Of(act).Say(act, RuleSet.Shipped, Words));
 }

@@ -1,6 +1,10 @@
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 using Microsoft.EntityFrameworkCore;
 
 namespace Ledger.Tests;

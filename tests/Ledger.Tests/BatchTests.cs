@@ -1,6 +1,9 @@
+using Husbandry.Feeding;
 using Husbandry.Journal;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 using Microsoft.EntityFrameworkCore;
 
 namespace Ledger.Tests;
@@ -47,7 +50,7 @@ public sealed class BatchTests : LedgerFolder
         Assert.All(result.Problems, p => Assert.StartsWith("entries[1].", p.Field, StringComparison.Ordinal));
         await using var db = Open();
         Assert.Equal(2, await db.Entries.CountAsync(Cancel));
-        Assert.Null((await new JournalReader(db).StandingAsync(a, Cancel))!.LastWater);
+        Assert.Null((await new JournalReader(db).StandingAsync(a, Cancel))!.Water.LastGivenAt);
     }
 
     [Fact]

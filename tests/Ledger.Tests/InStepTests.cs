@@ -1,7 +1,11 @@
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 using Microsoft.EntityFrameworkCore;
 
 namespace Ledger.Tests;
@@ -145,7 +149,7 @@ public sealed class InStepTests : LedgerFolder
         Assert.Equal(WriteOutcome.Written, await WriteAsync(cache, a, entry));
         Assert.Equal(WriteOutcome.Conflict, await WriteAsync(cache, b, entry));
         await using var db = Open();
-        Assert.Null((await new JournalReader(db).StandingAsync(b, Cancel))!.LastWater);
+        Assert.Null((await new JournalReader(db).StandingAsync(b, Cancel))!.Water.LastGivenAt);
         Assert.Equal(3, await db.Entries.CountAsync(Cancel));
     }
 

@@ -1,5 +1,9 @@
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Records;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;
@@ -111,7 +115,10 @@ public sealed class LedgerTests : LedgerFolder
         var again = Entry(1, new Measured(BodyPart.LegSpan, 56)) with { Supersedes = wrong.Id };
         Assert.Equal(WriteOutcome.Conflict, (await WriteAsync(id, again)).Outcome);
         await using var db = Open();
-        Assert.Equal([55], (await new JournalReader(db).StandingAsync(id, Cancel))!.Measures.Select(m => m.LengthMm));
+        Assert.Equal(
+            [55],
+            (await new JournalReader(db).StandingAsync(id, Cancel))!.Growth.Measures.Select(m => m.LengthMm)
+        );
     }
 
     [Fact]

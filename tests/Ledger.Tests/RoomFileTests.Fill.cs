@@ -1,10 +1,15 @@
 using System.Text.Json.Nodes;
 using Husbandry.Chores;
+using Husbandry.Feeding;
+using Husbandry.Growth;
+using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Larder;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Ledger.Tests;
 

@@ -3,6 +3,7 @@ using System.Text;
 using System.Text.Json.Serialization;
 using Husbandry.Climate;
 using Husbandry.Journal;
+using Husbandry.Records;
 using Microsoft.EntityFrameworkCore;
 
 namespace Ledger.Tests;

@@ -1,9 +1,12 @@
 using System.Text.Json.Nodes;
+using Husbandry.Growth;
 using Husbandry.Honesty;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Ledger.Tests;
 

@@ -1,6 +1,7 @@
 using CsCheck;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
 using Husbandry.Rounds;
 using Husbandry.Stock;
 

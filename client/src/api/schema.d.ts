@@ -1236,7 +1236,7 @@ export interface components {
             lan: boolean;
             address: string;
         };
-        /** @description What happened, one record per kind. The journal stores these and nothing else. */
+        /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
         Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
@@ -1296,7 +1296,7 @@ export interface components {
             kind: "detailsChanged";
             details: components["schemas"]["StockDetails"];
         };
-        /** @description Such a wait ended. */
+        /** @description A wait other than the one for a molt ended. */
         ActEnded: {
             /** @enum {string} */
             kind: "ended";
@@ -1424,7 +1424,7 @@ export interface components {
             preparation: components["schemas"]["Preparation"];
             /** @description What came of it. */
             outcome: components["schemas"]["OfferOutcome"];
-            /** @description Whether prey stayed in the enclosure; by default what OfferOutcomes says. */
+            /** @description Whether prey stayed in the enclosure; by default what bool Offer.StaysIn() says. */
             leftIn?: null | boolean;
             /** @description Of a brood in numbered vials: those that did not take it, though the others did. */
             untaken?: null | number[];
@@ -4362,39 +4362,39 @@ export interface components {
             /** @description What it is used for. */
             for: string;
         };
-        /** @description An offer on record. */
-        OfferEvent: {
-            /** Format: uuid */
-            entryId: string;
-            /** Format: date-time */
-            at: string;
-            offer: components["schemas"]["Offered"];
-        };
-        /**
-         * @description What came of an offer; more than yes or no.
-         * @enum {unknown}
-         */
-        OfferOutcome: "eaten" | "takenLater" | "fled" | "battedAway" | "killedAndLeft" | "notSeen" | "stillEating" | "seenToCatch" | "foundUneaten";
-        /** @description Food was offered. */
-        Offered: {
+        /** @description Food that was offered. */
+        Offer: {
             /** @description Feeder of the rulebook. */
             feederId: string;
             /** @description Size class of that feeder. */
             sizeClassId: string;
             /**
              * Format: int32
-             * @description Animals or pieces offered, 1–2000 (a brood's whole meal in one entry).
+             * @description Animals or pieces.
              */
             count: number;
             /** @description How it was served. */
             preparation: components["schemas"]["Preparation"];
             /** @description What came of it. */
             outcome: components["schemas"]["OfferOutcome"];
-            /** @description Whether prey stayed in the enclosure; by default what OfferOutcomes says. */
+            /** @description Whether prey stayed in the enclosure, when that was said. */
             leftIn?: null | boolean;
             /** @description Of a brood in numbered vials: those that did not take it, though the others did. */
             untaken?: null | number[];
         };
+        /** @description An offer on record. */
+        OfferEvent: {
+            /** Format: uuid */
+            entryId: string;
+            /** Format: date-time */
+            at: string;
+            offer: components["schemas"]["Offer"];
+        };
+        /**
+         * @description What came of an offer; more than yes or no.
+         * @enum {unknown}
+         */
+        OfferOutcome: "eaten" | "takenLater" | "fled" | "battedAway" | "killedAndLeft" | "notSeen" | "stillEating" | "seenToCatch" | "foundUneaten";
         /** @description A browser in which somebody is signed in. */
         OpenSession: {
             /** Format: uuid */

@@ -2,7 +2,7 @@ using App.Hosting;
 using Husbandry.Feeding;
 using Husbandry.Housing;
 using Husbandry.Reasons;
-using Husbandry.Records;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace App.Calculators;

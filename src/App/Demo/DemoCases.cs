@@ -1,6 +1,9 @@
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 
 namespace App.Demo;
 

@@ -1,4 +1,6 @@
+using Husbandry.Feeding;
 using Husbandry.Journal;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Ledger;

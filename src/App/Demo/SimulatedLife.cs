@@ -1,5 +1,9 @@
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Records;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 
 namespace App.Demo;
 

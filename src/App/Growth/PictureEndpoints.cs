@@ -1,6 +1,6 @@
 using App.Hosting;
 using App.Stock;
-using Husbandry.Journal;
+using Husbandry.Growth;
 using Husbandry.Reasons;
 using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;

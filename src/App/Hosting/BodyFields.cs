@@ -1,6 +1,8 @@
 using System.Collections;
 using System.Reflection;
 using System.Text.Json.Serialization;
+using Husbandry.Journal;
+using Husbandry.Records;
 
 namespace App.Hosting;
 
@@ -25,9 +27,7 @@ internal static class BodyFields
     }
 
     private static Type? FieldType(Type owner, string name) =>
-        owner
-            .GetCustomAttributes<JsonDerivedTypeAttribute>()
-            .Select(derived => derived.DerivedType)
+        Forms(owner)
             .Prepend(owner)
             .Select(type =>
                 type.GetProperty(
@@ -36,6 +36,12 @@ internal static class BodyFields
                 )?.PropertyType
             )
             .FirstOrDefault(type => type is not null);
+
+    /// <summary>The records that a body of this type can be.</summary>
+    private static IEnumerable<Type> Forms(Type owner) =>
+        owner == typeof(Act)
+            ? EntryKinds.All.Select(kind => kind.ActType)
+            : owner.GetCustomAttributes<JsonDerivedTypeAttribute>().Select(derived => derived.DerivedType);
 
     private static Type? ItemType(Type list) =>
         typeof(IEnumerable).IsAssignableFrom(list) && list.IsGenericType ? list.GetGenericArguments()[0] : null;

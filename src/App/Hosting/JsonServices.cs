@@ -1,5 +1,7 @@
 using System.Text.Json;
 using System.Text.Json.Serialization;
+using System.Text.Json.Serialization.Metadata;
+using Husbandry.Records;
 
 namespace App.Hosting;
 
@@ -14,6 +16,9 @@ public static class JsonServices
             options.AllowOutOfOrderMetadataProperties = true;
             options.RespectNullableAnnotations = true;
             options.RespectRequiredConstructorParameters = true;
+            options.TypeInfoResolver = (
+                options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()
+            ).WithAddedModifier(EntryKinds.Describe);
             options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
         });
 }

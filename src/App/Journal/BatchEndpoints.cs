@@ -2,6 +2,7 @@ using App.Hosting;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Records;
+using Husbandry.Rooms;
 using Ledger;
 
 namespace App.Journal;
@@ -101,7 +102,7 @@ public static class BatchEndpoints
                 new BatchWritten(
                     body.Entries.Count,
                     body.Entries.Count <= MostTold
-                        ? [.. body.Entries.Select(e => JournalText.Of(e.Act, room.Rules, room.Wording))]
+                        ? [.. body.Entries.Select(e => EntryDefinition.Of(e.Act).Say(e.Act, room.Rules, room.Wording))]
                         : []
                 )
             );

@@ -1,5 +1,6 @@
 using App.Hosting;
 using App.Stock;
+using Husbandry.Feeding;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Records;

@@ -1,7 +1,6 @@
 using App.Hosting;
 using Husbandry.Almanac;
 using Husbandry.Journal;
-using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Stock;
@@ -178,14 +177,17 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
     /// <summary>Enclosures at which something of the round was done.</summary>
     private static IEnumerable<DoneLine> Done(IReadOnlyList<JournalEntry> night, StockIndex index, Room room) =>
         night
-            .Where(e => IsRoundAct(e.Act))
+            .Where(e => Part(e) != RoundPart.None)
             .GroupBy(e => e.StockId)
             .Select(g => (Entries: g.ToList(), Glance: index.Find(g.Key)))
             .Where(x => x.Glance is not null)
             .Select(x =>
             {
                 var last = x.Entries[^1];
-                var text = string.Join(", ", x.Entries.Select(e => JournalText.Of(e.Act, room.Rules, room.Wording)));
+                var text = string.Join(
+                    ", ",
+                    x.Entries.Select(e => EntryDefinition.Of(e.Act).Say(e.Act, room.Rules, room.Wording))
+                );
                 return new DoneLine(
                     last.StockId,
                     x.Glance!.Place,
@@ -198,25 +200,15 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
             })
             .OrderBy(d => d.Place, room.Layout.WalkingOrder());
 
-    private static bool IsRoundAct(Act act) =>
-        act
-            is Offered
-                or LeftoversRemoved
-                or Watered
-                or TubeSeen
-                or FangsChecked
-                or Molted
-                or PutOff
-                or Looked
-                or SignSeen;
+    private static RoundPart Part(JournalEntry entry) => EntryDefinition.Of(entry.Act).Round(entry.Act);
 
     /// <summary>A sign seen or a look at a hushed animal is no work done: it stays one to pass by.</summary>
     private static bool IsWork(IReadOnlyList<JournalEntry> night, Guid stockId) =>
-        night.Any(e => e.StockId == stockId && IsRoundAct(e.Act) && e.Act is not (Looked or SignSeen));
+        night.Any(e => e.StockId == stockId && Part(e) == RoundPart.Work);
 
     private static RoundBreak? LeftAt(IReadOnlyList<JournalEntry> tonight, StockIndex index, int open, Room room)
     {
-        var last = tonight.Where(e => IsRoundAct(e.Act)).MaxBy(e => e.WrittenAt);
+        var last = tonight.Where(e => Part(e) != RoundPart.None).MaxBy(e => e.WrittenAt);
         return
             open > 0 && last is not null && room.Now - last.WrittenAt > Break && index.Find(last.StockId) is { } glance
             ? new RoundBreak(glance.Place, glance.Name, last.WrittenAt)

@@ -220,7 +220,7 @@ public sealed class SitterReader(LanternDb db, JournalReader journal, RoomNow no
                     x.Entry.StockId,
                     x.Glance!.Place.Code,
                     x.Glance.Name,
-                    JournalText.Of(x.Entry.Act, room.Rules, room.Wording),
+                    EntryDefinition.Of(x.Entry.Act).Say(x.Entry.Act, room.Rules, room.Wording),
                     x.Entry.WrittenAt
                 )),
         ];

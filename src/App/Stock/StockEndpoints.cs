@@ -1,7 +1,7 @@
 using App.Hosting;
 using App.Journal;
 using Husbandry.Feeding;
-using Husbandry.Journal;
+using Husbandry.Growth;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;

@@ -64,7 +64,7 @@ internal static class AntMeals
         var (sugars, proteins) = Menu(subject, stage);
         var came = subject.Standing.Details.AcquiredOn;
         DateOnly After(Func<string, bool> which, double days) =>
-            subject.Standing.Meals.LastOrDefault(m => which(m.Offer.FeederId)) is { } last
+            subject.Standing.Feeding.Meals.LastOrDefault(m => which(m.Offer.FeederId)) is { } last
                 ? subject.Night(last.At).AddDays((int)Math.Round(days, MidpointRounding.AwayFromZero))
                 : came;
         var sugar = After(sugars.Contains, SugarRule(subject).Rule.Value);
@@ -92,7 +92,7 @@ internal static class AntMeals
     /// <summary>Kinds in turn: the one not given for longest, the menu's order first.</summary>
     private static string InTurn(Subject subject, IReadOnlyList<string> kinds)
     {
-        var last = subject.Standing.Meals.LastOrDefault(m => kinds.Contains(m.Offer.FeederId))?.Offer.FeederId;
+        var last = subject.Standing.Feeding.Meals.LastOrDefault(m => kinds.Contains(m.Offer.FeederId))?.Offer.FeederId;
         return subject.IsQueenAlone ? kinds.FirstOrDefault(k => k != last) ?? kinds[0] : kinds[0];
     }
 }

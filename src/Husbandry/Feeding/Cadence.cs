@@ -84,7 +84,8 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
     public static int? AdultNights(Subject subject)
     {
         var standing = subject.Standing;
-        return standing.Molts.LastOrDefault(m => m.Ultimate) is { } ultimate ? subject.NightsSince(ultimate.When.Middle)
+        return standing.Growth.Molts.LastOrDefault(m => m.Ultimate) is { } ultimate
+                ? subject.NightsSince(ultimate.When.Middle)
             : standing.Details.MatureAtArrival ? subject.Room.Tonight.DayNumber - standing.Details.AcquiredOn.DayNumber
             : null;
     }

@@ -8,7 +8,7 @@ namespace Husbandry.Feeding;
 public static class FoodWords
 {
     /// <summary>The food of an offer, such as "2 pieces of cut medium mealworm".</summary>
-    public static string Of(Offered offer, RuleSet rules)
+    public static string Of(Offer offer, RuleSet rules)
     {
         var feeder = rules.Feeder(offer.FeederId);
         var size = feeder?.Classes.FirstOrDefault(c => c.Id == offer.SizeClassId);

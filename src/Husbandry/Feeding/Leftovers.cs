@@ -37,7 +37,7 @@ public sealed record Leftover(
         var rules = subject.Room.Rules;
         var renewed = meal is { Due: { } due } && due <= subject.Room.Tonight ? Fresh(meal.Offer).ToList() : [];
         var all = subject
-            .Standing.FoodIn.Where(f => rules.Feeder(f.Offer.FeederId)?.AlwaysThere != true)
+            .Standing.Feeding.FoodIn.Where(f => rules.Feeder(f.Offer.FeederId)?.AlwaysThere != true)
             .Where(f => f.Offer.Preparation != Preparation.Fresh || !renewed.Contains(f.Offer.FeederId))
             .Select(f => One(subject, stage, phase, f))
             .OrderBy(l => l.Value!.OutBy)
@@ -127,9 +127,9 @@ public sealed record Leftover(
         var rule = subject.Group.MessyEater;
         if (
             !rule.Value
-            || subject.Standing.Meals.Count == 0
-            || subject.Standing.Meals[^1] is not { Offer.Preparation: not Preparation.Fresh } meal
-            || subject.Standing.ClearedAt > meal.At
+            || subject.Standing.Feeding.Meals.Count == 0
+            || subject.Standing.Feeding.Meals[^1] is not { Offer.Preparation: not Preparation.Fresh } meal
+            || subject.Standing.Feeding.ClearedAt > meal.At
             || subject.NightsSince(meal.At) > subject.Room.Rules.Room.BitsNights.Value
         )
         {
@@ -151,7 +151,7 @@ public sealed record Leftover(
     }
 
     /// <summary>The food's own limit where it has one; else live prey by stage, dead prey by warmth. Insects given to ants go by the ants' own.</summary>
-    private static (Rule<double> Rule, string Name) RuleFor(Subject subject, Stage stage, Offered offer, bool live)
+    private static (Rule<double> Rule, string Name) RuleFor(Subject subject, Stage stage, Offer offer, bool live)
     {
         var cool = subject.Pace.IsKnown && subject.Pace.CelsiusNow < subject.Room.Rules.Room.CoolBelowC.Value;
         return subject.Room.Rules.Feeder(offer.FeederId)?.StayHours is { } own

@@ -41,7 +41,9 @@ internal static class MealChoice
         var liveOnly = subject.Group.Prey!.LiveOnly.Value;
         return
             (liveOnly && mustBeDead)
-            || subject.Standing.Taken.Where(t => subject.Room.Rules.Feeder(t.FeederId) is not null).MaxBy(t => t.Times)
+            || subject
+                .Standing.Feeding.Taken.Where(t => subject.Room.Rules.Feeder(t.FeederId) is not null)
+                .MaxBy(t => t.Times)
                 is not { } food
             ? null
             : Offer(
@@ -146,7 +148,7 @@ internal static class MealChoice
         int animals
     )
     {
-        var offer = new Offered(feeder, size, count, preparation, OfferOutcome.NotSeen);
+        var offer = new Offer(feeder, size, count, preparation, OfferOutcome.NotSeen);
         return new MealOffer(
             feeder,
             size,

@@ -64,7 +64,9 @@ public sealed record MealPlan(
         var cadence = Cadence.Of(subject, stage.Value, condition);
         var every = cadence.Days;
         var lastMeal =
-            subject.Standing.Meals.Count == 0 ? (DateOnly?)null : subject.Night(subject.Standing.Meals[^1].At);
+            subject.Standing.Feeding.Meals.Count == 0
+                ? (DateOnly?)null
+                : subject.Night(subject.Standing.Feeding.Meals[^1].At);
         var words = subject.Room.Wording;
         var reasons = new List<Reason>();
         var onlyLive = subject.Group.Prey?.LiveOnly.Value == true;
@@ -93,7 +95,7 @@ public sealed record MealPlan(
             lastMeal is { } meal
                 ? Reason.FromRecord(
                     "Last meal",
-                    $"{FoodWords.Of(subject.Standing.Meals[^1].Offer, subject.Room.Rules)}, {words.Day(meal)}, {words.Ago(meal)}.",
+                    $"{FoodWords.Of(subject.Standing.Feeding.Meals[^1].Offer, subject.Room.Rules)}, {words.Day(meal)}, {words.Ago(meal)}.",
                     "record.offered"
                 )
                 : Reason.FromRecord("Last meal", "None on record.", "record.offered")
@@ -157,9 +159,9 @@ public sealed record MealPlan(
             due = first.Night;
         }
 
-        if (subject.Standing.Untaken.Count > 0)
+        if (subject.Standing.Feeding.Untaken.Count > 0)
         {
-            var offered = subject.Night(subject.Standing.Untaken[^1].At);
+            var offered = subject.Night(subject.Standing.Feeding.Untaken[^1].At);
             var retry = subject.Group.Retry[stage];
             var again = offered.AddDays((int)retry.Value);
             if (again > due)

@@ -25,7 +25,7 @@ public sealed record NotEating(int Nights, bool IsNormal)
     {
         var since = meal.LastMeal ?? subject.Standing.Details.AcquiredOn;
         var nights = subject.Room.Tonight.DayNumber - since.DayNumber;
-        var refused = subject.Standing.Untaken.Count(o => Journal.OfferOutcomes.IsRefusal(o.Offer.Outcome));
+        var refused = subject.Standing.Feeding.Untaken.Count(o => Journal.OfferOutcomes.IsRefusal(o.Offer.Outcome));
         if (
             meal.EatsNothing
             || nights <= meal.EveryDays * subject.Room.Rules.Room.NotEatingAfter.Value

@@ -36,9 +36,9 @@ public sealed record Variety(
     public static Variety Of(Subject subject)
     {
         var (standing, rules) = (subject.Standing, subject.Room.Rules);
-        var meals = standing.Meals.GroupBy(m => m.Offer.FeederId).ToDictionary(g => g.Key, g => g.Count());
+        var meals = standing.Feeding.Meals.GroupBy(m => m.Offer.FeederId).ToDictionary(g => g.Key, g => g.Count());
         var offers = standing
-            .Appetite.Where(a => a.FeederId is not null)
+            .Vigils.Appetite.Where(a => a.FeederId is not null)
             .GroupBy(a => a.FeederId!)
             .ToDictionary(g => g.Key, g => (All: g.Count(), Taken: g.Count(a => a.Taken)));
         var feeders = meals
@@ -51,8 +51,8 @@ public sealed record Variety(
             .OrderByDescending(f => f.Meals)
             .ThenByDescending(f => f.Offered)
             .ToList();
-        var count = standing.Meals.Count;
-        var fatty = standing.Meals.Count(m => rules.Feeder(m.Offer.FeederId)?.Fatty == true);
+        var count = standing.Feeding.Meals.Count;
+        var fatty = standing.Feeding.Meals.Count(m => rules.Feeder(m.Offer.FeederId)?.Fatty == true);
         var limit = rules.Room.VarietyShareLimit;
         var tired =
             count >= rules.Room.MealsRemembered.Value && feeders[0].Meals > count * limit.Value ? feeders[0] : null;
@@ -81,7 +81,7 @@ public sealed record Variety(
             why
         )
         {
-            Last = [.. standing.Meals.Select(m => m.Offer.FeederId)],
+            Last = [.. standing.Feeding.Meals.Select(m => m.Offer.FeederId)],
         };
     }
 

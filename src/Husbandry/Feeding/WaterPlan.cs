@@ -125,7 +125,7 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
         }
 
         var rule = subject.Room.Rules.Room.ColdMistDays;
-        var since = subject.Night(subject.Standing.Chill!.From);
+        var since = subject.Night(subject.Standing.Vigils.Chill!.From);
         var last = LastNight(subject, WaterKind.Mist, orAny: false) is { } night && night > since ? night : since;
         return (
             new WaterClock(WaterWay.ColdMist, WaterKind.Mist, After(subject, last, rule.Value), last, rule.Value),
@@ -147,9 +147,9 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
                 ? (subject.Group.WaterEveryDays[subject.Profile.Moisture.Value], "group.waterEveryDays.damp")
             : subject.Profile.Founding?.Value == Founding.Claustral ? (room.ClaustralLookDays, "room.claustralLookDays")
             : (room.SemiClaustralVisitDays, "room.semiClaustralVisitDays");
-        var seen = subject.Standing.Tube;
+        var seen = subject.Standing.Water.Tube;
         var last =
-            seen is { } tube && !(subject.Standing.LastWater > tube.At)
+            seen is { } tube && !(subject.Standing.Water.LastGivenAt > tube.At)
                 ? subject.Night(tube.At)
                 : LastNight(subject, WaterKind.Dish, orAny: true);
         var days = seen?.Water == TubeWater.Low ? Math.Min(rule.Value, room.LowTubeDays.Value) : rule.Value;
@@ -205,8 +205,8 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
     /// <summary>Night on which water was last given in a way; where that way is not on record yet, in any.</summary>
     private static DateOnly? LastNight(Subject subject, WaterKind kind, bool orAny)
     {
-        var waters = subject.Standing.Waters;
-        var at = waters.FirstOrDefault(w => w.Kind == kind)?.At ?? (orAny ? subject.Standing.LastWater : null);
+        var waters = subject.Standing.Water.Given;
+        var at = waters.FirstOrDefault(w => w.Kind == kind)?.At ?? (orAny ? subject.Standing.Water.LastGivenAt : null);
         return at is { } instant ? subject.Night(instant) : null;
     }
 

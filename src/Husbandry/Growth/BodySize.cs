@@ -19,7 +19,7 @@ public sealed record BodySize(double SizeMm, double BodyMm, double HardPartMm, b
     public static Answer<BodySize?> Of(Subject subject)
     {
         var parts = PartsOf(subject.Group);
-        var measures = subject.Standing.Measures.Where(m => parts.Contains(m.Part)).ToList();
+        var measures = subject.Standing.Growth.Measures.Where(m => parts.Contains(m.Part)).ToList();
         if (measures.Count == 0)
         {
             var text =
@@ -34,7 +34,7 @@ public sealed record BodySize(double SizeMm, double BodyMm, double HardPartMm, b
             .Where(m => m.MoltsHere == newest)
             .GroupBy(m => m.Part)
             .ToDictionary(g => g.Key, g => g.Last());
-        var carried = subject.Standing.Molts.Count - newest;
+        var carried = subject.Standing.Growth.Molts.Count - newest;
         var factor = Math.Pow(subject.Profile.GrowthRatio.Value, carried);
         foreach (var measure in known.Values)
         {
@@ -95,7 +95,7 @@ public sealed record BodySize(double SizeMm, double BodyMm, double HardPartMm, b
     public static double? SizeAt(Subject subject, int moltsHere)
     {
         MeasureEvent? nearest = null;
-        foreach (var m in subject.Standing.Measures)
+        foreach (var m in subject.Standing.Growth.Measures)
         {
             if (
                 (m.Part == BodyPart.Body || m.Part == subject.Group.SizePart || m.Part == subject.Group.HardPart)
@@ -147,7 +147,7 @@ public sealed record BodySize(double SizeMm, double BodyMm, double HardPartMm, b
     private static (double Share, bool Own) Proportion(BodyPart to, BodyPart from, Subject subject)
     {
         var pairs = subject
-            .Standing.Measures.GroupBy(m => m.MoltsHere)
+            .Standing.Growth.Measures.GroupBy(m => m.MoltsHere)
             .Select(g => (To: g.LastOrDefault(m => m.Part == to), From: g.LastOrDefault(m => m.Part == from)))
             .Where(p => p.To is not null && p.From is not null)
             .Select(p => p.To!.LengthMm / p.From!.LengthMm)

@@ -49,7 +49,9 @@ public sealed record Condition(ConditionWord Word, double? Score)
             return Unknown("A mature male is naturally thin: no score is read.");
         }
 
-        var here = subject.Standing.Measures.Where(m => m.MoltsHere == subject.Standing.Molts.Count).ToList();
+        var here = subject
+            .Standing.Growth.Measures.Where(m => m.MoltsHere == subject.Standing.Growth.Molts.Count)
+            .ToList();
         var abdomen = here.LastOrDefault(m => m.Part == BodyPart.AbdomenWidth);
         var carapace = here.LastOrDefault(m => m.Part == BodyPart.CarapaceWidth);
         if (abdomen is null || carapace is null || subject.NightsSince(abdomen.At) > lasts.Value)
@@ -75,15 +77,15 @@ public sealed record Condition(ConditionWord Word, double? Score)
     }
 
     private static MeasureEvent? Measured(Subject subject) =>
-        subject.Standing.Measures.LastOrDefault(m =>
-            m.Part == BodyPart.AbdomenWidth && m.MoltsHere == subject.Standing.Molts.Count
+        subject.Standing.Growth.Measures.LastOrDefault(m =>
+            m.Part == BodyPart.AbdomenWidth && m.MoltsHere == subject.Standing.Growth.Molts.Count
         );
 
     private static (DateTimeOffset At, ConditionWord Word)? ByEye(Subject subject)
     {
         var standing = subject.Standing;
         var judged =
-            standing.ConditionByEye is { } eye && eye.MoltsHere == standing.Molts.Count
+            standing.Growth.ConditionByEye is { } eye && eye.MoltsHere == standing.Growth.Molts.Count
                 ? (eye.At, Word: WordOf(eye.Condition))
                 : ((DateTimeOffset At, ConditionWord Word)?)null;
         var plump = standing.SignsNow.LastOrDefault(s => s.SignId == PlumpSign && s.Count is null);

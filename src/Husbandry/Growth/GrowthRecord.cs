@@ -36,7 +36,7 @@ public sealed record GrowthRecord(
     /// <summary>Reads the growth of an animal from its measures.</summary>
     public static Answer<GrowthRecord?> Of(Subject subject)
     {
-        var measures = subject.Standing.Measures;
+        var measures = subject.Standing.Growth.Measures;
         // The hard part first, then the size, then the body: where there are as many measures of each.
         BodyPart[] preferred = [subject.Group.HardPart, subject.Group.SizePart, BodyPart.Body];
         var part = preferred.MaxBy(p => measures.Where(m => m.Part == p).Select(m => m.MoltsHere).Distinct().Count());
@@ -68,7 +68,7 @@ public sealed record GrowthRecord(
         var points = latest.Select(m => new GrowthPoint(first + m.MoltsHere, m.LengthMm)).ToList();
         var room = subject.Room.Rules.Room;
         double? shrinkTo = points.Count < EnoughPoints ? prior.Value : null;
-        var fit = GrowthFit.Of(points, shrinkTo, room, first + subject.Standing.Molts.Count + 1);
+        var fit = GrowthFit.Of(points, shrinkTo, room, first + subject.Standing.Growth.Molts.Count + 1);
         var steps = fit is null
             ? new Dictionary<int, GrowthStep>()
             : MissedMolts.Steps(points, prior.Value, room).ToDictionary(s => s.FromInstar);
@@ -151,9 +151,9 @@ public sealed record LimbRecord(string Limb, LimbState State, DateOnly SeenOn, i
     /// <remarks>Lost limbs regrow over one to three molts, smaller at first. Source: common practice, no published source.</remarks>
     public static IReadOnlyList<LimbRecord> Of(Subject subject) =>
         [
-            .. subject.Standing.Limbs.Select(l =>
+            .. subject.Standing.Growth.Limbs.Select(l =>
             {
-                var since = subject.Standing.Molts.Count - l.LostAtMolts;
+                var since = subject.Standing.Growth.Molts.Count - l.LostAtMolts;
                 var outlook =
                     l.State == LimbState.Full ? "Full size again."
                     : Molting.WillNotMoltAgain(subject) is not null ? "It will not grow again: no molt is to come."

@@ -57,6 +57,15 @@ public static class StageReading
         return subject.Group.StageWords.ContainsKey(stage) ? stage : Stage.Adult;
     }
 
+    /// <summary>The stage with <paramref name="molts"/> molts behind it here.</summary>
+    public static Stage Then(Subject subject, int molts)
+    {
+        var standing = subject.Standing;
+        return standing.Details.MatureAtArrival || standing.Growth.Molts.Take(molts).Any(m => m.Ultimate)
+            ? Stage.Adult
+            : Decide(subject, BodySize.SizeAt(subject, molts), standing.MoltsBeforeRecord + molts);
+    }
+
     /// <summary>The stage from size alone, for a group without a species.</summary>
     public static Stage ForGroup(GroupRules group, double sizeMm) =>
         sizeMm < group.SlingUntilMm.Value ? Stage.Sling : Stage.Juvenile;

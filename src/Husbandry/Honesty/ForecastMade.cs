@@ -42,7 +42,7 @@ internal sealed record ForecastMade(
         var tonight = subject.Room.Tonight.DayNumber;
         var vigil = wait.Began.Vigil;
         var elapsed = Math.Max(0, subject.Pace.Between(wait.Began.Began.Middle, subject.Room.Now));
-        var former = subject.Standing.Vigils.LastOrDefault(v =>
+        var former = subject.Standing.Vigils.All.LastOrDefault(v =>
             v.Vigil == vigil && v is { Ended: not null, AsHoped: true }
         );
         var alone = new RemainingWait(wait.Prior.Alone, elapsed);
@@ -67,7 +67,7 @@ internal sealed record ForecastMade(
 
     private static double? SameAsLastMolt(Subject subject)
     {
-        var molts = subject.Standing.Molts;
+        var molts = subject.Standing.Growth.Molts;
         if (molts.Count == 0 || PastWaits.Start(subject.Standing, molts.Count - 1, subject) is not { } before)
         {
             return null;

@@ -83,7 +83,7 @@ public sealed class Replay
     {
         var subject = Subject.Of(life.Standing!, then);
         // Molts are scored where nothing else is awaited beside them.
-        var waits = subject.Standing.Waits.ToList();
+        var waits = subject.Standing.Vigils.Open.ToList();
         foreach (var waiting in waits)
         {
             var prior = WaitPriors.Of(subject, waiting.Vigil, VigilEnd.AsHoped, waiting.Began.Middle);
@@ -104,10 +104,10 @@ public sealed class Replay
     {
         var (standing, now) = (subject.Standing, subject.Room.Now);
         var readingDue = (subject.Room.Tonight.DayNumber + life.Offset) % ReplayedLife.ReadingEveryNights == 0;
-        var start = PastWaits.Start(standing, standing.Molts.Count, subject);
+        var start = PastWaits.Start(standing, standing.Growth.Molts.Count, subject);
         var age = start is null
             ? null
-            : life.AgeDue(start, AgeShare(subject, start, PastWaits.PriorOf(subject, standing.Molts.Count)));
+            : life.AgeDue(start, AgeShare(subject, start, PastWaits.PriorOf(subject, standing.Growth.Molts.Count)));
         if (age is null && !readingDue)
         {
             return;

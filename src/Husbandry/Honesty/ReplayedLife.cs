@@ -95,13 +95,13 @@ internal sealed class ReplayedLife
     {
         if (vigil == VigilKind.Molt)
         {
-            var since = Standing?.LastMolt?.When.To ?? DateTimeOffset.MinValue;
-            var molt = final.Molts.FirstOrDefault(m => writtenAt[m.EntryId] > now && m.When.To > since);
+            var since = Standing?.Growth.LastMolt?.When.To ?? DateTimeOffset.MinValue;
+            var molt = final.Growth.Molts.FirstOrDefault(m => writtenAt[m.EntryId] > now && m.When.To > since);
             return new Outcome(molt?.When, null, final.Departure?.At);
         }
 
-        var began = Standing!.WaitFor(vigil)!.Began;
-        var wait = final.Vigils.FirstOrDefault(v => v.Vigil == vigil && v.Began == began);
+        var began = Standing!.Vigils.OpenOf(vigil)!.Began;
+        var wait = final.Vigils.All.FirstOrDefault(v => v.Vigil == vigil && v.Began == began);
         return wait is { AsHoped: true }
             ? new Outcome(wait.Ended, null, null)
             : new Outcome(null, wait?.Ended, final.Departure?.At);

@@ -62,7 +62,7 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
             );
         var hardened = firstMeal is null ? null : new HushEnd(firstMeal.Night, firstMeal.Night, Later(firstMeal));
         var since = reading.Evidence.Where(e => e.LikelihoodRatio > 1).Select(e => (DateOnly?)e.Night).Min();
-        var molted = subject.Standing.LastMolt is { } m ? subject.Night(m.When.To) : (DateOnly?)null;
+        var molted = subject.Standing.Growth.LastMolt is { } m ? subject.Night(m.When.To) : (DateOnly?)null;
         var causes = new List<(HushCause Cause, DateOnly? Since, HushEnd? Until, string EndsEarlyBy)>();
         // While it hardens what its skin showed before counts no more; in every other phase it does.
         var signsCount = !phases.Contains(Phase.Hardening) && !phases.Contains(Phase.FangsUnchecked);
@@ -118,12 +118,19 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
 
         if (phases.Contains(Phase.Wintering))
         {
-            causes.Add((HushCause.Wintering, subject.Night(subject.Standing.Chill!.From), null, "being warmed up"));
+            causes.Add(
+                (HushCause.Wintering, subject.Night(subject.Standing.Vigils.Chill!.From), null, "being warmed up")
+            );
         }
         else if (subject.IsChilled && !(WinterWeeks.Of(subject)?.IsDone ?? false))
         {
             causes.Add(
-                (HushCause.Chilled, subject.Night(subject.Standing.Chill!.From), null, "the weeks of cold being over")
+                (
+                    HushCause.Chilled,
+                    subject.Night(subject.Standing.Vigils.Chill!.From),
+                    null,
+                    "the weeks of cold being over"
+                )
             );
         }
 
@@ -176,7 +183,7 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
     /// <summary>Night on which a crab came up after a molt, while it is still to be left in peace.</summary>
     internal static DateOnly? Surfaced(Subject subject)
     {
-        var last = subject.Standing.Vigils.LastOrDefault(v =>
+        var last = subject.Standing.Vigils.All.LastOrDefault(v =>
             v is { Vigil: VigilKind.Surfacing, AsHoped: true, Ended: not null }
         );
         return last is not null && subject.NightsSince(last.Ended!.To) < subject.Room.Rules.Room.SurfacedNights.Value

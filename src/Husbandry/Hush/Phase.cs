@@ -88,7 +88,7 @@ public static class Phases
         var all = new List<Answer<Phase>>();
         if (subject.IsChilled && subject.Group.Diet == Diet.SugarAndProtein)
         {
-            var since = subject.Room.Wording.Date(subject.Night(subject.Standing.Chill!.From));
+            var since = subject.Room.Wording.Date(subject.Night(subject.Standing.Vigils.Chill!.From));
             all.Add(
                 new Answer<Phase>(
                     Phase.Wintering,
@@ -212,11 +212,12 @@ public static class Phases
     private static (Phase Phase, string Word, int Shutters) MarkOf(Phase phase) => Marks.First(m => m.Phase == phase);
 
     private static bool AteSinceMolt(Subject subject) =>
-        subject.Standing.Meals.Count > 0 && subject.Standing.Meals[^1].At > subject.Standing.LastMolt!.When.To;
+        subject.Standing.Feeding.Meals.Count > 0
+        && subject.Standing.Feeding.Meals[^1].At > subject.Standing.Growth.LastMolt!.When.To;
 
     private static bool Lapsed(Subject subject, FirstMeal first)
     {
-        var molted = subject.Night(subject.Standing.LastMolt!.When.To).DayNumber;
+        var molted = subject.Night(subject.Standing.Growth.LastMolt!.When.To).DayNumber;
         return subject.Room.Tonight.DayNumber - molted
             > (first.To.DayNumber - molted) * subject.Group.FangCheckLapses.Value;
     }

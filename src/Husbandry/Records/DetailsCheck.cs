@@ -15,6 +15,23 @@ public static class DetailsCheck
     /// <summary>Longest tag, characters.</summary>
     public const int LongestTag = 30;
 
+    /// <summary>Details of an animal as it may come.</summary>
+    internal static StockDetails Example { get; } =
+        new(
+            StockKind.Specimen,
+            "tarantula",
+            "brachypelma-hamorii",
+            OtherSpecies: null,
+            "Example",
+            Sex.Unknown,
+            new DateOnly(2025, 1, 10),
+            AcquiredFrom: null,
+            MoltsAtArrival: null,
+            MatureAtArrival: false,
+            HatchedOn: null,
+            Count: 1
+        );
+
     /// <summary>Problems of the details of an animal or brood.</summary>
     public static IEnumerable<Problem> Check(StockDetails d, Room room)
     {
@@ -117,12 +134,12 @@ public static class DetailsCheck
     /// <summary>Problems of dates against the molts on record.</summary>
     public static IEnumerable<Problem> AgainstMolts(StockDetails d, Standing? standing, Room room)
     {
-        if (standing is null || standing.Molts.Count == 0)
+        if (standing is null || standing.Growth.Molts.Count == 0)
         {
             yield break;
         }
 
-        var first = room.Clock.NightOf(standing.Molts[0].When.To);
+        var first = room.Clock.NightOf(standing.Growth.Molts[0].When.To);
 
         if (d.HatchedOn > first)
         {

@@ -30,7 +30,7 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
     {
         get
         {
-            List<VigilEvent> open = [.. Standing.Waits];
+            List<VigilEvent> open = [.. Standing.Vigils.Open];
             if (open.Count == 0 && IsQueenAlone)
             {
                 var came = Occurrence.At(Standing.ArrivedAt);
@@ -51,10 +51,10 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
     public bool IsQueenAlone =>
         Group.Diet == Diet.SugarAndProtein
         && Standing.Details is { Count: 1, Sex: not Sex.Male }
-        && Standing.Vigils.All(v => v is not { Vigil: VigilKind.FirstWorkers, Ended: not null });
+        && Standing.Vigils.All.All(v => v is not { Vigil: VigilKind.FirstWorkers, Ended: not null });
 
     /// <summary>Whether it is in the cold now.</summary>
-    public bool IsChilled => Standing.Chill is { To: null };
+    public bool IsChilled => Standing.Vigils.Chill is { To: null };
 
     /// <summary>Days an adult of its species and sex lives.</summary>
     public Rule<Rulebook.Range> AdultLife => (Profile.AdultLifeDays ?? Group.AdultLifeDays).Of(Standing.Details.Sex);
@@ -71,7 +71,7 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
 
     /// <summary>Vials of a brood that left so many meals in a row that they are left in peace for now.</summary>
     public IReadOnlyList<VialEvent> RestingVials =>
-        [.. Standing.Vials.Where(v => v.Times >= Room.Rules.Room.VialRestsAfter.Value)];
+        [.. Standing.Feeding.Vials.Where(v => v.Times >= Room.Rules.Room.VialRestsAfter.Value)];
 
     /// <summary>Whether it is spoken of as many: a brood or a colony.</summary>
     public bool IsMany => Standing.Details.Kind != StockKind.Specimen;

@@ -138,9 +138,10 @@ public sealed record Glance(
             j.Hush.Never,
             details.AcquiredOn,
             j.Meal.Value.LastMeal,
-            standing.LastMolt is { } molt ? s.Night(molt.When.Middle) : null,
-            standing.Molts.Count,
-            standing.LastMolt is { } skin && standing.Meals.FirstOrDefault(m => m.At > skin.When.To) is { } meal
+            standing.Growth.LastMolt is { } molt ? s.Night(molt.When.Middle) : null,
+            standing.Growth.Molts.Count,
+            standing.Growth.LastMolt is { } skin
+            && standing.Feeding.Meals.FirstOrDefault(m => m.At > skin.When.To) is { } meal
                 ? s.Night(meal.At)
                 : null,
             [.. standing.Paired.Select(s.Night).Distinct()],
@@ -150,7 +151,7 @@ public sealed record Glance(
             j.Meal.Value.EveryDays,
             j.Water.Value.Due,
             j.Water.Value.EveryDays,
-            standing.LastWater is not null || standing.Tube is not null || j.Water.Value.Due is null,
+            standing.Water.LastGivenAt is not null || standing.Water.Tube is not null || j.Water.Value.Due is null,
             s.Profile.Hazard?.Value,
             standing.House?.Enclosure,
             fit.Value is null ? FitWord.Unknown
@@ -204,7 +205,7 @@ public sealed record GlanceBand(
                 first.From,
                 first.Night,
                 first.To,
-                standing.Molts.Count
+                standing.Growth.Molts.Count
             );
         }
 
@@ -218,7 +219,7 @@ public sealed record GlanceBand(
                 wait.P10,
                 wait.P50,
                 wait.P90,
-                standing.Vigils.Count(v => v.Vigil == wait.Vigil)
+                standing.Vigils.All.Count(v => v.Vigil == wait.Vigil)
             );
         }
 
@@ -230,7 +231,7 @@ public sealed record GlanceBand(
                 molt.P10,
                 molt.P50,
                 molt.P90,
-                standing.Molts.Count + 1
+                standing.Growth.Molts.Count + 1
             )
             : null;
     }
@@ -249,7 +250,7 @@ public sealed record EndedWait(VigilKind Vigil, int Ordinal, string Label, DateO
     public static IReadOnlyList<EndedWait> Of(Subject s) =>
         [
             .. s
-                .Standing.Vigils.GroupBy(v => v.Vigil)
+                .Standing.Vigils.All.GroupBy(v => v.Vigil)
                 .SelectMany(g => g.Select((v, i) => (Wait: v, Ordinal: i + 1)))
                 .Where(x => x.Wait.Ended is not null)
                 .Select(x => new EndedWait(

@@ -7,22 +7,6 @@ namespace Husbandry.Rounds;
 /// <summary>Marks entries that go against the hush: they happened, and the record says so.</summary>
 public static class HushMark
 {
-    /// <summary>The act of the hush table that an entry is, if it is one.</summary>
-    public static CareAct? CareActOf(Act act) =>
-        act switch
-        {
-            Offered { Preparation: Preparation.Live } => CareAct.FeedLive,
-            Offered => CareAct.FeedDead,
-            TubeSeen => CareAct.Water,
-            Watered { Water: WaterKind.Mist } => CareAct.Mist,
-            Watered => CareAct.Water,
-            Departed { Departure: DepartureKind.Sold or DepartureKind.GivenAway or DepartureKind.Released } =>
-                CareAct.Ship,
-            Handled h => h.Care,
-            Housed { Rehoused: true } => CareAct.Rehouse,
-            _ => null,
-        };
-
     /// <summary>What forbids an act to an animal now, in one sentence; none when nothing does.</summary>
     /// <param name="act">The act.</param>
     /// <param name="standing">The animal before it.</param>
@@ -34,7 +18,7 @@ public static class HushMark
     public static string? Against(Act act, Standing standing, Room room, Glance? glance = null)
     {
         if (
-            CareActOf(act) is not { } care
+            EntryDefinition.Of(act).Care(act) is not { } care
             || (glance is not null && glance.Sequence == standing.LatestSequence && !glance.Never.Contains(care))
         )
         {

@@ -143,17 +143,17 @@ public sealed record Judgement(
             return new Answer<PreyFit?>(null, "Size unknown: measure first, then prey can be sized.", size.Reasons);
         }
 
-        var foreleg = subject.Standing.Measures.LastOrDefault(m => m.Part == BodyPart.Foreleg);
+        var foreleg = subject.Standing.Growth.Measures.LastOrDefault(m => m.Part == BodyPart.Foreleg);
         var grown = foreleg is null
             ? 1
-            : Math.Pow(subject.Profile.GrowthRatio.Value, subject.Standing.Molts.Count - foreleg.MoltsHere);
+            : Math.Pow(subject.Profile.GrowthRatio.Value, subject.Standing.Growth.Molts.Count - foreleg.MoltsHere);
         var fit = PreyFit.Of(
             subject.Group,
             known.BodyMm,
             subject.Room.Rules.Feeders,
             stage,
             foreleg?.LengthMm * grown,
-            subject.Standing.Taken
+            subject.Standing.Feeding.Taken
         );
         return new Answer<PreyFit?>(
             fit,

@@ -1,7 +1,9 @@
+using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
 
@@ -58,7 +60,7 @@ public sealed record Lifeline(
 
     private static List<LifeStep> StepsOf(Subject subject, GrowthRecord? growth)
     {
-        var molts = subject.Standing.Molts.Select(m => subject.Night(m.When.Middle)).ToList();
+        var molts = subject.Standing.Growth.Molts.Select(m => subject.Night(m.When.Middle)).ToList();
         var came = subject.Standing.Details.AcquiredOn;
         // A molt told from before it came begins the record earlier.
         List<DateOnly> starts = [molts.Count > 0 && molts[0] < came ? molts[0] : came, .. molts];

@@ -1,7 +1,7 @@
+using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Records;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
@@ -214,7 +214,7 @@ public sealed record LogMenu(
             );
         }
 
-        if (WaitCheck.MayBeChilled(s))
+        if (ChilledEntry.MayBeChilled(s))
         {
             yield return s.IsChilled
                 ? new LogOffer($"{key}", "Taken out of the cold…", [new Chilled(false)], EntryForm.Chilled)

@@ -3,6 +3,7 @@ using Husbandry.Growth;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -23,7 +24,8 @@ public sealed partial record RoundLine
             _ => WaterKind.Dish,
         };
         // Seen in a molt as well, it may not be sprayed: then only eyes and advice help.
-        var forbidden = HushMark.CareActOf(new Watered(kind)) is { } care && j.Hush.Never.Contains(care);
+        var forbidden =
+            EntryDefinition.Of(new Watered(kind)).Care(new Watered(kind)) is { } care && j.Hush.Never.Contains(care);
         return forbidden || j.Subject.Group.WaterWay[j.Stage.Value].Value is WaterWay.None or WaterWay.ColdMist
             ? Line(
                 j,
@@ -109,7 +111,7 @@ public sealed partial record RoundLine
     private static RoundLine TubeLine(Judgement j)
     {
         var s = j.Subject;
-        var gone = s.Standing.Tube?.Water == TubeWater.Gone;
+        var gone = s.Standing.Water.Tube?.Water == TubeWater.Gone;
         var wintering = s.IsChilled;
         var @do =
             gone ? "Water gone: give a new tube, in the light; the old one dark"
@@ -144,7 +146,7 @@ public sealed partial record RoundLine
     {
         var s = j.Subject;
         var refusals = s
-            .Standing.Untaken.Where(o => o.Offer.Outcome.IsRefusal())
+            .Standing.Feeding.Untaken.Where(o => o.Offer.Outcome.IsRefusal())
             .Select(o => s.Room.Wording.Date(s.Night(o.At)))
             .ToList();
         var waiting = leftover.IsLater;
@@ -255,7 +257,7 @@ public sealed partial record RoundLine
         && option.MaxMm > j.Prey.Value.MaxPreyMm;
 
     private static bool OldFoodIn(Subject s, MealOffer offer) =>
-        s.Standing.FoodIn.Any(f =>
+        s.Standing.Feeding.FoodIn.Any(f =>
             f.Offer.FeederId == offer.FeederId && s.Room.Rules.Feeder(offer.FeederId)?.AlwaysThere != true
         );
 

@@ -173,7 +173,7 @@ public sealed partial record RoundLine(
 
         if (j.Phase.Value is Phase.FangsUnchecked or Phase.Hardening && s.Group.FangCheck.Value)
         {
-            var looked = s.Standing.FangsSeen is { } seen && s.Night(seen.At) >= tonight;
+            var looked = s.Standing.Growth.FangsSeen is { } seen && s.Night(seen.At) >= tonight;
             if (j.Phase.Value == Phase.Hardening || !looked)
             {
                 yield return (StartOf(j.FirstMeal.Value!.Night), () => FangsLine(j));
@@ -231,13 +231,13 @@ public sealed partial record RoundLine(
         }
 
         var since = j.Reading.Value.Evidence.Where(e => e.LikelihoodRatio > 1).Min(e => e.Night);
-        var damped = s.Standing.Waters.FirstOrDefault(w => w.Kind == WaterKind.Damp)?.At;
+        var damped = s.Standing.Water.Given.FirstOrDefault(w => w.Kind == WaterKind.Damp)?.At;
         return damped is { } at && s.Night(at) >= since ? null : since;
     }
 
     /// <summary>Whether water was given after the last sign that called for it.</summary>
     private static bool WateredSinceCall(Subject s) =>
-        s.Standing.LastWater is { } watered
+        s.Standing.Water.LastGivenAt is { } watered
         && s.Standing.SignsNow.Where(sign => s.Room.Rules.Sign(sign.SignId)?.Strength == SignStrength.Opposite)
             .All(sign => sign.At < watered);
 

@@ -1,5 +1,6 @@
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Rounds;
@@ -42,7 +43,7 @@ public sealed class RoundPace
                 before = tap.Key;
                 foreach (var entry in tap.Where(_ => each > 0 && each <= rules.LongestActSeconds.Value))
                 {
-                    if (Kind(entry.Act) is { } kind)
+                    if (EntryDefinition.Of(entry.Act).Pace(entry.Act) is { } kind)
                     {
                         seconds.TryAdd(kind, []);
                         seconds[kind].Add(each);
@@ -85,19 +86,6 @@ public sealed class RoundPace
                         )
                 ),
         ];
-
-    private static string? Kind(Act act) =>
-        act switch
-        {
-            Offered { Untaken: not null } => "feedBrood",
-            Offered => "feed",
-            Watered => "water",
-            LeftoversRemoved => "leftovers",
-            FangsChecked => "fangs",
-            Molted => "molted",
-            Looked or SignSeen => "look",
-            _ => null,
-        };
 
     private static double Median(List<double> values)
     {

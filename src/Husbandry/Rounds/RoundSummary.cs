@@ -1,7 +1,10 @@
+using Husbandry.Feeding;
+using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
 
@@ -52,7 +55,7 @@ public sealed record RoundSummary(
     {
         SummaryLine? Line(JournalEntry e, string text) =>
             places(e.StockId) is { } at ? new SummaryLine(e.StockId, at.Place, at.Name, text) : null;
-        string Said(JournalEntry e) => JournalText.Of(e.Act, room.Rules, room.Wording);
+        string Said(JournalEntry e) => EntryDefinition.Of(e.Act).Say(e.Act, room.Rules, room.Wording);
         int Count(Func<Act, bool> which) => night.Count(e => which(e.Act));
         var taps = night.Select(e => e.WrittenAt).Order().ToList();
         var longest = TimeSpan.FromSeconds(room.Rules.Room.LongestActSeconds.Value);
@@ -76,17 +79,14 @@ public sealed record RoundSummary(
             ],
             [
                 .. night
-                    .Where(e =>
-                        e.Act is Molted or SignSeen or Departed or Noted or Began or Ended
-                        || (e.Act is Offered o && o.Outcome.IsRefusal())
-                    )
+                    .Where(e => EntryDefinition.Of(e.Act).IsNews(e.Act))
                     .Select(e => Line(e, Said(e)))
                     .OfType<SummaryLine>()
                     .OrderBy(l => l.Place, room.Layout.WalkingOrder()),
             ],
             [
                 .. night
-                    .Select(e => ToCheck(e.Act) is { } check ? Line(e, check) : null)
+                    .Select(e => EntryDefinition.Of(e.Act).Tomorrow(e.Act) is { } check ? Line(e, check) : null)
                     .OfType<SummaryLine>()
                     .GroupBy(l => l.StockId)
                     .Select(g => g.Last())
@@ -94,20 +94,6 @@ public sealed record RoundSummary(
             ]
         );
     }
-
-    /// <summary>What an act leaves to look at the evening after; none for most.</summary>
-    private static string? ToCheck(Act act) =>
-        act switch
-        {
-            Offered { Outcome: OfferOutcome.NotSeen } => "was it taken? Leftovers out",
-            Offered { Outcome: OfferOutcome.KilledAndLeft } => "killed prey left in: out before it rots",
-            Offered o when o.Outcome.IsRefusal() => "refused: look for signs, offer again in a few nights",
-            Molted => "molted: still soft, no food; water there?",
-            FangsChecked { Hard: false } => "fangs: black now?",
-            SignSeen => "sign seen: how does it look now?",
-            PutOff => "was put off",
-            _ => null,
-        };
 }
 
 /// <summary>How many entries somebody logged.</summary>

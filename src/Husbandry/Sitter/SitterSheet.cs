@@ -2,6 +2,7 @@ using System.Text.Json.Serialization;
 using Husbandry.Feeding;
 using Husbandry.Hush;
 using Husbandry.Journal;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;

@@ -17,20 +17,21 @@ public sealed record Appetite(double Share, int Offers)
     {
         var rules = subject.Room.Rules.Room;
         var standing = subject.Standing;
-        var sinceMeal = standing.Untaken.Count == 0 ? DateTimeOffset.MaxValue : standing.Untaken[0].At;
+        var sinceMeal = standing.Feeding.Untaken.Count == 0 ? DateTimeOffset.MaxValue : standing.Feeding.Untaken[0].At;
         var (taken, all) = (0, 0);
         var next = 0;
-        foreach (var offer in standing.Appetite)
+        foreach (var offer in standing.Vigils.Appetite)
         {
-            while (next < standing.Molts.Count && standing.Molts[next].When.Middle < offer.At)
+            while (next < standing.Growth.Molts.Count && standing.Growth.Molts[next].When.Middle < offer.At)
             {
                 next++;
             }
 
             // Offers shortly before a molt, and those turned down just now, say nothing of its usual appetite.
             var inPremolt =
-                next < standing.Molts.Count
-                && (standing.Molts[next].When.Middle - offer.At).TotalDays < VigilForecast.PremoltDays(subject, next);
+                next < standing.Growth.Molts.Count
+                && (standing.Growth.Molts[next].When.Middle - offer.At).TotalDays
+                    < VigilForecast.PremoltDays(subject, next);
             if (inPremolt || offer.At >= sinceMeal)
             {
                 continue;

@@ -29,7 +29,7 @@ public sealed record FirstMeal(DateOnly From, DateOnly Night, DateOnly To, bool 
     /// <summary>The first meal after the last molt on record; hardening counts from the latest date it can have been.</summary>
     public static Answer<FirstMeal?> Of(Subject subject, Stage stage, BodySize? size)
     {
-        if (subject.Standing.LastMolt is not { } molt)
+        if (subject.Standing.Growth.LastMolt is not { } molt)
         {
             return new Answer<FirstMeal?>(null, "No molt on record.", []);
         }
@@ -42,7 +42,7 @@ public sealed record FirstMeal(DateOnly From, DateOnly Night, DateOnly To, bool 
             After(Days(rule, subject.Room.Settings.FirstMeal)),
             After(rule.Cautious.Value.High),
             subject.Group.FangCheck.Value,
-            subject.Standing.FangsSeen is { Hard: true }
+            subject.Standing.Growth.FangsSeen is { Hard: true }
         );
         var words = subject.Room.Wording;
         var found = molt.When.From == molt.When.To ? "" : ", counted from the latest date it can have been";
@@ -63,7 +63,7 @@ public sealed record FirstMeal(DateOnly From, DateOnly Night, DateOnly To, bool 
                     "Fangs",
                     "group.fangCheck",
                     first.FangsSeenHard
-                        ? $"Seen black {words.Date(subject.Night(subject.Standing.FangsSeen!.At))}."
+                        ? $"Seen black {words.Date(subject.Night(subject.Standing.Growth.FangsSeen!.At))}."
                         : "And the fangs must be seen black: the check matters more than the clock."
                 )
             );

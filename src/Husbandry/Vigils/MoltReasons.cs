@@ -114,7 +114,7 @@ internal static class MoltReasons
     {
         var words = subject.Room.Wording;
         var nights = Wording.Nights(wait.WaitedNights);
-        return subject.Standing.LastMolt is { } last ? $"{nights} since the molt of {MoltDates(subject, last)}."
+        return subject.Standing.Growth.LastMolt is { } last ? $"{nights} since the molt of {MoltDates(subject, last)}."
             : wait.StartIsKnown ? $"{nights} since {subject.It} hatched."
             : $"No molt on record; {subject.It} came {words.Date(subject.Standing.Details.AcquiredOn)} and may have waited longer than the {nights} since.";
     }

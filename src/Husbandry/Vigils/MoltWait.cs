@@ -30,7 +30,7 @@ internal sealed record MoltWait(
     public static MoltWait Of(Subject subject, Stage stage)
     {
         var standing = subject.Standing;
-        var molts = standing.Molts.Count;
+        var molts = standing.Growth.Molts.Count;
         var start = PastWaits.Start(standing, molts, subject);
         var since = start?.Middle ?? subject.Room.Clock.EveningOf(standing.Details.AcquiredOn);
         var prior = IntervalPrior.ForMolt(

@@ -80,7 +80,7 @@ internal sealed record OpenWait(
     private static double Warm(Subject subject, DateTimeOffset began)
     {
         var now = subject.Room.Now;
-        if (subject.Standing.Chill is not { } chill || chill.From < began)
+        if (subject.Standing.Vigils.Chill is not { } chill || chill.From < began)
         {
             return subject.Pace.Between(began, now);
         }
@@ -99,7 +99,7 @@ internal sealed record OpenWait(
         }
 
         var needed = diapause.Value.ChillWeeks * WinterWeeks.Week;
-        return subject.Standing.Chill switch
+        return subject.Standing.Vigils.Chill switch
         {
             null => needed,
             { To: not null } => 0,
@@ -153,7 +153,9 @@ internal static class WaitPriors
     {
         var points = subject.Group.Underground.OrderBy(p => p.SizeMm).ToList();
         var size =
-            subject.Standing.Measures.LastOrDefault(m => m.Part == subject.Group.SizePart && m.At <= began)?.LengthMm
+            subject
+                .Standing.Growth.Measures.LastOrDefault(m => m.Part == subject.Group.SizePart && m.At <= began)
+                ?.LengthMm
             ?? BodySize.Of(subject).Value?.SizeMm
             ?? Math.Sqrt(points[0].SizeMm * points[^1].SizeMm);
         var x = Math.Clamp(Math.Log(size), Math.Log(points[0].SizeMm), Math.Log(points[^1].SizeMm));

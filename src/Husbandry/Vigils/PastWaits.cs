@@ -50,21 +50,21 @@ public static class PastWaits
             yield break;
         }
 
-        for (var k = StartIsHatching(standing) ? 0 : 1; k <= standing.Molts.Count; k++)
+        for (var k = StartIsHatching(standing) ? 0 : 1; k <= standing.Growth.Molts.Count; k++)
         {
             if (Start(standing, k, subject) is not { } start)
             {
                 continue;
             }
 
-            var isOver = k < standing.Molts.Count;
+            var isOver = k < standing.Growth.Molts.Count;
             // After the ultimate molt of those that molt no more nothing is waited for.
             if (!isOver && EndsHere(subject))
             {
                 yield break;
             }
 
-            var end = isOver ? standing.Molts[k].When : Until(subject);
+            var end = isOver ? standing.Growth.Molts[k].When : Until(subject);
             yield return Between(start, end, PriorOf(subject, k), pace, isOver);
         }
     }
@@ -75,7 +75,7 @@ public static class PastWaits
     /// </summary>
     private static IEnumerable<PastWait> Others(Subject subject, VigilKind vigil, VigilEnd end)
     {
-        foreach (var wait in subject.Standing.Vigils.Where(v => v.Vigil == vigil))
+        foreach (var wait in subject.Standing.Vigils.All.Where(v => v.Vigil == vigil))
         {
             var prior = WaitPriors.Of(subject, vigil, end, wait.Began.Middle);
             if (wait.Ended is { } ended)
@@ -110,7 +110,7 @@ public static class PastWaits
 
     /// <summary>When the wait for molt <paramref name="k"/> (counted from 0) began, if that is known.</summary>
     public static Occurrence? Start(Standing standing, int k, Subject subject) =>
-        k > 0 ? standing.Molts[k - 1].When
+        k > 0 ? standing.Growth.Molts[k - 1].When
         : StartIsHatching(standing) ? Occurrence.At(subject.Room.Clock.EveningOf(standing.Details.HatchedOn!.Value))
         : null;
 
@@ -120,20 +120,11 @@ public static class PastWaits
         var standing = subject.Standing;
         return IntervalPrior.ForMolt(
             subject.Profile,
-            StageThen(subject, k),
+            StageReading.Then(subject, k),
             standing.MoltsBeforeRecord + k,
             BodySize.SizeAt(subject, k),
             standing.Details.Sex
         );
-    }
-
-    /// <summary>The stage with <paramref name="k"/> molts behind it here.</summary>
-    public static Stage StageThen(Subject subject, int k)
-    {
-        var standing = subject.Standing;
-        return standing.Details.MatureAtArrival || standing.Molts.Take(k).Any(m => m.Ultimate)
-            ? Stage.Adult
-            : StageReading.Decide(subject, BodySize.SizeAt(subject, k), standing.MoltsBeforeRecord + k);
     }
 
     // A mother that broods may molt, but how long she waits for it then says little of other waits.

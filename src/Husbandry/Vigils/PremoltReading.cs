@@ -57,7 +57,8 @@ public sealed record PremoltReading(
     public static Answer<PremoltReading> Of(Subject subject, Stage stage, Condition condition)
     {
         var seen = Sighting.All(subject, condition);
-        var lastMeal = subject.Standing.Meals.Count == 0 ? (DateTimeOffset?)null : subject.Standing.Meals[^1].At;
+        var lastMeal =
+            subject.Standing.Feeding.Meals.Count == 0 ? (DateTimeOffset?)null : subject.Standing.Feeding.Meals[^1].At;
         var counted = Count(seen, s => s.WhyNot(subject, stage, lastMeal));
         Evidence?[] against = [MealTaken(subject, stage), LookedClean(subject, counted)];
         IReadOnlyList<Evidence> evidence = [.. counted.Concat(against.OfType<Evidence>()).OrderBy(e => e.Night)];
@@ -157,9 +158,9 @@ public sealed record PremoltReading(
     {
         var room = subject.Room.Rules.Room;
         if (
-            subject.Standing.Meals.Count == 0
-            || subject.Standing.Meals[^1] is not { } meal
-            || meal.At <= subject.Standing.LastMolt?.When.To
+            subject.Standing.Feeding.Meals.Count == 0
+            || subject.Standing.Feeding.Meals[^1] is not { } meal
+            || meal.At <= subject.Standing.Growth.LastMolt?.When.To
             || subject.NightsSince(meal.At) > VigilForecast.PremoltDays(subject, stage).Value * room.SignsLapse.Value
         )
         {

@@ -85,7 +85,7 @@ internal sealed record Sighting(
                 return new Sighting(rule, RatioOf(subject, rule), s.At, subject.Night(s.At), s.EntryId, "", some);
             })
             .ToList();
-        var refusals = subject.Standing.Untaken.Where(o => o.Offer.Outcome.IsRefusal()).ToList();
+        var refusals = subject.Standing.Feeding.Untaken.Where(o => o.Offer.Outcome.IsRefusal()).ToList();
         if (refusals.Count > 0 && rules.Sign(RefusesFood) is { } refuses)
         {
             var last = refusals[^1];

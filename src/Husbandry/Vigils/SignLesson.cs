@@ -70,8 +70,8 @@ public static class SignLessons
     {
         var standing = subject.Standing;
         var seen = standing
-            .Signs.Select(s => (s.SignId, s.At))
-            .Concat(standing.CleanLooks.Select(at => (SignId: PremoltReading.CleanLook, At: at)))
+            .Vigils.Signs.Select(s => (s.SignId, s.At))
+            .Concat(standing.Vigils.CleanLooks.Select(at => (SignId: PremoltReading.CleanLook, At: at)))
             .ToList();
         if (seen.Count == 0)
         {
@@ -79,10 +79,10 @@ public static class SignLessons
             yield break;
         }
 
-        for (var k = 1; k < standing.Molts.Count; k++)
+        for (var k = 1; k < standing.Growth.Molts.Count; k++)
         {
-            var from = standing.Molts[k - 1].When.To;
-            var molted = standing.Molts[k].When.Middle;
+            var from = standing.Growth.Molts[k - 1].When.To;
+            var molted = standing.Growth.Molts[k].When.Middle;
             var days = VigilForecast.PremoltDays(subject, k);
             var premolt = molted.AddDays(-days);
             HashSet<string> Seen(DateTimeOffset a, DateTimeOffset b) =>

@@ -159,7 +159,7 @@ public sealed record VigilForecast(
     /// others, as a pupa does. Of many the rest may begin the same one, or another.
     /// </summary>
     public static VigilEvent? InTheWay(Standing standing, VigilKind vigil) =>
-        standing.Waits.FirstOrDefault(w =>
+        standing.Vigils.Open.FirstOrDefault(w =>
             w.Vigil == vigil
                 ? !(w.Count < standing.Details.Count)
                 : w.Count is null && VigilWords.StopsMolts(w.Vigil) && VigilWords.StopsMolts(vigil)
@@ -173,7 +173,7 @@ public sealed record VigilForecast(
 
     /// <summary>Length of premolt before molt <paramref name="k"/> of an animal, days.</summary>
     internal static double PremoltDays(Subject subject, int k) =>
-        PremoltDays(subject, PastWaits.StageThen(subject, k)).Value;
+        PremoltDays(subject, StageReading.Then(subject, k)).Value;
 
     private static Reason PriorRule(Subject subject, VigilKind vigil, IntervalPrior prior)
     {

@@ -30,9 +30,11 @@ public sealed record WinterWeeks(int Done, double Needed, bool IsCold)
             return null;
         }
 
-        var days = subject.Standing.Chill is { } chill ? ((chill.To ?? subject.Room.Now) - chill.From).TotalDays : 0;
+        var days = subject.Standing.Vigils.Chill is { } chill
+            ? ((chill.To ?? subject.Room.Now) - chill.From).TotalDays
+            : 0;
         // What was taken out by the keeper counts as done: nobody can say better when it was enough.
-        var done = subject.Standing.Chill is { To: not null }
+        var done = subject.Standing.Vigils.Chill is { To: not null }
             ? Math.Max(Math.Floor(days / Week), diapause.Value.ChillWeeks)
             : Math.Floor(days / Week);
         return new WinterWeeks((int)done, diapause.Value.ChillWeeks, subject.IsChilled);

@@ -1,0 +1,126 @@
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rooms;
+using Husbandry.Rulebook;
+
+namespace Husbandry.Growth;
+
+/// <summary>The sex was told from something; the details follow it.</summary>
+public sealed record SexSeen(Sex Sex, SexEvidence By) : Act
+{
+    /// <inheritdoc/>
+    public override EntryKind Kind() => SexSeenEntry.It;
+}
+
+/// <summary>The sex told from something; too early a guess is refused with the reason.</summary>
+/// <remarks>Source: common practice, no published source.</remarks>
+public sealed class SexSeenEntry() : EntryDefinition<SexSeen>("sexSeen")
+{
+    /// <summary>The definition.</summary>
+    public static SexSeenEntry It { get; } = new();
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Act> Examples =>
+        [.. Enum.GetValues<SexEvidence>().SelectMany(by => Enum.GetValues<Sex>().Select(sex => new SexSeen(sex, by)))];
+
+    /// <inheritdoc/>
+    protected override Standing Fold(SexSeen act, Standing standing, JournalEntry entry) =>
+        standing with
+        {
+            Growth = standing.Growth with
+            {
+                SexTold = [.. standing.Growth.SexTold, new SexEvent(entry.When.To, act.Sex, act.By)],
+            },
+            Details = standing.Details with { Sex = act.Sex },
+            DetailsVersion = entry.Sequence,
+        };
+
+    /// <inheritdoc/>
+    protected override IEnumerable<Problem> Check(SexSeen act, EntryAt at)
+    {
+        // Rules of telling the sex may be newer than what was written under others.
+        if (at is not { Written: false, Standing: { } standing, Group: not null } || act.Sex == Sex.Unknown)
+        {
+            yield break;
+        }
+
+        var subject = Subject.Of(standing, at.Room);
+        if (subject.Group.Sexing.GetValueOrDefault(act.By) is not { } rule)
+        {
+            var known = string.Join(", ", subject.Group.Sexing.Keys.Select(Noun));
+            yield return new Problem(
+                "act.by",
+                $"The sex of a {subject.Group.One} is not told so. It is told by: {known}."
+            );
+            yield break;
+        }
+
+        // What was seen before the last molts on record is held against the stage of then.
+        var molts = standing.Growth.Molts.Count(m => m.When.From <= at.When.To);
+        var then =
+            molts == standing.Growth.Molts.Count
+                ? StageReading.Of(subject, BodySize.Of(subject).Value).Value
+                : StageReading.Then(subject, molts);
+        var instar = standing.MoltsBeforeRecord + molts + subject.Group.InstarAtHatching;
+        var early = rule.FromInstar is { } from
+            ? then != Stage.Adult && (instar is { } now ? now < from : then == Stage.Sling)
+            : Order(then) < Order(rule.FromStage ?? Stage.Sling);
+        if (early)
+        {
+            yield return new Problem("act.by", $"Too early to tell: {rule.Why.Value}");
+        }
+    }
+
+    /// <inheritdoc/>
+    protected override string Say(SexSeen act, RuleSet rules, Wording words) =>
+        $"told as {Word(act.Sex)} {Evidence(act.By)}";
+
+    /// <inheritdoc/>
+    protected override bool IsHistory(SexSeen act) => true;
+
+    private static int Order(Stage stage) =>
+        stage switch
+        {
+            Stage.Egg => 0,
+            Stage.Sling => 1,
+            Stage.Juvenile => 2,
+            Stage.SubAdult => 3,
+            Stage.Pupa => 4,
+            Stage.Adult => 5,
+            _ => throw new ArgumentOutOfRangeException(nameof(stage), stage, "No place for such a stage."),
+        };
+
+    private static string Word(Sex sex) =>
+        sex switch
+        {
+            Sex.Female => "female",
+            Sex.Male => "male",
+            _ => "not certain",
+        };
+
+    private static string Noun(SexEvidence by) =>
+        by switch
+        {
+            SexEvidence.ShedSkin => "the shed skin",
+            SexEvidence.Furrow => "the furrow",
+            SexEvidence.AdultMarks => "adult marks",
+            SexEvidence.Segments => "its segments",
+            SexEvidence.Pores => "pores or tubes",
+            SexEvidence.Pectines => "its combs",
+            SexEvidence.Antennae => "its antennae",
+            _ => "its looks",
+        };
+
+    private static string Evidence(SexEvidence by) =>
+        by switch
+        {
+            SexEvidence.ShedSkin => "from the shed skin",
+            SexEvidence.Furrow => "by the furrow",
+            SexEvidence.AdultMarks => "by its adult marks",
+            SexEvidence.Segments => "by its segments",
+            SexEvidence.Pores => "by its pores or tubes",
+            SexEvidence.Pectines => "by its combs",
+            SexEvidence.Antennae => "by its antennae",
+            _ => "by its looks",
+        };
+}

@@ -1,0 +1,80 @@
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rooms;
+using Husbandry.Rulebook;
+
+namespace Husbandry.Records;
+
+/// <summary>The animal left the collection, or some of many did; its history stays.</summary>
+/// <param name="Departure">How.</param>
+/// <param name="Remark">Cause of death, or who took it; free text.</param>
+/// <param name="Count">Of many: how many of them; all when left out.</param>
+public sealed record Departed(DepartureKind Departure, string? Remark = null, int? Count = null) : Act
+{
+    /// <inheritdoc/>
+    public override EntryKind Kind() => DepartedEntry.It;
+}
+
+/// <summary>A departure.</summary>
+public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
+{
+    /// <summary>The definition.</summary>
+    public static DepartedEntry It { get; } = new();
+
+    /// <inheritdoc/>
+    public override Teaching Teaches => Teaching.Waits;
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Act> Examples =>
+        [
+            .. Enum.GetValues<DepartureKind>()
+                .SelectMany(how => new Act[] { new Departed(how), new Departed(how, "a remark", 2) }),
+        ];
+
+    /// <inheritdoc/>
+    protected override Standing Fold(Departed act, Standing standing, JournalEntry entry)
+    {
+        var at = entry.When.To;
+        return act.Count is { } some && some < standing.Details.Count
+            ? standing.WithCount(standing.Details.Count - some, entry.Sequence) with
+            {
+                Exits = [.. standing.Exits, new ExitEvent(at, act.Departure, some)],
+            }
+            : standing with
+            {
+                Departure = new DepartureEvent(at, act.Departure, act.Remark),
+            };
+    }
+
+    /// <inheritdoc/>
+    protected override IEnumerable<Problem> Check(Departed act, EntryAt at) =>
+        EntryCheck
+            .CheckText("act.remark", act.Remark, required: false)
+            .Concat(EntryCheck.CheckCount(act.Count, at.Standing));
+
+    /// <inheritdoc/>
+    protected override string Say(Departed act, RuleSet rules, Wording words)
+    {
+        var how = Word(act.Departure) + EntryCheck.OfThem(act.Count);
+        return act.Remark is { Length: > 0 } remark ? $"{how}: {remark}" : how;
+    }
+
+    /// <inheritdoc/>
+    protected override CareAct? Care(Departed act) =>
+        act.Departure is DepartureKind.Sold or DepartureKind.GivenAway or DepartureKind.Released ? CareAct.Ship : null;
+
+    /// <inheritdoc/>
+    protected override bool IsNews(Departed act) => true;
+
+    private static string Word(DepartureKind departure) =>
+        departure switch
+        {
+            DepartureKind.Died => "died",
+            DepartureKind.Sold => "sold",
+            DepartureKind.GivenAway => "given away",
+            DepartureKind.Escaped => "escaped",
+            DepartureKind.Released => "released",
+            DepartureKind.Lost => "lost",
+            _ => throw new ArgumentOutOfRangeException(nameof(departure), departure, "No word for such a departure."),
+        };
+}
