@@ -137,7 +137,7 @@ public class HushTableTests
 
                 foreach (var vigil in Enum.GetValues<VigilKind>().Where(v => v != VigilKind.Molt && waits))
                 {
-                    if (VigilForecast.CanBegin(group, vigil))
+                    if (group.Knows(vigil))
                     {
                         return diary.With(0.1, new Began(vigil));
                     }

@@ -138,7 +138,7 @@ public class JudgementTests
         {
             foreach (var vigil in Enum.GetValues<VigilKind>().Where(v => v != VigilKind.Molt))
             {
-                if (VigilForecast.CanBegin(group, vigil))
+                if (group.Knows(vigil))
                 {
                     diary.With(record.Nights * 0.5, new Began(vigil));
                     break;

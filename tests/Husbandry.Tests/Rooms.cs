@@ -89,6 +89,10 @@ public sealed class Diary
         return id;
     }
 
+    /// <summary>What would be the next entry if it were written now; it is not added.</summary>
+    public JournalEntry Entry(Act act) =>
+        new(Guid.NewGuid(), StockId, entries.Count + 1, Occurrence.At(Evening), Evening, "Keeper", null, act);
+
     public Diary With(double nightsAgo, Act act)
     {
         Add(nightsAgo, act);

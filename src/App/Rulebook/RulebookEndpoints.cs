@@ -78,11 +78,7 @@ public static class RulebookEndpoints
             g.SizePart,
             [.. BodySize.PartsOf(g).OrderBy(p => p == g.SizePart ? 0 : 1)],
             g.Prey is not null,
-            [
-                .. Enum.GetValues<VigilKind>()
-                    .Where(v => v != VigilKind.Molt && VigilForecast.CanBegin(g, v))
-                    .Select(WaitWords.Of),
-            ],
+            [.. Enum.GetValues<VigilKind>().Where(v => v != VigilKind.Molt && g.Knows(v)).Select(WaitWords.Of)],
             g.Diet is Diet.Litter or Diet.SugarAndProtein,
             g.Prey?.HeldByForelegs.Value == true,
             [.. g.WaterWay.Values.Select(w => w.Value).Distinct()],

@@ -83,7 +83,7 @@ public sealed class Replay
     {
         var subject = Subject.Of(life.Standing!, then);
         // Molts are scored where nothing else is awaited beside them.
-        var waits = subject.Standing.Vigils.Open.ToList();
+        var waits = subject.Standing.Vigils.Open.Where(w => subject.Group.Knows(w.Vigil)).ToList();
         foreach (var waiting in waits)
         {
             var prior = WaitPriors.Of(subject, waiting.Vigil, VigilEnd.AsHoped, waiting.Began.Middle);

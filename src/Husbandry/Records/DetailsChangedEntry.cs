@@ -44,7 +44,10 @@ public sealed class DetailsChangedEntry() : EntryDefinition<DetailsChanged>("det
 
     /// <inheritdoc/>
     protected override IEnumerable<Problem> Check(DetailsChanged act, EntryAt at) =>
-        DetailsCheck.Check(act.Details, at.Room).Concat(DetailsCheck.AgainstMolts(act.Details, at.Standing, at.Room));
+        DetailsCheck
+            .Check(act.Details, at.Room)
+            .Concat(DetailsCheck.AgainstMolts(act.Details, at.Standing, at.Room))
+            .Concat(DetailsCheck.AgainstWaits(act.Details, at.Standing, at.Room));
 
     /// <inheritdoc/>
     protected override string Say(DetailsChanged act, RuleSet rules, Wording words) => "details changed";

@@ -131,6 +131,21 @@ public static class DetailsCheck
         }
     }
 
+    /// <summary>Problems of another group against the waits on record.</summary>
+    public static IEnumerable<Problem> AgainstWaits(StockDetails d, Standing? standing, Room room)
+    {
+        if (
+            room.Rules.Group(d.Group) is { } group
+            && standing?.Vigils.All.FirstOrDefault(w => !group.Knows(w.Vigil)) is { } wait
+        )
+        {
+            yield return new Problem(
+                "details.group",
+                $"It {VigilWords.Began(wait.Vigil)} here on {room.Wording.Date(room.Clock.NightOf(wait.Began.To))}, which does not happen to a {group.One}: take that entry back first."
+            );
+        }
+    }
+
     /// <summary>Problems of dates against the molts on record.</summary>
     public static IEnumerable<Problem> AgainstMolts(StockDetails d, Standing? standing, Room room)
     {

@@ -24,13 +24,14 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
 
     /// <summary>
     /// The waits under way other than the one for a molt, the oldest first. A lone queen founds from the day she came,
-    /// though nobody wrote it down: she is never treated as a colony.
+    /// though nobody wrote it down: she is never treated as a colony. What its group does not know is no wait: the group may have
+    /// been mended since.
     /// </summary>
     public IReadOnlyList<VigilEvent> Waits
     {
         get
         {
-            List<VigilEvent> open = [.. Standing.Vigils.Open];
+            List<VigilEvent> open = [.. Standing.Vigils.Open.Where(w => Group.Knows(w.Vigil))];
             if (open.Count == 0 && IsQueenAlone)
             {
                 var came = Occurrence.At(Standing.ArrivedAt);

@@ -105,6 +105,9 @@ public sealed record GroupRules(
     /// <summary>What a keeper of this group calls a stage.</summary>
     public string StageWord(Stage stage) => StageWords.GetValueOrDefault(stage) ?? "adult";
 
+    /// <summary>Whether something other than a molt is awaited in this group.</summary>
+    public bool Knows(VigilKind vigil) => OtherEnds.ContainsKey(vigil);
+
     /// <summary>Rules for an enclosure of a habit; the group's usual one where the habit has none of its own.</summary>
     public ContainerRules Container(Habit? habit) =>
         habit is { } h && Containers.TryGetValue(h, out var rules) ? rules : Containers.Values.First();

@@ -63,19 +63,19 @@ internal static class RuleSetChecks
             );
         }
 
-        if (CanBegin(VigilKind.Surfacing) && group.Underground.Count < 2)
+        if (group.Knows(VigilKind.Surfacing) && group.Underground.Count < 2)
         {
             checks.Add(
                 new Problem($"{at}.underground", "Needs two sizes at least where animals bury themselves to molt.")
             );
         }
 
-        if (CanBegin(VigilKind.Emergence))
+        if (group.Knows(VigilKind.Emergence))
         {
             checks.Add(Has($"{at}.stageWords", Stage.Pupa, group.StageWords));
         }
 
-        if (CanBegin(VigilKind.Hatching))
+        if (group.Knows(VigilKind.Hatching))
         {
             checks.Add(Has($"{at}.stageWords", Stage.Egg, group.StageWords));
         }
@@ -85,7 +85,6 @@ internal static class RuleSetChecks
         );
 
         checks.AddRange(group.Waits.Select(w => Rising($"{at}.waits.{w.Key}", w.Value.Value)));
-        bool CanBegin(VigilKind vigil) => group.OtherEnds.ContainsKey(vigil);
         foreach (var (vigil, end) in group.OtherEnds)
         {
             checks.Add(Within($"{at}.otherEnds.{vigil}.share", end.Share, 0.005, 0.95));

@@ -64,7 +64,7 @@ public sealed class BeganEntry() : EntryDefinition<Began>("began")
                     $"It {VigilWords.Began(waiting.Vigil)} already; log how that ended first."
                 );
             }
-            else if (!VigilForecast.CanBegin(group, act.Vigil))
+            else if (!group.Knows(act.Vigil))
             {
                 yield return new Problem("act.vigil", $"This does not happen to a {group.One}.");
             }

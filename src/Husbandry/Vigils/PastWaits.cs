@@ -75,7 +75,7 @@ public static class PastWaits
     /// </summary>
     private static IEnumerable<PastWait> Others(Subject subject, VigilKind vigil, VigilEnd end)
     {
-        foreach (var wait in subject.Standing.Vigils.All.Where(v => v.Vigil == vigil))
+        foreach (var wait in subject.Standing.Vigils.All.Where(v => v.Vigil == vigil && subject.Group.Knows(vigil)))
         {
             var prior = WaitPriors.Of(subject, vigil, end, wait.Began.Middle);
             if (wait.Ended is { } ended)

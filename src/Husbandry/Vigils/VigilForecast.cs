@@ -133,16 +133,13 @@ public sealed record VigilForecast(
         return subject.Profile.Diapause!.Because("Winter", "species.diapause", text);
     }
 
-    /// <summary>Whether such a wait can begin in a group.</summary>
-    public static bool CanBegin(GroupRules group, VigilKind vigil) => group.OtherEnds.ContainsKey(vigil);
-
     /// <summary>
     /// Waits that can begin for an animal as it is tonight: only larvae pupate, only queens alone found, males do not brood,
     /// and one animal is no clutch of eggs unless it lays them.
     /// </summary>
     public static IEnumerable<VigilKind> MayBegin(Subject subject, Stage stage) =>
         Enum.GetValues<VigilKind>()
-            .Where(v => v != VigilKind.Molt && CanBegin(subject.Group, v) && InTheWay(subject.Standing, v) is null)
+            .Where(v => v != VigilKind.Molt && subject.Group.Knows(v) && InTheWay(subject.Standing, v) is null)
             .Where(v =>
                 v switch
                 {
