@@ -135,7 +135,7 @@ public class EndForecastTests
         // Common practice, no published source: disturbed with her sac she may eat it; a male has none.
         var mother = new Diary("hyllus-diardi", mature: true).With(10, new Began(VigilKind.Young));
         var j = mother.Judge();
-        Assert.Equal(Hush.Phase.Brooding, j.Phase.Value);
+        Assert.Equal(Phase.Brooding, j.Phase.Value);
         Assert.Equal(Verdict.Never, j.Hush[CareAct.Handle].Verdict);
         Assert.Equal(Verdict.Never, j.Hush[CareAct.Clean].Verdict);
         Assert.Equal(Verdict.Fine, j.Hush[CareAct.Water].Verdict);

@@ -1,7 +1,6 @@
 using CsCheck;
 using Husbandry.Feeding;
 using Husbandry.Growth;
-using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;

@@ -221,7 +221,7 @@ public class LessonTests
                 .With(490, new Measured(BodyPart.Claw, 14))
                 .With(nights, new Began(VigilKind.Surfacing));
             var j = diary.Judge();
-            Assert.Equal(Hush.Phase.Buried, j.Phase.Value);
+            Assert.Equal(Phase.Buried, j.Phase.Value);
             Assert.Equal(Verdict.Never, j.Hush[CareAct.Dig].Verdict);
             Assert.Null(j.Molt.Value);
             Assert.True(j.Wait.Value!.P50 >= j.Subject.Room.Tonight);

@@ -1,7 +1,6 @@
 using CsCheck;
 using Husbandry.Feeding;
 using Husbandry.Growth;
-using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;

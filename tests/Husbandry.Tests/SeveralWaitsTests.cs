@@ -1,6 +1,6 @@
 using CsCheck;
 using Husbandry.Growth;
-using Husbandry.Hush;
+using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;
@@ -123,11 +123,11 @@ public class SeveralWaitsTests
                     Assert.NotEmpty(j.Phases);
                     Assert.Distinct(PhasesOf(j));
                     // The one that speaks for all closes as many shutters as any.
-                    Assert.Equal(PhasesOf(j).Max(Phases.Shutters), Phases.Shutters(j.Phase.Value));
+                    Assert.Equal(PhasesOf(j).Max(p => PhaseMark.Of(p).Shutters), PhaseMark.Of(j.Phase.Value).Shutters);
                     foreach (var (wait, forecast) in s.Waits.Zip(j.Waits))
                     {
                         Assert.Equal(wait.Vigil, forecast.Value!.Vigil);
-                        Assert.NotEmpty(VigilWords.EndsEarlyBy(wait.Vigil));
+                        Assert.NotEmpty(VigilDefinition.Of(wait.Vigil).EndsEarlyBy);
                     }
 
                     // One that lasts can be ended.
@@ -142,5 +142,47 @@ public class SeveralWaitsTests
 
     [Fact]
     public void Every_phase_has_its_word_and_its_shutters() =>
-        Assert.Distinct(Enum.GetValues<Phase>().Select(Phases.Word));
+        Assert.Distinct(Enum.GetValues<Phase>().Select(p => PhaseMark.Of(p).Word));
+
+    [Fact]
+    public void Everything_awaited_besides_a_molt_has_one_definition_with_all_its_words()
+    {
+        Assert.Equal(
+            Enum.GetValues<VigilKind>().Where(v => v != VigilKind.Molt),
+            VigilDefinition.All.Select(d => d.Kind).Order()
+        );
+        foreach (var d in VigilDefinition.All)
+        {
+            string[] words =
+            [
+                d.Began,
+                d.State,
+                d.Ends,
+                d.HopedEnd,
+                d.OtherEnd,
+                d.Ended,
+                d.EndedOtherwise,
+                d.EndsEarlyBy,
+                d.Meanwhile,
+            ];
+            Assert.All(words, w => Assert.False(string.IsNullOrWhiteSpace(w), d.Kind.ToString()));
+            Assert.NotEqual(d.HopedEnd, d.OtherEnd);
+            Assert.True(PhaseMark.Of(d.Phase) is { PassesBy: true, Fasts: true });
+            Assert.Contains(RuleSet.Shipped.Hush, rule => rule.Cause == d.Cause);
+        }
+
+        Assert.Distinct(VigilDefinition.All.Select(d => d.Phase));
+        Assert.Distinct(VigilDefinition.All.Select(d => d.Cause));
+    }
+
+    [Fact]
+    public void A_molt_is_neither_begun_nor_ended_as_a_wait()
+    {
+        var standing = new Diary().LegSpan(60).Standing();
+        foreach (Act act in new Act[] { new Began(VigilKind.Molt), new Ended(VigilKind.Molt, VigilEnd.AsHoped) })
+        {
+            var problem = Assert.Single(EntryCheck.Check(act, Occurrence.At(Diary.Evening), standing, Diary.Room()));
+            Assert.Equal("act.vigil", problem.Field);
+        }
+    }
 }

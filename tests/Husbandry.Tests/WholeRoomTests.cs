@@ -3,7 +3,6 @@ using Husbandry.Almanac;
 using Husbandry.Chores;
 using Husbandry.Feeding;
 using Husbandry.Growth;
-using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Labels;
 using Husbandry.Reasons;

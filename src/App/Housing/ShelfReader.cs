@@ -1,6 +1,6 @@
 using App.Hosting;
-using Husbandry.Hush;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Ledger;
 
@@ -32,7 +32,7 @@ public sealed class ShelfReader(RoomNow now, RoomStore store, LanternDb db)
                 g.Place,
                 g.Name,
                 g.Species,
-                Phases.Word(g.Phase),
+                PhaseMark.Of(g.Phase).Word,
                 g.Shutters,
                 due.Contains(g.StockId),
                 g.Enclosure,

@@ -2,7 +2,6 @@ using App.Hosting;
 using Husbandry.Growth;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
-using Husbandry.Vigils;
 using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -41,9 +40,9 @@ public sealed record WaitWords(VigilKind Vigil, string Began, string AsHoped, st
     public static WaitWords Of(VigilKind vigil) =>
         new(
             vigil,
-            VigilWords.Began(vigil).ToUpperFirst(),
-            VigilWords.Ended(vigil, asHoped: true).ToUpperFirst(),
-            VigilWords.Ended(vigil, asHoped: false).ToUpperFirst()
+            VigilDefinition.Of(vigil).Began.ToUpperFirst(),
+            VigilDefinition.Of(vigil).Ended.ToUpperFirst(),
+            VigilDefinition.Of(vigil).EndedOtherwise.ToUpperFirst()
         );
 }
 

@@ -1,5 +1,4 @@
 using System.Text.Json;
-using Husbandry.Hush;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
@@ -48,7 +47,7 @@ public sealed record StockLine(
             g.Stage,
             g.Instar,
             g.Phase,
-            Phases.Word(g.Phase),
+            PhaseMark.Of(g.Phase).Word,
             g.Shutters,
             g.Came,
             g.LastMolt,

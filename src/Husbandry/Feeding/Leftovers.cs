@@ -1,6 +1,5 @@
 using Husbandry.Climate;
 using Husbandry.Growth;
-using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;

@@ -1,6 +1,5 @@
 using Husbandry.Climate;
 using Husbandry.Growth;
-using Husbandry.Hush;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
@@ -89,11 +88,11 @@ public sealed record NotEating(int Nights, bool IsNormal)
             yield return ("soft after the molt", "Soft after its molt it cannot bite yet.", "hush.hardening");
         }
 
-        if (phase is Phase.Buried or Phase.Pupa or Phase.Founding or Phase.Brooding or Phase.Eggs or Phase.Wintering)
+        if (PhaseMark.Of(phase).Fasts)
         {
             yield return (
-                Phases.Word(phase),
-                $"{Phases.Word(phase).ToUpperFirst()}: nothing is offered.",
+                PhaseMark.Of(phase).Word,
+                $"{PhaseMark.Of(phase).Word.ToUpperFirst()}: nothing is offered.",
                 "hush.waiting"
             );
         }

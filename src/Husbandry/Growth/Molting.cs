@@ -20,9 +20,13 @@ public static class Molting
             return rule.Because("Next molt", "group.moltsFollowed", "Molts of single animals are not followed here.");
         }
 
-        if (subject.WaitsOfAll.FirstOrDefault(w => VigilWords.StopsMolts(w.Vigil)) is { } waiting)
+        if (subject.WaitsOfAll.FirstOrDefault(w => VigilDefinition.Of(w.Vigil).StopsMolts) is { } waiting)
         {
-            return Reason.FromRecord("Next molt", $"{VigilWords.Began(waiting.Vigil).ToUpperFirst()}.", "record.began");
+            return Reason.FromRecord(
+                "Next molt",
+                $"{VigilDefinition.Of(waiting.Vigil).Began.ToUpperFirst()}.",
+                "record.began"
+            );
         }
 
         var last = subject.Group.AdultsMolt;

@@ -105,8 +105,8 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
         {
             var began = subject.Night(open.Began.From);
             var end = new HushEnd(wait.P10, wait.P50, wait.P90);
-            var early = VigilWords.EndsEarlyBy(wait.Vigil);
-            var waiting = CauseOf(open.Vigil);
+            var early = VigilDefinition.Of(wait.Vigil).EndsEarlyBy;
+            var waiting = VigilDefinition.Of(open.Vigil).Cause;
             causes.Add((waiting, began, end, early));
             if (waiting == HushCause.Founding && Feeds(subject, condition) is { } unfed)
             {
@@ -155,17 +155,6 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
     /// <summary>The line of one act.</summary>
     public HushLine this[CareAct act] => Lines.First(l => l.Act == act);
 
-    private static HushCause CauseOf(VigilKind vigil) =>
-        vigil switch
-        {
-            VigilKind.Surfacing => HushCause.Buried,
-            VigilKind.Emergence => HushCause.Pupa,
-            VigilKind.FirstWorkers => HushCause.Founding,
-            VigilKind.Young => HushCause.Brooding,
-            VigilKind.Hatching => HushCause.Eggs,
-            _ => throw new InvalidOperationException($"No cause of hush for a wait of the kind {vigil}."),
-        };
-
     /// <summary>Why a founding queen is not fed; none when she is. A trace is a school: only where it is chosen, and when she is thin.</summary>
     private static HushCause? Feeds(Subject subject, Condition condition) =>
         subject.Profile.Founding?.Value switch
@@ -203,7 +192,7 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
         HushRules RuleOf(HushCause cause) => rules[cause];
         var partial = subject
             .Waits.Where(w => w.Count is not null)
-            .GroupBy(w => CauseOf(w.Vigil))
+            .GroupBy(w => VigilDefinition.Of(w.Vigil).Cause)
             .ToDictionary(g => g.Key, g => g.Sum(w => w.Count));
         Verdict VerdictOf(HushCause cause, CareAct act) =>
             partial.ContainsKey(cause) && ForTheRest.Contains(act)

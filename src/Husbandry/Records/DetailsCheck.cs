@@ -141,7 +141,7 @@ public static class DetailsCheck
         {
             yield return new Problem(
                 "details.group",
-                $"It {VigilWords.Began(wait.Vigil)} here on {room.Wording.Date(room.Clock.NightOf(wait.Began.To))}, which does not happen to a {group.One}: take that entry back first."
+                $"It {VigilDefinition.Of(wait.Vigil).Began} here on {room.Wording.Date(room.Clock.NightOf(wait.Began.To))}, which does not happen to a {group.One}: take that entry back first."
             );
         }
     }

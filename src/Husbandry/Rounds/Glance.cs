@@ -1,5 +1,4 @@
 using System.Text.Json.Serialization;
-using Husbandry.Hush;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -111,7 +110,7 @@ public sealed record Glance(
 
     /// <summary>Whether it is hushed, so that the round names it as "pass by". Source: docs/how-it-works.md, the lantern.</summary>
     [JsonIgnore]
-    public bool IsHushed => Phases.PassesBy(Phase);
+    public bool IsHushed => PhaseMark.Of(Phase).PassesBy;
 
     /// <summary>Reads off a judgement.</summary>
     public static Glance Of(Judgement j)
@@ -134,7 +133,7 @@ public sealed record Glance(
             details.Count,
             details.Tags ?? [],
             j.Phase.Value,
-            Phases.Shutters(j.Phase.Value),
+            PhaseMark.Of(j.Phase.Value).Shutters,
             j.Hush.Never,
             details.AcquiredOn,
             j.Meal.Value.LastMeal,
@@ -215,7 +214,7 @@ public sealed record GlanceBand(
             return new GlanceBand(
                 BandKind.Wait,
                 wait.Vigil,
-                VigilWords.Ends(wait.Vigil),
+                VigilDefinition.EndOf(wait.Vigil),
                 wait.P10,
                 wait.P50,
                 wait.P90,
@@ -227,7 +226,7 @@ public sealed record GlanceBand(
             ? new GlanceBand(
                 BandKind.Molt,
                 VigilKind.Molt,
-                VigilWords.Ends(VigilKind.Molt),
+                VigilDefinition.EndOf(VigilKind.Molt),
                 molt.P10,
                 molt.P50,
                 molt.P90,
@@ -256,7 +255,7 @@ public sealed record EndedWait(VigilKind Vigil, int Ordinal, string Label, DateO
                 .Select(x => new EndedWait(
                     x.Wait.Vigil,
                     x.Ordinal,
-                    VigilWords.Ended(x.Wait.Vigil, x.Wait.AsHoped),
+                    VigilDefinition.Of(x.Wait.Vigil).PastEnd(x.Wait.AsHoped),
                     s.Night(x.Wait.Ended!.Middle)
                 ))
                 .OrderByDescending(w => w.On)

@@ -208,7 +208,7 @@ public sealed record LogMenu(
         {
             yield return new LogOffer(
                 $"{key++}",
-                $"{VigilWords.Began(vigil).ToUpperFirst()}…",
+                $"{VigilDefinition.Of(vigil).Began.ToUpperFirst()}…",
                 [new Began(vigil)],
                 EntryForm.Began
             );
@@ -259,7 +259,7 @@ public sealed record LogMenu(
     private static LogOffer Ended(string key, VigilKind vigil, VigilEnd end) =>
         new(
             key,
-            $"{VigilWords.Ended(vigil, end == VigilEnd.AsHoped).ToUpperFirst()}…",
+            $"{VigilDefinition.Of(vigil).PastEnd(end == VigilEnd.AsHoped).ToUpperFirst()}…",
             [new Ended(vigil, end)],
             EntryForm.Ended
         );

@@ -1,5 +1,4 @@
 using Husbandry.Growth;
-using Husbandry.Hush;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
 
@@ -77,7 +76,7 @@ public static class PageSections
     /// <summary>What its phase means, in a few words, with the chance of premolt where a molt is awaited.</summary>
     public static string HeadingOf(Judgement j)
     {
-        var word = Phases.Word(j.Phase.Value).ToUpperFirst();
+        var word = PhaseMark.Of(j.Phase.Value).Word.ToUpperFirst();
         return j.Molt.Value is not { } molt
             || j.Phase.Value is Phase.Imminent or Phase.Hardening or Phase.FangsUnchecked
                 ? word

@@ -266,18 +266,9 @@ public sealed partial record RoundLine
         Join(
             j.Subject.Waits.Where(w => w.Count is not null)
                 .Select(w =>
-                    $"{w.Count} of {j.Subject.Standing.Details.Count} {Waits(w.Vigil)}: leave {(w.Count == 1 ? "it" : "them")} be"
+                    $"{w.Count} of {j.Subject.Standing.Details.Count} {VigilDefinition.Of(w.Vigil).State}: leave {(w.Count == 1 ? "it" : "them")} be"
                 )
         );
-
-    private static string Waits(VigilKind vigil) =>
-        vigil switch
-        {
-            VigilKind.Surfacing => "buried",
-            VigilKind.Emergence => "still pupae",
-            VigilKind.Hatching => "still eggs",
-            _ => VigilWords.Began(vigil),
-        };
 
     private static string LifeLeft(Judgement j) =>
         j.Stage.Value == Stage.Adult && Cadence.LifeLeft(j.Subject) is { } left
@@ -341,7 +332,7 @@ public sealed partial record RoundLine
     {
         var s = j.Subject;
         var words = s.Room.Wording;
-        var hushed = Phases.PassesBy(j.Phase.Value);
+        var hushed = PhaseMark.Of(j.Phase.Value).PassesBy;
         var text =
             s.Standing.PutOffUntil is { } until && until > s.Room.Tonight ? $"put off until {words.Day(until)}"
             : j.Phase.Value == Phase.Imminent ? $"{Label(j).ToLowerInvariant()}: leave the lid shut"
@@ -355,9 +346,9 @@ public sealed partial record RoundLine
                         ? $"pupa: {winter.Text} weeks of cold done, take it out when its food or its mate will be there"
                     : $"pupa in its winter cold: {winter.Text} weeks done"
             : j.Wait.Value is { } wait
-                ? $"{Phases.Word(j.Phase.Value)}: {VigilWords.Ends(wait.Vigil)} about {words.Date(wait.P50)} ({words.Dates(wait.P10, wait.P90)})"
+                ? $"{PhaseMark.Of(j.Phase.Value).Word}: {VigilDefinition.EndOf(wait.Vigil)} about {words.Date(wait.P50)} ({words.Dates(wait.P10, wait.P90)})"
             : j.Meal.Value.EatsNothing ? Join(j.Meal.Summary.TrimEnd('.').ToLowerFirst(), LifeLeft(j))
-            : hushed ? $"{Phases.Word(j.Phase.Value)}: {j.Meal.Summary.TrimEnd('.').ToLowerFirst()}"
+            : hushed ? $"{PhaseMark.Of(j.Phase.Value).Word}: {j.Meal.Summary.TrimEnd('.').ToLowerFirst()}"
             : j.Meal.Value.Due is { } meal ? $"next meal {words.Day(meal)}"
             : j.Meal.Summary.TrimEnd('.').ToLowerFirst();
         var why = hushed

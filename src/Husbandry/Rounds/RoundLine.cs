@@ -1,6 +1,5 @@
 using System.Text.Json.Serialization;
 using Husbandry.Feeding;
-using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
@@ -262,8 +261,8 @@ public sealed partial record RoundLine(
             j.Subject.Standing.Details.Nickname,
             j.Subject.SpeciesName,
             j.Phase.Value,
-            Phases.Word(j.Phase.Value),
-            Phases.Shutters(j.Phase.Value),
+            PhaseMark.Of(j.Phase.Value).Word,
+            PhaseMark.Of(j.Phase.Value).Shutters,
             LineState.Due,
             act,
             @do,

@@ -1,6 +1,5 @@
 using System.Text.Json.Serialization;
 using Husbandry.Feeding;
-using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Records;
 using Husbandry.Rooms;
@@ -91,7 +90,7 @@ public sealed record SitterSheet(
                 line = water;
             }
 
-            if (line.State == LineState.PassBy || Phases.PassesBy(j.Phase.Value))
+            if (line.State == LineState.PassBy || PhaseMark.Of(j.Phase.Value).PassesBy)
             {
                 shut.Add(Shut(j, line.State == LineState.PassBy ? line.Do : j.Phase.Summary));
             }

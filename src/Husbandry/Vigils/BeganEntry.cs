@@ -25,13 +25,14 @@ public sealed class BeganEntry() : EntryDefinition<Began>("began")
 
     /// <inheritdoc/>
     public override IReadOnlyList<Act> Examples =>
-        [.. Enum.GetValues<VigilKind>().SelectMany(v => new Act[] { new Began(v), new Began(v, 2) })];
+        [.. VigilDefinition.All.SelectMany(v => new Act[] { new Began(v.Kind), new Began(v.Kind, 2) })];
 
     /// <inheritdoc/>
     protected override Standing Fold(Began act, Standing standing, JournalEntry entry)
     {
+        var vigil = VigilDefinition.Of(act.Vigil);
         // Of many, what buries itself is one unless it is said how many do.
-        var count = !standing.IsMany ? null : act.Count ?? (act.Vigil == VigilKind.Surfacing ? 1 : null);
+        var count = !standing.IsMany ? null : act.Count ?? (vigil.IsOfOne ? 1 : null);
         if (standing.Vigils.OpenOf(act.Vigil) is { Count: { } already } open)
         {
             var now = Math.Min(standing.Details.Count, already + (count ?? standing.Details.Count));
@@ -41,7 +42,7 @@ public sealed class BeganEntry() : EntryDefinition<Began>("began")
         var some = count < standing.Details.Count ? count : null;
         // Pupating is a molt: the larva's skin comes off.
         var before =
-            act.Vigil == VigilKind.Emergence && some is null
+            vigil.Molt == MoltInWait.FirstAndLast && some is null
                 ? standing.AfterMolt(new MoltEvent(entry.Id, entry.When, false, false))
                 : standing;
         var wait = new VigilEvent(entry.Id, act.Vigil, entry.When, null, false, some, some is null);
@@ -61,7 +62,7 @@ public sealed class BeganEntry() : EntryDefinition<Began>("began")
             {
                 yield return new Problem(
                     "act.vigil",
-                    $"It {VigilWords.Began(waiting.Vigil)} already; log how that ended first."
+                    $"It {VigilDefinition.Of(waiting.Vigil).Began} already; log how that ended first."
                 );
             }
             else if (!group.Knows(act.Vigil))
@@ -85,7 +86,7 @@ public sealed class BeganEntry() : EntryDefinition<Began>("began")
 
     /// <inheritdoc/>
     protected override string Say(Began act, RuleSet rules, Wording words) =>
-        VigilWords.Began(act.Vigil) + EntryCheck.OfThem(act.Count);
+        VigilDefinition.Of(act.Vigil).Began + EntryCheck.OfThem(act.Count);
 
     /// <inheritdoc/>
     protected override bool IsHistory(Began act) => true;

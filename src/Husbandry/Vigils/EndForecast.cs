@@ -52,8 +52,8 @@ public sealed record EndForecast(string Hoped, string Otherwise, double OtherCha
         var cold = (int)Math.Ceiling(wait.ChillDays);
         var gone = subject.Pace.EffectiveAhead(nights);
         return new EndForecast(
-            VigilWords.Ends(wait.Began.Vigil, asHoped: true),
-            VigilWords.Ends(wait.Began.Vigil, asHoped: false),
+            VigilDefinition.Of(wait.Began.Vigil).HopedEnd,
+            VigilDefinition.Of(wait.Began.Vigil).OtherEnd,
             other,
             [
                 .. Enumerable
@@ -86,7 +86,7 @@ public sealed record EndForecast(string Hoped, string Otherwise, double OtherCha
                 "Other end",
                 $"group.otherEnds.{char.ToLowerInvariant(key[0])}{key[1..]}.share",
                 $"Of such waits {Wording.Chance(wait.OtherShare)} end otherwise ({ends.Otherwise}).{counted} "
-                    + $"After this wait the chance is {Wording.Chance(ends.OtherChance)}. The dates hold if it {VigilWords.Ends(vigil)}."
+                    + $"After this wait the chance is {Wording.Chance(ends.OtherChance)}. The dates hold if it {VigilDefinition.EndOf(vigil)}."
             );
     }
 }

@@ -37,7 +37,8 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
     /// <inheritdoc/>
     public override IReadOnlyList<Act> Examples =>
         [
-            .. Enum.GetValues<VigilKind>()
+            .. VigilDefinition
+                .All.Select(v => v.Kind)
                 .SelectMany(v => Enum.GetValues<VigilEnd>().Select(end => new Ended(v, end, end == 0 ? null : 2))),
         ];
 
@@ -81,14 +82,18 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
     /// <inheritdoc/>
     protected override IEnumerable<Problem> Check(Ended act, EntryAt at)
     {
-        if (at is { Standing: { } standing, Group: not null })
+        if (act.Vigil == VigilKind.Molt)
+        {
+            yield return new Problem("act.vigil", "The wait for a molt ends with the molt: log that.");
+        }
+        else if (at is { Standing: { } standing, Group: not null })
         {
             var waiting = Subject.Of(standing, at.Room).Waits.FirstOrDefault(w => w.Vigil == act.Vigil);
             if (waiting is null)
             {
                 yield return new Problem(
                     "act.vigil",
-                    $"Nothing says that it {VigilWords.Began(act.Vigil)}: log that first."
+                    $"Nothing says that it {VigilDefinition.Of(act.Vigil).Began}: log that first."
                 );
             }
             else if (act.Count > (waiting.Count ?? standing.Details.Count))
@@ -105,7 +110,7 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
 
     /// <inheritdoc/>
     protected override string Say(Ended act, RuleSet rules, Wording words) =>
-        VigilWords.Ended(act.Vigil, act.End == VigilEnd.AsHoped) + EntryCheck.OfThem(act.Count);
+        VigilDefinition.Of(act.Vigil).PastEnd(act.End == VigilEnd.AsHoped) + EntryCheck.OfThem(act.Count);
 
     /// <inheritdoc/>
     protected override bool IsHistory(Ended act) => true;
@@ -118,16 +123,16 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
     /// is adult. Of many it is said of all or of none.
     /// </summary>
     private static MoltEvent? MoltOf(VigilEvent wait, JournalEntry end) =>
-        wait.Vigil switch
+        VigilDefinition.Of(wait.Vigil).Molt switch
         {
-            VigilKind.Surfacing => new MoltEvent(
+            MoltInWait.None => null,
+            MoltInWait.FirstAndLast => new MoltEvent(end.Id, end.When, Ultimate: true, Mismolt: false),
+            MoltInWait.Unseen => new MoltEvent(
                 end.Id,
                 new Occurrence(wait.Began.From, end.When.To),
                 Ultimate: false,
                 Mismolt: false
             ),
-            VigilKind.Emergence => new MoltEvent(end.Id, end.When, Ultimate: true, Mismolt: false),
-            VigilKind.Molt or VigilKind.FirstWorkers or VigilKind.Young or VigilKind.Hatching => null,
             _ => throw new ArgumentOutOfRangeException(nameof(wait), wait.Vigil, "Nothing says what its end does."),
         };
 }

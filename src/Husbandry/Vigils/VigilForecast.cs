@@ -88,7 +88,7 @@ public sealed record VigilForecast(
         {
             Reason.FromRecord(
                 "Waited",
-                $"{VigilWords.Began(vigil).ToUpperFirst()} {words.Dates(subject.Night(began.From), subject.Night(began.To))}, {Wording.Nights(forecast.WaitedNights)} ago.",
+                $"{VigilDefinition.Of(vigil).Began.ToUpperFirst()} {words.Dates(subject.Night(began.From), subject.Night(began.To))}, {Wording.Nights(forecast.WaitedNights)} ago.",
                 "record.began"
             ),
             PriorRule(subject, vigil, wait.Prior),
@@ -107,7 +107,7 @@ public sealed record VigilForecast(
 
         return new Answer<VigilForecast?>(
             forecast,
-            Summary(VigilWords.Ends(vigil).ToUpperFirst(), forecast, words),
+            Summary(VigilDefinition.EndOf(vigil).ToUpperFirst(), forecast, words),
             reasons
         );
     }
@@ -159,7 +159,7 @@ public sealed record VigilForecast(
         standing.Vigils.Open.FirstOrDefault(w =>
             w.Vigil == vigil
                 ? !(w.Count < standing.Details.Count)
-                : w.Count is null && VigilWords.StopsMolts(w.Vigil) && VigilWords.StopsMolts(vigil)
+                : w.Count is null && VigilDefinition.Of(w.Vigil).StopsMolts && VigilDefinition.Of(vigil).StopsMolts
         );
 
     /// <summary>Length of premolt by stage: the species' own where it has one, else the group's.</summary>

@@ -6,75 +6,9 @@ using Husbandry.Vigils;
 
 namespace Husbandry.Hush;
 
-/// <summary>Where an animal stands between two molts, as the lantern shows it.</summary>
-public enum Phase
-{
-    /// <summary>Nothing points to a molt.</summary>
-    Open,
-
-    /// <summary>Plump and nothing else.</summary>
-    WellFed,
-
-    /// <summary>Premolt suspected.</summary>
-    Suspected,
-
-    /// <summary>Premolt likely.</summary>
-    Likely,
-
-    /// <summary>Burrow, hide or hammock closed from within.</summary>
-    SealedIn,
-
-    /// <summary>The molt is here or hours away.</summary>
-    Imminent,
-
-    /// <summary>Soft after a molt.</summary>
-    Hardening,
-
-    /// <summary>The days are over; the fangs have not been seen black.</summary>
-    FangsUnchecked,
-
-    /// <summary>Buried, and to be left so.</summary>
-    Buried,
-
-    /// <summary>A pupa.</summary>
-    Pupa,
-
-    /// <summary>A queen founding her colony.</summary>
-    Founding,
-
-    /// <summary>A mother with a sac, eggs or young.</summary>
-    Brooding,
-
-    /// <summary>Eggs, kept as such.</summary>
-    Eggs,
-
-    /// <summary>A queen or colony in its winter rest.</summary>
-    Wintering,
-}
-
-/// <summary>Finds the phase and its words.</summary>
+/// <summary>Finds the phases.</summary>
 public static class Phases
 {
-    // How each phase is shown: its word and how many of the three shutters are closed. Of phases with as many shutters the
-    // first of this list speaks for all. Source: docs/how-it-works.md, the lantern.
-    private static readonly (Phase Phase, string Word, int Shutters)[] Marks =
-    [
-        (Phase.Imminent, "molting", 3),
-        (Phase.Hardening, "hardening", 3),
-        (Phase.Wintering, "wintering", 3),
-        (Phase.Buried, "buried", 3),
-        (Phase.Pupa, "pupa", 3),
-        (Phase.Eggs, "eggs", 3),
-        (Phase.Founding, "founding", 3),
-        (Phase.Brooding, "brooding", 3),
-        (Phase.FangsUnchecked, "fangs unchecked", 3),
-        (Phase.Likely, "likely premolt", 2),
-        (Phase.SealedIn, "sealed in", 2),
-        (Phase.Suspected, "suspected", 1),
-        (Phase.WellFed, "well fed", 0),
-        (Phase.Open, "open", 0),
-    ];
-
     /// <summary>
     /// All phases it is in, the one that speaks for all first: a mother may brood and lie on her back. What stops molts
     /// leaves no phase of a molt beside it; "open" and "well fed" stand only alone.
@@ -100,18 +34,18 @@ public static class Phases
 
         var waits = subject.WaitsOfAll.ToList();
         all.AddRange(waits.Select(w => Waiting(subject, w)));
-        if (!waits.Any(w => VigilWords.StopsMolts(w.Vigil)))
+        if (!waits.Any(w => VigilDefinition.Of(w.Vigil).StopsMolts))
         {
             var molt = OfMolt(subject, reading, firstMeal);
             // A mother is not disturbed to look at her fangs: they were hard long before she laid.
-            if (all.Count == 0 || (Shutters(molt.Value) > 0 && molt.Value != Phase.FangsUnchecked))
+            if (all.Count == 0 || (PhaseMark.Of(molt.Value).Shutters > 0 && molt.Value != Phase.FangsUnchecked))
             {
                 all.Add(molt);
             }
         }
 
         // The same wait twice, as undoing an end can leave it, is one phase.
-        return [.. all.DistinctBy(p => p.Value).OrderBy(p => Array.FindIndex(Marks, m => m.Phase == p.Value))];
+        return [.. all.DistinctBy(p => p.Value).OrderBy(p => PhaseMark.Of(p.Value).Rank)];
     }
 
     /// <summary>The phase between two molts: hardening goes before what signs say.</summary>
@@ -169,47 +103,35 @@ public static class Phases
 
     private static Answer<Phase> Waiting(Subject subject, VigilEvent waiting)
     {
-        var (phase, text) = waiting.Vigil switch
-        {
-            VigilKind.Surfacing => (Phase.Buried, $"Buried: leave {subject.Them} be, however long it takes."),
-            VigilKind.Emergence => (Phase.Pupa, Pupa(subject)),
-            VigilKind.Hatching => (Phase.Eggs, "Eggs: nothing to feed or water; wipe condensation away."),
-            VigilKind.Young => (Phase.Brooding, "Brooding: disturb her as little as can be; keep the damp side."),
-            VigilKind.FirstWorkers => (Phase.Founding, Founding(subject)),
-            var unknown => throw new InvalidOperationException($"No phase for a wait of the kind {unknown}."),
-        };
+        var vigil = VigilDefinition.Of(waiting.Vigil);
+        var text =
+            (vigil.Kind == VigilKind.Emergence ? Pupa(subject) : null)
+            ?? (vigil.Kind == VigilKind.FirstWorkers ? Founding(subject) : null)
+            ?? vigil.Meanwhile.Replace("{them}", subject.Them, StringComparison.Ordinal);
         var words = subject.Room.Wording;
-        var began =
-            $"{VigilWords.Began(waiting.Vigil)} {words.Dates(subject.Night(waiting.Began.From), subject.Night(waiting.Began.To))}";
-        return new Answer<Phase>(phase, text, [Reason.FromRecord("Since", $"{began.ToUpperFirst()}.", "record.began")]);
+        var began = $"{vigil.Began} {words.Dates(subject.Night(waiting.Began.From), subject.Night(waiting.Began.To))}";
+        return new Answer<Phase>(
+            vigil.Phase,
+            text,
+            [Reason.FromRecord("Since", $"{began.ToUpperFirst()}.", "record.began")]
+        );
     }
 
-    private static string Pupa(Subject subject) =>
-        WinterWeeks.Of(subject) is not { } winter ? "A pupa: leave it be, neither dry nor wet."
+    private static string? Pupa(Subject subject) =>
+        WinterWeeks.Of(subject) is not { } winter ? null
         : winter is { IsDone: true, IsCold: true }
             ? $"{winter.Text} weeks of cold done: take it out when its food or its mate will be there."
         : winter.IsDone ? "A pupa, its cold behind it: leave it be, neither dry nor wet."
         : winter.IsCold ? $"A pupa in its winter cold, {winter.Text} weeks done: leave it be."
         : $"A pupa that needs {Wording.Plain(winter.Needed)} weeks of cold before it can emerge.";
 
-    private static string Founding(Subject subject) =>
+    private static string? Founding(Subject subject) =>
         subject.Profile.Founding?.Value switch
         {
             Rulebook.Founding.Claustral => "Founding on her reserves: dark, still, a look every two to four weeks.",
             Rulebook.Founding.SemiClaustral => "Founding: she is fed twice a week, and her water looked at every time.",
-            _ => "Founding, and nobody has said how: is her thorax large and rounded, or slim? Say it in her details.",
+            _ => null,
         };
-
-    /// <summary>The word beside the lantern.</summary>
-    public static string Word(Phase phase) => MarkOf(phase).Word;
-
-    /// <summary>Whether an animal in a phase is passed by: when two shutters or more are closed. Source: docs/how-it-works.md, the lantern.</summary>
-    public static bool PassesBy(Phase phase) => Shutters(phase) >= 2;
-
-    /// <summary>How many of the lantern's three shutters are closed.</summary>
-    public static int Shutters(Phase phase) => MarkOf(phase).Shutters;
-
-    private static (Phase Phase, string Word, int Shutters) MarkOf(Phase phase) => Marks.First(m => m.Phase == phase);
 
     private static bool AteSinceMolt(Subject subject) =>
         subject.Standing.Feeding.Meals.Count > 0
