@@ -141,7 +141,7 @@ public class LogMenuTests
     {
         var judgement = new Diary("lasius-niger", kind: StockKind.Colony).Judge();
         var sections = PageSections.Of(judgement, Lifeline.Of(judgement, [])).ToList();
-        Assert.Equal([PageSection.Food], sections);
+        Assert.Equal([PageSection.Food, PageSection.Numbers], sections);
         Assert.DoesNotContain("molt", judgement.Phase.Summary);
     }
 

@@ -104,7 +104,7 @@ public class TradeRules
         var standing = brood.Standing();
         Assert.Equal(10, standing.Details.Count);
         Assert.Null(standing.Departure);
-        Assert.Equal(10, standing.Exits.Sum(e => e.Count));
+        Assert.Equal(-10, standing.Counts.Where(c => c.By < 0 && c.Change != CountChange.Counted).Sum(c => c.By));
         Assert.Equal("act.count", Assert.Single(Check(brood, new Departed(DepartureKind.Lost, null, 11))).Field);
         Assert.NotNull(brood.With(0.5, new Departed(DepartureKind.Lost)).Standing().Departure);
     }

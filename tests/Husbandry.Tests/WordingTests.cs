@@ -115,6 +115,11 @@ public class WordingTests
                 "rehoused into 3 L tub, 180 × 120 mm, 60 mm free height over 40 mm of floor"
             },
             { new Withdrawn(Guid.Empty), "an entry taken back" },
+            { new Gained(GainKind.Found, 2, "behind the rack"), "2 found again: behind the rack" },
+            {
+                new Counted(200, 150, 260, CountMethod.ByEye, "box 2", "young under the bark"),
+                "counted in box 2: 200 (150–260), by eye; young under the bark"
+            },
         };
 
     [Fact]

@@ -1237,7 +1237,7 @@ export interface components {
             address: string;
         };
         /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
@@ -1269,12 +1269,30 @@ export interface components {
             kind: "conditionSeen";
             condition: components["schemas"]["BodyCondition"];
         };
-        /** @description A brood was counted. */
+        /** @description A brood or a colony was counted, or one of its containers. */
         ActCounted: {
             /** @enum {string} */
             kind: "counted";
-            /** Format: int32 */
+            /**
+             * Format: int32
+             * @description As many were found.
+             */
             count: number;
+            /**
+             * Format: int32
+             * @description At least as many, when it is not certain.
+             */
+            low?: null | number;
+            /**
+             * Format: int32
+             * @description At most as many, when it is not certain.
+             */
+            high?: null | number;
+            method?: null | components["schemas"]["CountMethod"];
+            /** @description The one container that was counted, 1–40 characters; all of them when left out. */
+            container?: null | string;
+            /** @description Why there are more or fewer than on record; may be left out. */
+            reason?: null | string;
         };
         /** @description The animal left the collection, or some of many did; its history stays. */
         ActDeparted: {
@@ -1316,6 +1334,20 @@ export interface components {
             kind: "fangsChecked";
             /** @description Whether they were black and hard. */
             hard: boolean;
+        };
+        /** @description There are more of many: young were born, a runaway was found, some were put in. */
+        ActGained: {
+            /** @enum {string} */
+            kind: "gained";
+            /** @description How. */
+            how: components["schemas"]["GainKind"];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+            /** @description Free text; may be left out. */
+            remark?: null | string;
         };
         /** @description Something else was done to it that the hush table speaks of: handled, rehoused, dug up, cleaned. */
         ActHandled: {
@@ -1676,6 +1708,7 @@ export interface components {
             fit: components["schemas"]["AnswerOfHousingFit"];
             quarantine: components["schemas"]["AnswerOfQuarantine"];
             hazard: null | components["schemas"]["Hazard"];
+            numbers: null | components["schemas"]["CountBook"];
             journal: components["schemas"]["JournalLine"][];
         };
         /** @description A computed value together with what it follows from. */
@@ -2395,6 +2428,59 @@ export interface components {
         };
         /** @enum {unknown} */
         ContainerSchool: "snug" | "roomy" | null;
+        /** @description The numbers of a brood or a colony: everything that came and went, and whether it adds up. */
+        CountBook: {
+            /** @description The lines, newest first. */
+            lines: components["schemas"]["CountLine"][];
+            /** @description What came and what left by its reason, e.g. "came" 40, "died" −3; they add up to those that are there. */
+            sums: components["schemas"]["CountSum"][];
+            /**
+             * Format: int32
+             * @description As many are gone, and nobody said how.
+             */
+            missing: number;
+            /** @description All of it in one sentence. */
+            summary: string;
+        };
+        /** @description One line of the numbers. */
+        CountLine: {
+            /**
+             * Format: uuid
+             * @description The entry that says it.
+             */
+            entryId: string;
+            /**
+             * Format: date
+             * @description Night.
+             */
+            night: string;
+            /** @description What happened, e.g. "died" or "counted 24, one by one". */
+            text: string;
+            /**
+             * Format: int32
+             * @description By how many there are more; negative for fewer.
+             */
+            by: number;
+            /**
+             * Format: int32
+             * @description How many there are after it.
+             */
+            now: number;
+            /** @description Whether nobody said why the number is another one. */
+            isUnexplained: boolean;
+        };
+        /** @enum {unknown} */
+        CountMethod: "oneByOne" | "inPicture" | "fromPart" | "byEye" | null;
+        /** @description What came or left for one reason. */
+        CountSum: {
+            /** @description The reason in a word. */
+            word: string;
+            /**
+             * Format: int32
+             * @description How many; negative for those that left.
+             */
+            by: number;
+        };
         /**
          * @description Why a culture ended.
          * @enum {unknown}
@@ -2696,7 +2782,7 @@ export interface components {
             otherwise: number;
         };
         /** @enum {unknown} */
-        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | null;
+        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | null;
         /** @description One piece of evidence. */
         Evidence: {
             /** @description The sign, `clean-look` or `meal`. */
@@ -3000,6 +3086,11 @@ export interface components {
         };
         /** @enum {unknown} */
         Founding: "claustral" | "semiClaustral" | null;
+        /**
+         * @description How many became more.
+         * @enum {unknown}
+         */
+        GainKind: "born" | "found" | "putIn";
         /** @description Gear that several projects share, with its bookings in order. */
         Gear: {
             /** Format: uuid */
@@ -4535,7 +4626,7 @@ export interface components {
          * @description A part of an animal's page that not every animal has.
          * @enum {unknown}
          */
-        PageSection: "life" | "awaited" | "signs" | "stage" | "condition" | "food" | "growth";
+        PageSection: "life" | "awaited" | "signs" | "stage" | "condition" | "food" | "growth" | "numbers";
         /** @description How an order of the supplier stands. */
         Parcel: {
             /** @description Whether the parcel is at the door. */

@@ -1,6 +1,7 @@
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
@@ -81,8 +82,12 @@ internal static class DemoCases
                 .Fed(16, "roach-nymph", "small", OfferOutcome.Eaten)
                 .Watered(2)
                 .At(1, new ConditionSeen(BodyCondition.VeryFull)),
-            // A box of caterpillars on soft leaf.
-            Life("E2·06", "Fennel box", "papilio-machaon", 14, 2, count: 18).At(1, Fresh("fresh-leaves")),
+            // A box of caterpillars on soft leaf: two died, one got out, and one more is missing.
+            Life("E2·06", "Fennel box", "papilio-machaon", 14, 2, count: 22)
+                .At(10, new Departed(DepartureKind.Died, "small and pale", 2))
+                .At(6, new Departed(DepartureKind.Escaped, "under the lid", 1))
+                .At(2, new Counted(18, Method: CountMethod.OneByOne))
+                .At(1, Fresh("fresh-leaves")),
             // Guards her sac and lies on her back: both hold, and the molt speaks first.
             Life("E2·08", "Lanyard", "tliltocatl-albopilosus", 400, mature: true, sex: Sex.Female)
                 .At(260, new Molted())

@@ -88,6 +88,7 @@ public sealed record AnimalView(
     Answer<HousingFit?> Fit,
     Answer<Quarantine?> Quarantine,
     Husbandry.Rulebook.Hazard? Hazard,
+    CountBook? Numbers,
     IReadOnlyList<JournalLine> Journal
 )
 {
@@ -154,6 +155,7 @@ public sealed record AnimalView(
             j.Fit,
             Husbandry.Housing.Quarantine.Of(standing, room),
             s.Profile.Hazard?.Value,
+            CountBook.Of(s),
             Lines(journal, room)
         );
     }

@@ -22,8 +22,5 @@ public enum DepartureKind
     Lost,
 }
 
-/// <summary>Some of many left.</summary>
-public sealed record ExitEvent(DateTimeOffset At, DepartureKind Kind, int Count);
-
 /// <summary>A departure on record.</summary>
 public sealed record DepartureEvent(DateTimeOffset At, DepartureKind Kind, string? Remark);

@@ -22,7 +22,7 @@ public sealed record HouseEvent(DateTimeOffset At, Enclosure Enclosure, DateTime
 /// <param name="ArrivedAt">When it came; what lies before it is history told by somebody else.</param>
 /// <param name="LatestEventAt">Latest occurrence folded so far.</param>
 /// <param name="LatestSequence">Highest sequence folded so far.</param>
-/// <param name="Exits">Of many: those that left before the rest.</param>
+/// <param name="Counts">Its numbers, in order.</param>
 /// <param name="Growth">Molts, measures, limbs, sex, pictures, condition.</param>
 /// <param name="Vigils">Waits and what tells of them.</param>
 /// <param name="Feeding">Meals and what is still in there.</param>
@@ -39,7 +39,7 @@ public sealed record Standing(
     DateTimeOffset ArrivedAt,
     DateTimeOffset LatestEventAt,
     long LatestSequence,
-    IReadOnlyList<ExitEvent> Exits,
+    IReadOnlyList<CountEvent> Counts,
     GrowthState Growth,
     VigilState Vigils,
     FeedingState Feeding,
@@ -51,7 +51,7 @@ public sealed record Standing(
 )
 {
     /// <summary>Changes with the shape of this record and its parts, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 8;
+    public const int Shape = 9;
 
     /// <summary>Whether it is spoken of as many: a brood or a colony.</summary>
     [JsonIgnore]
@@ -110,7 +110,7 @@ public sealed record Standing(
             ArrivedAt: entry.When.To,
             LatestEventAt: entry.When.To,
             entry.Sequence,
-            Exits: [],
+            Counts: [new CountEvent(entry.Id, entry.When.To, CountChange.Came, details.Count, details.Count)],
             GrowthState.Empty,
             VigilState.Empty,
             FeedingState.Empty,
@@ -147,14 +147,17 @@ public sealed record Standing(
             Paired = [],
         };
 
-    /// <summary>The state with another number of animals in it.</summary>
-    /// <param name="count">How many.</param>
-    /// <param name="version">Sequence of the entry that says so.</param>
-    public Standing WithCount(int count, long version) =>
+    /// <summary>The state with more or fewer animals in it.</summary>
+    /// <param name="entry">The entry that says so.</param>
+    /// <param name="change">Why.</param>
+    /// <param name="now">How many there are after it.</param>
+    /// <param name="taken">What was counted, of a count.</param>
+    public Standing WithCount(JournalEntry entry, CountChange change, int now, CountTaken? taken = null) =>
         this with
         {
-            Details = Details with { Count = count },
-            DetailsVersion = version,
-            Feeding = Feeding with { Vials = [.. Feeding.Vials.Where(v => v.Number <= count)] },
+            Counts = [.. Counts, new CountEvent(entry.Id, entry.When.To, change, now - Details.Count, now, taken)],
+            Details = Details with { Count = now },
+            DetailsVersion = entry.Sequence,
+            Feeding = Feeding with { Vials = [.. Feeding.Vials.Where(v => v.Number <= now)] },
         };
 }

@@ -34,16 +34,20 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
     /// <inheritdoc/>
     protected override Standing Fold(Departed act, Standing standing, JournalEntry entry)
     {
-        var at = entry.When.To;
-        return act.Count is { } some && some < standing.Details.Count
-            ? standing.WithCount(standing.Details.Count - some, entry.Sequence) with
-            {
-                Exits = [.. standing.Exits, new ExitEvent(at, act.Departure, some)],
-            }
-            : standing with
-            {
-                Departure = new DepartureEvent(at, act.Departure, act.Remark),
-            };
+        var change = Change(act.Departure);
+        var there = standing.Details.Count;
+        if (act.Count is { } some && some < there)
+        {
+            return standing.WithCount(entry, change, there - some);
+        }
+
+        // The details keep how many there were.
+        var last = new CountEvent(entry.Id, entry.When.To, change, -there, 0);
+        return standing with
+        {
+            Counts = [.. standing.Counts, last],
+            Departure = new DepartureEvent(entry.When.To, act.Departure, act.Remark),
+        };
     }
 
     /// <inheritdoc/>
@@ -65,6 +69,18 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
 
     /// <inheritdoc/>
     protected override bool IsNews(Departed act) => true;
+
+    private static CountChange Change(DepartureKind departure) =>
+        departure switch
+        {
+            DepartureKind.Died => CountChange.Died,
+            DepartureKind.Sold => CountChange.Sold,
+            DepartureKind.GivenAway => CountChange.GivenAway,
+            DepartureKind.Escaped => CountChange.Escaped,
+            DepartureKind.Released => CountChange.Released,
+            DepartureKind.Lost => CountChange.Lost,
+            _ => throw new ArgumentOutOfRangeException(nameof(departure), departure, "No such departure."),
+        };
 
     private static string Word(DepartureKind departure) =>
         departure switch

@@ -33,7 +33,11 @@ public sealed class DetailsChangedEntry() : EntryDefinition<DetailsChanged>("det
 
     /// <inheritdoc/>
     protected override Standing Fold(DetailsChanged act, Standing standing, JournalEntry entry) =>
-        standing with
+        (
+            act.Details.Count == standing.Details.Count
+                ? standing
+                : standing.WithCount(entry, CountChange.Mended, act.Details.Count)
+        ) with
         {
             Details = act.Details,
             DetailsVersion = entry.Sequence,

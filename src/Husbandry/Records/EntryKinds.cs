@@ -44,6 +44,7 @@ public static class EntryKinds
         HandledEntry.It,
         HousedEntry.It,
         WithdrawnEntry.It,
+        GainedEntry.It,
     ];
 
     /// <summary>

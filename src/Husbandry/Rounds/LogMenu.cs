@@ -28,6 +28,9 @@ public enum EntryForm
     /// <summary>Counted.</summary>
     Counted,
 
+    /// <summary>Young born, a runaway found, some put in.</summary>
+    Gained,
+
     /// <summary>Something done to it.</summary>
     Handled,
 
@@ -239,6 +242,7 @@ public sealed record LogMenu(
             ("t", "Note…", EntryForm.Noted, true),
             ("w", "Later, with a reason…", EntryForm.PutOff, true),
             ("c", "Counted…", EntryForm.Counted, s.IsMany),
+            ("z", "Born, found or put in…", EntryForm.Gained, s.IsMany),
             ("k", "Thin, normal, full…", EntryForm.ConditionSeen, s.Group.ConditionByEye.Value && !IsShut(j)),
             ("y", "Water of the tube…", EntryForm.TubeSeen, tube),
             ("n", "Water, another night…", EntryForm.Watered, waterForm),

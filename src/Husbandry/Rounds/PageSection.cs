@@ -27,6 +27,9 @@ public enum PageSection
 
     /// <summary>Skins, and molts left.</summary>
     Growth,
+
+    /// <summary>How many came, were born and left.</summary>
+    Numbers,
 }
 
 /// <summary>Decides what an animal's page shows: only what its stage of life has.</summary>
@@ -70,6 +73,11 @@ public static class PageSections
         if (growing || j.Growth.Value is not null)
         {
             yield return PageSection.Growth;
+        }
+
+        if (j.Subject.IsMany)
+        {
+            yield return PageSection.Numbers;
         }
     }
 

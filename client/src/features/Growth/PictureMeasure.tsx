@@ -3,7 +3,7 @@ import { type AnimalView, api, Refusal, type Schemas, take } from '../../api/cli
 import { useLog } from '../../api/queries';
 import { Check, Choice, FormError, TextField } from '../../ui/Field';
 import { fromMm, type LengthUnit, toMm } from '../../ui/lengths';
-import { bodyParts } from '../Journal/acts';
+import { bodyParts } from './growthForms';
 import { newId } from '../../ui/newId';
 
 type Point = Schemas['PicturePoint'];

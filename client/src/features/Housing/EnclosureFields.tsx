@@ -3,7 +3,7 @@ import type { Schemas } from '../../api/client';
 import { useShelves } from '../../api/roomQueries';
 import { Check, Field, TextField } from '../../ui/Field';
 import { fromMm, type LengthUnit, toMm } from '../../ui/lengths';
-import type { ActOf } from '../Journal/acts';
+import type { ActOf } from '../Journal/entryForm';
 
 type Enclosure = Schemas['Enclosure'];
 

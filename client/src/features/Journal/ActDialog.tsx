@@ -3,9 +3,9 @@ import { type Act, Refusal } from '../../api/client';
 import { useNightline, useSettings } from '../../api/queries';
 import { Dialog } from '../../ui/Dialog';
 import { Choice, FormError, TextField } from '../../ui/Field';
-import { type ActSubject, draftOf, type Draft, finish, ofMany } from './actDraft';
-import { ActFields } from './ActFields';
-import type { ActOf, FormKind } from './acts';
+import { draftOf, type Draft, finish } from './actDraft';
+import type { ActOf, ActSubject } from './entryForm';
+import { formOf, type FormKind } from './forms';
 import { useDone } from './DoneContext';
 
 export interface ActDialogProps {
@@ -18,35 +18,11 @@ export interface ActDialogProps {
   onClose: () => void;
 }
 
-const titles: Record<FormKind, string> = {
-  offered: 'Food offered',
-  signSeen: 'Sign seen',
-  molted: 'It molted',
-  measured: 'Measured',
-  moved: 'Moved',
-  counted: 'Counted',
-  handled: 'Done to it',
-  limbNoted: 'A limb',
-  sexSeen: 'Sex told',
-  noted: 'Note',
-  putOff: 'Later',
-  housed: 'Enclosure',
-  departed: 'Leaves the collection',
-  watered: 'Water',
-  tubeSeen: 'Water of the tube',
-  conditionSeen: 'How well fed it looks',
-  looked: 'Looked: no sign',
-  leftoversRemoved: 'Leftovers taken out',
-  fangsChecked: 'Fangs',
-  began: 'A wait begins',
-  ended: 'A wait ends',
-  chilled: 'Winter cold',
-};
-
 type Timing = 'tonight' | 'night' | 'between';
 
 /** The form of one entry, new or corrected. */
 export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialogProps) {
+  const form = formOf(kind);
   const settings = useSettings();
   const tonight = useNightline().data?.tonight;
   const unit = settings.data?.settings.unit ?? 'mm';
@@ -83,7 +59,7 @@ export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialog
   };
 
   const whenOptions: [Timing, string][] =
-    kind === 'molted' || kind === 'began' || kind === 'ended'
+    form.foundLater === true
       ? [
           ['tonight', 'Tonight, seen'],
           ['night', 'On a night'],
@@ -120,10 +96,10 @@ export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialog
       )}
     </>
   );
-  const many = subject.many && ofMany(draft.act) && (
+  const many = subject.many && form.someOf !== undefined && (
     <TextField
       label={`How many of the ${subject.count}`}
-      hint={draft.act.kind === 'began' && draft.act.vigil === 'surfacing' ? 'Empty for one' : 'Empty for all'}
+      hint={form.someOf(draft.act)}
       error={error('count')}
       inputMode="numeric"
       value={draft.some}
@@ -131,17 +107,17 @@ export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialog
     />
   );
   // What is seen is chosen from a few words: the choice itself logs it, so the night stands above.
-  const oneTap = kind === 'signSeen' || kind === 'conditionSeen';
+  const oneTap = form.oneTap === true;
   return (
     <Dialog
-      title={corrects === undefined ? titles[kind] : `Correct: ${titles[kind].toLowerCase()}`}
+      title={corrects === undefined ? form.title : `Correct: ${form.title.toLowerCase()}`}
       hint={
         <>
           <span className="code">{subject.code}</span> {subject.name}, <i>{subject.species}</i>
         </>
       }
       onClose={onClose}
-      wide={kind === 'signSeen' || kind === 'housed'}
+      wide={form.wide === true}
     >
       <form
         onSubmit={(event) => {
@@ -153,17 +129,21 @@ export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialog
       >
         {oneTap && when}
         {oneTap && many}
-        <ActFields
-          draft={draft}
-          setDraft={setDraft}
+        <form.Fields
+          act={draft.act}
+          change={(act) => setDraft((d) => ({ ...d, act }))}
+          texts={draft.texts}
+          write={(field, text) => setDraft((d) => ({ ...d, texts: { ...d.texts, [field]: text } }))}
           subject={subject}
           unit={unit}
           error={error}
           busy={busy}
+          said={draft.said}
+          say={(act) => setDraft((d) => ({ ...d, act, said: true }))}
           submit={(act) => void submit({ ...draft, act })}
         />
         {!oneTap && many}
-        {!oneTap && kind !== 'putOff' && when}
+        {!oneTap && form.ahead !== true && when}
         <FormError>{refusal?.all}</FormError>
         <div className="flex justify-end gap-2">
           <button type="button" className="act act-plain px-3" onClick={onClose}>

@@ -2,7 +2,7 @@ import type { AnimalView, Schemas } from '../../api/client';
 import { useAnimal, useRulebook, useSettings } from '../../api/queries';
 import { Dialog } from '../../ui/Dialog';
 import { ActDialog, type ActDialogProps } from './ActDialog';
-import type { ActSubject } from './actDraft';
+import type { ActSubject } from './entryForm';
 
 const kindOf: Partial<Record<Schemas['WaterWay'], Schemas['WaterKind']>> = {
   dish: 'dish',

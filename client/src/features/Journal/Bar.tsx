@@ -1,7 +1,7 @@
 import { Check, TriangleAlert } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { ActDialogFor } from './ActDialogFor';
-import { hasForm } from './acts';
+import { hasForm } from './forms';
 import type { Done } from './DoneContext';
 
 export const undoSeconds = 10;

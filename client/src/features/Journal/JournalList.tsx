@@ -7,7 +7,7 @@ import { clockTime, dayDate, shortDate } from '../../ui/dates';
 import { FormError } from '../../ui/Field';
 import { MenuItem, menuClass, menuPadding, pickByLetter } from '../../ui/Menu';
 import { ActDialogFor } from './ActDialogFor';
-import { hasForm } from './acts';
+import { hasForm } from './forms';
 import { newId } from '../../ui/newId';
 
 type Line = AnimalView['journal'][number];

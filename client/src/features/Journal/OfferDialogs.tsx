@@ -2,7 +2,8 @@ import { useState, type ReactNode } from 'react';
 import type { AnimalView, Schemas } from '../../api/client';
 import { HushAsk } from '../Hush/HushAsk';
 import { ActDialogFor } from './ActDialogFor';
-import { type ActOf, type FormKind, hasForm } from './acts';
+import type { ActOf } from './entryForm';
+import { type FormKind, hasForm } from './forms';
 import { useDone } from './DoneContext';
 
 export type LogOffer = Schemas['LogOffer'];

@@ -1,7 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { Refusal } from '../../api/client';
-import { type ActSubject, draftOf, finish } from './actDraft';
-import { type FormKind, formKinds } from './acts';
+import { draftOf, finish } from './actDraft';
+import type { ActSubject } from './entryForm';
+import { type FormKind, forms } from './forms';
+
+const formKinds = Object.keys(forms) as FormKind[];
 
 const subject: ActSubject = {
   stockId: 'a',
@@ -53,16 +56,19 @@ describe('a form to begin with', () => {
         outcome: 'eaten',
         leftIn: null,
       },
-      number: '2',
+      texts: { count: '2' },
       some: '',
       said: true,
     });
     const broodUnsized = draftOf('offered', { ...subject, offer: null, count: 40 }, 'mm');
-    expect(broodUnsized.number).toBe('40');
+    expect(broodUnsized.texts.count).toBe('40');
   });
 
   it('measures its size first, and holds no number that nobody measured', () => {
-    expect(draftOf('measured', subject, 'mm')).toMatchObject({ act: { part: 'legSpan' }, number: '' });
+    expect(draftOf('measured', subject, 'mm')).toMatchObject({
+      act: { part: 'legSpan' },
+      texts: { lengthMm: '' },
+    });
   });
 
   it('of a correction holds what it corrects, in the unit of the room', () => {
@@ -74,7 +80,10 @@ describe('a form to begin with', () => {
       errorMm: null,
       pictureId: null,
     } as const;
-    expect(draftOf('measured', subject, 'in', former)).toMatchObject({ act: former, number: '1' });
+    expect(draftOf('measured', subject, 'in', former)).toMatchObject({
+      act: former,
+      texts: { lengthMm: '1' },
+    });
   });
 
   it('puts off by three nights, over the end of a month', () => {
@@ -86,7 +95,10 @@ describe('a form to begin with', () => {
 
 describe('a finished form', () => {
   const number = (kind: FormKind, text: string, unit: 'mm' | 'cm' | 'in' = 'mm') =>
-    finish({ ...draftOf(kind, subject, unit), number: text }, unit);
+    finish(
+      { ...draftOf(kind, subject, unit), texts: { [kind === 'measured' ? 'lengthMm' : 'count']: text } },
+      unit,
+    );
 
   it('counts in whole numbers and refuses anything else at the field', () => {
     expect(number('counted', ' 12 ')).toMatchObject({ kind: 'counted', count: 12 });
@@ -126,5 +138,19 @@ describe('a departure', () => {
     };
     expect(finish(draft, 'mm')).toMatchObject({ count: 3 });
     expect(finish({ ...draft, some: 'three' }, 'mm')).toBeInstanceOf(Refusal);
+  });
+});
+
+describe('a count', () => {
+  it('may be rough: at least and at most are left out or whole numbers', () => {
+    const draft = draftOf('counted', { ...subject, many: true, count: 12 }, 'mm');
+    expect(draft.texts).toEqual({ count: '12', low: '', high: '' });
+    expect(finish({ ...draft, texts: { count: '20', low: '15', high: '' } }, 'mm')).toMatchObject({
+      count: 20,
+      low: 15,
+      high: null,
+    });
+    const refused = finish({ ...draft, texts: { count: '20', low: 'few', high: '' } }, 'mm');
+    expect(refused instanceof Refusal && refused.for('low')).toBe('Write a whole number.');
   });
 });

@@ -15,7 +15,7 @@ import { ElseMenu } from '../Journal/ElseMenu';
 import { useWhy } from '../Reasons/WhyContext';
 import { type LineChoice, primaryChoices, refusals } from './lineActs';
 import { useActing } from './Acting';
-import type { FormKind } from '../Journal/acts';
+import type { FormKind } from '../Journal/forms';
 import { whyOf } from './whyOf';
 
 const pool =

@@ -21,7 +21,7 @@ import { Waiting } from '../../ui/Waiting';
 import { FamilyFields } from './FamilyFields';
 import { KnownFields } from './KnownFields';
 import { fresh, instarHint, readMolts, textOf, unreadable } from './animalDraft';
-import { bodyParts } from '../Journal/acts';
+import { bodyParts } from '../Growth/growthForms';
 import { newId } from '../../ui/newId';
 
 const other = 'other';

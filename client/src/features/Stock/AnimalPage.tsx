@@ -12,6 +12,7 @@ import { SkinTable } from '../Growth/SkinTable';
 import { HushList } from '../Hush/HushList';
 import { JournalList } from '../Journal/JournalList';
 import { useWhy, whyAnimal } from '../Reasons/WhyContext';
+import { NumbersBook } from '../Records/NumbersBook';
 import { EndsCharts } from '../Vigils/EndsChart';
 import { EvidenceLadder } from '../Vigils/EvidenceLadder';
 import { MoltCloseUp } from '../Vigils/MoltCloseUp';
@@ -176,6 +177,14 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
               ) : (
                 growth.skins.length > 0 && <SkinTable animal={animal} growth={growth} unit={unit} />
               )}
+            </>
+          )}
+          {animal.numbers !== null && (
+            <>
+              <h2 id="numbers" className="mt-4 mb-1 text-18">
+                Numbers
+              </h2>
+              <NumbersBook animal={animal} numbers={animal.numbers} />
             </>
           )}
           <GrowthNotes animal={animal} unit={unit} />

@@ -1,7 +1,14 @@
 import { useEffect, useEffectEvent } from 'react';
 import { type Schemas } from '../../api/client';
 import { useRulebook } from '../../api/queries';
-import { strengthWord } from './acts';
+
+const strengthWord: Record<Schemas['SignStrength'], string> = {
+  weak: 'weak',
+  medium: 'medium',
+  strong: 'strong',
+  imminent: 'imminent',
+  opposite: 'not a molt',
+};
 
 type Strength = Schemas['SignStrength'];
 

@@ -1,8 +1,29 @@
 import type { ReactNode } from 'react';
+import type { Schemas } from '../../api/client';
 import { useRulebook } from '../../api/queries';
 import { Check, Choice, Field } from '../../ui/Field';
-import { VialGrid } from '../Feeding/VialGrid';
-import { type ActOf, outcomes, preparations } from './acts';
+
+import type { ActOf } from '../Journal/entryForm';
+import { VialGrid } from './VialGrid';
+
+const outcomes: readonly (readonly [Schemas['OfferOutcome'], string])[] = [
+  ['eaten', 'Eaten'],
+  ['takenLater', 'Taken later'],
+  ['battedAway', 'Batted it away'],
+  ['fled', 'Fled from it'],
+  ['killedAndLeft', 'Killed and left it'],
+  ['notSeen', 'Not seen'],
+  ['stillEating', 'Still eating'],
+  ['seenToCatch', 'Seen to catch it'],
+  ['foundUneaten', 'Found whole, taken out'],
+];
+
+const preparations: readonly (readonly [Schemas['Preparation'], string])[] = [
+  ['live', 'Live'],
+  ['preKilled', 'Pre-killed'],
+  ['cut', 'Cut'],
+  ['fresh', 'As it is'],
+];
 
 interface OfferProps {
   act: ActOf<'offered'>;

@@ -1,0 +1,127 @@
+import { Refusal, type Schemas } from '../../api/client';
+import { Choice, Field, TextField } from '../../ui/Field';
+import { type EntryForm, textOrNone, wholeNumber, wholeNumberIfAny } from '../Journal/entryForm';
+
+const methods: readonly (readonly [NonNullable<Schemas['CountMethod']>, string])[] = [
+  ['oneByOne', 'One by one'],
+  ['inPicture', 'In a picture'],
+  ['fromPart', 'Reckoned from a part'],
+  ['byEye', 'Estimated by eye'],
+];
+
+const gains: readonly (readonly [Schemas['GainKind'], string])[] = [
+  ['born', 'Born'],
+  ['found', 'Found again'],
+  ['putIn', 'Put in'],
+];
+
+const shown = (count: number | null | undefined) => (count == null ? '' : String(count));
+
+const counted: EntryForm<'counted'> = {
+  title: 'Counted',
+  begin: (subject) => ({
+    kind: 'counted',
+    count: subject.count,
+    low: null,
+    high: null,
+    method: null,
+    container: null,
+    reason: null,
+  }),
+  texts: (act) => ({ count: String(act.count), low: shown(act.low), high: shown(act.high) }),
+  finish: (act, texts) => {
+    const count = wholeNumber('count', texts.count ?? '');
+    const low = wholeNumberIfAny('low', texts.low ?? '');
+    const high = wholeNumberIfAny('high', texts.high ?? '');
+    const wrong = [count, low, high].find((number) => number instanceof Refusal);
+    return wrong ?? ({ ...act, count, low, high } as typeof act);
+  },
+  Fields: ({ act, change, texts, write, subject, error }) => {
+    const number = (label: string, field: string, hint?: string) => (
+      <TextField
+        label={label}
+        hint={hint}
+        error={error(field)}
+        inputMode="numeric"
+        value={texts[field] ?? ''}
+        onChange={(text) => write(field, text)}
+      />
+    );
+    const differs = (texts.count ?? '').trim() !== String(subject.count);
+    return (
+      <>
+        <div className="grid grid-cols-3 gap-3">
+          {number('How many', 'count', `${subject.count} on record`)}
+          {number('At least', 'low', 'If not certain')}
+          {number('At most', 'high', 'If not certain')}
+        </div>
+        <Field label="How they were counted" error={error('method')}>
+          {(p) => (
+            <select
+              {...p}
+              className="field"
+              value={act.method ?? ''}
+              onChange={(e) =>
+                change({ ...act, method: methods.find(([method]) => method === e.target.value)?.[0] ?? null })
+              }
+            >
+              <option value="">Not said</option>
+              {methods.map(([method, label]) => (
+                <option key={method} value={method}>
+                  {label}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <TextField
+          label="Only in one container"
+          hint="Empty when all of them were counted; else its name, always the same: cup 3"
+          error={error('container')}
+          value={act.container ?? ''}
+          onChange={(container) => change({ ...act, container: textOrNone(container) })}
+        />
+        {differs && (
+          <TextField
+            label="Why there are more or fewer"
+            hint="Left empty, the difference stands as unexplained"
+            error={error('reason')}
+            value={act.reason ?? ''}
+            onChange={(reason) => change({ ...act, reason: textOrNone(reason) })}
+          />
+        )}
+      </>
+    );
+  },
+};
+
+const gained: EntryForm<'gained'> = {
+  title: 'There are more',
+  begin: () => ({ kind: 'gained', how: 'born', count: 0, remark: null }),
+  texts: (act, isNew) => ({ count: isNew ? '' : String(act.count) }),
+  finish: (act, texts) => {
+    const count = wholeNumber('count', texts.count ?? '');
+    return count instanceof Refusal ? count : { ...act, count };
+  },
+  Fields: ({ act, change, texts, write, error }) => (
+    <>
+      <Choice label="How" options={gains} value={act.how} onChange={(how) => change({ ...act, how })} />
+      <TextField
+        label="How many"
+        error={error('count')}
+        inputMode="numeric"
+        value={texts.count ?? ''}
+        onChange={(text) => write('count', text)}
+      />
+      <TextField
+        label="Remark"
+        error={error('remark')}
+        value={act.remark ?? ''}
+        onChange={(remark) => change({ ...act, remark: textOrNone(remark) })}
+      />
+    </>
+  ),
+};
+
+/** Forms of numbers. */
+export const countForms = { counted, gained };

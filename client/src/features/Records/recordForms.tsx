@@ -1,0 +1,152 @@
+import { Choice, Field, FormError, TextField } from '../../ui/Field';
+import type { Schemas } from '../../api/client';
+import { fromDays, toDays } from '../../ui/dates';
+import { type ActOf, type ActSubject, type EntryForm, textOrNone } from '../Journal/entryForm';
+
+const departures: readonly (readonly [Schemas['DepartureKind'], string])[] = [
+  ['died', 'Died'],
+  ['sold', 'Sold'],
+  ['givenAway', 'Given away'],
+  ['escaped', 'Escaped'],
+  ['released', 'Released, where lawful'],
+  ['lost', 'Lost'],
+];
+
+const cares: readonly (readonly [Schemas['CareAct'], string])[] = [
+  ['handle', 'Handled'],
+  ['rehouse', 'Rehoused'],
+  ['dig', 'Dug up or opened'],
+  ['clean', 'Cleaned'],
+  ['brightLight', 'Bright light'],
+  ['pair', 'Put together with a mate'],
+];
+
+const moved: EntryForm<'moved'> = {
+  title: 'Moved',
+  begin: (subject) => ({ kind: 'moved', place: subject.code }),
+  Fields: ({ act, change, error }) => (
+    <TextField
+      label="New place"
+      hint="Rack, shelf and slot, like A1·03 or a1-3"
+      error={error('place')}
+      value={act.place}
+      onChange={(place) => change({ ...act, place })}
+    />
+  ),
+};
+
+/** What was done, and what the hush says against it. */
+function CareFields({
+  act,
+  change,
+  subject,
+}: {
+  act: ActOf<'handled'>;
+  change: (next: ActOf<'handled'>) => void;
+  subject: ActSubject;
+}) {
+  const against = subject.hush.find((line) => line.act === act.care && line.verdict === 'never');
+  return (
+    <>
+      <Choice
+        label="What was done"
+        options={cares}
+        value={act.care}
+        onChange={(care) => change({ ...act, care })}
+      />
+      {against !== undefined && (
+        <p role="alert" className="border-l-2 border-ember pl-3">
+          {against.contributors[0]?.why.text} If it happened all the same, log it: the entry will be marked.
+        </p>
+      )}
+    </>
+  );
+}
+
+const handled: EntryForm<'handled'> = {
+  title: 'Done to it',
+  begin: () => ({ kind: 'handled', care: 'handle' }),
+  Fields: ({ act, change, subject }) => <CareFields act={act} change={change} subject={subject} />,
+};
+
+const noted: EntryForm<'noted'> = {
+  title: 'Note',
+  begin: () => ({ kind: 'noted', text: '' }),
+  Fields: ({ act, change, error }) => (
+    <Field label="Note" error={error('text')}>
+      {(p) => (
+        <textarea
+          {...p}
+          rows={4}
+          className="field"
+          value={act.text}
+          onChange={(e) => change({ ...act, text: e.target.value })}
+        />
+      )}
+    </Field>
+  ),
+};
+
+const nightsPutOff = 3;
+
+const putOff: EntryForm<'putOff'> = {
+  title: 'Later',
+  begin: (subject) => ({
+    kind: 'putOff',
+    untilNight: fromDays(toDays(subject.tonight) + nightsPutOff),
+    reason: null,
+  }),
+  ahead: true,
+  Fields: ({ act, change, error }) => (
+    <>
+      <TextField
+        label="Until the night of"
+        type="date"
+        error={error('untilNight')}
+        value={act.untilNight}
+        onChange={(untilNight) => change({ ...act, untilNight })}
+      />
+      <TextField
+        label="Why"
+        hint="Stands on the round and in the journal"
+        error={error('reason')}
+        value={act.reason ?? ''}
+        onChange={(reason) => change({ ...act, reason: textOrNone(reason) })}
+      />
+    </>
+  ),
+};
+
+const departed: EntryForm<'departed'> = {
+  title: 'Leaves the collection',
+  begin: () => ({ kind: 'departed', departure: 'givenAway', remark: null }),
+  someOf: () => 'Empty for all',
+  mustSay: { field: 'departure', text: 'Say how it left.' },
+  Fields: ({ act, change, said, say, error }) => (
+    <>
+      <Choice
+        label="How"
+        options={departures}
+        value={said ? act.departure : null}
+        onChange={(departure) => say({ ...act, departure })}
+      />
+      <FormError>{error('departure')}</FormError>
+      <TextField
+        label={
+          act.departure === 'died' || act.departure === 'lost'
+            ? 'Cause, if known'
+            : act.departure === 'escaped' || act.departure === 'released'
+              ? 'How and where'
+              : 'To whom'
+        }
+        error={error('remark')}
+        value={act.remark ?? ''}
+        onChange={(remark) => change({ ...act, remark: textOrNone(remark) })}
+      />
+      <p className="text-13 text-muted">The whole history stays and can be read under Stock, “left”.</p>
+    </>
+  ),
+};
+
+/** Forms of where an animal stands, what was done to it and how it left. */
+export const recordForms = { moved, handled, noted, putOff, departed };

@@ -1,0 +1,77 @@
+import { Choice } from '../../ui/Field';
+import type { EntryForm } from '../Journal/entryForm';
+import { SignPicker } from './SignPicker';
+
+const forAll = () => 'Empty for all';
+
+const signSeen: EntryForm<'signSeen'> = {
+  title: 'Sign seen',
+  begin: () => ({ kind: 'signSeen', signId: '' }),
+  someOf: forAll,
+  oneTap: true,
+  wide: true,
+  Fields: ({ act, subject, busy, submit }) => (
+    <SignPicker group={subject.group} busy={busy} onPick={(signId) => submit({ ...act, signId })} />
+  ),
+};
+
+const looked: EntryForm<'looked'> = {
+  title: 'Looked: no sign',
+  begin: () => ({ kind: 'looked' }),
+  Fields: () => null,
+};
+
+const began: EntryForm<'began'> = {
+  title: 'A wait begins',
+  begin: (subject) => ({ kind: 'began', vigil: subject.waits[0]?.vigil ?? 'young' }),
+  someOf: (act) => (act.vigil === 'surfacing' ? 'Empty for one' : 'Empty for all'),
+  foundLater: true,
+  Fields: ({ act, change, subject }) => (
+    <Choice
+      label="What began"
+      options={subject.waits.map((wait) => [wait.vigil, wait.began] as const)}
+      value={act.vigil}
+      onChange={(vigil) => change({ ...act, vigil })}
+    />
+  ),
+};
+
+const ended: EntryForm<'ended'> = {
+  title: 'A wait ends',
+  begin: (subject) => ({ kind: 'ended', vigil: subject.waiting ?? 'young', end: 'asHoped' }),
+  someOf: forAll,
+  foundLater: true,
+  Fields: ({ act, change, subject }) => {
+    const words = subject.waits.find((wait) => wait.vigil === act.vigil);
+    return (
+      <Choice
+        label="How it ended"
+        options={[
+          ['asHoped', words?.asHoped ?? 'As hoped'],
+          ['otherwise', words?.otherwise ?? 'Otherwise'],
+        ]}
+        value={act.end}
+        onChange={(end) => change({ ...act, end })}
+      />
+    );
+  },
+};
+
+const chilled: EntryForm<'chilled'> = {
+  title: 'Winter cold',
+  begin: () => ({ kind: 'chilled', intoCold: true }),
+  Fields: ({ act, change }) => (
+    <Choice
+      label="The winter cold"
+      options={[
+        ['in', 'Put into the cold'],
+        ['out', 'Taken out of the cold'],
+      ]}
+      value={act.intoCold ? 'in' : 'out'}
+      onChange={(where) => change({ ...act, intoCold: where === 'in' })}
+    />
+  ),
+};
+
+/** Forms of what is awaited and of what tells of it. */
+export const vigilForms = { signSeen, looked, began, ended, chilled };

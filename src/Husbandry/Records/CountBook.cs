@@ -1,0 +1,120 @@
+using System.Globalization;
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rooms;
+using Husbandry.Rulebook;
+
+namespace Husbandry.Records;
+
+/// <summary>One line of the numbers.</summary>
+/// <param name="EntryId">The entry that says it.</param>
+/// <param name="Night">Night.</param>
+/// <param name="Text">What happened, e.g. "died" or "counted 24, one by one".</param>
+/// <param name="By">By how many there are more; negative for fewer.</param>
+/// <param name="Now">How many there are after it.</param>
+/// <param name="IsUnexplained">Whether nobody said why the number is another one.</param>
+public sealed record CountLine(Guid EntryId, DateOnly Night, string Text, int By, int Now, bool IsUnexplained);
+
+/// <summary>The numbers of a brood or a colony: everything that came and went, and whether it adds up.</summary>
+/// <param name="Lines">The lines, newest first.</param>
+/// <param name="Sums">What came and what left by its reason, e.g. "came" 40, "died" −3; they add up to those that are there.</param>
+/// <param name="Missing">As many are gone, and nobody said how.</param>
+/// <param name="Summary">All of it in one sentence.</param>
+public sealed record CountBook(
+    IReadOnlyList<CountLine> Lines,
+    IReadOnlyList<CountSum> Sums,
+    int Missing,
+    string Summary
+)
+{
+    /// <summary>The numbers of what is kept as many; none for a single animal.</summary>
+    public static CountBook? Of(Subject subject)
+    {
+        ArgumentNullException.ThrowIfNull(subject);
+        if (!subject.IsMany)
+        {
+            return null;
+        }
+
+        var bred = subject.Standing.Details.Kind == StockKind.Colony;
+        var counts = subject.Standing.Counts;
+        var lines = counts
+            .Select(
+                (c, i) =>
+                    new CountLine(
+                        c.EntryId,
+                        subject.Night(c.At),
+                        Text(c),
+                        c.By,
+                        c.Now,
+                        IsUnexplained(c, i == 0 ? 0 : counts[i - 1].Now, bred)
+                    )
+            )
+            .ToList();
+        var sums = lines
+            .Zip(counts)
+            .Where(x => x.First.By != 0)
+            .GroupBy(x => SumWord(x.Second, x.First, bred))
+            .Select(g => new CountSum(g.Key, g.Sum(x => x.First.By)))
+            .Where(s => s.By != 0)
+            .ToList();
+        var missing = -lines.Where(l => l.IsUnexplained).Sum(l => Math.Min(0, l.By));
+        lines.Reverse();
+        return new CountBook(lines, sums, missing, Say(sums, counts[^1].Now));
+    }
+
+    /// <summary>A change in a word, such as "died".</summary>
+    public static string Word(CountChange change) =>
+        change switch
+        {
+            CountChange.Came => "came",
+            CountChange.Counted => "counted",
+            CountChange.Mended => "mended in the details",
+            CountChange.Born => "born",
+            CountChange.Found => "found again",
+            CountChange.PutIn => "put in",
+            CountChange.Died => "died",
+            CountChange.Sold => "sold",
+            CountChange.GivenAway => "given away",
+            CountChange.Escaped => "escaped",
+            CountChange.Released => "released",
+            CountChange.Lost => "lost",
+            _ => throw new ArgumentOutOfRangeException(nameof(change), change, "No word for such a change."),
+        };
+
+    private static string Text(CountEvent c) =>
+        c.Taken is not { } taken
+            ? Word(c.Change)
+            : $"counted {CountedEntry.Text(taken)}"
+                + (taken.Container is { } container ? $" in {container}" : "")
+                + (taken.Method is { } method ? $", {CountedEntry.Word(method)}" : "")
+                + (taken.Reason is { Length: > 0 } reason ? $"; {reason}" : "");
+
+    /// <summary>
+    /// A count that differs from what was there without a reason, unless it is too rough to differ. A colony breeds unseen:
+    /// more of it needs no reason.
+    /// </summary>
+    private static bool IsUnexplained(CountEvent c, int before, bool bred) =>
+        c is { Change: CountChange.Counted, Taken: { Reason: null or "" } taken }
+        && c.By != 0
+        && !(bred && c.By > 0)
+        && !(taken.Container is null && taken.Low <= before && before <= taken.High);
+
+    private static string SumWord(CountEvent c, CountLine line, bool bred) =>
+        c.Change != CountChange.Counted ? Word(c.Change)
+        : line.IsUnexplained ? (c.By < 0 ? "gone, nobody knows how" : "more, nobody knows whence")
+        : bred && c.By > 0 ? "bred"
+        : c.By < 0 ? "fewer by a count"
+        : "more by a count";
+
+    private static string Say(IReadOnlyList<CountSum> sums, int now)
+    {
+        var parts = sums.Select(s => string.Create(CultureInfo.InvariantCulture, $"{Math.Abs(s.By)} {s.Word}"));
+        return $"{string.Join(", ", parts)}: {now.ToString(CultureInfo.InvariantCulture)} {(now == 1 ? "is" : "are")} there.".ToUpperFirst();
+    }
+}
+
+/// <summary>What came or left for one reason.</summary>
+/// <param name="Word">The reason in a word.</param>
+/// <param name="By">How many; negative for those that left.</param>
+public sealed record CountSum(string Word, int By);
