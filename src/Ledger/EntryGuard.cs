@@ -52,6 +52,7 @@ internal sealed class EntryGuard(LanternDb db, JournalReader reader)
             problems.Add(new Problem("act", "It is in the collection already."));
         }
 
+        problems.AddRange(await CheckOtherAsync(entry, new EntryAt(entry.When, standing, room), cancel));
         problems.AddRange(await CheckFormerAsync(stockId, entry, cancel));
         if (problems.Count > 0)
         {
@@ -111,6 +112,18 @@ internal sealed class EntryGuard(LanternDb db, JournalReader reader)
         }
 
         return null;
+    }
+
+    private async Task<IEnumerable<Problem>> CheckOtherAsync(NewEntry entry, EntryAt at, CancellationToken cancel)
+    {
+        if (entry.Act is not TwoPartyAct act || act.Other() is not { } other)
+        {
+            return [];
+        }
+
+        return await reader.StandingAsync(other, cancel) is { } partner
+            ? EntryDefinition.Of(act).CheckBoth(act, at, partner)
+            : [new Problem("act.partnerId", "No such animal in the collection; name the partner instead.")];
     }
 
     private async Task<IReadOnlyList<Problem>> CheckFormerAsync(Guid stockId, NewEntry entry, CancellationToken cancel)

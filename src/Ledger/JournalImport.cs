@@ -64,6 +64,11 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
             }
         }
 
+        var halves = rows.Select(Rows.ToEntry)
+            .Where(e => e.Act is TwoPartyAct or Withdrawn || e.Supersedes is not null)
+            .ToList();
+        problems.AddRange(TwoHalves.FindLoneHalves(halves, known, Chronicle.Struck(halves).Keys.ToHashSet()));
+
         problems.AddRange(
             here.GroupBy(h => h.Value)
                 .Where(g => g.Count() > 1)

@@ -102,6 +102,7 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
         CancellationToken cancel
     )
     {
+        batch = await new TwoHalves(db, reader).WithOtherHalvesAsync(batch, cancel);
         if (EntryGuard.FindSameIdTwice(batch) is { } twice)
         {
             return twice;
@@ -140,7 +141,7 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
             {
                 var kept = await db.StandingOfAsync(stockId, cancel);
                 animal = (kept, kept is null ? null : LedgerJson.Read<Standing>(kept.State));
-                if (animal.Standing is null && entry.Act is not Acquired)
+                if (animal.Standing is null && !entry.Act.Kind().Begins)
                 {
                     return WriteResult.NotFound;
                 }

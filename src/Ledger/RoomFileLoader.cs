@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;

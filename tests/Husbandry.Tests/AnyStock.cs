@@ -2,6 +2,7 @@ using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Housing;
 using Husbandry.Journal;
+using Husbandry.Pairing;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;
@@ -48,6 +49,7 @@ internal static class AnyStock
         r => new PutOff(DateOnly.FromDateTime(Diary.Evening.AddDays(r.Next(20) - 10).DateTime), "busy"),
         r => new Departed(Pick<DepartureKind>(r), null, 1 + r.Next(3)),
         _ => new Noted("a note"),
+        r => new Paired(null, "a mate of a friend", Pick<PairingMethod>(r)),
         r => new Housed(
             new Enclosure(
                 "box",

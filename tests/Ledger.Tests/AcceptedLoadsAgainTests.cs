@@ -1,6 +1,7 @@
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Pairing;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rulebook;
@@ -27,7 +28,7 @@ public sealed class AcceptedLoadsAgainTests : LedgerFolder
         r => new PutOff(DateOnly.FromDateTime(Evening.AddDays(-r.Next(250)).DateTime)),
         r => new Began(VigilKind.Young),
         r => new Ended(VigilKind.Young, Pick<VigilEnd>(r)),
-        r => new Handled(Husbandry.Rulebook.CareAct.Pair),
+        _ => new Paired(null, "a mate of a friend", PairingMethod.Watched),
         r => new SexSeen(Pick<Sex>(r), SexEvidence.ShedSkin),
         r => new Departed(Pick<DepartureKind>(r)),
         r => new Noted("a note"),

@@ -5,6 +5,7 @@ using Husbandry.Growth;
 using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Larder;
+using Husbandry.Pairing;
 using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
@@ -63,6 +64,8 @@ public sealed partial class RoomFileTests
         yield return ("crab", 150, new Ended(VigilKind.Surfacing, VigilEnd.AsHoped), null);
         yield return ("moth", 200, new Began(VigilKind.Emergence), null);
         yield return ("moth", 190, new Chilled(true), null);
+        yield return ("brood", 120, new Gained(GainKind.Born, 3), null);
+        yield return ("queen", 99, new Paired(null, "a flight at the quay"), null);
     }
 
     private async Task<Dictionary<string, Guid>> FillAsync()

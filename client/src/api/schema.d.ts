@@ -1237,7 +1237,7 @@ export interface components {
             address: string;
         };
         /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
@@ -1460,6 +1460,26 @@ export interface components {
             leftIn?: null | boolean;
             /** @description Of a brood in numbered vials: those that did not take it, though the others did. */
             untaken?: null | number[];
+        };
+        /** @description It was put together with a mate. */
+        ActPaired: {
+            /** @enum {string} */
+            kind: "paired";
+            /**
+             * Format: uuid
+             * @description The mate, when it is in the collection; the entry then stands in the journals of both.
+             */
+            partnerId?: null | string;
+            /** @description What the mate is called: of one in the collection its name is taken; 1–60 characters. */
+            partner?: null | string;
+            method?: null | components["schemas"]["PairingMethod"];
+            /** @description What was seen; may be left out. */
+            remark?: null | string;
+            /**
+             * Format: uuid
+             * @description The entry of the mate of which this is the other half; set by the application.
+             */
+            halfOf?: null | string;
         };
         /** @description A picture was kept on the record. */
         ActPictured: {
@@ -2782,7 +2802,7 @@ export interface components {
             otherwise: number;
         };
         /** @enum {unknown} */
-        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | null;
+        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | null;
         /** @description One piece of evidence. */
         Evidence: {
             /** @description The sign, `clean-look` or `meal`. */
@@ -4627,6 +4647,8 @@ export interface components {
          * @enum {unknown}
          */
         PageSection: "life" | "awaited" | "signs" | "stage" | "condition" | "food" | "growth" | "numbers";
+        /** @enum {unknown} */
+        PairingMethod: "watched" | "leftTogether" | "throughMesh" | null;
         /** @description How an order of the supplier stands. */
         Parcel: {
             /** @description Whether the parcel is at the door. */

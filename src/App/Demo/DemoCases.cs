@@ -1,6 +1,7 @@
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Pairing;
 using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
@@ -94,6 +95,7 @@ internal static class DemoCases
                 .Measured(250, BodyPart.LegSpan, 132)
                 .Fed(70, "roach-nymph", "medium", OfferOutcome.Eaten)
                 .Watered(1)
+                .At(96, new Paired(null, "a male from across the water", PairingMethod.Watched, "parted after an hour"))
                 .At(38, new Began(VigilKind.Young))
                 .Sign(0, "on-its-back"),
             // A messy eater, fed last night.

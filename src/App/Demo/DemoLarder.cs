@@ -1,7 +1,7 @@
+using Husbandry.Journal;
 using Husbandry.Larder;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
-using Ledger;
 
 namespace App.Demo;
 

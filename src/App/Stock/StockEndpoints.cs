@@ -2,6 +2,7 @@ using App.Hosting;
 using App.Journal;
 using Husbandry.Feeding;
 using Husbandry.Growth;
+using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;

@@ -28,7 +28,7 @@ public sealed record HouseEvent(DateTimeOffset At, Enclosure Enclosure, DateTime
 /// <param name="Feeding">Meals and what is still in there.</param>
 /// <param name="Water">Water given and seen.</param>
 /// <param name="House">What it lives in, once that was measured.</param>
-/// <param name="Paired">When it was put together with a mate since its last molt, in order; a molt takes what was stored.</param>
+/// <param name="Pairings">When it was put together with a mate, in order.</param>
 /// <param name="PutOffUntil">Night until which the work was put off.</param>
 /// <param name="Departure">How it left, if it did.</param>
 public sealed record Standing(
@@ -45,13 +45,13 @@ public sealed record Standing(
     FeedingState Feeding,
     WaterState Water,
     HouseEvent? House,
-    IReadOnlyList<DateTimeOffset> Paired,
+    IReadOnlyList<PairingEvent> Pairings,
     DateOnly? PutOffUntil,
     DepartureEvent? Departure
 )
 {
     /// <summary>Changes with the shape of this record and its parts, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 9;
+    public const int Shape = 10;
 
     /// <summary>Whether it is spoken of as many: a brood or a colony.</summary>
     [JsonIgnore]
@@ -61,6 +61,11 @@ public sealed record Standing(
     [JsonIgnore]
     public IEnumerable<SignEvent> SignsNow =>
         Growth.LastMolt is { } molt ? Vigils.Signs.Where(s => s.At > molt.When.To) : Vigils.Signs;
+
+    /// <summary>Pairings since the last molt: what was stored before goes with the skin.</summary>
+    [JsonIgnore]
+    public IEnumerable<PairingEvent> PairingsNow =>
+        Growth.LastMolt is { } molt ? Pairings.Where(p => p.At > molt.When.To) : Pairings;
 
     /// <summary>Last look without a sign since the last molt.</summary>
     [JsonIgnore]
@@ -116,7 +121,7 @@ public sealed record Standing(
             FeedingState.Empty,
             WaterState.Empty,
             House: null,
-            Paired: [],
+            Pairings: [],
             PutOffUntil: null,
             Departure: null
         );
@@ -136,15 +141,13 @@ public sealed record Standing(
         };
     }
 
-    /// <summary>The state after a molt: what was refused, put off or stored before it counts no more.</summary>
+    /// <summary>The state after a molt: what was refused or put off before it counts no more.</summary>
     public Standing AfterMolt(MoltEvent molt) =>
         this with
         {
             Growth = Growth with { Molts = [.. Growth.Molts, molt], FangsSeen = null },
             Feeding = Feeding with { Untaken = [] },
             PutOffUntil = null,
-            // The stored sperm goes with the skin: a pairing before a molt counts no more.
-            Paired = [],
         };
 
     /// <summary>The state with more or fewer animals in it.</summary>

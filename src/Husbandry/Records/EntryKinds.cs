@@ -4,6 +4,7 @@ using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Housing;
 using Husbandry.Journal;
+using Husbandry.Pairing;
 using Husbandry.Rooms;
 using Husbandry.Vigils;
 
@@ -45,6 +46,7 @@ public static class EntryKinds
         HousedEntry.It,
         WithdrawnEntry.It,
         GainedEntry.It,
+        PairedEntry.It,
     ];
 
     /// <summary>

@@ -23,7 +23,17 @@ public sealed class HandledEntry() : EntryDefinition<Handled>("handled")
 
     /// <inheritdoc/>
     protected override Standing Fold(Handled act, Standing standing, JournalEntry entry) =>
-        act.Care == CareAct.Pair ? standing with { Paired = [.. standing.Paired, entry.When.To] } : standing;
+        act.Care == CareAct.Pair
+            ? standing with
+            {
+                // As pairings were logged before the partner was asked for.
+                Pairings =
+                [
+                    .. standing.Pairings,
+                    new PairingEvent(entry.Id, entry.When.To, PartnerId: null, Partner: null, Method: null),
+                ],
+            }
+            : standing;
 
     /// <inheritdoc/>
     protected override IEnumerable<Problem> Check(Handled act, EntryAt at)
@@ -31,6 +41,10 @@ public sealed class HandledEntry() : EntryDefinition<Handled>("handled")
         if (act.Care is CareAct.FeedLive or CareAct.FeedDead or CareAct.Water or CareAct.Mist)
         {
             yield return new Problem("act.care", "Food and water are logged as offers and watering.");
+        }
+        else if (act.Care == CareAct.Pair && !at.Written)
+        {
+            yield return new Problem("act.care", "A pairing is logged as such, with its partner.");
         }
     }
 

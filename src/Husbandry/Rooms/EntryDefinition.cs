@@ -53,6 +53,9 @@ public abstract class EntryDefinition(string id) : EntryKind(id)
     /// <summary>What is wrong with the content of an entry; when it can have happened is checked for all kinds alike.</summary>
     public abstract IEnumerable<Problem> Check(Act act, EntryAt at);
 
+    /// <summary>What is wrong with an entry about two animals, held against the other one.</summary>
+    public abstract IEnumerable<Problem> CheckBoth(Act act, EntryAt at, Standing other);
+
     /// <summary>An entry as a short phrase, such as "took 1 small roach nymph".</summary>
     public abstract string Say(Act act, RuleSet rules, Wording words);
 
@@ -94,6 +97,10 @@ public abstract class EntryDefinition<T>(string id) : EntryDefinition(id)
     public sealed override IEnumerable<Problem> Check(Act act, EntryAt at) => Check((T)act, at);
 
     /// <inheritdoc/>
+    public sealed override IEnumerable<Problem> CheckBoth(Act act, EntryAt at, Standing other) =>
+        CheckBoth((T)act, at, other);
+
+    /// <inheritdoc/>
     public sealed override string Say(Act act, RuleSet rules, Wording words) => Say((T)act, rules, words);
 
     /// <inheritdoc/>
@@ -119,6 +126,9 @@ public abstract class EntryDefinition<T>(string id) : EntryDefinition(id)
 
     /// <inheritdoc cref="EntryDefinition.Check(Act, EntryAt)"/>
     protected virtual IEnumerable<Problem> Check(T act, EntryAt at) => [];
+
+    /// <inheritdoc cref="EntryDefinition.CheckBoth(Act, EntryAt, Standing)"/>
+    protected virtual IEnumerable<Problem> CheckBoth(T act, EntryAt at, Standing other) => [];
 
     /// <inheritdoc cref="EntryDefinition.Say(Act, RuleSet, Wording)"/>
     protected abstract string Say(T act, RuleSet rules, Wording words);

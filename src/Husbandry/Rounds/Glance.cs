@@ -143,7 +143,7 @@ public sealed record Glance(
             && standing.Feeding.Meals.FirstOrDefault(m => m.At > skin.When.To) is { } meal
                 ? s.Night(meal.At)
                 : null,
-            [.. standing.Paired.Select(s.Night).Distinct()],
+            [.. standing.PairingsNow.Select(p => s.Night(p.At)).Distinct()],
             GlanceBand.Of(j),
             EndedWait.Of(s),
             j.Meal.Value.Due,

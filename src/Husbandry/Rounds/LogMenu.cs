@@ -31,6 +31,9 @@ public enum EntryForm
     /// <summary>Young born, a runaway found, some put in.</summary>
     Gained,
 
+    /// <summary>Put together with a mate.</summary>
+    Paired,
+
     /// <summary>Something done to it.</summary>
     Handled,
 
@@ -242,6 +245,7 @@ public sealed record LogMenu(
             ("t", "Note…", EntryForm.Noted, true),
             ("w", "Later, with a reason…", EntryForm.PutOff, true),
             ("c", "Counted…", EntryForm.Counted, s.IsMany),
+            ("r", "Paired…", EntryForm.Paired, !s.IsMany && j.Stage.Value == Stage.Adult && !s.IsQueenAlone),
             ("z", "Born, found or put in…", EntryForm.Gained, s.IsMany),
             ("k", "Thin, normal, full…", EntryForm.ConditionSeen, s.Group.ConditionByEye.Value && !IsShut(j)),
             ("y", "Water of the tube…", EntryForm.TubeSeen, tube),

@@ -38,6 +38,7 @@ export const subjectOf = (animal: AnimalView, group: Schemas['GroupView'] | unde
   waiting: animal.waits[0]?.value?.vigil ?? null,
   waits: group?.waits ?? [],
   hush: animal.hush,
+  sex: animal.details.sex,
   mature: animal.stage.value === 'adult' && animal.molt.value === null,
   hasMolted: animal.lastMolt !== null,
   count: animal.details.count,

@@ -22,6 +22,7 @@ const subject: ActSubject = {
   ],
   parts: ['legSpan', 'carapace'],
   hush: [],
+  sex: 'female',
   mature: false,
   hasMolted: true,
   count: 1,

@@ -27,6 +27,7 @@ export interface ActSubject {
   /** Parts worth measuring, its size first. */
   parts: readonly Schemas['BodyPart'][];
   hush: readonly Schemas['HushLine'][];
+  sex: Schemas['Sex'];
   mature: boolean;
   hasMolted: boolean;
   count: number;

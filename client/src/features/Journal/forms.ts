@@ -2,6 +2,7 @@ import type { Act } from '../../api/client';
 import { feedingForms } from '../Feeding/feedingForms';
 import { growthForms } from '../Growth/growthForms';
 import { housingForms } from '../Housing/housingForms';
+import { pairingForms } from '../Pairing/pairingForms';
 import { countForms } from '../Records/countForms';
 import { recordForms } from '../Records/recordForms';
 import { vigilForms } from '../Vigils/vigilForms';
@@ -15,6 +16,7 @@ export const forms = {
   ...housingForms,
   ...recordForms,
   ...countForms,
+  ...pairingForms,
 } satisfies { [K in ActKind]?: EntryForm<K> };
 
 /** Kinds of entries that have a form of their own. */

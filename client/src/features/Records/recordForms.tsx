@@ -18,7 +18,6 @@ const cares: readonly (readonly [Schemas['CareAct'], string])[] = [
   ['dig', 'Dug up or opened'],
   ['clean', 'Cleaned'],
   ['brightLight', 'Bright light'],
-  ['pair', 'Put together with a mate'],
 ];
 
 const moved: EntryForm<'moved'> = {

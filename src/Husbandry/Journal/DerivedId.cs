@@ -1,7 +1,7 @@
 using System.Security.Cryptography;
 using System.Text;
 
-namespace Ledger;
+namespace Husbandry.Journal;
 
 /// <summary>Ids of entries that are written along with another, so that a retry makes the same ones.</summary>
 public static class DerivedId

@@ -1,0 +1,60 @@
+import type { Schemas } from '../../api/client';
+import { Choice, TextField } from '../../ui/Field';
+import { type EntryForm, textOrNone } from '../Journal/entryForm';
+import { AnimalField } from '../Stock/AnimalField';
+
+const methods: readonly (readonly [NonNullable<Schemas['PairingMethod']>, string])[] = [
+  ['watched', 'Watched, then parted'],
+  ['leftTogether', 'Left together'],
+  ['throughMesh', 'Through a mesh'],
+];
+
+const paired: EntryForm<'paired'> = {
+  title: 'Put together with a mate',
+  begin: () => ({ kind: 'paired', partnerId: null, partner: null, method: 'watched', remark: null }),
+  Fields: ({ act, change, subject, error }) => {
+    const against = subject.hush.find((line) => line.act === 'pair' && line.verdict === 'never');
+    return (
+      <>
+        {against !== undefined && (
+          <p role="alert" className="border-l-2 border-ember pl-3">
+            {against.contributors[0]?.why.text} If it happened all the same, log it: the entry will be marked.
+          </p>
+        )}
+        <AnimalField
+          label="Mate in this room"
+          hint="Code or name; it is logged for both"
+          id={act.partnerId ?? null}
+          not={subject.sex === 'unknown' ? null : subject.sex}
+          except={subject.stockId}
+          error={error('partnerId')}
+          onChange={(partnerId) => change({ ...act, partnerId, partner: null })}
+        />
+        {act.partnerId == null && (
+          <TextField
+            label="Or a mate from elsewhere"
+            hint="In your words; may stay empty"
+            error={error('partner')}
+            value={act.partner ?? ''}
+            onChange={(partner) => change({ ...act, partner: textOrNone(partner) })}
+          />
+        )}
+        <Choice
+          label="How"
+          options={methods}
+          value={act.method ?? null}
+          onChange={(method) => change({ ...act, method })}
+        />
+        <TextField
+          label="What was seen"
+          error={error('remark')}
+          value={act.remark ?? ''}
+          onChange={(remark) => change({ ...act, remark: textOrNone(remark) })}
+        />
+      </>
+    );
+  },
+};
+
+/** Forms of pairing. */
+export const pairingForms = { paired };

@@ -1,0 +1,30 @@
+namespace Husbandry.Journal;
+
+/// <summary>
+/// Something that happened to two animals of the collection. It stands in the journal of both, so that each can be read by
+/// itself: the half that was logged, and a second half made from it. Neither is corrected or taken back without the other.
+/// </summary>
+public abstract record TwoPartyAct : Act
+{
+    private const string SecondHalf = "second half";
+
+    /// <summary>The other animal, if it is in the collection.</summary>
+    public abstract Guid? Other();
+
+    /// <summary>The entry of which this is the second half; none for the one that was logged.</summary>
+    public abstract Guid? FirstHalf();
+
+    /// <summary>The half for the other animal's journal.</summary>
+    /// <param name="stockId">The animal in whose journal this half stands.</param>
+    /// <param name="firstHalf">The entry of this half.</param>
+    /// <param name="name">What that animal is called.</param>
+    public abstract TwoPartyAct AsSecondHalf(Guid stockId, Guid firstHalf, string name);
+
+    /// <summary>The half that is logged; nobody but the application says of which entry it is the second.</summary>
+    /// <param name="other">What the other animal is called; none when it is not in the collection.</param>
+    public abstract TwoPartyAct AsFirstHalf(string? other);
+
+    /// <summary>The entry of the other half; none when the other animal is not in the collection.</summary>
+    /// <param name="entryId">The entry of this half.</param>
+    public Guid? OtherHalf(Guid entryId) => FirstHalf() ?? (Other() is null ? null : DerivedId.Of(entryId, SecondHalf));
+}

@@ -1,0 +1,121 @@
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rooms;
+using Husbandry.Rulebook;
+
+namespace Husbandry.Pairing;
+
+/// <summary>It was put together with a mate.</summary>
+/// <param name="PartnerId">The mate, when it is in the collection; the entry then stands in the journals of both.</param>
+/// <param name="Partner">What the mate is called: of one in the collection its name is taken; 1–60 characters.</param>
+/// <param name="Method">How; may be left out.</param>
+/// <param name="Remark">What was seen; may be left out.</param>
+/// <param name="HalfOf">The entry of the mate of which this is the other half; set by the application.</param>
+public sealed record Paired(
+    Guid? PartnerId = null,
+    string? Partner = null,
+    PairingMethod? Method = null,
+    string? Remark = null,
+    Guid? HalfOf = null
+) : TwoPartyAct
+{
+    /// <inheritdoc/>
+    public override EntryKind Kind() => PairedEntry.It;
+
+    /// <inheritdoc/>
+    public override Guid? Other() => PartnerId;
+
+    /// <inheritdoc/>
+    public override Guid? FirstHalf() => HalfOf;
+
+    /// <inheritdoc/>
+    public override TwoPartyAct AsSecondHalf(Guid stockId, Guid firstHalf, string name) =>
+        this with
+        {
+            PartnerId = stockId,
+            Partner = name,
+            HalfOf = firstHalf,
+        };
+
+    /// <inheritdoc/>
+    public override TwoPartyAct AsFirstHalf(string? other) => this with { Partner = other ?? Partner, HalfOf = null };
+}
+
+/// <summary>A pairing.</summary>
+public sealed class PairedEntry() : EntryDefinition<Paired>("paired")
+{
+    /// <summary>The definition.</summary>
+    public static PairedEntry It { get; } = new();
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Act> Examples =>
+        [
+            new Paired(),
+            new Paired(null, "a friend's male", PairingMethod.Watched),
+            new Paired(Guid.Empty, "Bolt", PairingMethod.LeftTogether, "he drummed at once"),
+        ];
+
+    /// <inheritdoc/>
+    protected override Standing Fold(Paired act, Standing standing, JournalEntry entry)
+    {
+        var pairing = new PairingEvent(entry.Id, entry.When.To, act.PartnerId, act.Partner, act.Method);
+        return standing with { Pairings = [.. standing.Pairings, pairing] };
+    }
+
+    /// <inheritdoc/>
+    protected override IEnumerable<Problem> Check(Paired act, EntryAt at) =>
+        EntryCheck
+            .CheckText("act.partner", act.Partner, required: false, EntryCheck.LongestName)
+            .Concat(EntryCheck.CheckText("act.remark", act.Remark, required: false));
+
+    /// <inheritdoc/>
+    protected override IEnumerable<Problem> CheckBoth(Paired act, EntryAt at, Standing other)
+    {
+        if (at.Standing is not { } standing)
+        {
+            yield break;
+        }
+
+        var (one, mate) = (standing.Details, other.Details);
+        if (standing.StockId == other.StockId)
+        {
+            yield return new Problem("act.partnerId", "It is not paired with itself.");
+        }
+        else if (one.Group != mate.Group || one.SpeciesId != mate.SpeciesId || one.OtherSpecies != mate.OtherSpecies)
+        {
+            yield return new Problem("act.partnerId", $"{mate.Nickname} is of another species.");
+        }
+        else if (one.Sex != Sex.Unknown && one.Sex == mate.Sex)
+        {
+            var sex = one.Sex == Sex.Female ? "female" : "male";
+            yield return new Problem(
+                "act.partnerId",
+                $"{mate.Nickname} is a {sex} too: mend the sex first if it was told wrong."
+            );
+        }
+    }
+
+    /// <inheritdoc/>
+    protected override string Say(Paired act, RuleSet rules, Wording words) =>
+        $"put together with {(act.Partner is { Length: > 0 } partner ? partner : "a mate")}"
+        + (act.Method is { } method ? $", {Word(method)}" : "")
+        + (act.Remark is { Length: > 0 } remark ? $": {remark}" : "");
+
+    /// <inheritdoc/>
+    protected override bool IsHistory(Paired act) => true;
+
+    /// <inheritdoc/>
+    protected override CareAct? Care(Paired act) => CareAct.Pair;
+
+    /// <inheritdoc/>
+    protected override bool IsNews(Paired act) => true;
+
+    private static string Word(PairingMethod method) =>
+        method switch
+        {
+            PairingMethod.Watched => "watched",
+            PairingMethod.LeftTogether => "left together",
+            PairingMethod.ThroughMesh => "through a mesh",
+            _ => throw new ArgumentOutOfRangeException(nameof(method), method, "No words for such a method."),
+        };
+}
