@@ -21,10 +21,18 @@ public sealed class Pace
     private readonly Warmth? warmth;
     private readonly int asOf;
     private readonly double recent;
+    private readonly IReadOnlyList<(DateTimeOffset Until, Pace There)> former;
 
-    internal Pace(DailyMeans? means, double[] sums, Warmth? warmth, int asOf)
+    internal Pace(
+        DailyMeans? means,
+        double[] sums,
+        Warmth? warmth,
+        int asOf,
+        IReadOnlyList<(DateTimeOffset Until, Pace There)>? former = null
+    )
     {
         (this.means, this.sums, this.warmth, this.asOf) = (means, sums, warmth, asOf);
+        this.former = former ?? [];
         recent = means?.Recent(asOf) ?? warmth?.ReferenceC ?? 0;
     }
 
@@ -49,8 +57,27 @@ public sealed class Pace
         return Math.Clamp(rate, SlowestRate, FastestRate);
     }
 
-    /// <summary>Effective days between two instants, the later not after the instant of the pace.</summary>
-    public double Between(DateTimeOffset from, DateTimeOffset to) =>
+    /// <summary>
+    /// Effective days between two instants, the later not after the instant of the pace, each day by the warmth where the
+    /// animal stood then. What lies before it came counts as at its first place.
+    /// </summary>
+    public double Between(DateTimeOffset from, DateTimeOffset to)
+    {
+        var (days, at) = (0.0, from);
+        foreach (var (until, there) in former)
+        {
+            if (until > at && at < to)
+            {
+                var end = until < to ? until : to;
+                days += there.Here(at, end);
+                at = end;
+            }
+        }
+
+        return at < to || former.Count == 0 ? days + Here(at, to) : days;
+    }
+
+    private double Here(DateTimeOffset from, DateTimeOffset to) =>
         means is null ? (to - from).TotalDays : At(to) - At(from);
 
     /// <summary>Calendar days from now after which some effective days have gone by.</summary>

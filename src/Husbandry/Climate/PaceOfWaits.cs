@@ -7,8 +7,8 @@ public static class PaceOfWaits
 {
     extension(Subject subject)
     {
-        /// <summary>How fast waits go by where it stands.</summary>
+        /// <summary>How fast waits go by where it stands, and went by where it stood.</summary>
         public Pace Pace =>
-            subject.Room.Climate.PaceFor(subject.Standing.Place, subject.Profile.Warmth.Value, subject.Room.Now);
+            subject.Room.Climate.PaceFor(subject.Standing.Stays, subject.Profile.Warmth.Value, subject.Room.Now);
     }
 }

@@ -75,17 +75,42 @@ public sealed class RoomClimate
         return recent.Count == 0 ? null : recent.Average();
     }
 
-    /// <summary>How fast waits go by at a place for animals of a warmth, as known at an instant.</summary>
-    public Pace PaceFor(Place place, Warmth warmth, DateTimeOffset asOf)
+    /// <summary>How fast waits went by where an enclosure stood, and go by where it stands.</summary>
+    /// <param name="stays">Where it stood, in order.</param>
+    /// <param name="warmth">Temperature for which the waits hold.</param>
+    /// <param name="asOf">The present instant.</param>
+    public Pace PaceFor(IReadOnlyList<Stay> stays, Warmth warmth, DateTimeOffset asOf)
     {
-        if (ZoneOf(place) is not { } zone)
+        ArgumentNullException.ThrowIfNull(stays);
+        var now = ZoneOf(stays[^1].Place);
+        if (stays.Count == 1 || stays.All(s => ZoneOf(s.Place) == now))
         {
-            return Pace.Even;
+            return In(now, warmth, asOf, []);
+        }
+
+        return In(
+            now,
+            warmth,
+            asOf,
+            [.. stays.Zip(stays.Skip(1), (stay, next) => (next.From, In(ZoneOf(stay.Place), warmth, asOf, [])))]
+        );
+    }
+
+    private Pace In(
+        string? zone,
+        Warmth warmth,
+        DateTimeOffset asOf,
+        IReadOnlyList<(DateTimeOffset Until, Pace There)> former
+    )
+    {
+        if (zone is null)
+        {
+            return former.Count == 0 ? Pace.Even : new Pace(null, [], null, 0, former);
         }
 
         var means = zones[zone];
         var sums = cumulated.GetOrAdd((zone, warmth), _ => means.Cumulate(t => Pace.Rate(warmth, t)));
-        return new Pace(means, sums, warmth, Day(asOf));
+        return new Pace(means, sums, warmth, Day(asOf), former);
     }
 
     internal static int Day(DateTimeOffset at) => DateOnly.FromDateTime(at.UtcDateTime).DayNumber;

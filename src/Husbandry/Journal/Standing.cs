@@ -18,7 +18,7 @@ public sealed record HouseEvent(DateTimeOffset At, Enclosure Enclosure, DateTime
 /// <param name="StockId">The animal or brood.</param>
 /// <param name="Details">What the keeper knows of it.</param>
 /// <param name="DetailsVersion">Sequence of the entry that last set the details or the place, for optimistic concurrency.</param>
-/// <param name="Place">Where it stands.</param>
+/// <param name="Stays">Where it stood, in order; the last is where it stands.</param>
 /// <param name="ArrivedAt">When it came; what lies before it is history told by somebody else.</param>
 /// <param name="LatestEventAt">Latest occurrence folded so far.</param>
 /// <param name="LatestSequence">Highest sequence folded so far.</param>
@@ -35,7 +35,7 @@ public sealed record Standing(
     Guid StockId,
     StockDetails Details,
     long DetailsVersion,
-    Place Place,
+    IReadOnlyList<Stay> Stays,
     DateTimeOffset ArrivedAt,
     DateTimeOffset LatestEventAt,
     long LatestSequence,
@@ -51,7 +51,11 @@ public sealed record Standing(
 )
 {
     /// <summary>Changes with the shape of this record and its parts, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 10;
+    public const int Shape = 11;
+
+    /// <summary>Where it stands.</summary>
+    [JsonIgnore]
+    public Place Place => Stays[^1].Place;
 
     /// <summary>Whether it is spoken of as many: a brood or a colony.</summary>
     [JsonIgnore]
@@ -111,7 +115,7 @@ public sealed record Standing(
             entry.StockId,
             details,
             entry.Sequence,
-            place,
+            [new Stay(place, entry.When.To)],
             ArrivedAt: entry.When.To,
             LatestEventAt: entry.When.To,
             entry.Sequence,

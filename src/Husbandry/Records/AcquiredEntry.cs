@@ -45,7 +45,7 @@ public sealed class AcquiredEntry() : EntryDefinition<Acquired>("acquired")
         standing with
         {
             Details = act.Details,
-            Place = act.Place,
+            Stays = [new Stay(act.Place, entry.When.To)],
             DetailsVersion = entry.Sequence,
         };
 

@@ -35,7 +35,7 @@ public sealed class MovedEntry() : EntryDefinition<Moved>("moved")
     protected override Standing Fold(Moved act, Standing standing, JournalEntry entry) =>
         standing with
         {
-            Place = act.Place,
+            Stays = [.. standing.Stays, new Stay(act.Place, entry.When.To)],
             DetailsVersion = entry.Sequence,
         };
 
