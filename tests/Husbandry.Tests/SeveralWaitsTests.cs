@@ -159,6 +159,7 @@ public class SeveralWaitsTests
             [
                 d.Began,
                 d.State,
+                d.Many,
                 d.Ends,
                 d.HopedEnd,
                 d.OtherEnd,

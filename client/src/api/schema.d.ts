@@ -3437,6 +3437,9 @@ export interface components {
             report: components["schemas"]["BacktestReport"];
             /** @description The newest scored forecasts. */
             examples: components["schemas"]["ScoredForecast"][];
+            waits: {
+                [key: string]: components["schemas"]["WaitsInWords"];
+            };
         };
         /** @description Chance that the wait is over within some days. */
         Horizon: {
@@ -5997,6 +6000,7 @@ export interface components {
         SpeciesPace: {
             species: string;
             vigil: components["schemas"]["VigilKind"];
+            waits: string;
             /**
              * Format: double
              * @description Length of the wait here against the rulebook's; 1 is the same.
@@ -6473,6 +6477,15 @@ export interface components {
             asHoped: string;
             /** @description How else it can end. */
             otherwise: string;
+            /** @description Whether, of many, it is that of one unless it is said how many do. */
+            isOfOne: boolean;
+        };
+        /** @description Waits of a kind in words. */
+        WaitsInWords: {
+            /** @description Many of them. */
+            many: string;
+            /** @description Their other end, in the past tense; none of molts. */
+            otherwise: null | string;
         };
         /** @description How temperature changes the pace of waits. */
         Warmth: {

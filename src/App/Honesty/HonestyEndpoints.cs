@@ -16,7 +16,14 @@ public sealed record GroupSigns(string Group, string Name, IReadOnlyList<SignVie
 
 /// <summary>What the room taught of one wait of one species.</summary>
 /// <param name="Factor">Length of the wait here against the rulebook's; 1 is the same.</param>
-public sealed record SpeciesPace(string Species, VigilKind Vigil, double Factor, int Intervals, int Animals);
+public sealed record SpeciesPace(
+    string Species,
+    VigilKind Vigil,
+    string Waits,
+    double Factor,
+    int Intervals,
+    int Animals
+);
 
 /// <summary>What this room has taught.</summary>
 public sealed record LessonsView(IReadOnlyList<GroupSigns> Groups, IReadOnlyList<SpeciesPace> Paces);
@@ -24,7 +31,27 @@ public sealed record LessonsView(IReadOnlyList<GroupSigns> Groups, IReadOnlyList
 /// <summary>How honest the forecasts were.</summary>
 /// <param name="Report">Scores.</param>
 /// <param name="Examples">The newest scored forecasts.</param>
-public sealed record HonestyView(BacktestReport Report, IReadOnlyList<ScoredForecast> Examples);
+public sealed record HonestyView(
+    BacktestReport Report,
+    IReadOnlyList<ScoredForecast> Examples,
+    IReadOnlyDictionary<VigilKind, WaitsInWords> Waits
+);
+
+/// <summary>Waits of a kind in words.</summary>
+/// <param name="Many">Many of them.</param>
+/// <param name="Otherwise">Their other end, in the past tense; none of molts.</param>
+public sealed record WaitsInWords(string Many, string? Otherwise)
+{
+    public static IReadOnlyDictionary<VigilKind, WaitsInWords> All { get; } =
+        Enum.GetValues<VigilKind>()
+            .ToDictionary(
+                v => v,
+                v => new WaitsInWords(
+                    VigilDefinition.ManyOf(v),
+                    v == VigilKind.Molt ? null : VigilDefinition.Of(v).EndedOtherwise
+                )
+            );
+}
 
 /// <summary>The honesty ledger, and what the room has taught.</summary>
 public static class HonestyEndpoints
@@ -64,7 +91,7 @@ public static class HonestyEndpoints
             .OrderByDescending(f => f.MadeOn.AddDays((int)f.HappenedTo!.Value))
             .Take(ExamplesShown)
             .ToList();
-        return TypedResults.Ok(new HonestyView(BacktestReport.Of(scored.Replay), newest));
+        return TypedResults.Ok(new HonestyView(BacktestReport.Of(scored.Replay), newest, WaitsInWords.All));
     }
 
     private static async Task<Ok<LessonsView>> LessonsAsync(RoomNow now, JournalReader reader, CancellationToken cancel)
@@ -101,6 +128,7 @@ public static class HonestyEndpoints
                     .Select(x => new SpeciesPace(
                         s.SpeciesName,
                         x.Vigil,
+                        VigilDefinition.ManyOf(x.Vigil),
                         Math.Exp(x.Lesson!.Offset),
                         x.Lesson.Intervals,
                         x.Lesson.Animals

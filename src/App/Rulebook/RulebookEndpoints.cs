@@ -35,14 +35,16 @@ public sealed record GroupView(
 /// <param name="Began">What began it, e.g. "Buried itself".</param>
 /// <param name="AsHoped">How it ends well.</param>
 /// <param name="Otherwise">How else it can end.</param>
-public sealed record WaitWords(VigilKind Vigil, string Began, string AsHoped, string Otherwise)
+/// <param name="IsOfOne">Whether, of many, it is that of one unless it is said how many do.</param>
+public sealed record WaitWords(VigilKind Vigil, string Began, string AsHoped, string Otherwise, bool IsOfOne)
 {
-    public static WaitWords Of(VigilKind vigil) =>
+    public static WaitWords Of(VigilDefinition vigil) =>
         new(
-            vigil,
-            VigilDefinition.Of(vigil).Began.ToUpperFirst(),
-            VigilDefinition.Of(vigil).Ended.ToUpperFirst(),
-            VigilDefinition.Of(vigil).EndedOtherwise.ToUpperFirst()
+            vigil.Kind,
+            vigil.Began.ToUpperFirst(),
+            vigil.Ended.ToUpperFirst(),
+            vigil.EndedOtherwise.ToUpperFirst(),
+            vigil.IsOfOne
         );
 }
 
@@ -77,7 +79,7 @@ public static class RulebookEndpoints
             g.SizePart,
             [.. BodySize.PartsOf(g).OrderBy(p => p == g.SizePart ? 0 : 1)],
             g.Prey is not null,
-            [.. Enum.GetValues<VigilKind>().Where(v => v != VigilKind.Molt && g.Knows(v)).Select(WaitWords.Of)],
+            [.. VigilDefinition.All.Where(v => g.Knows(v.Kind)).Select(WaitWords.Of)],
             g.Diet is Diet.Litter or Diet.SugarAndProtein,
             g.Prey?.HeldByForelegs.Value == true,
             [.. g.WaterWay.Values.Select(w => w.Value).Distinct()],

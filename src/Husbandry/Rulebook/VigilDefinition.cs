@@ -30,6 +30,7 @@ public enum MoltInWait
 /// <param name="IsOfOne">Whether, of many, it is that of one unless it is said how many do.</param>
 /// <param name="Began">What began it, in the past tense.</param>
 /// <param name="State">Of some of many: what they are meanwhile, e.g. "still pupae".</param>
+/// <param name="Many">Many such waits over the years, e.g. "Pupae emerging".</param>
 /// <param name="Ends">What the animal does when it ends as hoped, e.g. "comes up".</param>
 /// <param name="HopedEnd">The hoped end against the other, in two or three words.</param>
 /// <param name="OtherEnd">The other end in two or three words.</param>
@@ -46,6 +47,7 @@ public sealed record VigilDefinition(
     bool IsOfOne,
     string Began,
     string State,
+    string Many,
     string Ends,
     string HopedEnd,
     string OtherEnd,
@@ -70,6 +72,7 @@ public sealed record VigilDefinition(
             IsOfOne: true,
             Began: "buried itself",
             State: "buried",
+            Many: "Crabs coming up",
             Ends: "comes up",
             HopedEnd: "up after a molt",
             OtherEnd: "only hid",
@@ -87,6 +90,7 @@ public sealed record VigilDefinition(
             IsOfOne: false,
             Began: "pupated",
             State: "still pupae",
+            Many: "Pupae emerging",
             Ends: "emerges",
             HopedEnd: "emerges",
             OtherEnd: "the pupa fails",
@@ -104,6 +108,7 @@ public sealed record VigilDefinition(
             IsOfOne: false,
             Began: "set up to found",
             State: "set up to found",
+            Many: "First workers",
             Ends: "first workers",
             HopedEnd: "first workers",
             OtherEnd: "founding fails",
@@ -121,6 +126,7 @@ public sealed record VigilDefinition(
             IsOfOne: false,
             Began: "began to brood",
             State: "began to brood",
+            Many: "Young leaving their mothers",
             Ends: "young out",
             HopedEnd: "young out",
             OtherEnd: "brood lost",
@@ -138,6 +144,7 @@ public sealed record VigilDefinition(
             IsOfOne: false,
             Began: "laid",
             State: "still eggs",
+            Many: "Eggs hatching",
             Ends: "hatches",
             HopedEnd: "hatches",
             OtherEnd: "never hatches",
@@ -156,6 +163,9 @@ public sealed record VigilDefinition(
 
     /// <summary>What the animal does when a wait of a kind ends as hoped, that for a molt included.</summary>
     public static string EndOf(VigilKind kind) => kind == VigilKind.Molt ? Molts : Of(kind).Ends;
+
+    /// <summary>Many waits of a kind over the years, those for molts included.</summary>
+    public static string ManyOf(VigilKind kind) => kind == VigilKind.Molt ? "Molts" : Of(kind).Many;
 
     /// <summary>How it ended, in the past tense.</summary>
     public string PastEnd(bool asHoped) => asHoped ? Ended : EndedOtherwise;

@@ -18,9 +18,9 @@ export function HonestyPage() {
         forecast is held against what came. A window of 8 in 10 is honest when about 8 in 10 fall into it.
       </p>
       <Waiting query={useHonesty()} what="The reckoning">
-        {({ report, examples }) => (
+        {({ report, examples, waits }) => (
           <>
-            <Scores report={report} />
+            <Scores report={report} words={waits} />
             <Examples examples={examples} />
           </>
         )}
@@ -37,16 +37,11 @@ export function HonestyPage() {
   );
 }
 
-const vigilWord: Record<Schemas['VigilKind'], string> = {
-  molt: 'Molts',
-  surfacing: 'Crabs coming up',
-  emergence: 'Pupae emerging',
-  firstWorkers: 'First workers',
-  young: 'Young leaving their mothers',
-  hatching: 'Eggs hatching',
-};
+type Words = Schemas['HonestyView']['waits'];
 
-function Scores({ report }: { report: Report }) {
+const manyOf = (words: Words, vigil: Schemas['VigilKind']) => words[vigil]?.many ?? '';
+
+function Scores({ report, words }: { report: Report; words: Words }) {
   if (report.vigils.length === 0) {
     return (
       <p className="mt-6 border-t border-line pt-4 text-muted">
@@ -86,7 +81,7 @@ function Scores({ report }: { report: Report }) {
             {report.vigils
               .filter((line) => line.group !== 'all' || groupsOf(report, line.vigil) > 1)
               .map((line) => (
-                <ScoreRow key={`${line.vigil}${line.group}`} line={line} />
+                <ScoreRow key={`${line.vigil}${line.group}`} line={line} words={words} />
               ))}
           </tbody>
         </table>
@@ -98,7 +93,7 @@ function Scores({ report }: { report: Report }) {
         can only be asked of animals that had a time before; in brackets what was shown here for those.
       </p>
       <Readings report={report} />
-      <Ends report={report} />
+      <Ends report={report} words={words} />
     </section>
   );
 }
@@ -107,12 +102,12 @@ function Scores({ report }: { report: Report }) {
 const groupsOf = (report: Report, vigil: Line['vigil']) =>
   report.vigils.filter((l) => l.vigil === vigil && l.group !== 'all').length;
 
-function ScoreRow({ line }: { line: Line }) {
+function ScoreRow({ line, words }: { line: Line; words: Words }) {
   const all = line.group === 'all';
   return (
     <tr className={`border-t border-line ${all ? 'font-semibold' : ''}`}>
       <th scope="row" className={`py-1.5 pr-3 text-left ${all ? 'font-semibold' : 'font-normal'}`}>
-        {vigilWord[line.vigil]}, {all ? 'all' : line.group.replace('-', ' ')}
+        {manyOf(words, line.vigil)}, {all ? 'all' : line.group.replace('-', ' ')}
       </th>
       <td className="py-1.5 pr-3">{line.forecasts}</td>
       <td className="py-1.5 pr-3">
@@ -143,19 +138,12 @@ function Readings({ report }: { report: Report }) {
   );
 }
 
-/** What the other end of each wait is, as a keeper says it. */
-const otherEnd: Partial<Record<Schemas['VigilKind'], string>> = {
-  surfacing: 'up again without a molt',
-  emergence: 'never emerged',
-  firstWorkers: 'the queen failed',
-  young: 'the brood was lost',
-};
-
-function Ends({ report }: { report: Report }) {
+function Ends({ report, words }: { report: Report; words: Words }) {
   return report.ends.map((line) => (
     <p key={`${line.vigil}${line.group}`} className="mt-2 max-w-[80ch]">
-      <b className="font-semibold">{vigilWord[line.vigil]}:</b> how it would end was said {line.chances}{' '}
-      times; {Math.round(line.otherwise * 100)} in 100 ended otherwise ({otherEnd[line.vigil] ?? 'otherwise'}
+      <b className="font-semibold">{manyOf(words, line.vigil)}:</b> how it would end was said {line.chances}{' '}
+      times; {Math.round(line.otherwise * 100)} in 100 ended otherwise (
+      {words[line.vigil]?.otherwise ?? 'otherwise'}
       ). Brier score {line.brier.toFixed(3)}, the rulebook alone {line.brierSpeciesPrior.toFixed(3)}, always
       saying the same {line.brierOfShare.toFixed(3)}.
     </p>
@@ -269,7 +257,7 @@ function Paces({ paces }: { paces: Schemas['SpeciesPace'][] }) {
           <li key={`${p.species}${p.vigil}`} className="flex justify-between gap-3 border-t border-line py-1">
             <span>
               <i>{p.species}</i>
-              {p.vigil !== 'molt' && <span className="text-muted"> {vigilWord[p.vigil].toLowerCase()}</span>}
+              {p.vigil !== 'molt' && <span className="text-muted"> {p.waits.toLowerCase()}</span>}
               <span className="block text-12 text-muted">
                 {p.intervals} waits of {p.animals} {p.animals === 1 ? 'animal' : 'animals'}
               </span>

@@ -99,7 +99,7 @@ export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialog
   const many = subject.many && form.someOf !== undefined && (
     <TextField
       label={`How many of the ${subject.count}`}
-      hint={form.someOf(draft.act)}
+      hint={form.someOf(draft.act, subject)}
       error={error('count')}
       inputMode="numeric"
       value={draft.some}

@@ -18,7 +18,13 @@ const subject: ActSubject = {
   waters: ['dish', 'mist'],
   waiting: null,
   waits: [
-    { vigil: 'young', began: 'Began to brood', asHoped: 'The young came out', otherwise: 'Lost her brood' },
+    {
+      vigil: 'young',
+      began: 'Began to brood',
+      asHoped: 'The young came out',
+      otherwise: 'Lost her brood',
+      isOfOne: false,
+    },
   ],
   parts: ['legSpan', 'carapace'],
   hush: [],

@@ -70,7 +70,7 @@ export interface EntryForm<K extends ActKind> {
   finish?: (act: ActOf<K>, texts: Texts, unit: LengthUnit) => ActOf<K> | Refusal;
   Fields: FC<FieldsProps<K>>;
   /** It can be about some of many; says how that is asked when it is left empty. */
-  someOf?: (act: ActOf<K>) => string;
+  someOf?: (act: ActOf<K>, subject: ActSubject) => string;
   /** Choosing logs it: there is no button below. */
   oneTap?: boolean;
   /** It happens unseen, and can be found later. */

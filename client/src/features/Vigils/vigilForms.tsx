@@ -24,7 +24,10 @@ const looked: EntryForm<'looked'> = {
 const began: EntryForm<'began'> = {
   title: 'A wait begins',
   begin: (subject) => ({ kind: 'began', vigil: subject.waits[0]?.vigil ?? 'young' }),
-  someOf: (act) => (act.vigil === 'surfacing' ? 'Empty for one' : 'Empty for all'),
+  someOf: (act, subject) =>
+    subject.waits.find((wait) => wait.vigil === act.vigil)?.isOfOne === true
+      ? 'Empty for one'
+      : 'Empty for all',
   foundLater: true,
   Fields: ({ act, change, subject }) => (
     <Choice
