@@ -134,13 +134,16 @@ public sealed class RoomPlanTests() : BrowserRoom(demo: true)
     }
 
     [Fact]
-    public void A_pairing_is_logged_among_what_is_done_to_it()
+    public void A_pairing_names_the_mate_and_stands_in_both_journals()
     {
-        OpenAnimal("Moss");
+        OpenAnimal("Fennel");
         Keeper.Keys("e");
-        Keeper.Press("Something done to it", "[role=menu]");
-        Keeper.Press("Put together with a mate", Form);
+        Keeper.Press("Paired", "[role=menu]");
+        Keeper.Type("Mate in this room", "Puffin");
+        Keeper.Press("Puffin", Form);
         Keeper.Press("Log it", Form);
-        Keeper.SeeText("main", "put together with a mate");
+        Keeper.SeeText("main", "put together with Puffin, watched");
+        OpenAnimal("Puffin");
+        Keeper.SeeText("main", "put together with Fennel, watched");
     }
 }

@@ -118,7 +118,8 @@ public sealed record AlmanacPlan(
             {
                 BandKind.FirstMeal => AlmanacKind.FirstMeal,
                 BandKind.Wait => AlmanacKind.Wait,
-                _ => AlmanacKind.Molt,
+                BandKind.Molt => AlmanacKind.Molt,
+                _ => throw new ArgumentOutOfRangeException(nameof(g), band.Kind, "No band of such a kind."),
             };
             yield return new AlmanacBand(
                 WaitKey(g, band),

@@ -34,7 +34,8 @@ public static class ChoreCheck
                 BookingDropped b => chores.Gear.SelectMany(g => g.Bookings).Any(x => x.Id == b.BookingId)
                     ? []
                     : [new Problem("act.bookingId", "There is no such booking.")],
-                _ => [],
+                ChoreWithdrawn => [],
+                _ => throw new ArgumentOutOfRangeException(nameof(act), act, "No check for such an entry."),
             },
         ];
 

@@ -91,7 +91,8 @@ public sealed record ChoreStanding(IReadOnlyList<Chore> Chores, IReadOnlyList<Ge
             {
                 Gear = [.. Gear.Select(g => g with { Bookings = [.. g.Bookings.Where(x => x.Id != b.BookingId)] })],
             },
-            _ => this,
+            ChoreWithdrawn => this,
+            _ => throw new ArgumentOutOfRangeException(nameof(entry), entry.Act, "No fold for such an entry."),
         };
 
     private List<Chore> Planned(ChorePlanned p)

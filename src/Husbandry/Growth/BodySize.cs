@@ -81,7 +81,8 @@ public sealed record BodySize(double SizeMm, double BodyMm, double HardPartMm, b
             BodyPart.HeadCapsule => "Head capsule",
             BodyPart.Claw => "Large claw",
             BodyPart.Foreleg => "Foreleg, femur and tibia",
-            _ => "Abdomen width",
+            BodyPart.AbdomenWidth => "Abdomen width",
+            _ => throw new ArgumentOutOfRangeException(nameof(part), part, "No name of such a part."),
         };
 
     /// <summary>The parts whose lengths say how large an animal of a group is.</summary>

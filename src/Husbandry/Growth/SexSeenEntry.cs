@@ -95,7 +95,8 @@ public sealed class SexSeenEntry() : EntryDefinition<SexSeen>("sexSeen")
         {
             Sex.Female => "female",
             Sex.Male => "male",
-            _ => "not certain",
+            Sex.Unknown => "not certain",
+            _ => throw new ArgumentOutOfRangeException(nameof(sex), sex, "No word for such a sex."),
         };
 
     private static string Noun(SexEvidence by) =>
@@ -108,7 +109,8 @@ public sealed class SexSeenEntry() : EntryDefinition<SexSeen>("sexSeen")
             SexEvidence.Pores => "pores or tubes",
             SexEvidence.Pectines => "its combs",
             SexEvidence.Antennae => "its antennae",
-            _ => "its looks",
+            SexEvidence.Looks => "its looks",
+            _ => throw new ArgumentOutOfRangeException(nameof(by), by, "No words for such evidence."),
         };
 
     private static string Evidence(SexEvidence by) =>
@@ -121,6 +123,7 @@ public sealed class SexSeenEntry() : EntryDefinition<SexSeen>("sexSeen")
             SexEvidence.Pores => "by its pores or tubes",
             SexEvidence.Pectines => "by its combs",
             SexEvidence.Antennae => "by its antennae",
-            _ => "by its looks",
+            SexEvidence.Looks => "by its looks",
+            _ => throw new ArgumentOutOfRangeException(nameof(by), by, "No words for such evidence."),
         };
 }

@@ -78,7 +78,9 @@ public static class StageReading
             Stage.Juvenile => "juvenile",
             Stage.SubAdult => "sub-adult",
             Stage.Pupa => "pupa",
-            _ => "adult",
+            Stage.Egg => "egg",
+            Stage.Adult => "adult",
+            _ => throw new ArgumentOutOfRangeException(nameof(stage), stage, "No word for such a stage."),
         };
 
     /// <summary>Name of a stage within rule names, e.g. <c>subAdult</c>.</summary>

@@ -58,7 +58,8 @@ public sealed record HousingMisfit(HousingMeasure Measure, double HasMm, double 
             HousingMeasure.TooLarge => "too large to find its prey in",
             HousingMeasure.TooSmall => "too small",
             HousingMeasure.TooShallow => "not deep enough from front to back",
-            _ => "too little substrate",
+            HousingMeasure.TooLittleSubstrate => "too little substrate",
+            _ => throw new InvalidOperationException($"No words for {Measure}."),
         };
 }
 

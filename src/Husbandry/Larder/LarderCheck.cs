@@ -33,7 +33,8 @@ public static class LarderCheck
                 OrderArrived a => Open(a.OrderId, larder).Concat(Lines(a.Lines, rules, least: 0)),
                 OrderCancelled c => Open(c.OrderId, larder),
                 GoodsCounted g => Goods(g, rules),
-                _ => [],
+                LarderWithdrawn => [],
+                _ => throw new ArgumentOutOfRangeException(nameof(act), act, "No check for such an entry."),
             },
         ];
 

@@ -129,7 +129,8 @@ public sealed record LarderStanding(
             OrderArrived a => Arrive(a, entry.At, rules),
             OrderCancelled c => With(c.OrderId, order => order with { ClosedAt = entry.At }),
             GoodsCounted g => With(g.GoodsId, new StockChange(entry.At, true, g.Quantity)),
-            _ => this,
+            LarderWithdrawn => this,
+            _ => throw new ArgumentOutOfRangeException(nameof(entry), entry.Act, "No fold for such an entry."),
         };
 
     private LarderStanding Arrive(OrderArrived arrived, DateTimeOffset at, RuleSet rules)

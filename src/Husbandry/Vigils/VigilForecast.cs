@@ -147,7 +147,12 @@ public sealed record VigilForecast(
                     VigilKind.FirstWorkers => subject.Standing.Details.Kind != StockKind.Colony,
                     VigilKind.Young => subject.Standing.Details.Sex != Sex.Male,
                     VigilKind.Hatching => stage is Stage.Adult or Stage.Egg || subject.IsMany,
-                    _ => true,
+                    VigilKind.Surfacing => true,
+                    _ => throw new ArgumentOutOfRangeException(
+                        nameof(subject),
+                        v,
+                        "Nothing says when such a wait begins."
+                    ),
                 }
             );
 
