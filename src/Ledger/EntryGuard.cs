@@ -71,8 +71,9 @@ internal sealed class EntryGuard(LanternDb db, JournalReader reader)
     public async Task<WriteResult?> FindTakenTwiceAsync(IReadOnlyList<Standing> moved, CancellationToken cancel)
     {
         var ids = moved.Select(m => m.StockId).ToHashSet();
-        var here = moved.Where(m => m.Departure is null).ToList();
-        if (here.GroupBy(m => m.Place).FirstOrDefault(g => g.Count() > 1) is { } twice)
+        // Those that share a tank take no place of their own.
+        var here = moved.Where(m => m.Departure is null && m.TankId is null).ToList();
+        if (here.GroupBy(m => m.OwnPlace).FirstOrDefault(g => g.Count() > 1) is { } twice)
         {
             var names = string.Join(" and ", twice.Select(m => m.Details.Nickname));
             return WriteResult.Refuse(new Problem("place", $"{twice.Key.Code} cannot take both {names}."));
@@ -84,10 +85,10 @@ internal sealed class EntryGuard(LanternDb db, JournalReader reader)
         }
 
         // Asked once for all, so that a batch of thousands costs no more than its racks.
-        var racks = here.Select(m => m.Place.Rack).Distinct().ToList();
+        var racks = here.Select(m => m.OwnPlace.Rack).Distinct().ToList();
         var others = await db
             .Standings.AsNoTracking()
-            .Where(s => s.Here && racks.Contains(s.Rack))
+            .Where(s => s.Here && (s.TankId == null || s.TankId == s.StockId) && racks.Contains(s.Rack))
             .Select(s => new
             {
                 s.StockId,
@@ -96,7 +97,7 @@ internal sealed class EntryGuard(LanternDb db, JournalReader reader)
                 s.Slot,
             })
             .ToListAsync(cancel);
-        var places = here.Select(m => m.Place).ToHashSet();
+        var places = here.Select(m => m.OwnPlace).ToHashSet();
         var taken = others.FirstOrDefault(o =>
             !ids.Contains(o.StockId) && places.Contains(new Place(o.Rack, o.Shelf, o.Slot))
         );
@@ -106,7 +107,7 @@ internal sealed class EntryGuard(LanternDb db, JournalReader reader)
             return WriteResult.Refuse(
                 new Problem(
                     "place",
-                    $"{occupant.Place.Code} is taken by {occupant.Details.Nickname}: choose another place."
+                    $"{occupant.OwnPlace.Code} is taken by {occupant.Details.Nickname}: choose another place."
                 )
             );
         }

@@ -2,7 +2,9 @@ using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;
+using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Tanks;
 using Microsoft.EntityFrameworkCore;
 
 namespace Ledger;
@@ -35,10 +37,12 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
             .ToList();
         var problems = new List<Problem>();
         var added = 0;
-        var here = (await db.Standings.AsNoTracking().Where(s => s.Here).ToListAsync(cancel)).ToDictionary(
-            s => s.StockId,
-            s => new Place(s.Rack, s.Shelf, s.Slot)
-        );
+        var here = (
+            await db
+                .Standings.AsNoTracking()
+                .Where(s => s.Here && (s.TankId == null || s.TankId == s.StockId))
+                .ToListAsync(cancel)
+        ).ToDictionary(s => s.StockId, s => new Place(s.Rack, s.Shelf, s.Slot));
         foreach (var animal in rows.GroupBy(r => r.StockId))
         {
             var written = await reader.ReadAsync(animal.Key, cancel);
@@ -55,15 +59,16 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
                 var former = await db.Standings.FirstOrDefaultAsync(s => s.StockId == animal.Key, cancel);
                 var standing = Standing.Fold([.. written, .. fresh])!;
                 here.Remove(animal.Key);
-                if (standing.Departure is null)
+                if (standing is { Departure: null, TankId: null })
                 {
-                    here[animal.Key] = standing.Place;
+                    here[animal.Key] = standing.OwnPlace;
                 }
 
                 db.Store(former, standing, room);
             }
         }
 
+        problems.AddRange(await FindLostTanksAsync(rows, cancel));
         var halves = rows.Select(Rows.ToEntry)
             .Where(e => e.Act is TwoPartyAct or Withdrawn || e.Supersedes is not null)
             .ToList();
@@ -96,6 +101,25 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
     }
 
     private const int MostProblems = 50;
+
+    /// <summary>Animals in the file that went into a tank which is neither in it nor in the room.</summary>
+    private async Task<IEnumerable<Problem>> FindLostTanksAsync(IReadOnlyList<EntryRow> rows, CancellationToken cancel)
+    {
+        var placed = rows.Select(Rows.ToEntry).Where(e => e.Act is Placed).ToList();
+        if (placed.Count == 0)
+        {
+            return [];
+        }
+
+        var there = await db.Standings.Where(s => s.TankId == s.StockId).Select(s => s.StockId).ToListAsync(cancel);
+        var inFile = rows.Select(Rows.ToEntry)
+            .Where(e => e.Act is Acquired { Details.Kind: StockKind.Tank })
+            .Select(e => e.StockId);
+        var tanks = there.Concat(inFile).ToHashSet();
+        return placed
+            .Where(e => !tanks.Contains(((Placed)e.Act).TankId))
+            .Select(e => new Problem($"{e.StockId} act.tankId", "The tank that it went into is not in the file."));
+    }
 
     /// <summary>
     /// What is wrong with an animal's fresh entries, in the order in which they were written: each is held against what was

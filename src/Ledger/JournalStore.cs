@@ -102,7 +102,7 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
         CancellationToken cancel
     )
     {
-        batch = await new TwoHalves(db, reader).WithOtherHalvesAsync(batch, cancel);
+        batch = await new TwoHalves(db, reader).WithOtherHalvesAsync(await NamedAsync(batch, cancel), cancel);
         if (EntryGuard.FindSameIdTwice(batch) is { } twice)
         {
             return twice;
@@ -133,6 +133,7 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
 
         // Only one writes at a time, and entries are never removed: the next numbers are ours.
         var sequence = await reader.LatestSequenceAsync(cancel);
+        room = room.With(cache.Tanks ?? cache.KeepTanks(await TankReader.ReadAsync(db, cancel), sequence));
         var animals = new Dictionary<Guid, (StandingRow? Row, Standing? Standing)>();
         var written = new List<JournalEntry>(batch.Count);
         foreach (var (stockId, entry, field) in batch)
@@ -190,7 +191,15 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
             return taken;
         }
 
+        var changed = animals.Values.Select(a => a.Standing!).ToList();
+        var tanks = await TanksAfterAsync(changed, room, cancel);
+        room = tanks is null ? room : room.With(tanks);
         var glances = animals.Values.Select(a => db.Store(a.Row, a.Standing!, room)).ToList();
+        if (tanks is not null)
+        {
+            glances.AddRange(await JudgeSharingAsync(changed, room, cancel));
+        }
+
         try
         {
             await db.SaveChangesAsync(cancel);
@@ -201,8 +210,63 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
         }
 
         await transaction.CommitAsync(cancel);
+        if (tanks is not null)
+        {
+            cache.KeepTanks(tanks, sequence);
+        }
+
         cache.Wrote(written, glances);
         return WriteResult.Written;
+    }
+
+    /// <summary>The batch with the names noted of those whom an entry names.</summary>
+    private async Task<IReadOnlyList<StockEntry>> NamedAsync(IReadOnlyList<StockEntry> batch, CancellationToken cancel)
+    {
+        var named = new List<StockEntry>(batch.Count);
+        foreach (var given in batch)
+        {
+            var name = given.Entry.Act.Names() is { } id
+                ? (await reader.StandingAsync(id, cancel))?.Details.Nickname
+                : null;
+            named.Add(
+                name is null ? given : given with { Entry = given.Entry with { Act = given.Entry.Act.Naming(name) } }
+            );
+        }
+
+        return named;
+    }
+
+    /// <summary>The tanks with what changed; none when that concerns no tank, as almost always.</summary>
+    private async Task<TankBook?> TanksAfterAsync(
+        IReadOnlyCollection<Standing> changed,
+        Room room,
+        CancellationToken cancel
+    ) =>
+        changed.Any(s => TankBook.Belongs(s) || room.Tanks.Standings.ContainsKey(s.StockId))
+            ? (await TankReader.ReadAsync(db, cancel)).With(changed)
+            : null;
+
+    /// <summary>What is said of a tank hangs on those in it, and where they stand on the tank: they are judged with it.</summary>
+    private async Task<IReadOnlyList<Glance>> JudgeSharingAsync(
+        IReadOnlyCollection<Standing> changed,
+        Room room,
+        CancellationToken cancel
+    )
+    {
+        var done = changed.Select(s => s.StockId).ToHashSet();
+        var left = changed.SelectMany(s => s.Stays).Select(s => s.TankId).OfType<Guid>().Select(room.Tanks.Find);
+        var others = changed
+            .SelectMany(room.Tanks.SharingWith)
+            .Concat(left.OfType<Standing>())
+            .DistinctBy(s => s.StockId)
+            .Where(s => !done.Contains(s.StockId));
+        var glances = new List<Glance>();
+        foreach (var standing in others)
+        {
+            glances.Add(db.Store(await db.StandingOfAsync(standing.StockId, cancel), standing, room));
+        }
+
+        return glances;
     }
 
     private NewEntry Marked(NewEntry entry, Standing? standing, Room room) =>

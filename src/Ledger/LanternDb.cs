@@ -113,6 +113,7 @@ public sealed class LanternDb : DbContext
             });
             standing.HasIndex(s => new { s.Here, s.NextDueTicks });
             standing.HasIndex(s => new { s.Here, s.Hushed });
+            standing.HasIndex(s => s.TankId);
         });
         SideJournal<LarderRow>(modelBuilder);
         SideJournal<ChoreRow>(modelBuilder);

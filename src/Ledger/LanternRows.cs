@@ -55,6 +55,9 @@ public sealed class StandingRow
     /// <summary>Slot of its place.</summary>
     public int Slot { get; set; }
 
+    /// <summary>The shared tank in which it lives; of a tank its own id, so that tank and inmates are found together.</summary>
+    public Guid? TankId { get; set; }
+
     /// <summary>Instant from which it needs a hand, UTC ticks; <see cref="long.MaxValue"/> for never.</summary>
     public long NextDueTicks { get; set; }
 

@@ -23,6 +23,7 @@ public sealed class RoomCache
     private volatile RoomLayout? layout;
     private volatile StockIndex? index;
     private volatile KeptPace? pace;
+    private KeptTanks? tanks;
     private readonly ConcurrentDictionary<string, byte> staleSpecies = new();
 
     /// <summary>Everything that is or was in the room at a glance; none when it must be read anew.</summary>
@@ -30,6 +31,31 @@ public sealed class RoomCache
     {
         get => index;
         set => index = value;
+    }
+
+    /// <summary>The shared tanks with the newest entry that they have taken in.</summary>
+    private sealed record KeptTanks(TankBook Book, long Sequence);
+
+    /// <summary>The shared tanks and who lives in them; none when they must be read anew.</summary>
+    public TankBook? Tanks => tanks?.Book;
+
+    /// <summary>Keeps the shared tanks, unless what is kept has taken in more: two writers may come in here the other way round than they wrote.</summary>
+    /// <param name="book">The tanks.</param>
+    /// <param name="sequence">Newest entry of the journal when they were read.</param>
+    public TankBook KeepTanks(TankBook book, long sequence)
+    {
+        KeptTanks? former;
+        var fresh = new KeptTanks(book, sequence);
+        do
+        {
+            former = tanks;
+            if (former?.Sequence > sequence)
+            {
+                return former.Book;
+            }
+        } while (Interlocked.CompareExchange(ref tanks, fresh, former) != former);
+
+        return book;
     }
 
     /// <summary>Night for which the standings of the file are known to be judged; none when that must be looked up.</summary>
@@ -156,6 +182,7 @@ public sealed class RoomCache
     {
         (Rules, Climate, Taught, Scored, Needs, Kept, Layout) = (null, null, null, null, null, null, null);
         (Index, JudgedNight, Pace) = (null, null, null);
+        tanks = null;
         staleSpecies.Clear();
         SpeciesToJudge.Clear();
     }

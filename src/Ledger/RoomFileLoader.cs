@@ -213,7 +213,7 @@ public sealed class RoomFileLoader(
         var inFile = file.Stock.Where(s => s is not null).Select(s => s.Id).ToHashSet();
         var rows = await db
             .Standings.AsNoTracking()
-            .Where(s => s.Here)
+            .Where(s => s.Here && (s.TankId == null || s.TankId == s.StockId))
             .Select(s => new
             {
                 s.StockId,

@@ -39,6 +39,9 @@ public sealed class RoomStore(LanternDb db)
             : new VersionedSettings(LedgerJson.Read<RoomSettings>(row.Settings), row.Version);
     }
 
+    /// <summary>The shared tanks and who lives in them.</summary>
+    public Task<TankBook> TanksAsync(CancellationToken cancel) => TankReader.ReadAsync(db, cancel);
+
     /// <summary>Writes the settings; standings are judged anew by the caller.</summary>
     /// <returns>False when somebody changed them in the meantime.</returns>
     public async Task<bool> WriteAsync(

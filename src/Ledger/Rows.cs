@@ -55,9 +55,7 @@ internal static class Rows
 
         row.State = LedgerJson.Write(standing);
         row.Here = standing.Departure is null;
-        row.Rack = standing.Place.Rack;
-        row.Shelf = standing.Place.Shelf;
-        row.Slot = standing.Place.Slot;
+        row.TankId = standing.IsTank ? standing.StockId : standing.TankId;
         return row.Judge(judgement);
     }
 
@@ -65,6 +63,7 @@ internal static class Rows
     public static Glance Judge(this StandingRow row, Judgement judgement)
     {
         var glance = Glance.Of(judgement);
+        (row.Rack, row.Shelf, row.Slot) = (glance.Place.Rack, glance.Place.Shelf, glance.Place.Slot);
         row.NextDueTicks = RoundLine.Of(judgement).NextDue?.UtcTicks ?? long.MaxValue;
         row.Hushed = row.Here && glance.IsHushed;
         row.Glance = LedgerJson.Write(glance);

@@ -69,16 +69,29 @@ internal static class AnyStock
     /// <summary>Stock from a seed: species and kind go round, everything else is drawn.</summary>
     public static Diary Of(int seed)
     {
-        var random = new Random(seed);
-        var species = Rules.Species[seed % Rules.Species.Count];
+        return OfSpecies(Rules.Species[seed % Rules.Species.Count], new Random(seed));
+    }
+
+    /// <summary>Stock of a species: everything else is drawn.</summary>
+    public static Diary OfSpecies(SpeciesProfile species, Random random)
+    {
         var kind = random.Next(5) switch
         {
             0 => StockKind.Brood,
+            2 when Rules.Group(species.Group)!.Shared.Value => StockKind.Tank,
             1 when Rules.Group(species.Group)!.Diet is Diet.Litter or Diet.SugarAndProtein => StockKind.Colony,
             _ => StockKind.Specimen,
         };
         var molts = random.Next(3) == 0 ? (int?)null : random.Next(12);
-        var diary = new Diary(species.Id, Pick<Sex>(random), 300, random.Next(4) == 0, molts, kind: kind);
+        var tank = kind == StockKind.Tank;
+        var diary = new Diary(
+            species.Id,
+            tank ? Sex.Unknown : Pick<Sex>(random),
+            300,
+            !tank && random.Next(4) == 0,
+            tank ? null : molts,
+            kind: kind
+        );
         // Nights in which much happens lie close together: most stock has a wait, a sign or a cold of its own.
         var nights = Enumerable.Range(0, Steps).Select(_ => Math.Round(random.NextDouble() * 290, 2)).OrderDescending();
         foreach (var ago in nights)

@@ -2,6 +2,7 @@ using CsCheck;
 using Husbandry.Almanac;
 using Husbandry.Growth;
 using Husbandry.Housing;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -180,21 +181,21 @@ public class HousingTests
     public void New_stock_stands_apart_for_thirty_nights(int nights, bool apart)
     {
         var standing = new Diary(cameNightsAgo: nights).Standing();
-        Assert.Equal(apart, Quarantine.Of(standing, Diary.Room()).Value is not null);
+        Assert.Equal(apart, Quarantine.Of(Subject.Of(standing, Diary.Room())).Value is not null);
     }
 
     [Fact]
     public void New_stock_on_the_wrong_shelf_is_said_to_be_so()
     {
         var standing = new Diary(cameNightsAgo: 3).Standing();
-        var among = Quarantine.Of(standing, Diary.Room());
+        var among = Quarantine.Of(Subject.Of(standing, Diary.Room()));
         Assert.False(among.Value!.Apart);
         Assert.StartsWith("New: belongs on a quarantine shelf", among.Summary, StringComparison.Ordinal);
         var layout = new RoomLayout(
             [new RackLayout("A", "", [new ShelfLayout(1, 800, 300, 300, 6, true, null, null)])],
             []
         );
-        Assert.True(Quarantine.Of(standing, Diary.Room() with { Layout = layout }).Value!.Apart);
+        Assert.True(Quarantine.Of(Subject.Of(standing, Diary.Room() with { Layout = layout })).Value!.Apart);
     }
 
     [Fact]

@@ -55,7 +55,7 @@ public sealed class Diary
                     molts,
                     mature,
                     hatched,
-                    kind == StockKind.Specimen ? 1 : 20
+                    kind is StockKind.Specimen or StockKind.Tank ? 1 : 20
                 ),
                 new Place("A", 1, 3)
             )

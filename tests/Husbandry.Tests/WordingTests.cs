@@ -8,6 +8,7 @@ using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Tanks;
 using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
@@ -121,6 +122,7 @@ public class WordingTests
                 "rehoused into 3 L tub, 180 × 120 mm, 60 mm free height over 40 mm of floor"
             },
             { new Withdrawn(Guid.Empty), "an entry taken back" },
+            { new Placed(Guid.Empty, "Reef tank"), "put into Reef tank" },
             { new Gained(GainKind.Found, 2, "behind the rack"), "2 found again: behind the rack" },
             {
                 new Counted(200, 150, 260, CountMethod.ByEye, "box 2", "young under the bark"),

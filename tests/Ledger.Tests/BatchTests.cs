@@ -24,7 +24,7 @@ public sealed class BatchTests : LedgerFolder
     private async Task<string?> PlaceAsync(Guid id)
     {
         await using var db = Open();
-        return (await new JournalReader(db).StandingAsync(id, Cancel))?.Place.Code;
+        return (await new JournalReader(db).StandingAsync(id, Cancel))?.OwnPlace.Code;
     }
 
     [Fact]

@@ -17,6 +17,9 @@ public sealed class UpgradeTests : LedgerFolder
     private static readonly Guid Pupa = new("0a000000-0000-0000-0000-000000000003");
     private static readonly Guid Queen = new("0a000000-0000-0000-0000-000000000004");
 
+    private static readonly Guid Tank = new("0a000000-0000-0000-0000-000000000005");
+    private static readonly Guid Crab = new("0a000000-0000-0000-0000-000000000006");
+
     private static string Details(string group, string species, string kind = "specimen", int count = 1) =>
         $$"""{"kind":"{{kind}}","group":"{{group}}","speciesId":"{{species}}","nickname":"Kept","sex":"female","acquiredOn":"2025-10-01","moltsAtArrival":4,"matureAtArrival":false,"count":{{count}}}""";
 
@@ -109,6 +112,21 @@ public sealed class UpgradeTests : LedgerFolder
                 (Spider, 134, """{"kind":"putOff","untilNight":"2026-02-16","reason":"a draught"}"""),
             ]
         ),
+        (
+            "SharedTanks",
+            [
+                (Tank, 3, Acquired(Details("hermit-crab", "coenobita-rugosus", "tank"), "A1·05")),
+                (Crab, 3, Acquired(Details("hermit-crab", "coenobita-rugosus"), "A1·06")),
+                (Crab, 140, $$"""{"kind":"placed","tankId":"{{Tank}}","tank":"Reef"}"""),
+                (
+                    Spider,
+                    141,
+                    """{"kind":"paired","partner":"a male of a friend","method":"watched","remark":"calm"}"""
+                ),
+                (Brood, 142, """{"kind":"counted","count":14,"low":12,"high":16,"method":"byEye"}"""),
+                (Brood, 143, """{"kind":"gained","how":"found","count":1,"remark":"under the lid"}"""),
+            ]
+        ),
     ];
 
     public static TheoryData<int> EveryForm => [.. Enumerable.Range(0, Forms.Length)];
@@ -177,22 +195,32 @@ public sealed class UpgradeTests : LedgerFolder
     private static async Task TellsAsync(JournalReader reader, int form)
     {
         var spider = (await reader.StandingAsync(Spider, Cancel))!;
-        Assert.Equal(("A1·01", "B2·03"), (spider.Stays[0].Place.Code, spider.Place.Code));
+        Assert.Equal(("A1·01", "B2·03"), (spider.Stays[0].Place.Code, spider.OwnPlace.Code));
         Assert.True(Assert.Single(spider.Growth.Molts).Mismolt);
         // Left in and found whole the night after: turned down; the molt then wiped it.
         Assert.Equal([true, false], spider.Vigils.Appetite.Select(a => a.Taken));
         var brood = (await reader.StandingAsync(Brood, Cancel))!;
-        Assert.Equal(form == Forms.Length - 1 ? 15 : 17, brood.Details.Count);
+        Assert.Equal(form >= 3 ? 15 : 17, brood.Details.Count);
         Assert.Equal([20, -3], brood.Counts.Take(2).Select(c => c.By));
         if (form >= 1)
         {
-            Assert.True(Assert.Single(spider.Pairings) is { Partner: null, Method: null });
+            Assert.True(spider.Pairings[0] is { Partner: null, Method: null });
             Assert.NotNull((await reader.StandingAsync(Pupa, Cancel))!.Vigils.OpenOf(VigilKind.Emergence));
         }
 
         if (form >= 2)
         {
             Assert.Equal([2, 5], brood.Feeding.Vials.Select(v => v.Number));
+        }
+
+        if (form >= 4)
+        {
+            Assert.Equal("a male of a friend", spider.Pairings[1].Partner);
+            Assert.Equal(
+                (15, 12, 16),
+                (brood.Counts[^1].Now, brood.Counts[^2].Taken!.Low, brood.Counts[^2].Taken!.High)
+            );
+            Assert.Equal(Tank, (await reader.StandingAsync(Crab, Cancel))!.TankId);
         }
     }
 

@@ -69,6 +69,10 @@ export const useStockStretch = (filter: StockFilter, stretch: number) =>
 /** The stock list, stretch by stretch; only those that are scrolled to are asked for. */
 export const stockLinesAtOnce = linesAtOnce;
 
+/** The shared tanks of the room. */
+export const useTanks = () =>
+  useQuery({ queryKey: ['stock', 'tanks'], queryFn: () => take(api.GET('/api/tanks')) });
+
 export const useFind = (text: string) =>
   useQuery({
     enabled: text !== '',

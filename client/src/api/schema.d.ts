@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/tanks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["tanks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/journal/batch": {
         parameters: {
             query?: never;
@@ -1237,7 +1253,7 @@ export interface components {
             address: string;
         };
         /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
@@ -1498,6 +1514,18 @@ export interface components {
              */
             ofExuvia: boolean;
         };
+        /** @description It went into a shared tank, and stands where that stands from now on; a move to a place takes it out again. */
+        ActPlaced: {
+            /** @enum {string} */
+            kind: "placed";
+            /**
+             * Format: uuid
+             * @description The tank.
+             */
+            tankId: string;
+            /** @description What the tank was called; noted when it is written. */
+            tank?: null | string;
+        };
         /** @description Tonight's work at this enclosure was put off. */
         ActPutOff: {
             /** @enum {string} */
@@ -1729,6 +1757,8 @@ export interface components {
             quarantine: components["schemas"]["AnswerOfQuarantine"];
             hazard: null | components["schemas"]["Hazard"];
             numbers: null | components["schemas"]["CountBook"];
+            tank: null | components["schemas"]["InmateView"];
+            inmates: components["schemas"]["InmateView"][];
             journal: components["schemas"]["JournalLine"][];
         };
         /** @description A computed value together with what it follows from. */
@@ -2632,7 +2662,7 @@ export interface components {
          * @description How stock leaves the collection.
          * @enum {unknown}
          */
-        DepartureKind: "died" | "sold" | "givenAway" | "escaped" | "released" | "lost";
+        DepartureKind: "died" | "sold" | "givenAway" | "escaped" | "released" | "lost" | "takenDown";
         /** @description An obligate winter rest of pupae. */
         Diapause: {
             /**
@@ -2802,7 +2832,7 @@ export interface components {
             otherwise: number;
         };
         /** @enum {unknown} */
-        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | null;
+        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | null;
         /** @description One piece of evidence. */
         Evidence: {
             /** @description The sign, `clean-look` or `meal`. */
@@ -3225,6 +3255,8 @@ export interface components {
             waits: components["schemas"]["WaitWords"][];
             /** @description Whether it is kept as a colony. */
             colonial: boolean;
+            /** @description Whether several may share a tank. */
+            shared: boolean;
             /** @description Whether its forelegs decide how large prey may be. */
             holdsWithForelegs: boolean;
             waterWays: components["schemas"]["WaterWay"][];
@@ -3578,6 +3610,22 @@ export interface components {
             slope: number;
             /** Format: double */
             offset: number;
+        };
+        /** @description One of those that share a tank, or the tank itself, as told on the page of the other. */
+        InmateView: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            species: string;
+            group: string;
+            stageWord: string;
+            /** Format: int32 */
+            count: number;
+            phaseWord: string;
+            /** Format: int32 */
+            shutters: number;
+            /** @description What it is about tonight. */
+            text: string;
         };
         /** @description A journal entry as shown. */
         JournalLine: {
@@ -4357,6 +4405,11 @@ export interface components {
              * @description Night of its last molt, if known.
              */
             lastMoltOn?: null | string;
+            /**
+             * Format: uuid
+             * @description The shared tank that it goes into; its place is then that of the tank.
+             */
+            tankId?: null | string;
         };
         /** @description A forecast size with its 90 % prediction interval. */
         NextSize: {
@@ -4649,7 +4702,7 @@ export interface components {
          * @description A part of an animal's page that not every animal has.
          * @enum {unknown}
          */
-        PageSection: "life" | "awaited" | "signs" | "stage" | "condition" | "food" | "growth" | "numbers";
+        PageSection: "life" | "awaited" | "signs" | "stage" | "condition" | "food" | "growth" | "numbers" | "inmates";
         /** @enum {unknown} */
         PairingMethod: "watched" | "leftTogether" | "throughMesh" | null;
         /** @description How an order of the supplier stands. */
@@ -6112,7 +6165,7 @@ export interface components {
         };
         /** @description What the keeper knows of an animal or brood apart from what happened to it. */
         StockDetails: {
-            /** @description Specimen or brood. */
+            /** @description Specimen, brood, colony or tank. */
             kind: components["schemas"]["StockKind"];
             /** @description Rulebook group, e.g. `tarantula`. */
             group: string;
@@ -6166,7 +6219,7 @@ export interface components {
          * @description What kind of thing is kept.
          * @enum {unknown}
          */
-        StockKind: "specimen" | "brood" | "colony";
+        StockKind: "specimen" | "brood" | "colony" | "tank";
         /** @description One animal in the stock list. */
         StockLine: {
             /** Format: uuid */
@@ -6261,6 +6314,19 @@ export interface components {
          * @enum {unknown}
          */
         Sureness: "almostCertain" | "likely" | "possible";
+        /** @description A shared tank as it can be chosen. */
+        TankChoice: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            place: string;
+            groupOne: string;
+            /**
+             * Format: int32
+             * @description How many animals live in it.
+             */
+            inmates: number;
+        };
         /** @description A tick of the sitter's. */
         TickRequest: {
             /**
@@ -6636,6 +6702,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["Nightline"];
+                };
+            };
+        };
+    };
+    tanks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TankChoice"][];
                 };
             };
         };

@@ -1,10 +1,13 @@
 using Husbandry.Feeding;
 using Husbandry.Growth;
+using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Pairing;
 using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
+using Husbandry.Stock;
+using Husbandry.Tanks;
 using Husbandry.Vigils;
 
 namespace App.Demo;
@@ -30,10 +33,29 @@ internal static class DemoCases
             string? other = null
         ) => new(room, random, place, name, species, sex, arrived, molts, 1, count, mature, kind, other);
 
+        var reef = Life("E3·01", "Reef tank", "coenobita-rugosus", 230, kind: StockKind.Tank)
+            .At(229, new Housed(ReefTank, Rehoused: false))
+            .At(3, Fresh("crab-mix"))
+            .Watered(2, WaterKind.Pools)
+            .At(30, new Handled(CareAct.Clean));
         return
         [
-            // Six crabs in one tank, one of them buried: the rest go on eating.
-            Life("E1·01", "Reef", "coenobita-rugosus", 220, count: 6)
+            // Three crabs share a tank: one is buried, one just up from its molt.
+            reef,
+            Life("E3·02", "Kelp", "coenobita-rugosus", 228)
+                .At(227, new Placed(reef.StockId, "Reef tank"))
+                .Measured(200, BodyPart.Claw, 9)
+                .At(19, new Began(VigilKind.Surfacing)),
+            Life("E3·03", "Dulse", "coenobita-rugosus", 228)
+                .At(227, new Placed(reef.StockId, "Reef tank"))
+                .Measured(200, BodyPart.Claw, 7)
+                .At(40, new Began(VigilKind.Surfacing))
+                .At(3, new Ended(VigilKind.Surfacing, VigilEnd.AsHoped)),
+            Life("E3·04", "Wrack", "coenobita-perlatus", 150)
+                .At(149, new Placed(reef.StockId, "Reef tank"))
+                .Measured(120, BodyPart.Claw, 12),
+            // Six young crabs kept as one, one of them buried: the rest go on eating.
+            Life("E1·01", "Rockpool", "coenobita-rugosus", 220, count: 6)
                 .At(9, new Began(VigilKind.Surfacing, 1))
                 .At(1, Fresh("crab-mix"))
                 .Watered(1, WaterKind.Pools),
@@ -105,6 +127,18 @@ internal static class DemoCases
                 .Watered(1),
         ];
     }
+
+    private static readonly Enclosure ReefTank = new(
+        "glass tank, 100 L",
+        800,
+        400,
+        400,
+        200,
+        Ventilation.FewHoles,
+        DampSide.Whole,
+        HeatSource.SideMat,
+        Mist: null
+    );
 
     private static Offered Fresh(string food) => new(food, "one", 1, Preparation.Fresh, OfferOutcome.Eaten);
 }

@@ -20,13 +20,15 @@ public sealed class RoomNow(
 {
     public async Task<Room> ReadAsync(CancellationToken cancel)
     {
-        cache.See(await reader.LatestSequenceAsync(cancel));
+        var latest = await reader.LatestSequenceAsync(cancel);
+        cache.See(latest);
         var at = Room.At(await rulebook.ReadAsync(cancel), (await store.ReadAsync(cancel)).Settings, clock.GetUtcNow());
         var bare = at.With(await rulebook.ClimateAsync(cancel)) with
         {
             Layout = cache.Layout ??= (await store.LayoutAsync(cancel)).Layout,
         };
         var room = bare.With(await PaceAsync(bare, cancel))
+            .With(cache.Tanks ?? cache.KeepTanks(await store.TanksAsync(cancel), latest))
             .With(await lessons.ForAsync(bare, reader, cancel))
             .With(new KeptFoods(await larder.KeptAsync(bare, cancel)));
         await judge.KeepUpAsync(room, cancel);

@@ -63,7 +63,7 @@ public sealed class LineCache
         var standing = LedgerJson.Read<Husbandry.Journal.Standing>(row.State);
         var line = RoundLine.Of(Judgement.Of(standing, room));
         var until = standing.Feeding.FoodIn.Count == 0 ? room.Clock.EndOf(room.Tonight) : room.Now + HoursAreCountedFor;
-        lines[row.StockId] = new Kept(standing.LatestSequence, until, line);
+        lines[row.StockId] = new Kept(room.Tanks.SequenceOf(row.StockId, standing.LatestSequence), until, line);
         return line;
     }
 

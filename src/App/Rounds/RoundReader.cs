@@ -154,7 +154,7 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
         var unknown = new List<Guid>();
         foreach (var id in ids)
         {
-            if (cache.Find(id, index.Find(id)?.Sequence ?? 0, room) is { } line)
+            if (cache.Find(id, room.Tanks.SequenceOf(id, index.Find(id)?.Sequence ?? 0), room) is { } line)
             {
                 lines.Add(line);
             }
@@ -240,17 +240,19 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
                 {
                     var layout = room.Layout.ShelfOf(s[0].Place);
                     var notes = new[] { layout?.HeatNote, layout?.MoistureNote }.Where(n => n is { Length: > 0 });
+                    // Those of a shared tank have no place of their own.
+                    List<Glance> own = [.. s.Where(g => g.TankId is null)];
                     var quiet = !touched.Contains(s[0].Place.ShelfCode);
                     return new RoundShelf(
                         s[0].Place.ShelfCode,
                         layout?.Quarantine == true,
                         string.Join(" · ", notes),
-                        quiet ? [] : [.. s.Select(g => g.Place.Slot)],
+                        quiet ? [] : [.. own.Select(g => g.Place.Slot)],
                         quiet
-                            ? new string('r', s.Count)
+                            ? new string('r', own.Count)
                             : string.Create(
-                                s.Count,
-                                s,
+                                own.Count,
+                                own,
                                 (letters, shelf) =>
                                 {
                                     for (var k = 0; k < shelf.Count; k++)

@@ -198,7 +198,7 @@ public static class OverrideEndpoints
                 moved.Add(
                     new MovedForecast(
                         standing.StockId,
-                        standing.Place.Code,
+                        a.Subject.Place.Code,
                         standing.Details.Nickname,
                         string.Join(" ", what)
                     )

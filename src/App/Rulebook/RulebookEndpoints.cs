@@ -13,6 +13,7 @@ namespace App.Rulebook;
 /// <param name="TakesPrey">Whether prey is sized for it.</param>
 /// <param name="Waits">Waits other than for a molt that can begin.</param>
 /// <param name="Colonial">Whether it is kept as a colony.</param>
+/// <param name="Shared">Whether several may share a tank.</param>
 /// <param name="HoldsWithForelegs">Whether its forelegs decide how large prey may be.</param>
 public sealed record GroupView(
     string Id,
@@ -26,6 +27,7 @@ public sealed record GroupView(
     bool TakesPrey,
     IReadOnlyList<WaitWords> Waits,
     bool Colonial,
+    bool Shared,
     bool HoldsWithForelegs,
     IReadOnlyList<WaterWay> WaterWays,
     IReadOnlyList<SexEvidence> Sexing
@@ -81,6 +83,7 @@ public static class RulebookEndpoints
             g.Prey is not null,
             [.. VigilDefinition.All.Where(v => g.Knows(v.Kind)).Select(WaitWords.Of)],
             g.Diet is Diet.Litter or Diet.SugarAndProtein,
+            g.Shared.Value,
             g.Prey?.HeldByForelegs.Value == true,
             [.. g.WaterWay.Values.Select(w => w.Value).Distinct()],
             [.. g.Sexing.Keys]

@@ -35,6 +35,34 @@ public sealed record JournalLine(
     bool CanBeCorrected
 );
 
+/// <summary>One of those that share a tank, or the tank itself, as told on the page of the other.</summary>
+/// <param name="Text">What it is about tonight.</param>
+public sealed record InmateView(
+    Guid StockId,
+    string Name,
+    string Species,
+    string Group,
+    string StageWord,
+    int Count,
+    string PhaseWord,
+    int Shutters,
+    string Text
+)
+{
+    public static InmateView Of(Judgement j) =>
+        new(
+            j.Subject.Standing.StockId,
+            j.Subject.Standing.Details.Nickname,
+            j.Subject.SpeciesName,
+            j.Subject.Group.Id,
+            KindWords.StageWord(j),
+            j.Subject.Standing.Details.Count,
+            PhaseMark.Of(j.Phase.Value).Word,
+            PhaseMark.Of(j.Phase.Value).Shutters,
+            RoundLine.Of(j).Do
+        );
+}
+
 /// <summary>Everything on an animal's page.</summary>
 public sealed record AnimalView(
     Guid StockId,
@@ -89,6 +117,8 @@ public sealed record AnimalView(
     Answer<Quarantine?> Quarantine,
     Husbandry.Rulebook.Hazard? Hazard,
     CountBook? Numbers,
+    InmateView? Tank,
+    IReadOnlyList<InmateView> Inmates,
     IReadOnlyList<JournalLine> Journal
 )
 {
@@ -103,13 +133,11 @@ public sealed record AnimalView(
             standing.StockId,
             standing.DetailsVersion,
             standing.Details,
-            standing.Place,
+            s.Place,
             s.SpeciesName,
             s.Group.One,
             s.Group.InstarMark,
-            standing.Details.Kind == StockKind.Colony ? "colony"
-                : s.IsQueenAlone ? "queen alone"
-                : s.Group.StageWord(j.Stage.Value),
+            KindWords.StageWord(j),
             s.Group.Prey is not null,
             [.. PageSections.Of(j, life)],
             PageSections.HeadingOf(j),
@@ -151,11 +179,13 @@ public sealed record AnimalView(
             LogMenu.Of(j),
             life,
             [.. s.Profile.Cautions.Select(c => c.Value)],
-            standing.House,
+            s.House,
             j.Fit,
-            Husbandry.Housing.Quarantine.Of(standing, room),
+            Husbandry.Housing.Quarantine.Of(s),
             s.Profile.Hazard?.Value,
             CountBook.Of(s),
+            s.Tank is { } tank ? InmateView.Of(Judgement.Of(tank, room)) : null,
+            [.. j.Inmates.Select(InmateView.Of)],
             Lines(journal, room)
         );
     }

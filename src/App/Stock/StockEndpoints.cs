@@ -9,6 +9,7 @@ using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Tanks;
 using Ledger;
 
 namespace App.Stock;
@@ -21,13 +22,15 @@ public sealed record FirstMeasure(BodyPart Part, double LengthMm);
 /// <param name="EntryId">Id of the journal entry, made by the client.</param>
 /// <param name="Measure">A first measure, if taken.</param>
 /// <param name="LastMoltOn">Night of its last molt, if known.</param>
+/// <param name="TankId">The shared tank that it goes into; its place is then that of the tank.</param>
 public sealed record NewStock(
     Guid Id,
     Guid EntryId,
     StockDetails Details,
     Place Place,
     FirstMeasure? Measure = null,
-    DateOnly? LastMoltOn = null
+    DateOnly? LastMoltOn = null,
+    Guid? TankId = null
 );
 
 /// <summary>One of an animal's family, here or gone.</summary>
@@ -85,7 +88,8 @@ public static class StockEndpoints
         }
 
         var standing = await reader.StandingAsync(id, cancel);
-        return TypedResults.Ok(AnimalView.Of(standing!, await reader.ReadAsync(id, cancel), room));
+        var after = room.With(room.Tanks.With([standing!]));
+        return TypedResults.Ok(AnimalView.Of(standing!, await reader.ReadAsync(id, cancel), after));
     }
 
     private const int MostLines = 200;
@@ -121,7 +125,7 @@ public static class StockEndpoints
             new StockStretch(
                 room.Tonight,
                 list.Count,
-                list.Sum(g => g.Count),
+                list.Where(g => g.Kind != StockKind.Tank).Sum(g => g.Count),
                 from,
                 [.. list.Skip(from).Take(take).Select(StockLine.Of)],
                 lists.ChoicesOf(index)
@@ -243,6 +247,13 @@ public static class StockEndpoints
             );
         }
 
+        if (body.TankId is { } tank)
+        {
+            entries.Add(
+                new NewEntry(DerivedId.Of(body.EntryId, "tank"), Occurrence.At(room.Now), null, new Placed(tank))
+            );
+        }
+
         var by = Hand.Of(context, room);
         var result = await store.WriteAsync(
             body.Id,
@@ -275,7 +286,7 @@ public static class StockEndpoints
         {
             new(body.EntryId, Occurrence.At(room.Now), null, new DetailsChanged(body.Details)),
         };
-        if (body.Place != standing.Place)
+        if (body.Place != Subject.Of(standing, room).Place)
         {
             entries.Add(
                 new NewEntry(DerivedId.Of(body.EntryId, "place"), Occurrence.At(room.Now), null, new Moved(body.Place))

@@ -172,7 +172,7 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
         var (from, by, waits) = Window(j, known.Outgrown);
         return new RehouseNeed(
             s.Standing.StockId,
-            s.Standing.Place,
+            s.Place,
             s.Standing.Details.Nickname,
             s.SpeciesName,
             fit.Summary.TrimEnd('.'),

@@ -57,7 +57,7 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
     public static Answer<FeedingChoice?> Of(FedAnimal fed, double everyDays)
     {
         var s = fed.Subject;
-        if (s.Group.Prey is null || s.Standing.Details.Kind == StockKind.Colony)
+        if (s.Group.Prey is null || s.Standing.Details.Kind is StockKind.Colony or StockKind.Tank)
         {
             return new Answer<FeedingChoice?>(null, "Only for animals that are fed by the meal.", []);
         }

@@ -20,6 +20,9 @@ public sealed class LeftoversRemovedEntry() : EntryDefinition<LeftoversRemoved>(
     public static LeftoversRemovedEntry It { get; } = new();
 
     /// <inheritdoc/>
+    public override bool OfTanks => true;
+
+    /// <inheritdoc/>
     public override IReadOnlyList<Act> Examples => [new LeftoversRemoved(), new LeftoversRemoved(["roach-nymph"])];
 
     /// <summary>Prey that was left in and is found whole was turned down: that says as much as a refusal that was watched.</summary>

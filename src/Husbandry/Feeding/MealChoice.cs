@@ -20,7 +20,11 @@ internal static class MealChoice
     private static MealOffer? Of(Subject subject, Stage stage, PreyFit? prey, bool mustBeDead, Variety variety) =>
         EatsNothing(subject, stage) is not null ? null
         : subject.Group.Diet == Diet.SugarAndProtein ? AntMeals.Offer(subject, stage)
-        : subject.Group.Diet != Diet.Prey ? WithCalcium(subject, Plain(subject, Fresh(subject, stage, variety), 1))
+        : subject.Group.Diet != Diet.Prey
+            ? WithCalcium(
+                subject,
+                Plain(subject, Fresh(subject, stage, variety), subject.Standing.IsTank ? subject.Mouths : 1)
+            )
         : prey is null ? FromHabit(subject, mustBeDead)
         : Prey(subject, stage, prey, mustBeDead, variety);
 

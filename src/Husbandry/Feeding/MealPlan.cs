@@ -101,6 +101,16 @@ public sealed record MealPlan(
                 : Reason.FromRecord("Last meal", "None on record.", "record.offered")
         );
         reasons.AddRange(cadence.Why);
+        if (subject.Tank is { } tank && !forbidden)
+        {
+            var text = $"Fed with {tank.Details.Nickname}.";
+            return new Answer<MealPlan>(
+                new MealPlan(null, false, lastMeal, every, null),
+                text,
+                [Reason.FromRecord("Food", text, "record.placed"), .. reasons]
+            );
+        }
+
         if (subject.Group.Diet == Diet.SugarAndProtein && !forbidden)
         {
             (var night, every, var ants) = AntMeals.Plan(subject, stage.Value);

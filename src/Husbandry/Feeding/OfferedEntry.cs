@@ -37,6 +37,9 @@ public sealed class OfferedEntry() : EntryDefinition<Offered>("offered")
     public static OfferedEntry It { get; } = new();
 
     /// <inheritdoc/>
+    public override bool OfTanks => true;
+
+    /// <inheritdoc/>
     public override IReadOnlyList<Act> Examples =>
         [
             .. Enum.GetValues<OfferOutcome>()

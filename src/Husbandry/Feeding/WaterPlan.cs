@@ -39,6 +39,12 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
     /// </summary>
     public static Answer<WaterPlan> Of(Subject subject, Stage stage, MealPlan meal)
     {
+        if (subject.Tank is { } tank)
+        {
+            var text = $"Water comes with {tank.Details.Nickname}.";
+            return new Answer<WaterPlan>(new WaterPlan([]), text, [Reason.FromRecord("Water", text, "record.placed")]);
+        }
+
         var way = subject.Group.WaterWay[stage];
         var mist = subject.Standing.House?.Enclosure.Mist;
         var clocks = new List<(WaterClock Clock, Reason Why)>();
@@ -181,7 +187,7 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
             $"{Given(subject, last)}; mist plan of the enclosure: {Wording.Plain(mist.Ml)} mL every {Wording.Days(mist.EveryDays)}";
         (WaterClock, Reason) Every(double days, Reason why) =>
             (new WaterClock(WaterWay.Drops, WaterKind.Mist, After(subject, last, days), last, days, mist), why);
-        if (subject.Room.Climate.Dryness(subject.Standing.Place, subject.Room.Now) is not { } factor)
+        if (subject.Room.Climate.Dryness(subject.Place, subject.Room.Now) is not { } factor)
         {
             const string Unread = "Humidity is not read here, so the plan stands as it is.";
             return Every(Math.Max(1, mist.EveryDays), Reason.FromRecord("Mist", $"{plan}. {Unread}", "record.mist"));

@@ -19,6 +19,9 @@ public sealed class WateredEntry() : EntryDefinition<Watered>("watered")
     public static WateredEntry It { get; } = new();
 
     /// <inheritdoc/>
+    public override bool OfTanks => true;
+
+    /// <inheritdoc/>
     public override IReadOnlyList<Act> Examples => [.. Enum.GetValues<WaterKind>().Select(kind => new Watered(kind))];
 
     /// <inheritdoc/>

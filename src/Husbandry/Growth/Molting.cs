@@ -9,7 +9,7 @@ public static class Molting
 {
     /// <summary>Whether molts of this animal are followed one by one.</summary>
     public static bool Follows(Subject subject) =>
-        subject.Group.MoltsFollowed.Value && subject.Standing.Details.Kind != StockKind.Colony;
+        subject.Group.MoltsFollowed.Value && subject.Standing.Details.Kind is not (StockKind.Colony or StockKind.Tank);
 
     /// <summary>Why an animal will not molt again, or why its molts are not awaited; none when one is awaited.</summary>
     public static Reason? WillNotMoltAgain(Subject subject)

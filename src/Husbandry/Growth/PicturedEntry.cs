@@ -22,6 +22,9 @@ public sealed class PicturedEntry() : EntryDefinition<Pictured>("pictured")
     public static PicturedEntry It { get; } = new();
 
     /// <inheritdoc/>
+    public override bool OfTanks => true;
+
+    /// <inheritdoc/>
     public override bool OutlivesDeparture => true;
 
     /// <inheritdoc/>

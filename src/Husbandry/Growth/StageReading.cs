@@ -37,6 +37,12 @@ public static class StageReading
             return Say(subject, Stage.Adult, Reason.FromRecord("Stage", Text, "record.colony"));
         }
 
+        if (standing.IsTank)
+        {
+            const string Text = "A shared tank goes by the rules for adults; each animal in it has a stage of its own.";
+            return Say(subject, Stage.Adult, Reason.FromRecord("Stage", Text, "record.tank"));
+        }
+
         var stage = Decide(subject, size?.SizeMm, standing.MoltsInLife);
         var byMolts = size is null || (subject.Group.StageBy == StageBasis.Molts && standing.MoltsInLife is not null);
         return Say(subject, stage, byMolts ? MoltsReason(subject) : SizeReason(subject, stage, size!.SizeMm));

@@ -34,6 +34,9 @@ public sealed class HousedEntry() : EntryDefinition<Housed>("housed")
     public static HousedEntry It { get; } = new();
 
     /// <inheritdoc/>
+    public override bool OfTanks => true;
+
+    /// <inheritdoc/>
     public override IReadOnlyList<Act> Examples =>
         [new Housed(Box, true), new Housed(Box with { Mist = new MistPlan(1, 3, 3) }, false)];
 

@@ -107,7 +107,7 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
     public static Answer<HousingFit?> Of(Inmate inmate)
     {
         var s = inmate.Subject;
-        if (s.Standing.House is not { } house)
+        if (s.House is not { } house)
         {
             return new Answer<HousingFit?>(null, "The enclosure was never measured.", []);
         }

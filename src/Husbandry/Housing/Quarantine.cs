@@ -1,4 +1,3 @@
-using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 
@@ -11,17 +10,18 @@ public sealed record Quarantine(DateOnly Until, bool Apart)
 {
     /// <summary>Whether an animal is in its first nights here.</summary>
     /// <returns>No value when they are over, or when it hatched here.</returns>
-    public static Answer<Quarantine?> Of(Standing standing, Room room)
+    public static Answer<Quarantine?> Of(Subject subject)
     {
+        var (standing, room) = (subject.Standing, subject.Room);
         var rule = room.Rules.Room.QuarantineNights;
         var until = standing.Details.AcquiredOn.AddDays(rule.Value);
         var hatchedHere = standing.Details.HatchedOn == standing.Details.AcquiredOn;
-        if (until <= room.Tonight || hatchedHere)
+        if (until <= room.Tonight || hatchedHere || standing.IsTank)
         {
             return new Answer<Quarantine?>(null, "Stands with the others.", []);
         }
 
-        var apart = room.Layout.IsQuarantine(standing.Place);
+        var apart = room.Layout.IsQuarantine(subject.Place);
         return new Answer<Quarantine?>(
             new Quarantine(until, apart),
             apart

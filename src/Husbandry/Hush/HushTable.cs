@@ -149,6 +149,42 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
         return Compose(causes, subject);
     }
 
+    /// <summary>
+    /// The table of a shared tank: what is hushed for one of those in it is hushed for the enclosure of all, what the rest
+    /// eat and drink is not.
+    /// </summary>
+    /// <param name="inmates">Those in it: what each is called, and its own table.</param>
+    public HushTable And(IEnumerable<(string Name, HushTable Table)> inmates)
+    {
+        var (lines, causes) = (Lines.ToList(), Causes.ToList());
+        foreach (var (name, table) in inmates)
+        {
+            HushContributor Of(HushContributor c) => c with { Why = c.Why with { Text = $"{name}: {c.Why.Text}" } };
+            causes.AddRange(table.Causes.Select(Of));
+            for (var i = 0; i < lines.Count; i++)
+            {
+                if (!ForTheRest.Contains(lines[i].Act))
+                {
+                    var more = table[lines[i].Act].Contributors.Select(Of);
+                    lines[i] = Strictest(lines[i].Act, [.. lines[i].Contributors, .. more]);
+                }
+            }
+        }
+
+        return new HushTable(lines, causes);
+    }
+
+    private static HushLine Strictest(CareAct act, IEnumerable<HushContributor> all)
+    {
+        List<HushContributor> contributors = [.. all.OrderByDescending(c => c.Verdict)];
+        var strictest = contributors.Count == 0 ? Verdict.Fine : contributors[0].Verdict;
+        var until = contributors
+            .Where(c => c.Verdict == strictest && c.Until is not null)
+            .Select(c => c.Until)
+            .MaxBy(u => u!.Night);
+        return new HushLine(act, strictest, until, contributors);
+    }
+
     /// <summary>What may on no account be done.</summary>
     public IReadOnlyList<CareAct> Never => [.. Lines.Where(l => l.Verdict == Verdict.Never).Select(l => l.Act)];
 
@@ -211,20 +247,14 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
 
         var lines = Enum.GetValues<CareAct>()
             .Select(act =>
-            {
-                var contributors = causes
-                    .Select(c => (c, Verdict: VerdictOf(c.Cause, act)))
-                    .Where(x => x.Verdict != Verdict.Fine)
-                    .OrderByDescending(x => x.Verdict)
-                    .Select(x => Contribute(x.c, x.Verdict))
-                    .ToList();
-                var strictest = contributors.Count == 0 ? Verdict.Fine : contributors[0].Verdict;
-                var until = contributors
-                    .Where(c => c.Verdict == strictest && c.Until is not null)
-                    .Select(c => c.Until)
-                    .MaxBy(u => u!.Night);
-                return new HushLine(act, strictest, until, contributors);
-            })
+                Strictest(
+                    act,
+                    causes
+                        .Select(c => (c, Verdict: VerdictOf(c.Cause, act)))
+                        .Where(x => x.Verdict != Verdict.Fine)
+                        .Select(x => Contribute(x.c, x.Verdict))
+                )
+            )
             .ToList();
         return new HushTable(lines, [.. causes.Select(c => Contribute(c, RuleOf(c.Cause).Acts.Values.Max()))]);
     }

@@ -11,4 +11,10 @@ public abstract record Act
 
     /// <summary>The earlier entry that this one takes back, if it is an undo.</summary>
     public virtual Guid? Withdraws() => null;
+
+    /// <summary>Another of the collection that it names, so that the name of that night stays on record; none for most.</summary>
+    public virtual Guid? Names() => null;
+
+    /// <summary>The act with that name noted.</summary>
+    public virtual Act Naming(string name) => this;
 }

@@ -20,6 +20,9 @@ public enum DepartureKind
 
     /// <summary>Lost: nobody knows what became of it.</summary>
     Lost,
+
+    /// <summary>Of a tank: emptied and taken down.</summary>
+    TakenDown,
 }
 
 /// <summary>A departure on record.</summary>

@@ -51,13 +51,21 @@ public sealed record Standing(
 )
 {
     /// <summary>Changes with the shape of this record and its parts, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 11;
+    public const int Shape = 12;
 
-    /// <summary>Where it stands.</summary>
+    /// <summary>Where its own enclosure stands, or stood before it went into a shared tank.</summary>
     [JsonIgnore]
-    public Place Place => Stays[^1].Place;
+    public Place OwnPlace => Stays[^1].Place;
 
-    /// <summary>Whether it is spoken of as many: a brood or a colony.</summary>
+    /// <summary>The shared tank in which it lives; none where its enclosure is its own.</summary>
+    [JsonIgnore]
+    public Guid? TankId => Stays[^1].TankId;
+
+    /// <summary>Whether it is a shared tank rather than an animal.</summary>
+    [JsonIgnore]
+    public bool IsTank => Details.Kind == StockKind.Tank;
+
+    /// <summary>Whether it is spoken of as many: a brood, a colony or those of a tank.</summary>
     [JsonIgnore]
     public bool IsMany => Details.Kind != StockKind.Specimen;
 

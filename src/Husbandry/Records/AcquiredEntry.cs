@@ -20,6 +20,9 @@ public sealed class AcquiredEntry() : EntryDefinition<Acquired>("acquired")
     public static AcquiredEntry It { get; } = new();
 
     /// <inheritdoc/>
+    public override bool OfTanks => true;
+
+    /// <inheritdoc/>
     public override bool Begins => true;
 
     /// <inheritdoc/>

@@ -31,7 +31,7 @@ public sealed record CountBook(
     public static CountBook? Of(Subject subject)
     {
         ArgumentNullException.ThrowIfNull(subject);
-        if (!subject.IsMany)
+        if (!subject.IsMany || subject.Standing.IsTank)
         {
             return null;
         }

@@ -22,6 +22,9 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
     public static DepartedEntry It { get; } = new();
 
     /// <inheritdoc/>
+    public override bool OfTanks => true;
+
+    /// <inheritdoc/>
     public override Teaching Teaches => Teaching.Waits;
 
     /// <inheritdoc/>
@@ -36,13 +39,18 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
     {
         var change = Change(act.Departure);
         var there = standing.Details.Count;
+        if (standing.IsTank || change is null)
+        {
+            return standing with { Departure = new DepartureEvent(entry.When.To, act.Departure, act.Remark) };
+        }
+
         if (act.Count is { } some && some < there)
         {
-            return standing.WithCount(entry, change, there - some);
+            return standing.WithCount(entry, change.Value, there - some);
         }
 
         // The details keep how many there were.
-        var last = new CountEvent(entry.Id, entry.When.To, change, -there, 0);
+        var last = new CountEvent(entry.Id, entry.When.To, change.Value, -there, 0);
         return standing with
         {
             Counts = [.. standing.Counts, last],
@@ -54,7 +62,35 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
     protected override IEnumerable<Problem> Check(Departed act, EntryAt at) =>
         EntryCheck
             .CheckText("act.remark", act.Remark, required: false)
-            .Concat(EntryCheck.CheckCount(act.Count, at.Standing));
+            .Concat(EntryCheck.CheckCount(act.Count, at.Standing))
+            .Concat(CheckTank(act, at));
+
+    private static IEnumerable<Problem> CheckTank(Departed act, EntryAt at)
+    {
+        if (at.Standing is not { } standing)
+        {
+            yield break;
+        }
+
+        if (!standing.IsTank && act.Departure == DepartureKind.TakenDown)
+        {
+            yield return new Problem("act.departure", "Only a tank is taken down.");
+        }
+
+        if (
+            standing.IsTank
+            && act.Departure is not (DepartureKind.TakenDown or DepartureKind.Sold or DepartureKind.GivenAway)
+        )
+        {
+            yield return new Problem("act.departure", "A tank is taken down, sold or given away.");
+        }
+
+        if (!at.Written && at.Room.Tanks.InmatesOf(standing.StockId) is [var one, ..] inmates)
+        {
+            var who = inmates.Count == 1 ? $"{one.Details.Nickname} still lives" : $"{inmates.Count} still live";
+            yield return new Problem("act.departure", $"{who} in it: move them to places of their own first.");
+        }
+    }
 
     /// <inheritdoc/>
     protected override string Say(Departed act, RuleSet rules, Wording words)
@@ -70,7 +106,7 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
     /// <inheritdoc/>
     protected override bool IsNews(Departed act) => true;
 
-    private static CountChange Change(DepartureKind departure) =>
+    private static CountChange? Change(DepartureKind departure) =>
         departure switch
         {
             DepartureKind.Died => CountChange.Died,
@@ -79,6 +115,7 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
             DepartureKind.Escaped => CountChange.Escaped,
             DepartureKind.Released => CountChange.Released,
             DepartureKind.Lost => CountChange.Lost,
+            DepartureKind.TakenDown => null,
             _ => throw new ArgumentOutOfRangeException(nameof(departure), departure, "No such departure."),
         };
 
@@ -91,6 +128,7 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
             DepartureKind.Escaped => "escaped",
             DepartureKind.Released => "released",
             DepartureKind.Lost => "lost",
+            DepartureKind.TakenDown => "taken down",
             _ => throw new ArgumentOutOfRangeException(nameof(departure), departure, "No word for such a departure."),
         };
 }

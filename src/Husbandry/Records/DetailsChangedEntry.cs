@@ -20,6 +20,9 @@ public sealed class DetailsChangedEntry() : EntryDefinition<DetailsChanged>("det
     public static DetailsChangedEntry It { get; } = new();
 
     /// <inheritdoc/>
+    public override bool OfTanks => true;
+
+    /// <inheritdoc/>
     public override bool TellsOfNoNight => true;
 
     /// <inheritdoc/>
@@ -50,6 +53,7 @@ public sealed class DetailsChangedEntry() : EntryDefinition<DetailsChanged>("det
     protected override IEnumerable<Problem> Check(DetailsChanged act, EntryAt at) =>
         DetailsCheck
             .Check(act.Details, at.Room)
+            .Concat(DetailsCheck.AgainstKind(act.Details, at.Standing))
             .Concat(DetailsCheck.AgainstMolts(act.Details, at.Standing, at.Room))
             .Concat(DetailsCheck.AgainstWaits(act.Details, at.Standing, at.Room));
 

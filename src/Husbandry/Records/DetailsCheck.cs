@@ -112,6 +112,22 @@ public static class DetailsCheck
             );
         }
 
+        if (d.Kind == StockKind.Tank)
+        {
+            if (room.Rules.Group(d.Group) is { Shared.Value: false } group)
+            {
+                yield return new Problem("details.kind", EntryCheck.Alone(group));
+            }
+
+            if (d.Count != 1 || d.Sex != Sex.Unknown || d.MoltsAtArrival is not null || d.MatureAtArrival)
+            {
+                yield return new Problem(
+                    "details.kind",
+                    "A tank is no animal: count 1, no sex, no molts. Those in it have records of their own."
+                );
+            }
+        }
+
         if (d.Kind == StockKind.Specimen && d.Count != 1)
         {
             yield return new Problem("details.count", "A specimen is one animal: 1.");
@@ -128,6 +144,15 @@ public static class DetailsCheck
         if (d.Kind == StockKind.Brood && d.Count is < 2 or > EntryCheck.MostAnimals)
         {
             yield return new Problem("details.count", $"A brood has 2 to {EntryCheck.MostAnimals} animals.");
+        }
+    }
+
+    /// <summary>Problems of another kind: a tank never becomes an animal.</summary>
+    public static IEnumerable<Problem> AgainstKind(StockDetails d, Standing? standing)
+    {
+        if (standing is not null && standing.IsTank != (d.Kind == StockKind.Tank))
+        {
+            yield return new Problem("details.kind", "A tank stays a tank, and an animal an animal.");
         }
     }
 

@@ -6,6 +6,7 @@ using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Pairing;
 using Husbandry.Rooms;
+using Husbandry.Tanks;
 using Husbandry.Vigils;
 
 namespace Husbandry.Records;
@@ -47,6 +48,7 @@ public static class EntryKinds
         WithdrawnEntry.It,
         GainedEntry.It,
         PairedEntry.It,
+        PlacedEntry.It,
     ];
 
     /// <summary>

@@ -19,6 +19,9 @@ public sealed class HandledEntry() : EntryDefinition<Handled>("handled")
     public static HandledEntry It { get; } = new();
 
     /// <inheritdoc/>
+    public override bool OfTanks => true;
+
+    /// <inheritdoc/>
     public override IReadOnlyList<Act> Examples => [.. Enum.GetValues<CareAct>().Select(care => new Handled(care))];
 
     /// <inheritdoc/>

@@ -20,6 +20,9 @@ public sealed class MovedEntry() : EntryDefinition<Moved>("moved")
     public static MovedEntry It { get; } = new();
 
     /// <inheritdoc/>
+    public override bool OfTanks => true;
+
+    /// <inheritdoc/>
     public override IReadOnlyList<Act> Examples => [new Moved(new Place("B", 2, 7))];
 
     /// <summary>Problems of a place.</summary>

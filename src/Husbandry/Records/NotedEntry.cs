@@ -19,6 +19,9 @@ public sealed class NotedEntry() : EntryDefinition<Noted>("noted")
     public static NotedEntry It { get; } = new();
 
     /// <inheritdoc/>
+    public override bool OfTanks => true;
+
+    /// <inheritdoc/>
     public override bool OutlivesDeparture => true;
 
     /// <inheritdoc/>

@@ -23,6 +23,9 @@ public sealed class PutOffEntry() : EntryDefinition<PutOff>("putOff")
     public static PutOffEntry It { get; } = new();
 
     /// <inheritdoc/>
+    public override bool OfTanks => true;
+
+    /// <inheritdoc/>
     public override IReadOnlyList<Act> Examples =>
         [new PutOff(new DateOnly(2026, 1, 10)), new PutOff(new DateOnly(2026, 1, 10), "a draught")];
 

@@ -22,6 +22,9 @@ public sealed class WithdrawnEntry() : EntryDefinition<Withdrawn>("withdrawn")
     public static WithdrawnEntry It { get; } = new();
 
     /// <inheritdoc/>
+    public override bool OfTanks => true;
+
+    /// <inheritdoc/>
     public override bool TellsOfNoNight => true;
 
     /// <inheritdoc/>

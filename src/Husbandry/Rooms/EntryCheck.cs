@@ -45,7 +45,21 @@ public static class EntryCheck
     {
         var definition = EntryDefinition.Of(act);
         var at = new EntryAt(when, standing, room, written);
-        return [.. CheckWhen(definition, act, at), .. definition.Check(act, at), .. CheckDeparted(definition, at)];
+        return
+        [
+            .. CheckWhen(definition, act, at),
+            .. CheckTank(definition, at),
+            .. definition.Check(act, at),
+            .. CheckDeparted(definition, at),
+        ];
+    }
+
+    private static IEnumerable<Problem> CheckTank(EntryDefinition definition, EntryAt at)
+    {
+        if (at.Standing?.IsTank == true && !definition.OfTanks)
+        {
+            yield return new Problem("act.kind", "That is not told of a tank, but of one that lives in it.");
+        }
     }
 
     private static IEnumerable<Problem> CheckWhen(EntryDefinition definition, Act act, EntryAt at)
@@ -133,6 +147,10 @@ public static class EntryCheck
             yield return new Problem("act.count", $"Must be 1 to {standing.Details.Count}, as many as are there.");
         }
     }
+
+    /// <summary>What is said where a group that is kept alone is to share a tank.</summary>
+    public static string Alone(GroupRules group) =>
+        $"A {group?.One} shares no tank: put together they bite, eat or fight each other.";
 
     /// <summary>How many of many an entry speaks of, in words; empty when of all.</summary>
     public static string OfThem(int? count) =>

@@ -47,6 +47,9 @@ public abstract class EntryDefinition(string id) : EntryKind(id)
     /// <summary>Whether it says what is known rather than what happened on a night: a mended detail, an undo.</summary>
     public virtual bool TellsOfNoNight => false;
 
+    /// <summary>Whether it can be told of a shared tank; most is told of one that lives in it.</summary>
+    public virtual bool OfTanks => false;
+
     /// <summary>Entries of every form that the kind has; every law of the journal is tried on them.</summary>
     public abstract IReadOnlyList<Act> Examples { get; }
 

@@ -1,6 +1,7 @@
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
+using Husbandry.Stock;
 
 namespace Husbandry.Rooms;
 
@@ -51,8 +52,49 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
     /// <summary>Whether it is a queen without workers.</summary>
     public bool IsQueenAlone =>
         Group.Diet == Diet.SugarAndProtein
-        && Standing.Details is { Count: 1, Sex: not Sex.Male }
+        && Standing.Details is { Count: 1, Sex: not Sex.Male, Kind: not StockKind.Tank }
         && Standing.Vigils.All.All(v => v is not { Vigil: VigilKind.FirstWorkers, Ended: not null });
+
+    /// <summary>The shared tank in which it lives; none where its enclosure is its own.</summary>
+    public Standing? Tank => Standing.TankId is null ? null : Room.Tanks.TankOf(Standing);
+
+    /// <summary>Those that live in this tank; none of anything else.</summary>
+    public IReadOnlyList<Standing> Inmates => Standing.IsTank ? Room.Tanks.InmatesOf(Standing.StockId) : [];
+
+    /// <summary>Where it stands: where its tank does, if it shares one.</summary>
+    public Place Place => (Tank ?? Standing).OwnPlace;
+
+    /// <summary>What it lives in, once that was measured.</summary>
+    public HouseEvent? House => (Tank ?? Standing).House;
+
+    /// <summary>Where it stood, in order; of the time in a tank, where the tank stood.</summary>
+    public IReadOnlyList<Stay> Stays
+    {
+        get
+        {
+            if (Standing.Stays.All(s => s.TankId is null))
+            {
+                return Standing.Stays;
+            }
+
+            var ends = Standing.Stays.Skip(1).Select(s => s.From).Append(DateTimeOffset.MaxValue);
+            return [.. Standing.Stays.Zip(ends).SelectMany(x => StaysOf(x.First, x.Second))];
+        }
+    }
+
+    private IEnumerable<Stay> StaysOf(Stay stay, DateTimeOffset until)
+    {
+        if (stay.TankId is not { } id || Room.Tanks.Find(id) is not { } tank)
+        {
+            return [stay];
+        }
+
+        var before = tank.Stays.LastOrDefault(t => t.From <= stay.From) ?? tank.Stays[0];
+        return tank
+            .Stays.Where(t => t.From > stay.From && t.From < until)
+            .Prepend(before with { From = stay.From })
+            .Select(t => t with { TankId = id });
+    }
 
     /// <summary>Whether it is in the cold now.</summary>
     public bool IsChilled => Standing.Vigils.Chill is { To: null };
@@ -67,8 +109,11 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
     /// <summary>Whether it is a brood rather than one animal.</summary>
     public bool IsBrood => Standing.Details.Kind == StockKind.Brood;
 
-    /// <summary>Animals to be fed: of a brood, those that have not left their last meals.</summary>
-    public int Mouths => IsBrood ? Math.Max(1, Standing.Details.Count - RestingVials.Count) : 1;
+    /// <summary>Animals to be fed: of a brood, those that have not left their last meals; of a tank, those that wait for nothing.</summary>
+    public int Mouths =>
+        IsBrood ? Math.Max(1, Standing.Details.Count - RestingVials.Count)
+        : Standing.IsTank ? Math.Max(1, Inmates.Sum(i => i.Vigils.Open.Any(w => w.Count is null) ? 0 : i.Details.Count))
+        : 1;
 
     /// <summary>Vials of a brood that left so many meals in a row that they are left in peace for now.</summary>
     public IReadOnlyList<VialEvent> RestingVials =>

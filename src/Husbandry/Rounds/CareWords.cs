@@ -32,6 +32,15 @@ public static class CareWords
             words[CareAct.FeedDead] = "Food";
         }
 
+        if (j.Subject.Standing.IsTank)
+        {
+            words[CareAct.Rehouse] = "Setting it up anew";
+            words[CareAct.Dig] = "Digging or lifting the hides";
+            words[CareAct.BrightLight] = "Bright light";
+            words[CareAct.Clean] = "Cleaning the floor";
+            return words;
+        }
+
         words[CareAct.Handle] = "Handling";
         words[CareAct.Rehouse] = "Rehousing";
         words[CareAct.Dig] = "Opening the hide or digging";

@@ -27,15 +27,16 @@ public enum FitWord
 /// </summary>
 /// <param name="StockId">Which.</param>
 /// <param name="Place">Where it stands.</param>
+/// <param name="TankId">The shared tank in which it lives, if it does.</param>
 /// <param name="Name">Its name.</param>
 /// <param name="Species">Scientific name.</param>
 /// <param name="Group">Group of the rulebook.</param>
 /// <param name="GroupOne">One animal of that group, in a word.</param>
-/// <param name="Kind">Specimen, brood or colony.</param>
+/// <param name="Kind">Specimen, brood, colony or tank.</param>
 /// <param name="Sex">Sex as far as known.</param>
 /// <param name="Stage">Stage of life.</param>
 /// <param name="Instar">Instar as written, if known.</param>
-/// <param name="Count">Number of animals.</param>
+/// <param name="Count">Number of animals; of a tank those in it, none while it stands empty.</param>
 /// <param name="Tags">The keeper's own words for it.</param>
 /// <param name="Phase">Phase.</param>
 /// <param name="Shutters">Closed shutters, 0–3.</param>
@@ -66,6 +67,7 @@ public enum FitWord
 public sealed record Glance(
     Guid StockId,
     Place Place,
+    Guid? TankId,
     string Name,
     string Species,
     string Group,
@@ -121,7 +123,8 @@ public sealed record Glance(
         var fit = j.Fit;
         return new Glance(
             standing.StockId,
-            standing.Place,
+            s.Place,
+            standing.TankId,
             details.Nickname,
             s.SpeciesName,
             details.Group,
@@ -130,7 +133,7 @@ public sealed record Glance(
             details.Sex,
             j.Stage.Value,
             s.InstarText,
-            details.Count,
+            standing.IsTank ? j.Inmates.Sum(i => i.Subject.Standing.Details.Count) : details.Count,
             details.Tags ?? [],
             j.Phase.Value,
             PhaseMark.Of(j.Phase.Value).Shutters,
@@ -152,13 +155,13 @@ public sealed record Glance(
             j.Water.Value.EveryDays,
             standing.Water.LastGivenAt is not null || standing.Water.Tube is not null || j.Water.Value.Due is null,
             s.Profile.Hazard?.Value,
-            standing.House?.Enclosure,
+            s.House?.Enclosure,
             fit.Value is null ? FitWord.Unknown
                 : fit.Value.Now.Count > 0 ? FitWord.Misfits
                 : fit.Value.Outgrown is not null ? FitWord.Outgrows
                 : FitWord.Fits,
             fit.Value is null ? "" : fit.Summary,
-            Housing.Quarantine.Of(standing, s.Room).Value?.Until,
+            Housing.Quarantine.Of(s).Value?.Until,
             details.MotherId,
             details.FatherId,
             standing.Departure?.Kind,

@@ -27,6 +27,7 @@ namespace Husbandry.Rounds;
 /// <param name="Variety">How varied the last meals were and what it likes.</param>
 /// <param name="Water">The water clock.</param>
 /// <param name="Leftover">Prey still in there.</param>
+/// <param name="Inmates">Those that live in it, if it is a shared tank.</param>
 public sealed record Judgement(
     Subject Subject,
     Answer<BodySize?> Size,
@@ -43,7 +44,8 @@ public sealed record Judgement(
     Answer<NotEating?> NotEating,
     Variety Variety,
     Answer<WaterPlan> Water,
-    Answer<Leftover?> Leftover
+    Answer<Leftover?> Leftover,
+    IReadOnlyList<Judgement> Inmates
 )
 {
     /// <summary>Judges an animal. Pure: the same standing, rules, settings and instant give the same judgement.</summary>
@@ -71,6 +73,8 @@ public sealed record Judgement(
             firstMeal.Value,
             Vigils.FirstMeal.Days(firstMealRule, room.Settings.FirstMeal)
         );
+        List<Judgement> inmates = [.. subject.Inmates.Select(i => Of(i, room))];
+        hush = inmates.Count == 0 ? hush : hush.And(inmates.Select(i => (i.Name, i.Hush)));
         var prey = PreyOf(subject, size, stage.Value);
         var variety = Feeding.Variety.Of(subject);
         var meal = MealPlan.Of(subject, stage, condition, firstMeal.Value, prey.Value, hush, variety);
@@ -90,9 +94,12 @@ public sealed record Judgement(
             Feeding.NotEating.Of(subject, phase.Value, condition.Value, meal.Value, reading.Value, molt.Value),
             variety,
             WaterPlan.Of(subject, stage.Value, meal.Value),
-            Feeding.Leftover.Of(subject, stage.Value, phase.Value, meal.Value)
+            Feeding.Leftover.Of(subject, stage.Value, phase.Value, meal.Value),
+            inmates
         );
     }
+
+    internal string Name => Subject.Standing.Details.Nickname;
 
     /// <summary>Where it stands: the phase that speaks for all.</summary>
     public Answer<Phase> Phase => Phases[0];

@@ -2,7 +2,9 @@ using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
+using Husbandry.Tanks;
 using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
@@ -51,6 +53,9 @@ public enum EntryForm
 
     /// <summary>What it lives in.</summary>
     Housed,
+
+    /// <summary>Put into a shared tank.</summary>
+    Placed,
 
     /// <summary>Leaves the collection.</summary>
     Departed,
@@ -110,6 +115,7 @@ public sealed record LogMenu(
     {
         var signs = j.Subject.Room.Rules.Signs.Where(sign => sign.Groups.Contains(j.Subject.Group.Id));
         return !IsShut(j)
+            && !j.Subject.Standing.IsTank
             && (
                 MayMolt(j)
                     ? signs.Any()
@@ -156,7 +162,7 @@ public sealed record LogMenu(
             yield return Ended(MayMolt(j) ? "y" : "m", wait.Vigil, VigilEnd.AsHoped);
         }
 
-        if (Eats(j))
+        if (Eats(j) && j.Subject.Tank is null)
         {
             var care = j.Subject.Group.Prey?.LiveOnly.Value == true ? CareAct.FeedLive : CareAct.FeedDead;
             yield return new LogOffer("f", "Feed", [], EntryForm.Offered, care);
@@ -165,7 +171,7 @@ public sealed record LogMenu(
 
     private static IEnumerable<LogOffer> AtOnceOf(Judgement j)
     {
-        var way = j.Subject.Group.WaterWay[j.Stage.Value].Value;
+        var way = j.Subject.Tank is null ? j.Subject.Group.WaterWay[j.Stage.Value].Value : WaterWay.None;
         LogOffer Water(string key, string label, WaterKind kind, CareAct care) =>
             new(key, label, [new Watered(kind)], null, care);
         if (way == WaterWay.Dish)
@@ -188,13 +194,17 @@ public sealed record LogMenu(
             yield return Water("j", "Damp side moistened", WaterKind.Damp, CareAct.Water);
         }
 
-        yield return new LogOffer("l", "Looked: no sign", [new Looked()], null);
+        if (!j.Subject.Standing.IsTank)
+        {
+            yield return new LogOffer("l", "Looked: no sign", [new Looked()], null);
+        }
+
         if (Eats(j))
         {
             yield return new LogOffer("x", "Leftovers taken out", [new LeftoversRemoved()], null);
         }
 
-        if (j.Subject.Group.FangCheck.Value)
+        if (j.Subject.Group.FangCheck.Value && !j.Subject.Standing.IsTank)
         {
             yield return new LogOffer("b", "Fangs black", [new FangsChecked(true)], null);
         }
@@ -220,7 +230,7 @@ public sealed record LogMenu(
             );
         }
 
-        if (ChilledEntry.MayBeChilled(s))
+        if (ChilledEntry.MayBeChilled(s) && !s.Standing.IsTank)
         {
             yield return s.IsChilled
                 ? new LogOffer($"{key}", "Taken out of the cold…", [new Chilled(false)], EntryForm.Chilled)
@@ -232,22 +242,37 @@ public sealed record LogMenu(
     {
         var s = j.Subject;
         var follows = Molting.Follows(s) && !IsShut(j);
+        var tank = s.Standing.IsTank;
+        var others = s.Room.Tanks.Standings.Values.Any(t => t.IsTank && t.StockId != s.Standing.TankId);
         (string Key, string Label, EntryForm Form, bool Fits)[] forms =
         [
             ("o", "Other food offered…", EntryForm.Offered, Eats(j)),
             ("m", "Molted…", EntryForm.Molted, follows),
-            ("e", "Measured…", EntryForm.Measured, j.Stage.Value != Stage.Egg),
+            ("e", "Measured…", EntryForm.Measured, j.Stage.Value != Stage.Egg && !tank),
             ("g", "Limb lost or growing…", EntryForm.LimbNoted, follows),
-            ("s", "Sex told…", EntryForm.SexSeen, s.Group.Sexing.Count > 0 && j.Stage.Value != Stage.Egg),
-            ("a", s.IsMany ? "Something done to them…" : "Something done to it…", EntryForm.Handled, true),
-            ("v", "Moved…", EntryForm.Moved, true),
-            ("u", "Enclosure…", EntryForm.Housed, true),
+            ("s", "Sex told…", EntryForm.SexSeen, s.Group.Sexing.Count > 0 && j.Stage.Value != Stage.Egg && !tank),
+            (
+                "a",
+                tank ? "Cleaned or changed…"
+                : s.IsMany ? "Something done to them…"
+                : "Something done to it…",
+                EntryForm.Handled,
+                true
+            ),
+            ("v", s.Tank is null ? "Moved…" : "Out of the tank, to a place of its own…", EntryForm.Moved, true),
+            (
+                "h",
+                s.Tank is null ? "Into a shared tank…" : "Into another tank…",
+                EntryForm.Placed,
+                others && PlacedEntry.MayShare(s)
+            ),
+            ("u", "Enclosure…", EntryForm.Housed, s.Tank is null),
             ("t", "Note…", EntryForm.Noted, true),
             ("w", "Later, with a reason…", EntryForm.PutOff, true),
-            ("c", "Counted…", EntryForm.Counted, s.IsMany),
+            ("c", "Counted…", EntryForm.Counted, s.IsMany && !tank),
             ("r", "Paired…", EntryForm.Paired, !s.IsMany && j.Stage.Value == Stage.Adult && !s.IsQueenAlone),
-            ("z", "Born, found or put in…", EntryForm.Gained, s.IsMany),
-            ("k", "Thin, normal, full…", EntryForm.ConditionSeen, s.Group.ConditionByEye.Value && !IsShut(j)),
+            ("z", "Born, found or put in…", EntryForm.Gained, s.IsMany && !tank),
+            ("k", "Thin, normal, full…", EntryForm.ConditionSeen, s.Group.ConditionByEye.Value && !IsShut(j) && !tank),
             ("y", "Water of the tube…", EntryForm.TubeSeen, tube),
             ("n", "Water, another night…", EntryForm.Watered, waterForm),
         ];

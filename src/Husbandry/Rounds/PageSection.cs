@@ -30,6 +30,9 @@ public enum PageSection
 
     /// <summary>How many came, were born and left.</summary>
     Numbers,
+
+    /// <summary>Those that live in a shared tank.</summary>
+    Inmates,
 }
 
 /// <summary>Decides what an animal's page shows: only what its stage of life has.</summary>
@@ -60,6 +63,11 @@ public static class PageSections
             yield return PageSection.Stage;
         }
 
+        if (j.Subject.Standing.IsTank)
+        {
+            yield return PageSection.Inmates;
+        }
+
         if (j.Subject.Group.HardPart == BodyPart.Carapace && j.Subject.Group.Prey is not null)
         {
             yield return PageSection.Condition;
@@ -75,7 +83,7 @@ public static class PageSections
             yield return PageSection.Growth;
         }
 
-        if (j.Subject.IsMany)
+        if (j.Subject.IsMany && !j.Subject.Standing.IsTank)
         {
             yield return PageSection.Numbers;
         }

@@ -68,6 +68,12 @@ public static class RoundKit
             mind.Add("Wash your hands first; move the leaf, not the larva");
         }
 
+        mind.AddRange(
+            j.Inmates.Where(i => PhaseMark.Of(i.Phase.Value).PassesBy)
+                .Select(i =>
+                    $"{i.Name} is {PhaseMark.Of(i.Phase.Value).Word}: dig nothing up, leave {i.Subject.Them} be"
+                )
+        );
         return mind;
     }
 
@@ -164,7 +170,7 @@ public static class RoundKit
                 break;
         }
 
-        if (j.Subject.Room.Layout.IsQuarantine(j.Subject.Standing.Place))
+        if (j.Subject.Room.Layout.IsQuarantine(j.Subject.Place))
         {
             Tool(Apart);
         }

@@ -321,7 +321,7 @@ public sealed partial record RoundLine
         };
 
     private static string DampText(Subject s) =>
-        s.Standing.House?.Enclosure.Damp switch
+        s.House?.Enclosure.Damp switch
         {
             null or DampSide.None => "",
             DampSide.Whole => ", the whole floor",

@@ -257,7 +257,7 @@ public sealed partial record RoundLine(
         var pace = j.Subject.Room.RoundPace;
         return new RoundLine(
             j.Subject.Standing.StockId,
-            j.Subject.Standing.Place,
+            j.Subject.Place,
             j.Subject.Standing.Details.Nickname,
             j.Subject.SpeciesName,
             j.Phase.Value,
@@ -276,7 +276,7 @@ public sealed partial record RoundLine(
             pace.SecondsFor(timedAs) + (waters ? pace.SecondsFor("water") : 0),
             j.Subject.IsBrood && j.Subject.Group.Diet == Diet.Prey ? j.Subject.Standing.Details.Count : null,
             j.Subject.Profile.Hazard?.Value,
-            j.Subject.Room.Layout.IsQuarantine(j.Subject.Standing.Place),
+            j.Subject.Room.Layout.IsQuarantine(j.Subject.Place),
             LogMenu.ShowsSigns(j),
             LogMenu.Given(j),
             null,

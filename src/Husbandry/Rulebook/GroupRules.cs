@@ -50,6 +50,7 @@ namespace Husbandry.Rulebook;
 /// <param name="OtherEnds">How a wait can end otherwise than hoped, for every wait that the group knows besides molts.</param>
 /// <param name="AdultLifeDays">Days an adult lives.</param>
 /// <param name="PacePerFood">Waits between molts grow with this power of the days between meals.</param>
+/// <param name="Shared">Whether several may live in one tank; others bite, eat or fight each other.</param>
 public sealed record GroupRules(
     string Id,
     string Name,
@@ -99,7 +100,8 @@ public sealed record GroupRules(
     IReadOnlyDictionary<VigilKind, Rule<WaitPrior>> Waits,
     IReadOnlyDictionary<VigilKind, OtherEndRules> OtherEnds,
     LifeBySex AdultLifeDays,
-    Rule<double> PacePerFood
+    Rule<double> PacePerFood,
+    Rule<bool> Shared
 )
 {
     /// <summary>What a keeper of this group calls a stage.</summary>

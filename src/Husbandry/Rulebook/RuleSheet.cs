@@ -110,6 +110,7 @@ public static class RuleSheet
         ["pupatesIn"] = ("Keeping", "Needs to pupate"),
         ["mass"] = ("Growth", "Mass from length"),
         ["containers"] = ("Keeping", "Enclosure"),
+        ["shared"] = ("Keeping", "Several may share a tank"),
         ["longWait"] = ("Waits", "Longer than normal"),
         ["underground"] = ("Waits", "Nights underground"),
         ["deadPreyHoursCool"] = ("Feeding", "Dead food may stay in a cool room"),

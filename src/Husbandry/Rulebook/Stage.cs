@@ -46,4 +46,7 @@ public enum StockKind
 
     /// <summary>Ants or isopods living as one.</summary>
     Colony,
+
+    /// <summary>An enclosure that several animals share, each with a record of its own.</summary>
+    Tank,
 }

@@ -174,15 +174,29 @@ public sealed record SitterSheet(
             line.Species,
             line.Act,
             line.Act == RoundAct.Help ? "Put water within reach at once, then call" : line.Do,
-            line.Act == RoundAct.Feed ? line.Offer!.Serving
-                : line.Act is RoundAct.Help or RoundAct.LookAtTube ? line.Detail
-                : "",
+            string.Join(" · ", line.Mind.Append(DetailOf(line)).Where(text => text.Length > 0)),
             line.Hazard,
             venom,
             line.Offer,
             DoneOf(line)
         );
 
+    private static string DetailOf(RoundLine line) =>
+        line.Act switch
+        {
+            RoundAct.Feed => line.Offer!.Serving,
+            RoundAct.Help or RoundAct.LookAtTube => line.Detail,
+            _ => "",
+        };
+
+    // The tank of one that is left alone is opened all the same: the others eat and drink.
     private static DoNotOpen Shut(Judgement j, string why) =>
-        new(j.Subject.Standing.StockId, j.Subject.Standing.Place, j.Subject.Standing.Details.Nickname, why);
+        new(
+            j.Subject.Standing.StockId,
+            j.Subject.Place,
+            j.Subject.Standing.Details.Nickname,
+            j.Subject.Tank is { } tank
+                ? $"in {tank.Details.Nickname}: {why.TrimEnd('.')}. The tank is opened for food and water only; dig nothing up."
+                : why
+        );
 }

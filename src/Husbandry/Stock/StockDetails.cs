@@ -4,7 +4,7 @@ using Husbandry.Rulebook;
 namespace Husbandry.Stock;
 
 /// <summary>What the keeper knows of an animal or brood apart from what happened to it.</summary>
-/// <param name="Kind">Specimen or brood.</param>
+/// <param name="Kind">Specimen, brood, colony or tank.</param>
 /// <param name="Group">Rulebook group, e.g. <c>tarantula</c>.</param>
 /// <param name="SpeciesId">Rulebook species, or <see langword="null"/> for another species of the group.</param>
 /// <param name="OtherSpecies">Scientific name when <paramref name="SpeciesId"/> is <see langword="null"/>.</param>

@@ -95,7 +95,7 @@ internal static class MoltReasons
 
     private static void AddWarmth(List<Reason> reasons, Subject subject)
     {
-        if (subject.Room.Climate.RecentC(subject.Standing.Place, subject.Room.Now) is not { } celsius)
+        if (subject.Room.Climate.RecentC(subject.Place, subject.Room.Now) is not { } celsius)
         {
             return;
         }

@@ -139,7 +139,12 @@ public sealed record VigilForecast(
     /// </summary>
     public static IEnumerable<VigilKind> MayBegin(Subject subject, Stage stage) =>
         Enum.GetValues<VigilKind>()
-            .Where(v => v != VigilKind.Molt && subject.Group.Knows(v) && InTheWay(subject.Standing, v) is null)
+            .Where(v =>
+                v != VigilKind.Molt
+                && !subject.Standing.IsTank
+                && subject.Group.Knows(v)
+                && InTheWay(subject.Standing, v) is null
+            )
             .Where(v =>
                 v switch
                 {

@@ -409,7 +409,12 @@ namespace Ledger.Migrations
                         .IsRequired()
                         .HasColumnType("TEXT");
 
+                    b.Property<Guid?>("TankId")
+                        .HasColumnType("TEXT");
+
                     b.HasKey("StockId");
+
+                    b.HasIndex("TankId");
 
                     b.HasIndex("Here", "Hushed");
 

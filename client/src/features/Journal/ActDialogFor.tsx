@@ -27,7 +27,9 @@ export const subjectOf = (animal: AnimalView, group: Schemas['GroupView'] | unde
   code: animal.place,
   species: animal.species,
   group: animal.details.group,
-  many: animal.details.kind !== 'specimen',
+  many: animal.details.kind === 'brood' || animal.details.kind === 'colony',
+  isTank: animal.details.kind === 'tank',
+  tankId: animal.tank?.stockId ?? null,
   parts: [
     ...(group?.parts ?? ['body']),
     ...(group?.holdsWithForelegs === true ? (['foreleg'] as const) : []),

@@ -13,6 +13,8 @@ const subject: ActSubject = {
   species: 'Tliltocatl albopilosus',
   group: 'tarantula',
   many: false,
+  isTank: false,
+  tankId: null,
   vials: null,
   sexing: ['shedSkin', 'furrow'],
   waters: ['dish', 'mist'],

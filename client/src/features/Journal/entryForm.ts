@@ -14,6 +14,10 @@ export interface ActSubject {
   group: string;
   /** Kept and counted as many. */
   many: boolean;
+  /** It is a shared tank, not an animal. */
+  isTank: boolean;
+  /** The shared tank in which it lives. */
+  tankId: string | null;
   /** Numbered vials of a brood; none for one animal or a colony. */
   vials: number | null;
   /** By what the sex of its group can be told. */

@@ -5,6 +5,7 @@ import { housingForms } from '../Housing/housingForms';
 import { pairingForms } from '../Pairing/pairingForms';
 import { countForms } from '../Records/countForms';
 import { recordForms } from '../Records/recordForms';
+import { tankForms } from '../Tanks/tankForms';
 import { vigilForms } from '../Vigils/vigilForms';
 import type { ActKind, ActOf, EntryForm } from './entryForm';
 
@@ -17,6 +18,7 @@ export const forms = {
   ...recordForms,
   ...countForms,
   ...pairingForms,
+  ...tankForms,
 } satisfies { [K in ActKind]?: EntryForm<K> };
 
 /** Kinds of entries that have a form of their own. */

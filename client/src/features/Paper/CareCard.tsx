@@ -26,13 +26,16 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   const entries = animal.journal.filter((line) => line.struckBy === null);
   const needs = animal.fit.value?.needs;
   const has = (section: Schemas['PageSection']) => animal.sections.includes(section);
-  const single = animal.details.kind === 'specimen';
+  const single = animal.details.kind === 'specimen' || animal.details.kind === 'tank';
+  const isTank = animal.details.kind === 'tank';
   const sized = animal.size.value;
   const house = animal.house?.enclosure;
   const facts = said([
     ['Species', animal.species],
+    ['In it', isTank ? animal.inmates.map((i) => i.name).join(', ') || 'nobody yet' : null],
+    ['Lives in', animal.tank === null ? null : `${animal.tank.name}, a shared tank`],
     ['Number', single || animal.details.count === 1 ? null : String(animal.details.count)],
-    ['Sex', !single ? null : animal.details.sex === 'unknown' ? 'not known' : animal.details.sex],
+    ['Sex', !single || isTank ? null : animal.details.sex === 'unknown' ? 'not known' : animal.details.sex],
     ['Stage', [animal.stageWord, animal.instar].filter(Boolean).join(', ')],
     [
       'Size',

@@ -12,11 +12,24 @@ const departures: readonly (readonly [Schemas['DepartureKind'], string])[] = [
   ['lost', 'Lost'],
 ];
 
+const departuresOfTank: typeof departures = [
+  ['takenDown', 'Taken down'],
+  ['sold', 'Sold'],
+  ['givenAway', 'Given away'],
+];
+
 const cares: readonly (readonly [Schemas['CareAct'], string])[] = [
   ['handle', 'Handled'],
   ['rehouse', 'Rehoused'],
   ['dig', 'Dug up or opened'],
   ['clean', 'Cleaned'],
+  ['brightLight', 'Bright light'],
+];
+
+const caresOfTank: typeof cares = [
+  ['clean', 'Cleaned'],
+  ['rehouse', 'Set up anew'],
+  ['dig', 'Dug over, hides lifted'],
   ['brightLight', 'Bright light'],
 ];
 
@@ -49,7 +62,7 @@ function CareFields({
     <>
       <Choice
         label="What was done"
-        options={cares}
+        options={subject.isTank ? caresOfTank : cares}
         value={act.care}
         onChange={(care) => change({ ...act, care })}
       />
@@ -64,7 +77,7 @@ function CareFields({
 
 const handled: EntryForm<'handled'> = {
   title: 'Done to it',
-  begin: () => ({ kind: 'handled', care: 'handle' }),
+  begin: (subject) => ({ kind: 'handled', care: subject.isTank ? 'clean' : 'handle' }),
   Fields: ({ act, change, subject }) => <CareFields act={act} change={change} subject={subject} />,
 };
 
@@ -121,11 +134,11 @@ const departed: EntryForm<'departed'> = {
   begin: () => ({ kind: 'departed', departure: 'givenAway', remark: null }),
   someOf: () => 'Empty for all',
   mustSay: { field: 'departure', text: 'Say how it left.' },
-  Fields: ({ act, change, said, say, error }) => (
+  Fields: ({ act, change, said, say, subject, error }) => (
     <>
       <Choice
         label="How"
-        options={departures}
+        options={subject.isTank ? departuresOfTank : departures}
         value={said ? act.departure : null}
         onChange={(departure) => say({ ...act, departure })}
       />

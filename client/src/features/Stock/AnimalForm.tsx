@@ -1,5 +1,5 @@
 import { type SubmitEvent, useState } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import {
   type AnimalView,
   Refusal,
@@ -18,6 +18,8 @@ import {
 import { Choice, Field, FormError, TextField } from '../../ui/Field';
 import { type LengthUnit, toMm } from '../../ui/lengths';
 import { Waiting } from '../../ui/Waiting';
+import { useTanks } from '../../api/roomQueries';
+import { TankField } from '../Tanks/TankField';
 import { FamilyFields } from './FamilyFields';
 import { KnownFields } from './KnownFields';
 import { fresh, instarHint, readMolts, textOf, unreadable } from './animalDraft';
@@ -76,6 +78,8 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
   const [ids] = useState(() => ({ stock: newId(), entry: newId() }));
   const [details, setDetails] = useState<StockDetails>(animal?.details ?? fresh(rules, tonight));
   const [place, setPlace] = useState(animal?.place ?? '');
+  const tanks = useTanks().data ?? [];
+  const [tankId, setTankId] = useState(useSearchParams()[0].get('tank') ?? '');
   const [molts, setMolts] = useState(textOf(details.moltsAtArrival));
   const [count, setCount] = useState(String(details.count));
   const [part, setPart] = useState<Schemas['BodyPart'] | null>(null);
@@ -86,6 +90,9 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
   const error = (field: string) => refusal?.for(field);
   const group = rules.groups.find((g) => g.id === details.group);
   const species = rules.species.filter((s) => s.group === details.group);
+  const isTank = details.kind === 'tank';
+  const shares = group?.shared === true && !isTank;
+  const tank = shares && animal === null ? tanks.find((t) => t.stockId === tankId) : undefined;
   const busy = add.isPending || change.isPending;
 
   const submit = async (event: SubmitEvent) => {
@@ -93,7 +100,7 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
     const complete: StockDetails = {
       ...details,
       moltsAtArrival: readMolts(molts, group),
-      count: details.kind === 'specimen' ? 1 : Number(count),
+      count: details.kind === 'specimen' || isTank ? 1 : Number(count),
     };
     const wrong = unreadable(complete, length, unit);
     if (wrong !== null) {
@@ -107,7 +114,8 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
               id: ids.stock,
               entryId: ids.entry,
               details: complete,
-              place,
+              place: tank?.place ?? place,
+              tankId: tank?.stockId ?? null,
               measure:
                 length.trim() === ''
                   ? null
@@ -143,9 +151,16 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
             ['specimen', 'One animal'],
             ['brood', 'A batch of young'],
             ['colony', 'A colony'],
+            ...(group?.shared === true || isTank ? ([['tank', 'A shared tank']] as const) : []),
           ]}
           value={details.kind}
-          onChange={(kind) => set({ kind })}
+          onChange={(kind) =>
+            set(
+              kind === 'tank'
+                ? { kind, sex: 'unknown', moltsAtArrival: null, matureAtArrival: false }
+                : { kind },
+            )
+          }
         />
         <div className="grid gap-4 sm:grid-cols-3">
           <Field label="Group" error={error('group')}>
@@ -161,7 +176,11 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
                     group: e.target.value,
                     speciesId: first?.id ?? null,
                     known: null,
-                    kind: colonial ? 'colony' : details.kind === 'colony' ? 'specimen' : details.kind,
+                    kind: colonial
+                      ? 'colony'
+                      : details.kind === 'colony' || details.kind === 'tank'
+                        ? 'specimen'
+                        : details.kind,
                   });
                 }}
               >
@@ -214,14 +233,29 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
             value={details.nickname}
             onChange={(value) => set({ nickname: value })}
           />
-          <TextField
-            label="Place"
-            hint="Rack, shelf, slot: A1·03 or a1-3"
-            error={error('place')}
-            value={place}
-            onChange={setPlace}
-          />
-          {details.kind !== 'specimen' && (
+          {tank === undefined && (
+            <TextField
+              label="Place"
+              hint={
+                animal?.tank == null
+                  ? 'Rack, shelf, slot: A1·03 or a1-3'
+                  : `That of ${animal.tank.name}; another takes ${animal.them} out of it`
+              }
+              error={error('place')}
+              value={place}
+              onChange={setPlace}
+            />
+          )}
+          {shares && animal === null && tanks.length > 0 && (
+            <TankField
+              label="Lives in"
+              none="A place of its own"
+              id={tankId}
+              error={error('tankId')}
+              onChange={setTankId}
+            />
+          )}
+          {details.kind !== 'specimen' && !isTank && (
             <TextField
               label="How many"
               error={error('count')}
@@ -232,19 +266,21 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
             />
           )}
         </div>
-        <Choice
-          label="Sex"
-          options={[
-            ['unknown', 'Not known'],
-            ['female', 'Female'],
-            ['male', 'Male'],
-          ]}
-          value={details.sex}
-          onChange={(sex) => set({ sex })}
-        />
+        {!isTank && (
+          <Choice
+            label="Sex"
+            options={[
+              ['unknown', 'Not known'],
+              ['female', 'Female'],
+              ['male', 'Male'],
+            ]}
+            value={details.sex}
+            onChange={(sex) => set({ sex })}
+          />
+        )}
         <div className="grid gap-4 sm:grid-cols-3">
           <TextField
-            label="Came on"
+            label={isTank ? 'Set up on' : 'Came on'}
             error={error('acquiredOn')}
             type="date"
             max={tonight}
@@ -259,39 +295,45 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
             value={details.acquiredFrom ?? ''}
             onChange={(value) => set({ acquiredFrom: value === '' ? null : value })}
           />
-          <TextField
-            label="Hatched on, if known"
-            error={error('hatchedOn')}
-            type="date"
-            max={tonight}
+          {!isTank && (
+            <TextField
+              label="Hatched on, if known"
+              error={error('hatchedOn')}
+              type="date"
+              max={tonight}
 
-            value={details.hatchedOn ?? ''}
-            onChange={(value) => set({ hatchedOn: value === '' ? null : value })}
-          />
+              value={details.hatchedOn ?? ''}
+              onChange={(value) => set({ hatchedOn: value === '' ? null : value })}
+            />
+          )}
         </div>
-        <div className="grid gap-4 sm:grid-cols-3">
-          <TextField
-            label="Molts behind it when it came"
-            hint={instarHint(molts, group) ?? 'Molts, or the instar like i6; empty if not known'}
-            error={error('moltsAtArrival')}
+        {!isTank && (
+          <div className="grid gap-4 sm:grid-cols-3">
+            <TextField
+              label="Molts behind it when it came"
+              hint={instarHint(molts, group) ?? 'Molts, or the instar like i6; empty if not known'}
+              error={error('moltsAtArrival')}
 
-            inputMode="numeric"
-            value={molts}
-            onChange={setMolts}
-          />
-          <Choice
-            label="Came as an adult"
-            options={[
-              ['no', 'No'],
-              ['yes', 'Yes'],
-            ]}
-            value={details.matureAtArrival ? 'yes' : 'no'}
-            onChange={(value) => set({ matureAtArrival: value === 'yes' })}
-          />
-        </div>
-        {details.speciesId === null && <KnownFields details={details} set={set} stages={group?.stageWords} />}
-        <FamilyFields details={details} set={set} error={error} />
-        {animal === null && (
+              inputMode="numeric"
+              value={molts}
+              onChange={setMolts}
+            />
+            <Choice
+              label="Came as an adult"
+              options={[
+                ['no', 'No'],
+                ['yes', 'Yes'],
+              ]}
+              value={details.matureAtArrival ? 'yes' : 'no'}
+              onChange={(value) => set({ matureAtArrival: value === 'yes' })}
+            />
+          </div>
+        )}
+        {details.speciesId === null && !isTank && (
+          <KnownFields details={details} set={set} stages={group?.stageWords} />
+        )}
+        {!isTank && <FamilyFields details={details} set={set} error={error} />}
+        {animal === null && !isTank && (
           <section className="grid gap-4 border-t border-line pt-4">
             <h2 className="text-18">First measure</h2>
             <Choice

@@ -20,8 +20,9 @@ export function AnimalHead({ animal }: { animal: AnimalView }) {
     animal.lastMolt === null
       ? animal.sections.includes('signs') && 'no molt on record'
       : `${toDays(animal.tonight) - toDays(animal.lastMolt)} nights since the molt of ${shortDate(animal.lastMolt, animal.tonight)}`,
+    animal.details.kind === 'tank' && `${animal.inmates.reduce((sum, i) => sum + i.count, 0)} in it`,
     animal.meal.value.lastMeal === null
-      ? animal.sections.includes('food') && 'not fed here yet'
+      ? animal.tank === null && animal.sections.includes('food') && 'not fed here yet'
       : `last fed ${dayDate(animal.meal.value.lastMeal)}`,
   ].filter((fact): fact is string => fact !== false);
   return (
@@ -41,6 +42,14 @@ export function AnimalHead({ animal }: { animal: AnimalView }) {
         </h1>
         <p className="-ml-3 mt-1.5 flex flex-wrap overflow-hidden text-muted">
           <span className="-ml-px border-l border-edge px-3 code text-ink">{animal.place}</span>
+          {animal.tank !== null && (
+            <span className="-ml-px border-l border-edge px-3">
+              in{' '}
+              <Link to={`/stock/${animal.tank.stockId}`} className="linkish">
+                {animal.tank.name}
+              </Link>
+            </span>
+          )}
           {facts.map((fact, k) => (
             <span
               key={fact}

@@ -13,6 +13,7 @@ import { HushList } from '../Hush/HushList';
 import { JournalList } from '../Journal/JournalList';
 import { useWhy, whyAnimal } from '../Reasons/WhyContext';
 import { NumbersBook } from '../Records/NumbersBook';
+import { InmatesPanel } from '../Tanks/InmatesPanel';
 import { EndsCharts } from '../Vigils/EndsChart';
 import { EvidenceLadder } from '../Vigils/EvidenceLadder';
 import { MoltCloseUp } from '../Vigils/MoltCloseUp';
@@ -57,6 +58,7 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
           {has('awaited') && <MoltCloseUp animal={animal} unit={unit} />}
         </div>
       )}
+      {has('inmates') && <InmatesPanel animal={animal} />}
       <div className="grid flex-1 grid-cols-[1.1fr_1fr_0.86fr] border-t border-line px-6 pb-6 max-lg:grid-cols-1 max-sm:px-4 [&>*]:pt-3 lg:[&>*+*]:ml-5 lg:[&>*+*]:border-l lg:[&>*+*]:border-line lg:[&>*+*]:pl-5">
         <section className="min-w-0" aria-labelledby="reading">
           <SectionHead id="reading" title={animal.heading} onWhy={whyPhase} />

@@ -14,6 +14,7 @@ const spiders: Group = {
   takesPrey: true,
   waits: [],
   colonial: false,
+  shared: false,
   holdsWithForelegs: false,
   waterWays: [],
   sexing: [],

@@ -26,9 +26,11 @@ const all: readonly Column[] = [
     order: 'stage',
     cell: (s) => (
       <>
-        {s.kind === 'colony' ? 'colony' : stageWord[s.stage]}
+        {s.kind === 'colony' ? 'colony' : s.kind === 'tank' ? 'shared tank' : stageWord[s.stage]}
         <span className="block text-13 text-muted">
-          {[s.sex === 'unknown' ? 'sex unknown' : s.sex, s.instar].filter(Boolean).join(', ')}
+          {s.kind === 'tank'
+            ? ''
+            : [s.sex === 'unknown' ? 'sex unknown' : s.sex, s.instar].filter(Boolean).join(', ')}
         </span>
       </>
     ),
@@ -163,7 +165,7 @@ function awaited(s: Line, tonight: string): string {
     return `${departureWord[s.departure]} ${s.leftOn === null ? '' : shortDate(s.leftOn, tonight)}`;
   }
   if (s.awaited === null) {
-    return s.kind === 'colony' ? '–' : 'no more molts';
+    return s.kind === 'colony' || s.kind === 'tank' ? '–' : 'no more molts';
   }
   const { kind, label, from, to } = s.awaited;
   const window = dateRange(from, to, tonight);
@@ -177,4 +179,5 @@ const departureWord: Record<Schemas['DepartureKind'], string> = {
   escaped: 'escaped',
   released: 'released',
   lost: 'lost',
+  takenDown: 'taken down',
 };

@@ -1,0 +1,249 @@
+using CsCheck;
+using Husbandry.Climate;
+using Husbandry.Feeding;
+using Husbandry.Growth;
+using Husbandry.Housing;
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Records;
+using Husbandry.Rooms;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Sitter;
+using Husbandry.Stock;
+using Husbandry.Tanks;
+using Husbandry.Vigils;
+
+namespace Husbandry.Tests;
+
+/// <summary>
+/// A shared tank has the care of the enclosure, each animal in it its own molts; what is hushed for one is hushed for the
+/// floor of all. Source of what is forbidden over a buried crab: handbook of the trade, molting of land hermit crabs.
+/// </summary>
+public class TankTests
+{
+    private const string Crab = "coenobita-rugosus";
+
+    private readonly Diary tank = new(Crab, Sex.Unknown, 200, kind: StockKind.Tank);
+    private readonly List<Diary> crabs = [];
+
+    private Diary Inmate(string species = Crab)
+    {
+        var crab = new Diary(species, Sex.Unknown, 190).With(189, new Placed(tank.StockId, "Tansy"));
+        crabs.Add(crab);
+        return crab;
+    }
+
+    private Room Room(DateTimeOffset? now = null) =>
+        Diary.Room(now: now).With(TankBook.Of([tank.Standing(), .. crabs.Select(c => c.Standing())]));
+
+    private Judgement Judge(Diary of) => Judgement.Of(of.Standing(), Room());
+
+    private RoundLine Line(Diary of) => RoundLine.Of(Judge(of));
+
+    [Fact]
+    public void Food_and_water_are_due_for_the_tank_and_not_for_those_in_it()
+    {
+        var crab = Inmate();
+        Inmate();
+        tank.With(9, new Offered("crab-mix", "one", 1, Preparation.Fresh, OfferOutcome.Eaten))
+            .With(20, new Watered(WaterKind.Pools));
+        var line = Line(tank);
+        Assert.Equal((LineState.Due, RoundAct.Feed), (line.State, line.Act));
+        Assert.Equal(2, line.Offer!.Count);
+        Assert.Contains("both pools", line.Do, StringComparison.Ordinal);
+
+        var own = Judge(crab);
+        Assert.Equal(LineState.Quiet, RoundLine.Of(own).State);
+        Assert.Null(own.Meal.Value.Due);
+        Assert.Empty(own.Water.Value.Clocks);
+        Assert.Equal("Fed with Tansy.", own.Meal.Summary);
+        Assert.DoesNotContain(LogMenu.Of(own).AtOnce, o => o.Acts is [Watered]);
+        Assert.DoesNotContain(LogMenu.Of(own).Head, o => o.Form == EntryForm.Offered);
+    }
+
+    [Fact]
+    public void Over_one_that_is_buried_the_floor_of_all_stays_as_it_is_and_the_rest_are_fed()
+    {
+        var down = Inmate().With(12, new Began(VigilKind.Surfacing));
+        Inmate();
+        tank.With(9, new Offered("crab-mix", "one", 1, Preparation.Fresh, OfferOutcome.Eaten));
+        var judged = Judge(tank);
+        var own = Judge(down);
+        foreach (var act in new[] { CareAct.Dig, CareAct.Rehouse, CareAct.Clean, CareAct.BrightLight })
+        {
+            Assert.Equal(own.Hush[act].Verdict, judged.Hush[act].Verdict);
+        }
+
+        Assert.Equal(Verdict.Never, judged.Hush[CareAct.Dig].Verdict);
+        Assert.StartsWith("Tansy: ", judged.Hush[CareAct.Dig].Contributors[0].Why.Text, StringComparison.Ordinal);
+        Assert.Equal(Verdict.Fine, judged.Hush[CareAct.FeedDead].Verdict);
+        Assert.Equal(Verdict.Fine, judged.Hush[CareAct.Water].Verdict);
+        Assert.Equal(LineState.PassBy, RoundLine.Of(own).State);
+
+        // Only the one that is up is fed, and the line says whom to leave alone.
+        var line = RoundLine.Of(judged);
+        Assert.Equal(1, line.Offer!.Count);
+        Assert.Contains(line.Mind, m => m.Contains("dig nothing up", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void The_sitter_is_told_the_same_of_the_tank_and_of_the_one_below()
+    {
+        var down = Inmate().With(12, new Began(VigilKind.Surfacing));
+        Inmate();
+        tank.With(9, new Offered("crab-mix", "one", 1, Preparation.Fresh, OfferOutcome.Eaten));
+        var sheet = SitterSheet.Of([Judge(tank), Judge(down)], twoPeople: false, Room());
+        Assert.Contains("dig nothing up", Assert.Single(sheet.Lines).Note, StringComparison.Ordinal);
+        var shut = Assert.Single(sheet.LeaveShut);
+        Assert.Equal(down.StockId, shut.StockId);
+        Assert.Contains("opened for food and water only", shut.Why, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void It_stands_where_its_tank_stands_and_out_of_it_where_it_was_put()
+    {
+        var crab = Inmate();
+        tank.With(50, new Moved(new Place("C", 2, 4)));
+        Assert.Equal("C2·04", Glance.Of(Judge(crab)).Place.Code);
+        Assert.Equal(tank.StockId, Glance.Of(Judge(crab)).TankId);
+        crab.With(10, new Moved(new Place("D", 1, 1)));
+        Assert.Equal("D1·01", Glance.Of(Judge(crab)).Place.Code);
+        Assert.Null(Glance.Of(Judge(crab)).TankId);
+        Assert.Equal(
+            ["A1·03", "A1·03", "C2·04", "D1·01"],
+            Subject.Of(crab.Standing(), Room()).Stays.Select(s => s.Place.Code)
+        );
+    }
+
+    /// <summary>Days count by the warmth of where the tank stood, as long as it lived in it.</summary>
+    [Fact]
+    public void Its_waits_pass_by_the_warmth_of_the_tank()
+    {
+        var crab = Inmate();
+        tank.With(100, new Moved(new Place("C", 2, 4)));
+        var readings = Enumerable
+            .Range(0, 210)
+            .SelectMany(d =>
+                new[]
+                {
+                    new ClimateReading(Diary.Evening.AddDays(-d), 18, Zone: "A"),
+                    new ClimateReading(Diary.Evening.AddDays(-d), 28, Zone: "C"),
+                }
+            );
+        var room = Room().With(RoomClimate.Of(readings));
+        var tropical = Subject.Of(crab.Standing(), room).Pace;
+        Assert.Equal(Subject.Of(tank.Standing(), room).Pace.CelsiusNow, tropical.CelsiusNow);
+        Assert.Equal(28, tropical.CelsiusNow, 1);
+    }
+
+    [Fact]
+    public void What_is_told_of_an_animal_is_not_told_of_a_tank()
+    {
+        foreach (
+            var act in new Act[]
+            {
+                new Molted(),
+                new SignSeen("ashy-skin"),
+                new Began(VigilKind.Surfacing),
+                new Counted(3),
+                new Placed(tank.StockId),
+                new Departed(DepartureKind.Died),
+            }
+        )
+        {
+            Assert.NotEmpty(EntryCheck.Check(act, Occurrence.At(Diary.Evening), tank.Standing(), Room()));
+        }
+
+        var taken = new Departed(DepartureKind.TakenDown);
+        Assert.Empty(EntryCheck.Check(taken, Occurrence.At(Diary.Evening), tank.Standing(), Room()));
+        Inmate();
+        var refused = EntryCheck.Check(taken, Occurrence.At(Diary.Evening), tank.Standing(), Room());
+        Assert.Contains("still lives in it", Assert.Single(refused).Message, StringComparison.Ordinal);
+        Assert.NotEmpty(EntryCheck.Check(taken, Occurrence.At(Diary.Evening), crabs[0].Standing(), Room()));
+    }
+
+    [Theory]
+    [InlineData("tliltocatl-albopilosus")]
+    [InlineData("hyllus-diardi")]
+    [InlineData("hierodula-membranacea")]
+    public void Those_that_eat_each_other_share_no_tank(string species)
+    {
+        var spider = new Diary(species).Standing();
+        var problems = EntryCheck.Check(new Placed(tank.StockId), Occurrence.At(Diary.Evening), spider, Room());
+        Assert.Contains("shares no tank", Assert.Single(problems).Message, StringComparison.Ordinal);
+        Assert.NotEmpty(DetailsCheck.Check(spider.Details with { Kind = StockKind.Tank, Sex = Sex.Unknown }, Room()));
+    }
+
+    [Fact]
+    public void An_animal_goes_only_into_a_tank_of_the_room()
+    {
+        var crab = new Diary(Crab, Sex.Unknown);
+        var at = Occurrence.At(Diary.Evening);
+        Assert.Empty(EntryCheck.Check(new Placed(tank.StockId), at, crab.Standing(), Room()));
+        Assert.Equal(
+            "act.tankId",
+            Assert.Single(EntryCheck.Check(new Placed(Guid.NewGuid()), at, crab.Standing(), Room())).Field
+        );
+    }
+
+    [Fact]
+    public void An_empty_tank_can_be_judged_and_a_new_one_needs_no_quarantine()
+    {
+        var fresh = new Diary(Crab, Sex.Unknown, 3, kind: StockKind.Tank);
+        var judged = Judgement.Of(fresh.Standing(), Room());
+        Assert.Empty(judged.Inmates);
+        Assert.Null(Quarantine.Of(judged.Subject).Value);
+        Assert.Equal(0, Glance.Of(judged).Count);
+        Assert.Null(judged.Molt.Value);
+    }
+
+    /// <summary>
+    /// Whatever has happened to those in it: nothing is allowed to the floor of all that is forbidden to one of them, nothing
+    /// is offered that would be refused, and everything can be shown.
+    /// </summary>
+    [Fact]
+    public void A_tank_of_any_animals_forbids_what_any_of_them_forbids()
+    {
+        var shared = RuleSet.Shipped.Species.Where(s => RuleSet.Shipped.Group(s.Group)!.Shared.Value).ToList();
+        Gen.Int[0, 1_000_000]
+            .Sample(
+                seed =>
+                {
+                    var random = new Random(seed);
+                    var home = new Diary(shared[seed % shared.Count].Id, Sex.Unknown, 300, kind: StockKind.Tank);
+                    List<Standing> inmates =
+                    [
+                        .. Enumerable
+                            .Range(0, 1 + random.Next(4))
+                            .Select(_ => AnyStock.OfSpecies(shared[random.Next(shared.Count)], random))
+                            .Select(d => d.With(0, new Placed(home.StockId)).Standing())
+                            .Where(s => s is { Departure: null, IsTank: false }),
+                    ];
+                    var room = Diary.Room().With(TankBook.Of([home.Standing(), .. inmates]));
+                    var judged = Judgement.Of(home.Standing(), room);
+                    Assert.Equal(inmates.Count, judged.Inmates.Count);
+                    foreach (var act in new[] { CareAct.Dig, CareAct.Rehouse, CareAct.Clean, CareAct.BrightLight })
+                    {
+                        var strictest = judged.Inmates.Select(i => i.Hush[act].Verdict).DefaultIfEmpty().Max();
+                        Assert.True(judged.Hush[act].Verdict >= strictest);
+                    }
+
+                    foreach (var each in judged.Inmates.Append(judged))
+                    {
+                        Assert.NotEmpty(RoundLine.Of(each).Name);
+                        Assert.NotNull(Glance.Of(each));
+                        var offered = LogMenu.Of(each);
+                        foreach (var act in offered.AtOnce.Concat(offered.Head).SelectMany(o => o.Acts))
+                        {
+                            Assert.DoesNotContain(
+                                EntryCheck.Check(act, Occurrence.At(room.Now), each.Subject.Standing, room),
+                                p => p.Field == "act.kind"
+                            );
+                        }
+                    }
+                },
+                iter: 200
+            );
+    }
+}
