@@ -1,4 +1,5 @@
 using Husbandry.Journal;
+using Husbandry.Pairing;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;
@@ -117,14 +118,15 @@ internal sealed class EntryGuard(LanternDb db, JournalReader reader)
 
     private async Task<IEnumerable<Problem>> CheckOtherAsync(NewEntry entry, EntryAt at, CancellationToken cancel)
     {
-        if (entry.Act is not TwoPartyAct act || act.Other() is not { } other)
+        // What began with the entry is made from it, and cannot be at odds with it.
+        if (entry.Act is not TwoPartyAct act || act.Other() is not { } other || act.BeganOther())
         {
             return [];
         }
 
         return await reader.StandingAsync(other, cancel) is { } partner
             ? EntryDefinition.Of(act).CheckBoth(act, at, partner)
-            : [new Problem("act.partnerId", "No such animal in the collection; name the partner instead.")];
+            : [new Problem(act is Paired ? "act.partnerId" : "act.partyId", "No such animal in the collection.")];
     }
 
     private async Task<IReadOnlyList<Problem>> CheckFormerAsync(Guid stockId, NewEntry entry, CancellationToken cancel)
@@ -142,6 +144,14 @@ internal sealed class EntryGuard(LanternDb db, JournalReader reader)
                     new Problem(
                         entry.Act is Withdrawn ? "act.entryId" : "supersedes",
                         "No such entry in this animal's journal."
+                    ),
+                ]
+            : LedgerJson.Read<Act>(row.Act) is TwoPartyAct began && began.BeganOther()
+                ?
+                [
+                    new Problem(
+                        entry.Act is Withdrawn ? "act.entryId" : "supersedes",
+                        "A record of its own began with it, so it stays: count both anew, or let those that were never there leave."
                     ),
                 ]
             : entry.Supersedes is not null && LedgerJson.Read<Act>(row.Act).GetType() != entry.Act.GetType()

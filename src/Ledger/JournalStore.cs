@@ -102,7 +102,7 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
         CancellationToken cancel
     )
     {
-        batch = await new TwoHalves(db, reader).WithOtherHalvesAsync(await NamedAsync(batch, cancel), cancel);
+        batch = await new TwoHalves(db, reader, room).WithOtherHalvesAsync(await NamedAsync(batch, cancel), cancel);
         if (EntryGuard.FindSameIdTwice(batch) is { } twice)
         {
             return twice;

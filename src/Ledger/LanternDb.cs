@@ -49,6 +49,9 @@ public sealed class LanternDb : DbContext
     /// <summary>The journal of chores and gear.</summary>
     public DbSet<ChoreRow> Chores => Set<ChoreRow>();
 
+    /// <summary>The journal of contacts.</summary>
+    public DbSet<ContactRow> Contacts => Set<ContactRow>();
+
     /// <summary>People who may sign in.</summary>
     public DbSet<PersonRow> People => Set<PersonRow>();
 
@@ -117,6 +120,7 @@ public sealed class LanternDb : DbContext
         });
         SideJournal<LarderRow>(modelBuilder);
         SideJournal<ChoreRow>(modelBuilder);
+        SideJournal<ContactRow>(modelBuilder);
         modelBuilder.Entity<PersonRow>().HasIndex(p => p.Name);
         modelBuilder.Entity<SessionRow>().HasIndex(s => s.PersonId);
         modelBuilder.Entity<SitterLinkRow>().HasIndex(l => l.TokenHash).IsUnique();

@@ -191,6 +191,9 @@ public sealed class LarderRow : SideRow;
 /// <summary>A line of the journal of chores and gear.</summary>
 public sealed class ChoreRow : SideRow;
 
+/// <summary>A line of the journal of contacts.</summary>
+public sealed class ContactRow : SideRow;
+
 /// <summary>A feeder that the keeper has added to the catalogue.</summary>
 public sealed class FeederRow
 {

@@ -4,6 +4,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization.Metadata;
 using Husbandry.Chores;
 using Husbandry.Climate;
+using Husbandry.Contacts;
 using Husbandry.Journal;
 using Husbandry.Larder;
 using Husbandry.Records;
@@ -34,7 +35,9 @@ public sealed record RoomFile(
     [property: Description("The journal of the larder: food, cultures, orders, goods.")]
         IReadOnlyList<LarderEntry>? Larder = null,
     [property: Description("Racks and shelves, and the order in which they are walked.")] RoomLayout? Layout = null,
-    [property: Description("The journal of chores and gear.")] IReadOnlyList<ChoreEntry>? Chores = null
+    [property: Description("The journal of chores and gear.")] IReadOnlyList<ChoreEntry>? Chores = null,
+    [property: Description("The journal of the people outside with whom the keeper deals.")]
+        IReadOnlyList<ContactEntry>? Contacts = null
 )
 {
     /// <summary>What <see cref="Format"/> must say.</summary>

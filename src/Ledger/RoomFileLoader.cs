@@ -19,6 +19,7 @@ public sealed class RoomFileLoader(
     RulebookStore rulebook,
     LarderStore larder,
     ChoreStore chores,
+    ContactStore contacts,
     RoomCache cache
 )
 {
@@ -190,6 +191,11 @@ public sealed class RoomFileLoader(
 
         await larder.AddAsync(file.Larder ?? [], cancel);
         await chores.AddAsync(file.Chores ?? [], cancel);
+        if (await contacts.AddAsync(file.Contacts ?? [], cancel) is { Count: > 0 } strange)
+        {
+            return new LoadedRoom(0, 0, 0, strange);
+        }
+
         var readings = await AddClimateAsync(file, cancel);
         await AddPicturesAsync(file, cancel);
         room = room.With(await rulebook.ClimateAsync(cancel));

@@ -12,7 +12,8 @@ public sealed class RoomFileWriter(
     JournalReader reader,
     RulebookStore rulebook,
     LarderStore larder,
-    ChoreStore chores
+    ChoreStore chores,
+    ContactStore contacts
 )
 {
     /// <summary>Reads the room as a file.</summary>
@@ -45,7 +46,8 @@ public sealed class RoomFileWriter(
             await rulebook.FeedersAsync(cancel),
             await larder.ReadAsync(cancel),
             (await rooms.LayoutAsync(cancel)) is { Version: > 0 } kept ? kept.Layout : null,
-            await chores.ReadAsync(cancel)
+            await chores.ReadAsync(cancel),
+            await contacts.ReadAsync(cancel)
         );
     }
 

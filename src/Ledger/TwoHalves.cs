@@ -1,6 +1,7 @@
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Records;
+using Husbandry.Rooms;
 using Microsoft.EntityFrameworkCore;
 
 namespace Ledger;
@@ -9,7 +10,7 @@ namespace Ledger;
 /// Writes what happened to two animals into the journals of both: whoever logs, corrects or takes back one half does so to
 /// the other in the same transaction, by whichever door it came.
 /// </summary>
-internal sealed class TwoHalves(LanternDb db, JournalReader reader)
+internal sealed class TwoHalves(LanternDb db, JournalReader reader, Room room)
 {
     /// <summary>The batch with the other halves of its entries, each behind the half that was given.</summary>
     public async Task<IReadOnlyList<StockEntry>> WithOtherHalvesAsync(
@@ -43,17 +44,24 @@ internal sealed class TwoHalves(LanternDb db, JournalReader reader)
             ? await reader.StandingAsync(other, cancel)
             : null;
         var first = (entry.Act as TwoPartyAct)?.AsFirstHalf(partner?.Details.Nickname);
+        var one = first is null ? null : await reader.StandingAsync(stockId, cancel);
+        var began = first is { } act && one is not null && entry.Supersedes is null ? await BeganAsync(act, one) : null;
         both.Add(first is null ? given : given with { Entry = entry with { Act = first } });
-        if (first is not null && partner is not null)
+        if (began is not null)
         {
-            var name = (await reader.StandingAsync(stockId, cancel))?.Details.Nickname ?? "";
+            both.Add(began);
+        }
+
+        if (first?.Other() is { } party && (partner is not null || began is not null))
+        {
+            var name = one?.Details.Nickname ?? "";
             var second = entry with
             {
                 Id = first.OtherHalf(entry.Id)!.Value,
                 Act = first.AsSecondHalf(stockId, entry.Id, name),
-                Supersedes = told?.Other() == partner.StockId ? formerHalf : null,
+                Supersedes = told?.Other() == party ? formerHalf : null,
             };
-            both.Add(new StockEntry(partner.StockId, second, field));
+            both.Add(new StockEntry(party, second, field));
         }
 
         // The other half is taken back with its first, or when a correction names somebody else.
@@ -70,6 +78,25 @@ internal sealed class TwoHalves(LanternDb db, JournalReader reader)
         }
 
         return both;
+
+        // A retry is given the beginning as it was written: what is known of the first may have changed since.
+        async Task<StockEntry?> BeganAsync(TwoPartyAct act, Standing one)
+        {
+            if (act.Beginning(one, room.Clock.NightOf(entry.When.To)) is not { } beginning)
+            {
+                return null;
+            }
+
+            var id = DerivedId.Of(entry.Id, "beginning of the other");
+            var written = await db.Entries.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id, cancel);
+            var come = entry with
+            {
+                Id = id,
+                Act = written is null ? beginning : LedgerJson.Read<Act>(written.Act),
+                When = Occurrence.At(room.Clock.StartOf(room.Clock.NightOf(entry.When.To))),
+            };
+            return new StockEntry(act.Other()!.Value, come, field);
+        }
     }
 
     private async Task<EntryRow?> FormerAsync(NewEntry entry, CancellationToken cancel) =>

@@ -48,6 +48,10 @@ internal static class AnyStock
         r => new Handled(Pick<CareAct>(r)),
         r => new PutOff(DateOnly.FromDateTime(Diary.Evening.AddDays(r.Next(20) - 10).DateTime), "busy"),
         r => new Departed(Pick<DepartureKind>(r), null, 1 + r.Next(3)),
+        r => new Lent("a friend", null, r.Next(2) == 0 ? new DateOnly(2026, 12, 1) : null),
+        _ => new Returned(),
+        r => new Parted(Guid.NewGuid(), 1 + r.Next(4), "tray 2", new Place("F", 1, 1)),
+        r => new GaveBirth(Guid.NewGuid(), 1 + r.Next(40), "the sac", new Place("F", 1, 2)),
         _ => new Noted("a note"),
         r => new Paired(null, "a mate of a friend", Pick<PairingMethod>(r)),
         r => new Housed(

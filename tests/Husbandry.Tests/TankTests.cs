@@ -188,6 +188,32 @@ public class TankTests
     }
 
     [Fact]
+    public void The_enclosure_is_that_of_the_tank()
+    {
+        var crab = Inmate();
+        var box = new Housed(TankBox, Rehoused: false);
+        tank.With(5, box);
+        Assert.Equal(TankBox, Judge(crab).Subject.House!.Enclosure);
+        Assert.Equal(
+            "act.enclosure",
+            Assert.Single(EntryCheck.Check(box, Occurrence.At(Diary.Evening), crab.Standing(), Room())).Field
+        );
+        Assert.DoesNotContain(LogMenu.Of(Judge(crab)).Forms, f => f.Form == EntryForm.Housed);
+    }
+
+    private static readonly Enclosure TankBox = new(
+        "box",
+        800,
+        400,
+        400,
+        200,
+        Ventilation.FewHoles,
+        DampSide.Whole,
+        HeatSource.Room,
+        null
+    );
+
+    [Fact]
     public void An_empty_tank_can_be_judged_and_a_new_one_needs_no_quarantine()
     {
         var fresh = new Diary(Crab, Sex.Unknown, 3, kind: StockKind.Tank);

@@ -122,6 +122,10 @@ public class WordingTests
                 "rehoused into 3 L tub, 180 × 120 mm, 60 mm free height over 40 mm of floor"
             },
             { new Withdrawn(Guid.Empty), "an entry taken back" },
+            { new Parted(Guid.Empty, 4, "tray 2", new Place("A", 1, 2)), "4 parted, now tray 2" },
+            { new GaveBirth(Guid.Empty, 40, "the sac", new Place("A", 1, 2)), "40 young came out, now the sac" },
+            { new Lent("a friend", BackBy: new DateOnly(2026, 12, 1)), "lent to a friend, back by 1 Dec" },
+            { new Returned("thin"), "back from its loan: thin" },
             { new Placed(Guid.Empty, "Reef tank"), "put into Reef tank" },
             { new Gained(GainKind.Found, 2, "behind the rack"), "2 found again: behind the rack" },
             {

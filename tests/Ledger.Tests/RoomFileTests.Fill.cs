@@ -1,5 +1,6 @@
 using System.Text.Json.Nodes;
 using Husbandry.Chores;
+using Husbandry.Contacts;
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Housing;
@@ -10,6 +11,7 @@ using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Tanks;
 using Husbandry.Vigils;
 
 namespace Ledger.Tests;
@@ -17,6 +19,9 @@ namespace Ledger.Tests;
 /// <summary>The room that is written out: something of every kind.</summary>
 public sealed partial class RoomFileTests
 {
+    private const string PartedOff = "0c000000-0000-0000-0000-000000000001";
+    private const string Born = "0c000000-0000-0000-0000-000000000002";
+
     /// <summary>An act of every kind there is, in an order in which it can happen.</summary>
     private static IEnumerable<(string Animal, double Ago, Act Act, double? NotBefore)> EveryKind()
     {
@@ -66,6 +71,10 @@ public sealed partial class RoomFileTests
         yield return ("moth", 190, new Chilled(true), null);
         yield return ("brood", 120, new Gained(GainKind.Born, 3), null);
         yield return ("queen", 99, new Paired(null, "a flight at the quay"), null);
+        yield return ("brood", 110, new Parted(new Guid(PartedOff), 4, "tray 2", new Place("C", 1, 1)), null);
+        yield return Spider(90, new Lent("a friend", null, DateOnly.FromDateTime(Evening.AddDays(-60).DateTime)));
+        yield return Spider(61, new Returned("thin"));
+        yield return ("mother", 40, new GaveBirth(new Guid(Born), 30, "her young", new Place("C", 1, 2)), null);
     }
 
     private async Task<Dictionary<string, Guid>> FillAsync()
@@ -77,6 +86,17 @@ public sealed partial class RoomFileTests
                 ("spider", Details(), "A1·01"),
                 ("brood", Details(kind: StockKind.Brood), "A1·02"),
                 ("crab", Details("hermit-crab", "coenobita-rugosus"), "A1·03"),
+                (
+                    "reef",
+                    Details("hermit-crab", "coenobita-rugosus", StockKind.Tank) with
+                    {
+                        Sex = Sex.Unknown,
+                        MoltsAtArrival = null,
+                        Count = 1,
+                    },
+                    "A1·10"
+                ),
+                ("mother", Details() with { MatureAtArrival = true }, "A1·09"),
                 ("moth", Details("moth", "saturnia-pyri"), "A1·04"),
                 ("queen", Details("ant", "lasius-niger"), "A1·05"),
             }
@@ -92,6 +112,7 @@ public sealed partial class RoomFileTests
             Assert.True(result.Outcome == WriteOutcome.Written, $"{act}: {string.Join(' ', result.Problems)}");
         }
 
+        Assert.Equal(WriteOutcome.Written, (await WriteAsync(ids["crab"], Entry(20, new Placed(ids["reef"])))).Outcome);
         var wrong = Entry(290, new Watered(WaterKind.Mist));
         await WriteAsync(ids["spider"], wrong);
         await WriteAsync(ids["spider"], Entry(0, new Withdrawn(wrong.Id)));
@@ -147,6 +168,8 @@ public sealed partial class RoomFileTests
 
     private static async Task FillRoomAsync(LanternDb db)
     {
+        var friend = new ContactSaid(Guid.NewGuid(), "Keeper of the ferry", "good males");
+        await new ContactStore(db).WriteAsync(Guid.NewGuid(), friend, "Keeper", Room, Cancel);
         var layout = new RoomLayout(
             [new RackLayout("A", "by the door", [new ShelfLayout(1, 900, 300, 350, 8, true, "warm", "damp")])],
             ["A1"]

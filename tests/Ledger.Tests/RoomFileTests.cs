@@ -30,7 +30,7 @@ public sealed partial class RoomFileTests : LedgerFolder
         var other = await MakeAsync("other.db");
         var loaded = await RoomFiles.LoadAsync(other, path, Evening);
         Assert.Empty(loaded.Problems);
-        Assert.Equal(5, loaded.Stock);
+        Assert.Equal(9, loaded.Stock);
         Assert.Equal(await RoomFiles.StatesAsync(File), await RoomFiles.StatesAsync(other));
         var again = Path.Combine(Folder, "again.json");
         await RoomFiles.SaveAsync(other, again);

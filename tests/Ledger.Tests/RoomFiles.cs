@@ -25,7 +25,8 @@ internal static class RoomFiles
             new JournalReader(db),
             new RulebookStore(db, new RoomCache()),
             new LarderStore(db, new RoomCache()),
-            new ChoreStore(db)
+            new ChoreStore(db),
+            new ContactStore(db)
         );
         await writer.WriteAsync(path, Cancel);
     }
@@ -49,6 +50,7 @@ internal static class RoomFiles
             new RulebookStore(db, cache),
             new LarderStore(db, new RoomCache()),
             new ChoreStore(db),
+            new ContactStore(db),
             cache
         );
         return await loader.LoadAsync(room!, now, Cancel);

@@ -69,6 +69,21 @@ export const useStockStretch = (filter: StockFilter, stretch: number) =>
 /** The stock list, stretch by stretch; only those that are scrolled to are asked for. */
 export const stockLinesAtOnce = linesAtOnce;
 
+/** The people outside with whom the keeper deals. */
+export const useContacts = () =>
+  useQuery({ queryKey: ['contacts'], queryFn: () => take(api.GET('/api/contacts')) });
+
+export function useSayContact() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: (body: Schemas['ContactRequest']) => {
+      wroteOurselves(body.id);
+      return take(api.POST('/api/contacts/journal', { body }));
+    },
+    onSuccess: (contacts) => client.setQueryData(['contacts'], contacts),
+  });
+}
+
 /** The shared tanks of the room. */
 export const useTanks = () =>
   useQuery({ queryKey: ['stock', 'tanks'], queryFn: () => take(api.GET('/api/tanks')) });

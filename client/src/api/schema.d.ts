@@ -372,6 +372,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/contacts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["contacts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts/journal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sayContact"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stock/{id}/journal": {
         parameters: {
             query?: never;
@@ -1253,7 +1285,7 @@ export interface components {
             address: string;
         };
         /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
@@ -1365,6 +1397,30 @@ export interface components {
             /** @description Free text; may be left out. */
             remark?: null | string;
         };
+        /** @description Young came out of her, her sac or her eggs, and are kept as a stock of their own. */
+        ActGaveBirth: {
+            /** @enum {string} */
+            kind: "gaveBirth";
+            /**
+             * Format: uuid
+             * @description The young; in their half, the mother.
+             */
+            partyId: string;
+            /**
+             * Format: int32
+             * @description How many, as far as counted.
+             */
+            count: number;
+            /** @description What they are called; in their half, what the mother is. */
+            party: null | string;
+            /** @description Where they stand. */
+            place: components["schemas"]["Place"];
+            /**
+             * Format: uuid
+             * @description The entry of the mother, in the half of the young; set by the application.
+             */
+            halfOf?: null | string;
+        };
         /** @description Something else was done to it that the hush table speaks of: handled, rehoused, dug up, cleaned. */
         ActHandled: {
             /** @enum {string} */
@@ -1386,6 +1442,23 @@ export interface components {
             kind: "leftoversRemoved";
             /** @description Which foods; all that was in there when left out. */
             feederIds?: null | string[];
+        };
+        /** @description It went to somebody else for a time: nothing is asked for it here until it is back. */
+        ActLent: {
+            /** @enum {string} */
+            kind: "lent";
+            /** @description With whom, 1–60 characters. */
+            to: string;
+            /**
+             * Format: uuid
+             * @description The same on the list of contacts, if they are on it.
+             */
+            contactId?: null | string;
+            /**
+             * Format: date
+             * @description Night by which it is to be back, if that was agreed.
+             */
+            backBy?: null | string;
         };
         /** @description A lost limb, or how far it has grown again. */
         ActLimbNoted: {
@@ -1497,6 +1570,30 @@ export interface components {
              */
             halfOf?: null | string;
         };
+        /** @description Some of many were parted from them: kept as a stock of their own, or with others of their kind. */
+        ActParted: {
+            /** @enum {string} */
+            kind: "parted";
+            /**
+             * Format: uuid
+             * @description Where they went; in the half of that stock, where they came from.
+             */
+            partyId: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+            /** @description What that stock is called: of one in the collection its name is taken. */
+            party?: null | string;
+            /** @description Where an enclosure stands: rack, shelf and slot like A1·03 (rack A–ZZ, shelf 1–99, slot 1–999). */
+            place?: string;
+            /**
+             * Format: uuid
+             * @description The entry of those that they were parted from, in the half of those that took them; set by the application.
+             */
+            halfOf?: null | string;
+        };
         /** @description A picture was kept on the record. */
         ActPictured: {
             /** @enum {string} */
@@ -1537,6 +1634,13 @@ export interface components {
             untilNight: string;
             /** @description Why, in the keeper's words; may be left out. */
             reason?: null | string;
+        };
+        /** @description It is back from a loan. */
+        ActReturned: {
+            /** @enum {string} */
+            kind: "returned";
+            /** @description How it came back; may be left out. */
+            remark?: null | string;
         };
         /** @description The sex was told from something; the details follow it. */
         ActSexSeen: {
@@ -1757,6 +1861,8 @@ export interface components {
             quarantine: components["schemas"]["AnswerOfQuarantine"];
             hazard: null | components["schemas"]["Hazard"];
             numbers: null | components["schemas"]["CountBook"];
+            loan: null | components["schemas"]["LoanEvent"];
+            births: components["schemas"]["BirthEvent"][];
             tank: null | components["schemas"]["InmateView"];
             inmates: components["schemas"]["InmateView"][];
             journal: components["schemas"]["JournalLine"][];
@@ -2037,6 +2143,26 @@ export interface components {
             chillToMinutes: number;
             /** Format: double */
             lookEveryMinutes: number;
+        };
+        /** @description Young that an animal had. */
+        BirthEvent: {
+            /**
+             * Format: date-time
+             * @description When they came out.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The stock that they began.
+             */
+            youngId: string;
+            /** @description What that was called. */
+            young: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
         };
         /**
          * @description How well fed an animal looks, by eye.
@@ -2392,6 +2518,54 @@ export interface components {
          * @enum {unknown}
          */
         ConditionWord: "unknown" | "thin" | "normal" | "plump" | "veryPlump";
+        /** @description Somebody with whom the keeper deals: a keeper, a breeder, a borrower. */
+        Contact: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            id: string;
+            /** @description Name. */
+            name: string;
+            /** @description The keeper's note. */
+            note: string;
+        };
+        /** @description What is said of the people outside with whom the keeper deals; only ever added to. */
+        ContactAct: components["schemas"]["ContactActContactSaid"] | components["schemas"]["ContactActContactDropped"];
+        /** @description Somebody is not on the list any more. */
+        ContactActContactDropped: {
+            /** @enum {string} */
+            kind: "contactDropped";
+            /** Format: uuid */
+            contactId: string;
+        };
+        /** @description Somebody was put on the list, or what is known of them changed. */
+        ContactActContactSaid: {
+            /** @enum {string} */
+            kind: "contactSaid";
+            /**
+             * Format: uuid
+             * @description Id made by the client.
+             */
+            contactId: string;
+            /** @description Name, 1–60 characters. */
+            name: string;
+            /**
+             * @description Whatever the keeper wants to remember, at most 200 characters; nothing else is kept of anybody.
+             * @default
+             */
+            note: string;
+        };
+        /** @description An entry for the list of contacts. */
+        ContactRequest: {
+            /**
+             * Format: uuid
+             * @description Made by the client; the same id is written once.
+             */
+            id: string;
+            /** @description What is said. */
+            act: components["schemas"]["ContactAct"];
+        };
         /** @description The least enclosure for an animal, inner measures in mm. */
         ContainerPlan: {
             /**
@@ -2832,7 +3006,7 @@ export interface components {
             otherwise: number;
         };
         /** @enum {unknown} */
-        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | null;
+        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | null;
         /** @description One piece of evidence. */
         Evidence: {
             /** @description The sign, `clean-look` or `meal`. */
@@ -4208,6 +4382,26 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
             molt: null | components["schemas"]["VigilForecast"];
         };
+        /** @description An animal that is with somebody else for a time. */
+        LoanEvent: {
+            /**
+             * Format: date-time
+             * @description Since when.
+             */
+            at: string;
+            /** @description With whom. */
+            to: string;
+            /**
+             * Format: uuid
+             * @description The same on the list of contacts, if they are on it.
+             */
+            contactId: null | string;
+            /**
+             * Format: date
+             * @description Night by which it is to be back, if that was agreed.
+             */
+            backBy: null | string;
+        };
         /**
          * @description Everything that can be logged of one animal as it is tonight, by what its stage of life has: an egg is not measured for
          *     molts, a pupa is not fed, a colony has no limbs.
@@ -5206,7 +5400,7 @@ export interface components {
          * @description What a line of the round asks for.
          * @enum {unknown}
          */
-        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask";
+        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask" | "askBack";
         /** @description Where the round was left. */
         RoundBreak: {
             place: components["schemas"]["Place"];
@@ -7434,6 +7628,59 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    contacts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Contact"][];
+                };
+            };
+        };
+    };
+    sayContact: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ContactRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Contact"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };

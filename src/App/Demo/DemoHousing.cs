@@ -60,7 +60,10 @@ internal static class DemoHousing
         foreach (var life in lives)
         {
             var entries = life.Select((e, i) => Written(e.StockId, e.Entry, i)).ToList();
-            if (Standing.Fold(entries) is not { Departure: null } standing || random.NextDouble() < 0.08)
+            if (
+                Standing.Fold(entries) is not { Departure: null, IsTank: false, TankId: null } standing
+                || random.NextDouble() < 0.08
+            )
             {
                 continue;
             }

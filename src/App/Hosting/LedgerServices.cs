@@ -26,6 +26,7 @@ public static class LedgerServices
         services.AddScoped<LarderStore>();
         services.AddScoped<LarderPlanner>();
         services.AddScoped<ChoreStore>();
+        services.AddScoped<ContactStore>();
         services.AddScoped<People>();
     }
 

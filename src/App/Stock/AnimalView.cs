@@ -117,6 +117,8 @@ public sealed record AnimalView(
     Answer<Quarantine?> Quarantine,
     Husbandry.Rulebook.Hazard? Hazard,
     CountBook? Numbers,
+    LoanEvent? Loan,
+    IReadOnlyList<BirthEvent> Births,
     InmateView? Tank,
     IReadOnlyList<InmateView> Inmates,
     IReadOnlyList<JournalLine> Journal
@@ -184,6 +186,8 @@ public sealed record AnimalView(
             Husbandry.Housing.Quarantine.Of(s),
             s.Profile.Hazard?.Value,
             CountBook.Of(s),
+            standing.Loan,
+            standing.Births,
             s.Tank is { } tank ? InmateView.Of(Judgement.Of(tank, room)) : null,
             [.. j.Inmates.Select(InmateView.Of)],
             Lines(journal, room)

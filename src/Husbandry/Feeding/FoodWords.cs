@@ -22,7 +22,7 @@ public static class FoodWords
         {
             Preparation.Cut => $"{count} piece{(offer.Count == 1 ? "" : "s")} of cut {named}",
             Preparation.PreKilled => $"{count} pre-killed {named}",
-            Preparation.Fresh => offer.Count == 1 ? named : $"{count} {named}",
+            Preparation.Fresh => offer.Count == 1 ? named : $"{count} portions of {named}",
             _ => $"{count} {named}",
         };
     }

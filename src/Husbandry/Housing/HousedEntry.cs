@@ -52,7 +52,12 @@ public sealed class HousedEntry() : EntryDefinition<Housed>("housed")
 
     /// <inheritdoc/>
     protected override IEnumerable<Problem> Check(Housed act, EntryAt at) =>
-        act.Enclosure.Problems().Select(p => p with { Field = $"act.{p.Field}" });
+        [
+            .. act.Enclosure.Problems().Select(p => p with { Field = $"act.{p.Field}" }),
+            .. at is { Written: false, Standing.TankId: not null }
+                ? new[] { new Problem("act.enclosure", "It lives in a shared tank: say it of the tank.") }
+                : [],
+        ];
 
     /// <inheritdoc/>
     protected override string Say(Housed act, RuleSet rules, Wording words) =>

@@ -21,6 +21,12 @@ public enum CountChange
     /// <summary>Put in from elsewhere.</summary>
     PutIn,
 
+    /// <summary>Taken over from another stock of the room.</summary>
+    TakenOver,
+
+    /// <summary>Parted from them and kept as a stock of its own, or with another.</summary>
+    Parted,
+
     /// <summary>Died.</summary>
     Died,
 

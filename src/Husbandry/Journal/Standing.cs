@@ -29,6 +29,8 @@ public sealed record HouseEvent(DateTimeOffset At, Enclosure Enclosure, DateTime
 /// <param name="Water">Water given and seen.</param>
 /// <param name="House">What it lives in, once that was measured.</param>
 /// <param name="Pairings">When it was put together with a mate, in order.</param>
+/// <param name="Births">Young that it had, in order.</param>
+/// <param name="Loan">With whom it is for a time; none while it is here.</param>
 /// <param name="PutOffUntil">Night until which the work was put off.</param>
 /// <param name="Departure">How it left, if it did.</param>
 public sealed record Standing(
@@ -46,12 +48,14 @@ public sealed record Standing(
     WaterState Water,
     HouseEvent? House,
     IReadOnlyList<PairingEvent> Pairings,
+    IReadOnlyList<BirthEvent> Births,
+    LoanEvent? Loan,
     DateOnly? PutOffUntil,
     DepartureEvent? Departure
 )
 {
     /// <summary>Changes with the shape of this record and its parts, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 12;
+    public const int Shape = 13;
 
     /// <summary>Where its own enclosure stands, or stood before it went into a shared tank.</summary>
     [JsonIgnore]
@@ -134,6 +138,8 @@ public sealed record Standing(
             WaterState.Empty,
             House: null,
             Pairings: [],
+            Births: [],
+            Loan: null,
             PutOffUntil: null,
             Departure: null
         );

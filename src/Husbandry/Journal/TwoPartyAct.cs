@@ -14,6 +14,17 @@ public abstract record TwoPartyAct : Act
     /// <summary>The entry of which this is the second half; none for the one that was logged.</summary>
     public abstract Guid? FirstHalf();
 
+    /// <summary>
+    /// Whether the record of the other began with it, as that of young or of some that were parted from many: then it cannot
+    /// be taken back, because they would be there twice.
+    /// </summary>
+    public virtual bool BeganOther() => false;
+
+    /// <summary>The entry with which the record of the other begins; none where it is there already.</summary>
+    /// <param name="one">The animal in whose journal the first half is logged.</param>
+    /// <param name="night">The night.</param>
+    public virtual Act? Beginning(Standing one, DateOnly night) => null;
+
     /// <summary>The half for the other animal's journal.</summary>
     /// <param name="stockId">The animal in whose journal this half stands.</param>
     /// <param name="firstHalf">The entry of this half.</param>

@@ -73,6 +73,8 @@ public sealed record CountBook(
             CountChange.Born => "born",
             CountChange.Found => "found again",
             CountChange.PutIn => "put in",
+            CountChange.TakenOver => "taken over",
+            CountChange.Parted => "parted",
             CountChange.Died => "died",
             CountChange.Sold => "sold",
             CountChange.GivenAway => "given away",

@@ -49,6 +49,10 @@ public static class EntryKinds
         GainedEntry.It,
         PairedEntry.It,
         PlacedEntry.It,
+        PartedEntry.It,
+        GaveBirthEntry.It,
+        LentEntry.It,
+        ReturnedEntry.It,
     ];
 
     /// <summary>

@@ -61,6 +61,7 @@ public enum FitWord
 /// <param name="Quarantine">Night until which it belongs apart; none when it does not.</param>
 /// <param name="MotherId">Its mother, if on record.</param>
 /// <param name="FatherId">Its father, likewise.</param>
+/// <param name="LentTo">With whom it is for a time; none while it is here.</param>
 /// <param name="Departure">How it left, if it did.</param>
 /// <param name="LeftOn">Night on which it left.</param>
 /// <param name="Sequence">Newest entry folded.</param>
@@ -101,6 +102,7 @@ public sealed record Glance(
     DateOnly? Quarantine,
     Guid? MotherId,
     Guid? FatherId,
+    string? LentTo,
     Journal.DepartureKind? Departure,
     DateOnly? LeftOn,
     long Sequence
@@ -112,7 +114,7 @@ public sealed record Glance(
 
     /// <summary>Whether it is hushed, so that the round names it as "pass by". Source: docs/how-it-works.md, the lantern.</summary>
     [JsonIgnore]
-    public bool IsHushed => PhaseMark.Of(Phase).PassesBy;
+    public bool IsHushed => LentTo is null && PhaseMark.Of(Phase).PassesBy;
 
     /// <summary>Reads off a judgement.</summary>
     public static Glance Of(Judgement j)
@@ -149,9 +151,9 @@ public sealed record Glance(
             [.. standing.PairingsNow.Select(p => s.Night(p.At)).Distinct()],
             GlanceBand.Of(j),
             EndedWait.Of(s),
-            j.Meal.Value.Due,
+            standing.Loan is null ? j.Meal.Value.Due : null,
             j.Meal.Value.EveryDays,
-            j.Water.Value.Due,
+            standing.Loan is null ? j.Water.Value.Due : null,
             j.Water.Value.EveryDays,
             standing.Water.LastGivenAt is not null || standing.Water.Tube is not null || j.Water.Value.Due is null,
             s.Profile.Hazard?.Value,
@@ -164,6 +166,7 @@ public sealed record Glance(
             Housing.Quarantine.Of(s).Value?.Until,
             details.MotherId,
             details.FatherId,
+            standing.Loan?.To,
             standing.Departure?.Kind,
             standing.Departure is { } left ? s.Night(left.At) : null,
             standing.LatestSequence

@@ -77,6 +77,18 @@ public enum EntryForm
 
     /// <summary>Into the cold or out of it.</summary>
     Chilled,
+
+    /// <summary>Some of many parted from them.</summary>
+    Parted,
+
+    /// <summary>Young came out.</summary>
+    GaveBirth,
+
+    /// <summary>Lent to somebody.</summary>
+    Lent,
+
+    /// <summary>Back from a loan.</summary>
+    Returned,
 }
 
 /// <summary>One thing that can be logged of an animal as it is tonight: at once, or in a form.</summary>
@@ -272,12 +284,23 @@ public sealed record LogMenu(
             ("c", "Counted…", EntryForm.Counted, s.IsMany && !tank),
             ("r", "Paired…", EntryForm.Paired, !s.IsMany && j.Stage.Value == Stage.Adult && !s.IsQueenAlone),
             ("z", "Born, found or put in…", EntryForm.Gained, s.IsMany && !tank),
+            ("p", "Some parted from them…", EntryForm.Parted, s.IsMany && !tank && s.Standing.Details.Count > 1),
+            ("f", "Young came out…", EntryForm.GaveBirth, MayBear(j)),
+            ("9", "Lent to somebody…", EntryForm.Lent, !tank && s.Standing.Loan is null),
+            ("9", "Back from its loan…", EntryForm.Returned, s.Standing.Loan is not null),
             ("k", "Thin, normal, full…", EntryForm.ConditionSeen, s.Group.ConditionByEye.Value && !IsShut(j) && !tank),
             ("y", "Water of the tube…", EntryForm.TubeSeen, tube),
             ("n", "Water, another night…", EntryForm.Watered, waterForm),
         ];
         return forms.Where(f => f.Fits).Select(f => Form(f.Key, f.Label, f.Form));
     }
+
+    /// <summary>Whether it may have had young: an adult that is no male, and no queen, whose young are her colony.</summary>
+    private static bool MayBear(Judgement j) =>
+        !j.Subject.IsMany
+        && j.Stage.Value == Stage.Adult
+        && j.Subject.Standing.Details.Sex != Sex.Male
+        && j.Subject.Group.Diet != Diet.SugarAndProtein;
 
     /// <summary>How water is given to it: what is due first, else the first of its clocks.</summary>
     internal static IReadOnlyList<WaterKind> Given(Judgement j)

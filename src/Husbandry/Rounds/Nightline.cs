@@ -73,7 +73,7 @@ public sealed record Nightline(
             .Where(g => g.LastMolt >= from)
             .OrderByDescending(g => g.LastMolt)
             .Take(MostMarks)
-            .Select(g => new NightMark(g.StockId, g.Place.Code, g.Name, "molted", g.LastMolt!.Value))
+            .Select(g => new NightMark(g.StockId, Code(g), g.Name, "molted", g.LastMolt!.Value))
             .ToList();
         var chores = glances
             .Select(g => g.MealDue)
@@ -95,15 +95,8 @@ public sealed record Nightline(
     }
 
     private static NightBand BandOf(Glance g) =>
-        new(
-            g.StockId,
-            g.Place.Code,
-            g.Name,
-            g.Band!.Kind,
-            g.Band.Label,
-            g.Band.From,
-            g.Band.Likely,
-            g.Band.To,
-            g.IsHushed
-        );
+        new(g.StockId, Code(g), g.Name, g.Band!.Kind, g.Band.Label, g.Band.From, g.Band.Likely, g.Band.To, g.IsHushed);
+
+    // Those of one tank stand in one place: they are told apart by name.
+    private static string Code(Glance glance) => glance.TankId is null ? glance.Place.Code : glance.Name;
 }

@@ -51,7 +51,7 @@ public static class RoundKit
     /// <summary>What to mind with the lid off. Source: common practice, no published source.</summary>
     public static IReadOnlyList<string> Mind(Judgement j, RoundAct act)
     {
-        if (act is RoundAct.None or RoundAct.Ask or RoundAct.LookForMolt)
+        if (act is RoundAct.None or RoundAct.Ask or RoundAct.AskBack or RoundAct.LookForMolt)
         {
             return [];
         }
@@ -97,7 +97,7 @@ public static class RoundKit
         void Safety(string what) => items.Add(new KitItem(KitKind.Safety, what, 0, ""));
         switch (act)
         {
-            case RoundAct.None:
+            case RoundAct.None or RoundAct.AskBack:
                 return items;
             case RoundAct.RemoveLeftovers:
                 Tool(Tweezers);
@@ -149,7 +149,10 @@ public static class RoundKit
                 }
             )
         );
-        if (j.Subject.Profile.Quick?.Value == true && act is not (RoundAct.LookForMolt or RoundAct.Ask))
+        if (
+            j.Subject.Profile.Quick?.Value == true
+            && act is not (RoundAct.LookForMolt or RoundAct.Ask or RoundAct.AskBack)
+        )
         {
             Tool(CatchCup);
         }

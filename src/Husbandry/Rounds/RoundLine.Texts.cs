@@ -263,12 +263,17 @@ public sealed partial record RoundLine
 
     /// <summary>Of many: how many of them wait for something while the rest go on.</summary>
     private static string Some(Judgement j) =>
-        Join(
-            j.Subject.Waits.Where(w => w.Count is not null)
-                .Select(w =>
-                    $"{w.Count} of {j.Subject.Standing.Details.Count} {VigilDefinition.Of(w.Vigil).State}: leave {(w.Count == 1 ? "it" : "them")} be"
-                )
-        );
+        j.Subject.Standing.IsTank
+            ? Join(
+                j.Inmates.Where(i => PhaseMark.Of(i.Phase.Value).PassesBy)
+                    .Select(i => $"{i.Name} {PhaseMark.Of(i.Phase.Value).Word}: dig nothing up")
+            )
+            : Join(
+                j.Subject.Waits.Where(w => w.Count is not null)
+                    .Select(w =>
+                        $"{w.Count} of {j.Subject.Standing.Details.Count} {VigilDefinition.Of(w.Vigil).State}: leave {(w.Count == 1 ? "it" : "them")} be"
+                    )
+            );
 
     private static string LifeLeft(Judgement j) =>
         j.Stage.Value == Stage.Adult && Cadence.LifeLeft(j.Subject) is { } left
@@ -359,6 +364,39 @@ public sealed partial record RoundLine
             State = hushed ? LineState.PassBy : LineState.Quiet,
             NextDue = next,
         };
+    }
+
+    /// <summary>Of one that is with somebody else only the night is asked by which it is to be back.</summary>
+    private static RoundLine OnLoan(Judgement j, LoanEvent loan)
+    {
+        var s = j.Subject;
+        var words = s.Room.Wording;
+        var since = $"with {loan.To} since {words.Date(s.Night(loan.At))}";
+        var back = loan.BackBy is { } by ? $"back by {words.Date(by)}" : "no night agreed";
+        Answer<RoundAct> Why(RoundAct act) =>
+            new(
+                act,
+                $"{since.ToUpperFirst()}, {back}.",
+                [Reason.FromRecord("Lent", $"{since}, {back}.", "record.lent")]
+            );
+        return loan.BackBy <= s.Room.Tonight
+            ? Line(
+                j,
+                RoundAct.AskBack,
+                "look",
+                $"Is {s.It} back from {loan.To}?",
+                $"{since} · {back}",
+                Why(RoundAct.AskBack),
+                [new LineChoice("b", "Back", "Back", [new Returned()])]
+            ) with
+            {
+                NextDue = s.Room.Clock.StartOf(loan.BackBy.Value),
+            }
+            : Line(j, RoundAct.None, "look", $"{since}, {back}", "", Why(RoundAct.None), []) with
+            {
+                State = LineState.Quiet,
+                NextDue = loan.BackBy is { } night ? s.Room.Clock.StartOf(night) : null,
+            };
     }
 
     private static string Has(Subject s) => s.IsMany ? "have" : "has";

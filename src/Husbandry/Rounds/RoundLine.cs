@@ -41,6 +41,9 @@ public enum RoundAct
 
     /// <summary>Something about it must be said before it can be cared for.</summary>
     Ask,
+
+    /// <summary>It was lent and should be back.</summary>
+    AskBack,
 }
 
 /// <summary>Which part of the round a line belongs to.</summary>
@@ -121,6 +124,11 @@ public sealed partial record RoundLine(
         var tonight = s.Room.Tonight;
         var endOfTonight = s.Room.Clock.EndOf(tonight);
         DateTimeOffset StartOf(DateOnly night) => s.Room.Clock.StartOf(night);
+        if (s.Standing is { Departure: null, Loan: { } loan })
+        {
+            return OnLoan(j, loan);
+        }
+
         var candidates = s.Standing.Departure is not null ? [] : Candidates(j).ToList();
         var putOff = s.Standing.PutOffUntil is { } until && until > tonight ? StartOf(until) : (DateTimeOffset?)null;
         var due = candidates.FirstOrDefault(c => c.At < endOfTonight);
@@ -134,7 +142,8 @@ public sealed partial record RoundLine(
     }
 
     /// <summary>The line for water alone, when it is due tonight and nothing forbids it; for a hand that must not feed.</summary>
-    public static RoundLine? ForWater(Judgement j) => WatersDue(j).Count > 0 ? WaterLine(j) : null;
+    public static RoundLine? ForWater(Judgement j) =>
+        j.Subject.Standing.Loan is null && WatersDue(j).Count > 0 ? WaterLine(j) : null;
 
     /// <summary>Everything that will be asked of it, the most urgent first, each from an instant on.</summary>
     private static IEnumerable<(DateTimeOffset At, Func<RoundLine> Line)> Candidates(Judgement j)

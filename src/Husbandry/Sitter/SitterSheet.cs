@@ -80,7 +80,7 @@ public sealed record SitterSheet(
     public static SitterSheet Of(IEnumerable<Judgement> judged, bool twoPeople, Room room)
     {
         var (lines, shut, left) = (new List<SitterLine>(), new List<DoNotOpen>(), 0);
-        foreach (var j in judged)
+        foreach (var j in judged.Where(j => j.Subject.Standing.Loan is null))
         {
             var line = RoundLine.Of(j);
             var venom = line.Hazard?.NeedsTwo() == true;

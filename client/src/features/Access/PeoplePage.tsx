@@ -13,6 +13,7 @@ import {
 import { clockTime, shortDate } from '../../ui/dates';
 import { Field, FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
+import { ContactsSection } from '../Contacts/ContactsSection';
 import { SitterLinksSection } from '../Sitter/SitterLinksSection';
 
 /** Who may come in, where they are signed in, and links for sitters. */
@@ -36,6 +37,7 @@ export function PeoplePage() {
               <SitterLinksSection />
             </>
           ) : null}
+          <ContactsSection />
           {session.needed && <Own />}
         </div>
       )}

@@ -4,6 +4,8 @@ import { growthForms } from '../Growth/growthForms';
 import { housingForms } from '../Housing/housingForms';
 import { pairingForms } from '../Pairing/pairingForms';
 import { countForms } from '../Records/countForms';
+import { loanForms } from '../Records/loanForms';
+import { offshootForms } from '../Records/offshootForms';
 import { recordForms } from '../Records/recordForms';
 import { tankForms } from '../Tanks/tankForms';
 import { vigilForms } from '../Vigils/vigilForms';
@@ -19,6 +21,8 @@ export const forms = {
   ...countForms,
   ...pairingForms,
   ...tankForms,
+  ...offshootForms,
+  ...loanForms,
 } satisfies { [K in ActKind]?: EntryForm<K> };
 
 /** Kinds of entries that have a form of their own. */

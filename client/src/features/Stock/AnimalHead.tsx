@@ -71,6 +71,12 @@ export function AnimalHead({ animal }: { animal: AnimalView }) {
             Label
           </Link>
         </p>
+        {animal.loan !== null && (
+          <p className="mt-1 text-lamptext">
+            With {animal.loan.to} since {shortDate(animal.loan.at.slice(0, 10), animal.tonight)}
+            {animal.loan.backBy === null ? '' : `, back by ${dayDate(animal.loan.backBy)}`}
+          </p>
+        )}
         {animal.departure !== null && (
           <p className="mt-1 text-lamptext">
             Left the collection {shortDate(animal.departure.at.slice(0, 10), animal.tonight)}

@@ -1,6 +1,7 @@
 import { Link, useParams } from 'react-router';
 import type { AnimalView, Reason, Schemas } from '../../api/client';
 import { useAnimal, useSettings } from '../../api/queries';
+import { shortDate } from '../../ui/dates';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
 import { useKeys } from '../../ui/useKeys';
 import { Waiting } from '../../ui/Waiting';
@@ -187,6 +188,21 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
                 Numbers
               </h2>
               <NumbersBook animal={animal} numbers={animal.numbers} />
+            </>
+          )}
+          {animal.births.length > 0 && (
+            <>
+              <h2 className="mt-4 mb-1 text-18">Young</h2>
+              <ul className="text-13">
+                {animal.births.map((birth) => (
+                  <li key={birth.youngId} className="border-t border-line py-1">
+                    {shortDate(birth.at.slice(0, 10), animal.tonight)}: {birth.count} came out, now{' '}
+                    <Link to={`/stock/${birth.youngId}`} className="linkish">
+                      {birth.young}
+                    </Link>
+                  </li>
+                ))}
+              </ul>
             </>
           )}
           <GrowthNotes animal={animal} unit={unit} />

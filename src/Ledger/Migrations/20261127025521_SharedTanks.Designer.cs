@@ -11,7 +11,7 @@ using Microsoft.EntityFrameworkCore.Storage.ValueConversion;
 namespace Ledger.Migrations
 {
     [DbContext(typeof(LanternDb))]
-    [Migration("20261127022452_SharedTanks")]
+    [Migration("20261127025521_SharedTanks")]
     partial class SharedTanks
     {
         /// <inheritdoc />
@@ -76,6 +76,37 @@ namespace Ledger.Migrations
                         .IsUnique();
 
                     b.ToTable("Climate");
+                });
+
+            modelBuilder.Entity("Ledger.ContactRow", b =>
+                {
+                    b.Property<long>("Sequence")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Act")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("AtTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("WrittenBy")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("WrittenTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Sequence");
+
+                    b.HasIndex("Id")
+                        .IsUnique();
+
+                    b.ToTable("Contacts");
                 });
 
             modelBuilder.Entity("Ledger.EntryRow", b =>

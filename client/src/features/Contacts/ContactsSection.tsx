@@ -1,0 +1,76 @@
+import { X } from 'lucide-react';
+import { type SubmitEvent, useState } from 'react';
+import { Refusal } from '../../api/client';
+import { useContacts, useSayContact } from '../../api/roomQueries';
+import { FormError, TextField } from '../../ui/Field';
+import { newId } from '../../ui/newId';
+
+/** The people outside with whom the keeper deals: name and note, and nothing else. */
+export function ContactsSection() {
+  const contacts = useContacts().data ?? [];
+  const say = useSayContact();
+  const [id, setId] = useState(newId);
+  const [name, setName] = useState('');
+  const [note, setNote] = useState('');
+  const refusal = say.error instanceof Refusal ? say.error : null;
+  const known = contacts.some((c) => c.id === id);
+  const clear = () => {
+    setId(newId());
+    setName('');
+    setNote('');
+  };
+  const save = (event: SubmitEvent) => {
+    event.preventDefault();
+    say.mutate(
+      { id: newId(), act: { kind: 'contactSaid', contactId: id, name, note } },
+      { onSuccess: clear },
+    );
+  };
+  return (
+    <section className="grid gap-3 border-t border-line pt-4" aria-labelledby="contacts">
+      <h2 id="contacts" className="text-18">
+        Keepers you deal with
+      </h2>
+      <p className="max-w-[64ch] text-13 text-muted">
+        Breeders, borrowers, friends: a name to choose when an animal is lent, and a note of your own. They
+        cannot sign in.
+      </p>
+      <ul>
+        {contacts.map((contact) => (
+          <li key={contact.id} className="flex items-center gap-3 border-t border-line py-1.5">
+            <button
+              type="button"
+              className="min-h-9 flex-1 text-left hover:underline"
+              onClick={() => {
+                setId(contact.id);
+                setName(contact.name);
+                setNote(contact.note);
+              }}
+            >
+              <b className="font-semibold">{contact.name}</b>
+              {contact.note !== '' && <span className="ml-2 text-13 text-muted">{contact.note}</span>}
+            </button>
+            <button
+              type="button"
+              className="grid size-9 place-items-center text-muted"
+              aria-label={`Take ${contact.name} off the list`}
+              onClick={() =>
+                say.mutate({ id: newId(), act: { kind: 'contactDropped', contactId: contact.id } })
+              }
+            >
+              <X className="size-4" />
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form onSubmit={save} noValidate className="grid items-start gap-3 sm:grid-cols-[1fr_1fr_auto]">
+        <TextField label="Their name" error={refusal?.for('name')} value={name} onChange={setName} />
+        <TextField label="Note" error={refusal?.for('note')} value={note} onChange={setNote} />
+        <button type="submit" className="act mt-[22px] min-h-10 px-4" disabled={say.isPending}>
+          {known ? 'Save' : 'Add'}
+        </button>
+      </form>
+      <FormError>{refusal?.all}</FormError>
+    </section>
+  );
+}

@@ -1,0 +1,109 @@
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rooms;
+using Husbandry.Rulebook;
+
+namespace Husbandry.Records;
+
+/// <summary>It went to somebody else for a time: nothing is asked for it here until it is back.</summary>
+/// <param name="To">With whom, 1–60 characters.</param>
+/// <param name="ContactId">The same on the list of contacts, if they are on it.</param>
+/// <param name="BackBy">Night by which it is to be back, if that was agreed.</param>
+public sealed record Lent(string To, Guid? ContactId = null, DateOnly? BackBy = null) : Act
+{
+    /// <inheritdoc/>
+    public override EntryKind Kind() => LentEntry.It;
+}
+
+/// <summary>An animal lent.</summary>
+public sealed class LentEntry() : EntryDefinition<Lent>("lent")
+{
+    /// <summary>The definition.</summary>
+    public static LentEntry It { get; } = new();
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Act> Examples =>
+        [new Lent("a friend"), new Lent("the keeper across the water", Guid.Empty, new DateOnly(2026, 12, 24))];
+
+    /// <inheritdoc/>
+    protected override Standing Fold(Lent act, Standing standing, JournalEntry entry) =>
+        standing with
+        {
+            Loan = new LoanEvent(entry.When.To, act.To, act.ContactId, act.BackBy),
+        };
+
+    /// <inheritdoc/>
+    protected override IEnumerable<Problem> Check(Lent act, EntryAt at)
+    {
+        foreach (var problem in EntryCheck.CheckText("act.to", act.To, required: true, EntryCheck.LongestName))
+        {
+            yield return problem;
+        }
+
+        if (at.Standing?.Loan is { } loan)
+        {
+            yield return new Problem("act.kind", $"It is with {loan.To} already: log that it is back first.");
+        }
+
+        if (act.BackBy is { } back && back < at.Room.Clock.NightOf(at.When.To))
+        {
+            yield return new Problem("act.backBy", "Must not lie before the night on which it went.");
+        }
+    }
+
+    /// <inheritdoc/>
+    protected override string Say(Lent act, RuleSet rules, Wording words) =>
+        $"lent to {act.To}" + (act.BackBy is { } back ? $", back by {words.Date(back)}" : "");
+
+    /// <inheritdoc/>
+    protected override CareAct? Care(Lent act) => CareAct.Ship;
+
+    /// <inheritdoc/>
+    protected override bool IsNews(Lent act) => true;
+}
+
+/// <summary>It is back from a loan.</summary>
+/// <param name="Remark">How it came back; may be left out.</param>
+public sealed record Returned(string? Remark = null) : Act
+{
+    /// <inheritdoc/>
+    public override EntryKind Kind() => ReturnedEntry.It;
+}
+
+/// <summary>An animal back from a loan.</summary>
+public sealed class ReturnedEntry() : EntryDefinition<Returned>("returned")
+{
+    /// <summary>The definition.</summary>
+    public static ReturnedEntry It { get; } = new();
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Act> Examples => [new Returned(), new Returned("thin, but well")];
+
+    /// <inheritdoc/>
+    protected override Standing Fold(Returned act, Standing standing, JournalEntry entry) =>
+        standing with
+        {
+            Loan = null,
+        };
+
+    /// <inheritdoc/>
+    protected override IEnumerable<Problem> Check(Returned act, EntryAt at)
+    {
+        if (at is { Written: false, Standing: { Loan: null } })
+        {
+            yield return new Problem("act.kind", "It was not lent to anybody.");
+        }
+
+        foreach (var problem in EntryCheck.CheckText("act.remark", act.Remark, required: false))
+        {
+            yield return problem;
+        }
+    }
+
+    /// <inheritdoc/>
+    protected override string Say(Returned act, RuleSet rules, Wording words) =>
+        act.Remark is { Length: > 0 } remark ? $"back from its loan: {remark}" : "back from its loan";
+
+    /// <inheritdoc/>
+    protected override bool IsNews(Returned act) => true;
+}

@@ -1,0 +1,170 @@
+using System.Globalization;
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rooms;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+
+namespace Husbandry.Records;
+
+/// <summary>Some of many were parted from them: kept as a stock of their own, or with others of their kind.</summary>
+/// <param name="PartyId">Where they went; in the half of that stock, where they came from.</param>
+/// <param name="Count">How many.</param>
+/// <param name="Party">What that stock is called: of one in the collection its name is taken.</param>
+/// <param name="Place">Where they stand, when the record of the other stock begins with them; none where it is there already.</param>
+/// <param name="HalfOf">The entry of those that they were parted from, in the half of those that took them; set by the application.</param>
+public sealed record Parted(Guid PartyId, int Count, string? Party = null, Place? Place = null, Guid? HalfOf = null)
+    : TwoPartyAct
+{
+    /// <inheritdoc/>
+    public override EntryKind Kind() => PartedEntry.It;
+
+    /// <inheritdoc/>
+    public override Guid? Other() => PartyId;
+
+    /// <inheritdoc/>
+    public override Guid? FirstHalf() => HalfOf;
+
+    /// <inheritdoc/>
+    public override bool BeganOther() => Place is not null;
+
+    /// <inheritdoc/>
+    public override Act? Beginning(Standing one, DateOnly night) =>
+        Place is null ? null : new Acquired(PartedEntry.Begin(one, Party ?? "", Count, night), Place);
+
+    /// <inheritdoc/>
+    public override TwoPartyAct AsSecondHalf(Guid stockId, Guid firstHalf, string name) =>
+        this with
+        {
+            PartyId = stockId,
+            Party = name,
+            HalfOf = firstHalf,
+        };
+
+    /// <inheritdoc/>
+    public override TwoPartyAct AsFirstHalf(string? other) => this with { Party = other ?? Party, HalfOf = null };
+}
+
+/// <summary>Some parted from many, or taken over from another stock.</summary>
+public sealed class PartedEntry() : EntryDefinition<Parted>("parted")
+{
+    /// <summary>The definition.</summary>
+    public static PartedEntry It { get; } = new();
+
+    /// <inheritdoc/>
+    public override IReadOnlyList<Act> Examples =>
+        [
+            new Parted(Guid.Empty, 2, "tray 2"),
+            new Parted(Guid.Empty, 3, "tray 2", new Place("A", 1, 4)),
+            new Parted(Guid.Empty, 2, "the sac", HalfOf: Guid.Empty),
+        ];
+
+    /// <summary>What is known of some of many when they begin a record of their own.</summary>
+    /// <param name="from">Those that they are parted from.</param>
+    /// <param name="name">What they are called.</param>
+    /// <param name="count">How many; one is a specimen.</param>
+    /// <param name="night">The night.</param>
+    internal static StockDetails Begin(Standing from, string name, int count, DateOnly night)
+    {
+        ArgumentNullException.ThrowIfNull(from);
+        return from.Details with
+        {
+            Kind =
+                from.Details.Kind == StockKind.Colony ? StockKind.Colony
+                : count == 1 ? StockKind.Specimen
+                : StockKind.Brood,
+            Nickname = name,
+            Count = count,
+            AcquiredOn = night,
+            AcquiredFrom = from.Details.Nickname,
+            MoltsAtArrival = from.MoltsInLife,
+            MatureAtArrival = from.IsMatureByRecord,
+        };
+    }
+
+    /// <inheritdoc/>
+    protected override Standing Fold(Parted act, Standing standing, JournalEntry entry)
+    {
+        if (act.HalfOf is null)
+        {
+            return standing.WithCount(entry, CountChange.Parted, standing.Details.Count - act.Count);
+        }
+
+        if (!act.BeganOther())
+        {
+            return standing.WithCount(entry, CountChange.TakenOver, standing.Details.Count + act.Count);
+        }
+
+        // They are counted already as those that came.
+        var came = standing.Counts[0] with
+        {
+            EntryId = entry.Id,
+            Change = CountChange.TakenOver,
+        };
+        return standing with { Counts = [came, .. standing.Counts.Skip(1)] };
+    }
+
+    /// <inheritdoc/>
+    protected override IEnumerable<Problem> Check(Parted act, EntryAt at)
+    {
+        if (at.Standing?.Details is not { } details || act.HalfOf is not null)
+        {
+            yield break;
+        }
+
+        if (details.Kind == StockKind.Specimen)
+        {
+            yield return new Problem("act.count", "One animal cannot be parted.");
+        }
+        else if (act.Count < 1 || act.Count >= details.Count)
+        {
+            yield return new Problem(
+                "act.count",
+                $"Must be 1 to {Math.Max(1, details.Count - 1)}: at least one stays. If all go together, move them."
+            );
+        }
+
+        foreach (var problem in EntryCheck.CheckText("act.party", act.Party, act.BeganOther(), EntryCheck.LongestName))
+        {
+            yield return problem;
+        }
+    }
+
+    /// <inheritdoc/>
+    protected override IEnumerable<Problem> CheckBoth(Parted act, EntryAt at, Standing other)
+    {
+        if (at.Standing is not { } standing || act.HalfOf is not null)
+        {
+            yield break;
+        }
+
+        if (standing.StockId == other.StockId)
+        {
+            yield return new Problem("act.partyId", "They cannot be put with themselves.");
+        }
+        else if (!standing.Details.Species.Equals(other.Details.Species))
+        {
+            yield return new Problem("act.partyId", $"{other.Details.Nickname} is of another species.");
+        }
+        else if (!act.BeganOther() && !(other.IsMany && !other.IsTank))
+        {
+            yield return new Problem(
+                "act.partyId",
+                $"{other.Details.Nickname} is one animal: mend its details first if more are to live with it."
+            );
+        }
+    }
+
+    /// <inheritdoc/>
+    protected override string Say(Parted act, RuleSet rules, Wording words)
+    {
+        var count = act.Count.ToString(CultureInfo.InvariantCulture);
+        var party = act.Party is { Length: > 0 } name ? name : "another stock";
+        return act.HalfOf is not null ? $"{count} taken over from {party}"
+            : act.BeganOther() ? $"{count} parted, now {party}"
+            : $"{count} parted and put with {party}";
+    }
+
+    /// <inheritdoc/>
+    protected override bool IsNews(Parted act) => act.HalfOf is null;
+}
