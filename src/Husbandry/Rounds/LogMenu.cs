@@ -284,7 +284,7 @@ public sealed record LogMenu(
             ("c", "Counted…", EntryForm.Counted, s.IsMany && !tank),
             ("r", "Paired…", EntryForm.Paired, !s.IsMany && j.Stage.Value == Stage.Adult && !s.IsQueenAlone),
             ("z", "Born, found or put in…", EntryForm.Gained, s.IsMany && !tank),
-            ("p", "Some parted from them…", EntryForm.Parted, s.IsMany && !tank && s.Standing.Details.Count > 1),
+            ("7", "Some parted from them…", EntryForm.Parted, s.IsMany && !tank && s.Standing.Details.Count > 1),
             ("f", "Young came out…", EntryForm.GaveBirth, MayBear(j)),
             ("9", "Lent to somebody…", EntryForm.Lent, !tank && s.Standing.Loan is null),
             ("9", "Back from its loan…", EntryForm.Returned, s.Standing.Loan is not null),
