@@ -41,11 +41,20 @@ public static class CareWords
             return words;
         }
 
-        words[CareAct.Handle] = "Handling";
+        var colony = j.Subject.Standing.Details.Kind == StockKind.Colony;
+        if (!colony && j.Stage.Value != Stage.Egg)
+        {
+            words[CareAct.Handle] = "Handling";
+        }
+
         words[CareAct.Rehouse] = "Rehousing";
         words[CareAct.Dig] = "Opening the hide or digging";
         words[CareAct.Ship] = "Shipping";
-        words[CareAct.Pair] = "Pairing";
+        if (!j.Subject.IsMany && j.Stage.Value == Stage.Adult && !j.Subject.IsQueenAlone)
+        {
+            words[CareAct.Pair] = "Pairing";
+        }
+
         words[CareAct.BrightLight] = "Bright light";
         words[CareAct.Clean] = "Cleaning";
         return words;

@@ -1,14 +1,18 @@
 import { scaleLinear } from 'd3-scale';
+import { useId } from 'react';
 import type { AnimalView, Schemas } from '../../api/client';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
 import { Measured } from '../../ui/Measured';
-import { GaugeBody } from './GaugeBodies';
+import { FigureMarks } from '../Animals/AnimalFigure';
+import { lying } from '../Animals/figure';
+import { figureOfAnimal } from '../Animals/figureOfAnimal';
 
 type Fit = Schemas['PreyFit'];
 type Option = Fit['options'][number];
 
 const rowHeight = 19;
-const bodyHeight = 74;
+/** The animal lies over the ruler in this height, legs and all. */
+const bodyHeight = 128;
 
 /** Mean width of a letter at the size of labels. */
 const letter = 6;
@@ -20,15 +24,7 @@ export function PreyGauge({ animal, fit, unit }: { animal: AnimalView; fit: Fit;
   return (
     <Measured height={height}>
       {(width) => (
-        <Gauge
-          fit={fit}
-          options={options}
-          width={width}
-          height={height}
-          unit={unit}
-          name={animal.details.nickname}
-          group={animal.details.group}
-        />
+        <Gauge fit={fit} options={options} width={width} height={height} unit={unit} animal={animal} />
       )}
     </Measured>
   );
@@ -51,30 +47,63 @@ interface GaugeProps {
   width: number;
   height: number;
   unit: LengthUnit;
-  name: string;
-  group: string;
+  animal: AnimalView;
 }
 
-function Gauge({ fit, options, width, height, unit, name, group }: GaugeProps) {
+function Gauge({ fit, options, width, height, unit, animal }: GaugeProps) {
   const longest = Math.max(fit.bodyMm * 1.05, ...options.map((o) => o.maxMm));
   // The drawing gives way to the longest name beside it, but never more than to a third of the width.
   const words = Math.max(0, ...options.map((o) => (o.name.length + verdictText(o).length + 1) * letter));
   const drawn = Math.max(width * 0.34, Math.min(width * 0.5, width - words - 18));
-  const x = scaleLinear([0, longest * 1.02], [2, drawn]);
+  const mask = useId();
+  const figure = lying(figureOfAnimal(animal));
+  const bodyUnits = figure.head - figure.tail;
+  const before = figure.tail - figure.left;
+  // As large as the height and the width allow, in one scale for the animal and its prey.
+  const perUnit = Math.min(
+    bodyHeight / (figure.bottom - figure.top),
+    drawn / (figure.right - figure.left),
+    drawn / (before + (bodyUnits * longest * 1.02) / fit.bodyMm),
+  );
+  const start = before * perUnit;
+  const x = scaleLinear([0, fit.bodyMm], [start, start + bodyUnits * perUnit]);
   const axis = bodyHeight + 2;
   const limit = x(fit.maxPreyMm);
-  const ticks = x.ticks(5);
+  const ticks = scaleLinear([0, longest], [0, 1]).ticks(4);
   return (
     <svg
       width={width}
       height={height}
       role="img"
-      aria-label={`${name}: body ${fromMm(fit.bodyMm, unit)} ${unit}, prey up to ${fromMm(fit.maxPreyMm, unit)} ${unit}. ${options
+      aria-label={`${animal.details.nickname}: body ${fromMm(fit.bodyMm, unit)} ${unit}, prey up to ${fromMm(fit.maxPreyMm, unit)} ${unit}. ${options
         .map((o) => `${o.name} ${verdictText(o)}`)
         .join(', ')}`}
       className="block overflow-visible"
     >
-      <GaugeBody group={group} from={x(0)} length={x(fit.bodyMm) - x(0)} ground={bodyHeight} />
+      <mask id={mask} maskUnits="userSpaceOnUse" x="-30" y="-10" width={drawn + 60} height={bodyHeight + 20}>
+        <radialGradient id={`${mask}fade`}>
+          <stop offset="0.78" stopColor="white" />
+          <stop offset="1" stopColor="white" stopOpacity="0" />
+        </radialGradient>
+        {figure.figure.near === undefined ? (
+          <rect x="-30" y="-10" width={drawn + 60} height={bodyHeight + 20} fill="white" />
+        ) : (
+          <ellipse
+            cx={start + (bodyUnits * perUnit) / 2}
+            cy={bodyHeight - figure.bottom * perUnit}
+            rx={bodyUnits * perUnit * 0.72}
+            ry={bodyHeight * 0.56}
+            fill={`url(#${mask}fade)`}
+          />
+        )}
+      </mask>
+      <g mask={`url(#${mask})`}>
+        <g
+          transform={`translate(${start - figure.tail * perUnit} ${bodyHeight - figure.bottom * perUnit}) scale(${perUnit}) ${figure.turn}`}
+        >
+          <FigureMarks figure={figure.figure} />
+        </g>
+      </g>
       <path d={`M${x(0)} ${axis}H${x(longest * 1.02)}`} stroke="var(--edge)" />
       {ticks.map((tick) => (
         <g key={tick}>

@@ -1,4 +1,6 @@
 import type { ReactNode } from 'react';
+import { FigureMarks } from '../Animals/AnimalFigure';
+import { type Figure, figureOf, type FigureOf } from '../Animals/figure';
 
 interface GuideDrawingProps {
   name: string;
@@ -28,127 +30,63 @@ export function GuideDrawing({ name, group, className = '' }: GuideDrawingProps)
 const fill = { fill: 'currentColor', stroke: 'none' } as const;
 const ground = <path d="M8 88H152" strokeWidth="1.4" strokeDasharray="1 5" />;
 
-/** Eight legs of a spider seen from above; `spread` turns them from drawn in to wide. */
-function legs(cx: number, cy: number, spread: number, skip = -1): ReactNode {
-  return [-1, 1].flatMap((side) =>
-    [-1.05, -0.38, 0.28, 0.95].map((slope, k) => {
-      const knee = [cx + side * 20 * spread, cy + slope * 22 * spread - 6 * spread];
-      const foot = [cx + side * 38 * spread, cy + slope * 40 * spread];
-      return (side === 1 ? k + 4 : k) === skip ? (
-        <path
-          key={`${side}${k}`}
-          d={`M${cx + side * 6} ${cy + slope * 4}l${side * 5} ${slope * 4}`}
-          stroke="var(--ember)"
-          strokeWidth="5"
-        />
-      ) : (
-        <path
-          key={`${side}${k}`}
-          d={`M${cx + side * 6} ${cy + slope * 4}L${knee[0]} ${knee[1]}L${foot[0]} ${foot[1]}`}
-        />
-      );
-    }),
-  );
-}
-
-function spider(
-  spread: number,
-  options: { skip?: number; abdomen?: ReactNode; pale?: boolean } = {},
-): ReactNode {
-  const body = options.pale === true ? { fill: 'var(--bg)' } : { fill: 'var(--raised)' };
+/** An animal of the set, its middle at a point and as high as is said. */
+function placed(figure: Figure, x: number, y: number, height: number, turn = 0): ReactNode {
+  const [left, top, right, bottom] = figure.box;
+  const size = Math.min(height / (bottom - top), 1.6 * (height / (right - left)));
   return (
-    <>
-      {legs(80, 42, spread, options.skip)}
-      <ellipse cx="80" cy="40" rx="10" ry="12" {...body} />
-      {options.abdomen ?? <ellipse cx="80" cy="67" rx="14" ry="18" {...body} />}
-    </>
+    <g
+      stroke="none"
+      transform={`translate(${x} ${y}) rotate(${turn}) scale(${size.toFixed(3)}) translate(${-(left + right) / 2} ${-(top + bottom) / 2})`}
+    >
+      <FigureMarks figure={figure} />
+    </g>
   );
 }
 
-/** One animal of each group from above or from the side, drawn plainly. */
-const figures: Record<string, ReactNode> = {
-  scorpion: (
-    <>
-      <path d="M72 52q-26 8-34-4l-12-2m12 2-8 10M88 52q26 8 34-4l12-2m-12 2 8 10" />
-      <ellipse cx="80" cy="58" rx="13" ry="16" fill="var(--raised)" />
-      <path d="M66 62l-16 10M68 68l-14 14M94 62l16 10M92 68l14 14" />
-      <path d="M80 42q0-30 22-30 12 2 8 14" />
-    </>
-  ),
-  mantis: (
-    <>
-      <path d="M34 78h40" strokeWidth="9" stroke="var(--line)" />
-      <path d="M30 78q22-10 46-6l26-32" />
-      <path d="M30 78q22 8 46-6" />
-      <path d="M98 44l-16 6 14 10M102 40l-6-8 12-4 4 8Z" fill="var(--raised)" />
-      <path d="M62 76l-6 14M76 74l4 16M50 78l-8 12" />
-    </>
-  ),
-  'hermit-crab': (
-    <>
-      <path
-        d="M60 80q-24-2-22-26t30-22q24 2 22 24-2 18-18 18-14 0-14-13 0-9 9-9 7 0 7 7"
-        fill="var(--raised)"
-      />
-      <path d="M84 70q10 8 20 6l12-8m-12 8 10 6M88 78l14 12M78 82l6 8M92 60l14-10" />
-      <circle cx="108" cy="48" r="2" fill="currentColor" />
-    </>
-  ),
-  moth: (
-    <>
-      <path d="M32 74q10-18 22 0t22 0 22 0 20-6" strokeWidth="13" stroke="var(--line)" />
-      <path d="M28 74q12-26 26-6t22 0 22 0 20-10M32 82q12-10 22-2t22 0 22 0 24-4" />
-      <circle cx="120" cy="70" r="7" fill="var(--raised)" />
-    </>
-  ),
-  isopod: (
-    <>
-      <path d="M34 74q4-34 46-34t46 34Z" fill="var(--raised)" />
-      <path d="M50 50l-4 24M64 43v31M80 40v34M96 43v31M110 50l4 24M126 70l12-8M44 76l-4 8M62 76v9M80 76v9M98 76v9" />
-    </>
-  ),
-  beetle: (
-    <>
-      <ellipse cx="80" cy="60" rx="18" ry="26" fill="var(--raised)" />
-      <path d="M80 36v50M68 34q12-16 24 0M74 24l-6-10M86 24l6-10M64 46 46 38M62 60H42M64 74l-16 10M96 46l18-8M98 60h20M96 74l16 10" />
-    </>
-  ),
-};
+/** A spider from above in the middle of the picture; its legs drawn in or spread. */
+const spider = (build: Partial<FigureOf> = {}, turn = 0): ReactNode =>
+  placed(figureOf({ group: 'tarantula', stage: 'juvenile', ...build }), 80, 47, 84, turn);
+
+/** Where the abdomen of that spider lies. */
+const abdomen = { x: 80, y: 61 };
 
 /** What can be seen in any group, drawn on an animal of that group. */
 function anyGroup(name: string, group: string): ReactNode {
-  const figure = figures[group] ?? spider(0.82);
+  const figure = (build: Partial<FigureOf> = {}) => figureOf({ group, stage: 'juvenile', ...build });
   switch (name) {
     case 'stuck':
       return (
         <>
-          <g transform="translate(12 8) scale(0.85)">{figure}</g>
+          {placed(figure({ legs: 0.8 }), 80, 52, 62)}
           <path d="M34 22q46-30 92 0l8 36q-6 20-16 34M34 22l-8 36q6 20 16 34" strokeDasharray="4 4" />
         </>
       );
     case 'pale':
       return (
         <>
-          <g strokeWidth="1.2">{figure}</g>
+          <g opacity="0.45">{placed(figure(), 66, 46, 80)}</g>
           <path d="M122 90q10-14 24-10l-4 10Z" fill="var(--line)" />
           {ground}
         </>
       );
     case 'lost-leg':
-      return (
+      return group === 'tarantula' || group === 'jumping-spider' || group === 'scorpion' ? (
         <>
-          {figures[group] === undefined ? spider(0.95, { skip: 2 }) : figure}
-          {figures[group] !== undefined && (
-            <path d="M50 82l10 10m0-10-10 10" stroke="var(--ember)" strokeWidth="3.5" />
-          )}
+          {placed(figure({ lost: 2 }), 80, 50, 88)}
+          <circle cx="62" cy="52" r="7" stroke="var(--ember)" />
+        </>
+      ) : (
+        <>
+          {placed(figure(), 80, 50, 80)}
+          <path d="M50 78l10 10m0-10-10 10" stroke="var(--ember)" strokeWidth="3.5" />
         </>
       );
     default:
       return (
         <>
-          <g transform="translate(-14 6) scale(0.86)">{figure}</g>
-          <ellipse cx="134" cy="78" rx="10" ry="5" fill="var(--raised)" />
-          <path d="M144 76l7-5M126 74l-5-7M129 83l-3 5M138 83l3 5" strokeWidth="1.6" />
+          {placed(figure(), 62, 46, 76)}
+          {placed(figureOf({ group: 'isopod', stage: 'adult' }), 134, 74, 22, 90)}
           {ground}
         </>
       );
@@ -165,31 +103,25 @@ const tube = (
   </>
 );
 
-/** An ant seen from the side, her feet at the origin. */
-function ant(x: number, y: number, size: number, color = 'var(--raised)'): ReactNode {
-  return (
-    <g transform={`translate(${x} ${y}) scale(${size})`} fill={color}>
-      <path d="M-8-8l-7 8M-4-8v8M0-8l7 8" strokeWidth={1.6 / size} fill="none" />
-      <ellipse cx="-19" cy="-10" rx="11" ry="7" />
-      <ellipse cx="-3" cy="-11" rx="7" ry="5" />
-      <circle cx="9" cy="-13" r="4.6" />
-      <path d="M12-16l6-6m-4 5 8-1" strokeWidth={1.4 / size} fill="none" />
-    </g>
-  );
-}
+/** An ant seen from the side, her feet at a point, her head to the right. */
+const ant = (x: number, y: number, size: number, queen = false): ReactNode => (
+  <g stroke="none" transform={`translate(${x} ${y}) scale(${-size * 0.38} ${size * 0.38}) translate(0 -44)`}>
+    <FigureMarks figure={figureOf({ group: 'ant', stage: 'adult', queen })} />
+  </g>
+);
 
 const drawings: Record<string, ReactNode> = {
   'queen-tube': (
     <>
       {tube}
-      {ant(92, 77, 1)}
+      {ant(92, 77, 1, true)}
       <path d="M112 73h14" strokeDasharray="2 4" strokeWidth="3" />
     </>
   ),
   'queen-still': (
     <>
       {tube}
-      <g transform="translate(0 134) scale(1 -1)">{ant(96, 76, 1)}</g>
+      <g transform="translate(0 134) scale(1 -1)">{ant(96, 76, 1, true)}</g>
     </>
   ),
   'workers-plug': (
@@ -204,19 +136,26 @@ const drawings: Record<string, ReactNode> = {
   'spider-back': (
     <>
       <path d="M28 78q52 14 104 0" strokeDasharray="3 4" strokeWidth="1.4" />
-      <g transform="rotate(180 80 48)">{spider(0.95)}</g>
-      <path d="M76 60v8m8-8v8M74 44h12" />
+      {spider({}, 180)}
+      <path d="M72 34h16M74 40h12M76 46h8" stroke="var(--bg)" strokeWidth="1.6" />
     </>
   ),
   'spider-curled': (
     <>
-      {spider(0.42)}
+      {placed(figureOf({ group: 'tarantula', stage: 'juvenile', legs: 0.45 }), 80, 52, 62)}
       {ground}
     </>
   ),
-  'spider-shrivelled': spider(0.9, {
-    abdomen: <path d="M70 58q10-6 20 0l3 8-4 5 1 6q-10 6-20 0l1-6-4-5Z" fill="var(--raised)" />,
-  }),
+  'spider-shrivelled': (
+    <>
+      {spider({ abdomen: 0.5 })}
+      <path
+        d={`M${abdomen.x - 4} ${abdomen.y - 4}l3 4-3 4M${abdomen.x + 4} ${abdomen.y - 2}l-3 4 3 4`}
+        stroke="var(--bg)"
+        strokeWidth="1.4"
+      />
+    </>
+  ),
   'spider-sealed': (
     <>
       <path d="M20 90V60q0-40 60-40t60 40v30" fill="var(--raised)" />
@@ -262,12 +201,18 @@ const drawings: Record<string, ReactNode> = {
       <path d="M68 34l9-3M74 52l10-6M86 70l9-8" strokeWidth="1.4" />
     </>
   ),
-  'spider-patch': spider(0.95, {
-    abdomen: (
-      <>
-        <ellipse cx="80" cy="67" rx="14" ry="18" fill="var(--raised)" />
-        <path d="M71 72q9-8 18 0-2 10-9 12-7-2-9-12" {...fill} />
-      </>
-    ),
-  }),
+  'spider-patch': (
+    <>
+      {spider({ abdomen: 1.15 })}
+      <ellipse
+        cx={abdomen.x}
+        cy={abdomen.y}
+        rx="5.5"
+        ry="6.5"
+        fill="var(--muted)"
+        stroke="var(--bg)"
+        strokeWidth="1.2"
+      />
+    </>
+  ),
 };

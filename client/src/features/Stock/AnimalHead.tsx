@@ -2,6 +2,8 @@ import { Link } from 'react-router';
 import type { AnimalView } from '../../api/client';
 import { dayDate, shortDate, toDays } from '../../ui/dates';
 import { Lantern } from '../../ui/Lantern';
+import { AnimalFigure } from '../Animals/AnimalFigure';
+import { figureOfAnimal } from '../Animals/figureOfAnimal';
 import { AnimalActs } from './AnimalActs';
 import { hazardWord } from './words';
 
@@ -84,6 +86,7 @@ export function AnimalHead({ animal }: { animal: AnimalView }) {
           </p>
         )}
       </div>
+      <AnimalFigure figure={figureOfAnimal(animal)} className="h-19 w-28 shrink-0 max-lg:hidden" />
       <div className="flex flex-wrap items-center gap-1.5 text-13">
         {animal.departure === null ? (
           <AnimalActs animal={animal} />

@@ -46,6 +46,7 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   useKeys({ '?': whyPhase });
   const fit = animal.prey.value;
   const growth = animal.growth.value;
+  const middle = has('food') || has('growth') || animal.numbers !== null || animal.births.length > 0;
   const mayBeWatered = animal.hush.find((line) => line.act === 'water')?.verdict === 'fine';
   const fed = !animal.meal.value.forbidden;
   return (
@@ -60,7 +61,9 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
         </div>
       )}
       {has('inmates') && <InmatesPanel animal={animal} />}
-      <div className="grid flex-1 grid-cols-[1.1fr_1fr_0.86fr] border-t border-line px-6 pb-6 max-lg:grid-cols-1 max-sm:px-4 [&>*]:pt-3 lg:[&>*+*]:ml-5 lg:[&>*+*]:border-l lg:[&>*+*]:border-line lg:[&>*+*]:pl-5">
+      <div
+        className={`grid flex-1 ${middle ? 'grid-cols-[1.1fr_1fr_0.86fr]' : 'grid-cols-[1.5fr_1fr]'} border-t border-line px-6 pb-6 max-lg:grid-cols-1 max-sm:px-4 [&>*]:pt-3 lg:[&>*+*]:ml-5 lg:[&>*+*]:border-l lg:[&>*+*]:border-line lg:[&>*+*]:pl-5`}
+      >
         <section className="min-w-0" aria-labelledby="reading">
           <SectionHead id="reading" title={animal.heading} onWhy={whyPhase} />
           <p className="mb-2 text-13 text-soft">{animal.phase.summary}</p>
@@ -139,74 +142,80 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
               {caution}
             </p>
           ))}
+          {!middle && animal.meal.value.eatsNothing && (
+            <p className="text-13 text-muted">{animal.meal.summary}</p>
+          )}
+          {!middle && <GrowthNotes animal={animal} unit={unit} />}
         </section>
-        <section className="min-w-0" aria-labelledby="prey">
-          {has('food') ? (
-            <>
-              <SectionHead
-                id="prey"
-                title={animal.takesPrey ? 'Prey, to scale' : 'Food'}
-                note={
-                  fit === null
-                    ? ''
-                    : `≤ ${fromMm(fit.maxPreyMm, unit)} ${unit}, body ${animal.size.value?.isEstimate === true ? '~' : ''}${fromMm(fit.bodyMm, unit)}`
-                }
-                onWhy={why('Why this size of prey?', animal.prey)}
-              />
-              {!fed && fit !== null && (
-                <p className="text-13 text-hush">Now none. This is what {animal.it} may have later.</p>
-              )}
-              {fit === null ? (
-                <p className="text-muted">{animal.takesPrey ? animal.prey.summary : animal.meal.summary}</p>
-              ) : (
-                <PreyGauge animal={animal} fit={fit} unit={unit} />
-              )}
-              <AppetitePanel animal={animal} />
-            </>
-          ) : (
-            animal.meal.value.eatsNothing && <p className="text-muted">{animal.meal.summary}</p>
-          )}
-          {has('growth') && (
-            <>
-              <SectionHead
-                id="growth"
-                title="Growth"
-                note={growth === null ? '' : animal.growth.summary}
-                onWhy={why('Why this growth?', animal.growth)}
-                second
-              />
-              {growth === null ? (
-                <p className="text-13 text-muted">{animal.growth.summary}</p>
-              ) : (
-                growth.skins.length > 0 && <SkinTable animal={animal} growth={growth} unit={unit} />
-              )}
-            </>
-          )}
-          {animal.numbers !== null && (
-            <>
-              <h2 id="numbers" className="mt-4 mb-1 text-18">
-                Numbers
-              </h2>
-              <NumbersBook animal={animal} numbers={animal.numbers} />
-            </>
-          )}
-          {animal.births.length > 0 && (
-            <>
-              <h2 className="mt-4 mb-1 text-18">Young</h2>
-              <ul className="text-13">
-                {animal.births.map((birth) => (
-                  <li key={birth.youngId} className="border-t border-line py-1">
-                    {shortDate(birth.at.slice(0, 10), animal.tonight)}: {birth.count} came out, now{' '}
-                    <Link to={`/stock/${birth.youngId}`} className="linkish">
-                      {birth.young}
-                    </Link>
-                  </li>
-                ))}
-              </ul>
-            </>
-          )}
-          <GrowthNotes animal={animal} unit={unit} />
-        </section>
+        {middle && (
+          <section className="min-w-0" aria-labelledby="prey">
+            {has('food') ? (
+              <>
+                <SectionHead
+                  id="prey"
+                  title={animal.takesPrey ? 'Prey, to scale' : 'Food'}
+                  note={
+                    fit === null
+                      ? ''
+                      : `≤ ${fromMm(fit.maxPreyMm, unit)} ${unit}, body ${animal.size.value?.isEstimate === true ? '~' : ''}${fromMm(fit.bodyMm, unit)}`
+                  }
+                  onWhy={why('Why this size of prey?', animal.prey)}
+                />
+                {!fed && fit !== null && (
+                  <p className="text-13 text-hush">Now none. This is what {animal.it} may have later.</p>
+                )}
+                {fit === null ? (
+                  <p className="text-muted">{animal.takesPrey ? animal.prey.summary : animal.meal.summary}</p>
+                ) : (
+                  <PreyGauge animal={animal} fit={fit} unit={unit} />
+                )}
+                <AppetitePanel animal={animal} />
+              </>
+            ) : (
+              animal.meal.value.eatsNothing && <p className="text-muted">{animal.meal.summary}</p>
+            )}
+            {has('growth') && (
+              <>
+                <SectionHead
+                  id="growth"
+                  title="Growth"
+                  note={growth === null ? '' : animal.growth.summary}
+                  onWhy={why('Why this growth?', animal.growth)}
+                  second
+                />
+                {growth === null ? (
+                  <p className="text-13 text-muted">{animal.growth.summary}</p>
+                ) : (
+                  growth.skins.length > 0 && <SkinTable animal={animal} growth={growth} unit={unit} />
+                )}
+              </>
+            )}
+            {animal.numbers !== null && (
+              <>
+                <h2 id="numbers" className="mt-4 mb-1 text-18">
+                  Numbers
+                </h2>
+                <NumbersBook animal={animal} numbers={animal.numbers} />
+              </>
+            )}
+            {animal.births.length > 0 && (
+              <>
+                <h2 className="mt-4 mb-1 text-18">Young</h2>
+                <ul className="text-13">
+                  {animal.births.map((birth) => (
+                    <li key={birth.youngId} className="border-t border-line py-1">
+                      {shortDate(birth.at.slice(0, 10), animal.tonight)}: {birth.count} came out, now{' '}
+                      <Link to={`/stock/${birth.youngId}`} className="linkish">
+                        {birth.young}
+                      </Link>
+                    </li>
+                  ))}
+                </ul>
+              </>
+            )}
+            <GrowthNotes animal={animal} unit={unit} />
+          </section>
+        )}
         <section className="min-w-0" aria-labelledby="hush">
           <SectionHead
             id="hush"
