@@ -64,7 +64,7 @@ public sealed class LarderStore(LanternDb db, RoomCache cache)
             .. Chronicle
                 .Effective(rows.Select(Rows.ToEntry).ToList())
                 .Where(e => e.Act is Offered && e.When.To <= room.Now)
-                .Select(e => Fed((Offered)e.Act, e.When.To, room.Rules.Room.PiecesOfOne.Value))
+                .Select(e => Fed((Offered)e.Act, e.When.To, room.Rules.Room.Feeding.PiecesOfOne.Value))
                 .Where(f => counted.TryGetValue(f.Food, out var at) && f.At >= at),
         ];
     }

@@ -119,7 +119,9 @@ public class EntryKindsTests
                             p =>
                                 Assert.False(string.IsNullOrWhiteSpace(p.Field) || string.IsNullOrWhiteSpace(p.Message))
                         );
-                        Assert.True(kind.Pace(act) is not { } pace || room.Rules.Room.SecondsPerAct.ContainsKey(pace));
+                        Assert.True(
+                            kind.Pace(act) is not { } pace || room.Rules.Room.Rounds.SecondsPerAct.ContainsKey(pace)
+                        );
                         if (problems.Count == 0 && act.Withdraws() is null)
                         {
                             var after = standing.Apply(diary.Entry(act));

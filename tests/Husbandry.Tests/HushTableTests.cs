@@ -99,7 +99,7 @@ public class HushTableTests
     [Fact]
     public void A_crab_that_came_up_is_given_its_nights_of_peace()
     {
-        var nights = RuleSet.Shipped.Room.SurfacedNights.Value;
+        var nights = RuleSet.Shipped.Room.Lessons.SurfacedNights.Value;
         Diary Up(double ago) =>
             new Diary("coenobita-perlatus", cameNightsAgo: 200)
                 .With(60, new Began(VigilKind.Surfacing))

@@ -208,7 +208,7 @@ public class MealTests
                 .With(adultFor - 1, new Measured(BodyPart.Body, 80))
                 .Judge()
                 .Meal.Value.EveryDays;
-        Assert.Equal(Rules.Room.OldCadence.Value, Days(140) / Days(20), 1e-9);
+        Assert.Equal(Rules.Room.Feeding.OldCadence.Value, Days(140) / Days(20), 1e-9);
     }
 
     [Fact]

@@ -28,7 +28,7 @@ public class WholeRoomTests
     public void The_pace_is_the_rulebooks_until_acts_were_timed()
     {
         var pace = RoundPace.Unlearned(Rules);
-        Assert.Equal(Rules.SecondsPerAct["feed"].Value, pace.SecondsFor("feed"));
+        Assert.Equal(Rules.Rounds.SecondsPerAct["feed"].Value, pace.SecondsFor("feed"));
         Assert.Empty(pace.Why(Rules));
     }
 
@@ -42,14 +42,14 @@ public class WholeRoomTests
             .ToList();
         var feed = RoundPace.Of(entries, Rules).Acts.Single(a => a.Act == "feed");
         Assert.Equal(29, feed.Measured);
-        var weight = Rules.PacePriorActs.Value;
-        var rulebook = Rules.SecondsPerAct["feed"].Value;
+        var weight = Rules.Rounds.PacePriorActs.Value;
+        var rulebook = Rules.Rounds.SecondsPerAct["feed"].Value;
         Assert.Equal(((weight * rulebook) + (29 * 40)) / (weight + 29), feed.Seconds, 6);
     }
 
     [Fact]
     public void However_acts_were_timed_the_pace_lies_between_the_rulebook_and_the_keeper() =>
-        Gen.Int[1, (int)Rules.LongestActSeconds.Value]
+        Gen.Int[1, (int)Rules.Rounds.LongestActSeconds.Value]
             .Array[0, 40]
             .Sample(
                 gaps =>
@@ -58,7 +58,7 @@ public class WholeRoomTests
                     List<JournalEntry> entries = [At(at, Fed)];
                     entries.AddRange(gaps.Select(gap => At(at = at.AddSeconds(gap), Fed)));
                     var seconds = RoundPace.Of(entries, Rules).SecondsFor("feed");
-                    var rulebook = Rules.SecondsPerAct["feed"].Value;
+                    var rulebook = Rules.Rounds.SecondsPerAct["feed"].Value;
                     return seconds >= Math.Min(rulebook, gaps.DefaultIfEmpty(int.MaxValue).Min())
                         && seconds <= Math.Max(rulebook, gaps.DefaultIfEmpty(0).Max());
                 },
@@ -78,8 +78,12 @@ public class WholeRoomTests
         var water = RoundPace.Of(entries, Rules).Acts.Single(a => a.Act == "water");
         // Four in 80 s by the keeper; Ann's single one times nothing.
         Assert.Equal(4, water.Measured);
-        var weight = Rules.PacePriorActs.Value;
-        Assert.Equal(((weight * Rules.SecondsPerAct["water"].Value) + (4 * 20)) / (weight + 4), water.Seconds, 6);
+        var weight = Rules.Rounds.PacePriorActs.Value;
+        Assert.Equal(
+            ((weight * Rules.Rounds.SecondsPerAct["water"].Value) + (4 * 20)) / (weight + 4),
+            water.Seconds,
+            6
+        );
     }
 
     [Fact]

@@ -41,7 +41,7 @@ internal static class StageWords
     {
         var molts = instar - group.InstarAtHatching;
         var last = rules.Species.Where(s => s.Group == group.Id).Average(s => s.MoltsToAdult.Female.Value.Low);
-        return molts < last * rules.Room.SlingShareOfMolts.Value ? Stage.Sling
+        return molts < last * rules.Room.Growth.SlingShareOfMolts.Value ? Stage.Sling
             : molts < last - 1 ? Stage.Juvenile
             : Stage.SubAdult;
     }

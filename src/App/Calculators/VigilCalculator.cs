@@ -56,7 +56,7 @@ internal static class VigilCalculator
         var logs = (body.History ?? []).Select(days => Math.Log(days)).ToList();
         var prior = body.Learning is { } l
             ? new LearnedWait(Math.Log(body.Prior.P50), l.Kappa, l.Alpha, l.Beta)
-            : LearnedWait.FromPrior(body.Prior, room.LearningKappa.Value, room.LearningAlpha.Value);
+            : LearnedWait.FromPrior(body.Prior, room.Lessons.LearningKappa.Value, room.Lessons.LearningAlpha.Value);
         IWait whole = logs.Count == 0 ? LogNormalWait.FromPrior(body.Prior) : prior.Seen(logs).Predictive();
         var left = new RemainingWait(whole, body.ElapsedDays);
         var result = new VigilResult(
@@ -64,7 +64,7 @@ internal static class VigilCalculator
             left.Quantile(0.5),
             left.Quantile(0.9),
             [.. (body.WithinDays ?? []).Select(d => new Horizon(d, left.Within(d)))],
-            left.ShareAlreadyOver > room.LongerThanNormal.Value
+            left.ShareAlreadyOver > room.Lessons.LongerThanNormal.Value
         );
         return TypedResults.Ok(new CalcAnswer<VigilResult>(result, Why(body, logs.Count, prior, room)));
     }
@@ -100,10 +100,10 @@ internal static class VigilCalculator
 
         reasons.Add(
             new CalcReason(
-                $"Longer than normal beyond the {room.LongerThanNormal.Value * 100:0.#} % point.",
+                $"Longer than normal beyond the {room.Lessons.LongerThanNormal.Value * 100:0.#} % point.",
                 "room.longerThanNormal",
-                room.LongerThanNormal.Tag,
-                room.LongerThanNormal.Source
+                room.Lessons.LongerThanNormal.Tag,
+                room.Lessons.LongerThanNormal.Source
             )
         );
         return reasons;

@@ -40,7 +40,7 @@ public sealed class RoomNow(
     {
         if (cache.Pace is not { } kept || kept.Night != room.Tonight || kept.Fingerprint != room.Rules.Fingerprint)
         {
-            var before = (await reader.NewestAsync(room.Rules.Room.PaceEntries.Value, cancel)).Where(e =>
+            var before = (await reader.NewestAsync(room.Rules.Room.Rounds.PaceEntries.Value, cancel)).Where(e =>
                 e.WrittenAt < room.Clock.StartOf(room.Tonight)
             );
             kept = new RoomCache.KeptPace(RoundPace.Of(before, room.Rules.Room), room.Tonight, room.Rules.Fingerprint);

@@ -87,7 +87,7 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
             .OrderBy(l => l.Place, room.Layout.WalkingOrder())
             .Select(l => new WaterUnknown(l.StockId, l.Place, l.Name, l.Choices[0].Acts))
             .ToList();
-        return unknown.Count >= room.Rules.Room.WaterAskedFrom.Value ? unknown : [];
+        return unknown.Count >= room.Rules.Room.Rounds.WaterAskedFrom.Value ? unknown : [];
     }
 
     /// <summary>A night that is over.</summary>

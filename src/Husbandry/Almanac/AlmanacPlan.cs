@@ -82,7 +82,7 @@ public sealed record AlmanacPlan(
     /// <param name="room">The room.</param>
     public static AlmanacPlan Of(IReadOnlyList<Glance> all, ChoreStanding chores, Room room)
     {
-        var to = room.Tonight.AddDays(room.Rules.Room.AlmanacWeeks.Value * 7);
+        var to = room.Tonight.AddDays(room.Rules.Room.Rounds.AlmanacWeeks.Value * 7);
         var bands = all.Where(g => g.IsHere)
             .SelectMany(OfAnimal)
             .Concat(chores.Chores.SelectMany(c => OfChore(c, room.Tonight, to)))

@@ -55,7 +55,7 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
     public static RehousePlan Of(IEnumerable<Judgement> judgements, IEnumerable<Enclosure> inUse, Room room)
     {
         var sizes = inUse.DistinctBy(e => e.Name).OrderBy(e => e.WidthMm * e.DepthMm * e.HeightMm).ToList();
-        var horizon = room.Tonight.AddDays((int)room.Rules.Room.RehouseAheadDays.Value);
+        var horizon = room.Tonight.AddDays((int)room.Rules.Room.Housing.RehouseAheadDays.Value);
         var needs = judgements
             .Where(j => IsNear(j, horizon))
             .Select(j => NeedOf(j, sizes))
@@ -64,7 +64,7 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
             .ThenBy(n => n.By ?? DateOnly.MaxValue)
             .ThenBy(n => n.Place)
             .ToList();
-        return new RehousePlan(needs, Counts(needs, room.Rules.Room.TubRoomierBy.Value));
+        return new RehousePlan(needs, Counts(needs, room.Rules.Room.Housing.TubRoomierBy.Value));
     }
 
     /// <summary>Whether what it lives in does not fit now, or will likely have to be changed before a night.</summary>
@@ -163,7 +163,7 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
         var needs = lasts with { MaxHeightMm = most is { } top ? Math.Max(top, lasts.MinHeightMm) : null };
         var tub = sizes
             .Select(e =>
-                (e.Name, Usual: e.SubstrateMm, Floor: FloorOf(e, needs, s.Room.Rules.Room.MostFloorShare.Value))
+                (e.Name, Usual: e.SubstrateMm, Floor: FloorOf(e, needs, s.Room.Rules.Room.Housing.MostFloorShare.Value))
             )
             .Where(t => t.Floor is not null)
             // Sizes filled as they are here already come first, before those filled up only to take the height out of a fall.

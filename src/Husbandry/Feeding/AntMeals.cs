@@ -27,7 +27,7 @@ internal static class AntMeals
             );
         }
 
-        var rule = subject.Room.Rules.Room.ProteinEveryDays;
+        var rule = subject.Room.Rules.Room.Feeding.ProteinEveryDays;
         var words = subject.Room.Wording;
         return (
             sugar < protein ? sugar : protein,
@@ -49,7 +49,7 @@ internal static class AntMeals
         var (sugars, proteins) = Menu(subject, stage);
         var pieces = Math.Max(
             1,
-            (int)Math.Ceiling(subject.Standing.Details.Count / subject.Room.Rules.Room.WorkersPerPiece.Value)
+            (int)Math.Ceiling(subject.Standing.Details.Count / subject.Room.Rules.Room.Feeding.WorkersPerPiece.Value)
         );
         var sugar = MealChoice.Plain(subject, InTurn(subject, sugars), 1);
         var protein = MealChoice.Plain(subject, InTurn(subject, proteins), pieces);
@@ -71,15 +71,15 @@ internal static class AntMeals
         var protein = After(
             id => proteins.Contains(id) || subject.Room.Rules.Feeder(id)?.FeedsBrood == true,
             subject.IsQueenAlone
-                ? subject.Room.Rules.Room.SemiClaustralVisitDays.Value
-                : subject.Room.Rules.Room.ProteinEveryDays.Value
+                ? subject.Room.Rules.Room.Water.SemiClaustralVisitDays.Value
+                : subject.Room.Rules.Room.Feeding.ProteinEveryDays.Value
         );
         return (sugar, protein);
     }
 
     private static (Rule<double> Rule, string Name) SugarRule(Subject subject) =>
         subject.IsQueenAlone
-            ? (subject.Room.Rules.Room.SemiClaustralVisitDays, "room.semiClaustralVisitDays")
+            ? (subject.Room.Rules.Room.Water.SemiClaustralVisitDays, "room.semiClaustralVisitDays")
             : (subject.Group.WaterEveryDays[subject.Profile.Moisture.Value], "group.waterEveryDays.damp");
 
     private static (IReadOnlyList<string> Sugars, IReadOnlyList<string> Proteins) Menu(Subject subject, Stage stage)

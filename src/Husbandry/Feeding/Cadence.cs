@@ -55,7 +55,9 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
 
         var room = subject.Room.Rules.Room;
         var woody = subject.Profile.Leaf?.Value == LeafKind.Woody;
-        var (rule, name) = woody ? (room.LeafDaysWoody, "leafDaysWoody") : (room.LeafDaysSoft, "leafDaysSoft");
+        var (rule, name) = woody
+            ? (room.Feeding.LeafDaysWoody, "leafDaysWoody")
+            : (room.Feeding.LeafDaysSoft, "leafDaysSoft");
         return new Cadence(
             rule.Value,
             [
@@ -101,8 +103,8 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
                 : 1;
         var life = subject.AdultLife;
         var old =
-            AdultNights(subject) is { } nights && nights > life.Value.Middle * room.OldFromShareOfLife.Value
-                ? room.OldCadence.Value
+            AdultNights(subject) is { } nights && nights > life.Value.Middle * room.Feeding.OldFromShareOfLife.Value
+                ? room.Feeding.OldCadence.Value
                 : 1;
         if (male > 1 && male >= old)
         {
@@ -113,7 +115,7 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
         {
             var text =
                 $"Adult for {Wording.Nights(AdultNights(subject)!.Value)}: old animals take less, × {Wording.Plain(old)}.";
-            why.Add(room.OldCadence.Because("Age", "room.oldCadence", text));
+            why.Add(room.Feeding.OldCadence.Because("Age", "room.oldCadence", text));
         }
 
         return Math.Max(male, old);
@@ -122,7 +124,7 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
     /// <summary>A cool animal digests slowly and needs less; a warm one more.</summary>
     private static double ByWarmth(Subject subject, List<Reason> why)
     {
-        var limit = subject.Room.Rules.Room.CadencePerPaceLimit;
+        var limit = subject.Room.Rules.Room.Feeding.CadencePerPaceLimit;
         var factor = subject.Pace.IsKnown ? Math.Clamp(1 / subject.Pace.RateNow, 1 / limit.Value, limit.Value) : 1;
         if (Math.Abs(factor - 1) < WorthSaying)
         {

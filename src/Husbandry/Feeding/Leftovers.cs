@@ -129,7 +129,7 @@ public sealed record Leftover(
             || subject.Standing.Feeding.Meals.Count == 0
             || subject.Standing.Feeding.Meals[^1] is not { Offer.Preparation: not Preparation.Fresh } meal
             || subject.Standing.Feeding.ClearedAt > meal.At
-            || subject.NightsSince(meal.At) > subject.Room.Rules.Room.BitsNights.Value
+            || subject.NightsSince(meal.At) > subject.Room.Rules.Room.Feeding.BitsNights.Value
         )
         {
             return null;
@@ -152,7 +152,7 @@ public sealed record Leftover(
     /// <summary>The food's own limit where it has one; else live prey by stage, dead prey by warmth. Insects given to ants go by the ants' own.</summary>
     private static (Rule<double> Rule, string Name) RuleFor(Subject subject, Stage stage, Offer offer, bool live)
     {
-        var cool = subject.Pace.IsKnown && subject.Pace.CelsiusNow < subject.Room.Rules.Room.CoolBelowC.Value;
+        var cool = subject.Pace.IsKnown && subject.Pace.CelsiusNow < subject.Room.Rules.Room.Feeding.CoolBelowC.Value;
         return subject.Room.Rules.Feeder(offer.FeederId)?.StayHours is { } own
                 ? (own, $"feeder.{offer.FeederId}.stayHours")
             : live ? (subject.Group.LivePreyHours[stage], $"group.livePreyHours.{StageReading.Key(stage)}")

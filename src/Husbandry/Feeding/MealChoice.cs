@@ -88,7 +88,7 @@ internal static class MealChoice
         // With one or two possible foods there is nothing to vary.
         var few =
             possible.Where(o => o.Verdict == PreyVerdict.Fits).Select(o => o.FeederId).Distinct().Count()
-            < subject.Room.Rules.Room.ChoicesForVariety.Value;
+            < subject.Room.Rules.Room.Feeding.ChoicesForVariety.Value;
         var option = possible
             .OrderBy(o => kept.Count == 0 || kept.Contains(new FoodKey(o.FeederId, o.SizeClassId)) ? 0 : 1)
             .ThenBy(o => o.Verdict == PreyVerdict.Fits ? 0 : 1)

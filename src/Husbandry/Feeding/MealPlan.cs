@@ -149,7 +149,7 @@ public sealed record MealPlan(
     )
     {
         var words = subject.Room.Wording;
-        var settle = subject.Room.Rules.Room.SettleDays;
+        var settle = subject.Room.Rules.Room.Feeding.SettleDays;
         var settled = subject.Standing.Details.AcquiredOn.AddDays((int)settle.Value);
         var due = lastMeal is { } meal ? meal.AddDays((int)Math.Round(every, MidpointRounding.AwayFromZero)) : settled;
         if (lastMeal is null || lastMeal < subject.Standing.Details.AcquiredOn)

@@ -28,7 +28,7 @@ public sealed record NotEating(int Nights, bool IsNormal)
         if (
             meal.EatsNothing
             || subject.Tank is not null
-            || nights <= meal.EveryDays * subject.Room.Rules.Room.NotEatingAfter.Value
+            || nights <= meal.EveryDays * subject.Room.Rules.Room.Feeding.NotEatingAfter.Value
             || (refused == 0 && !meal.Forbidden)
         )
         {
@@ -108,7 +108,7 @@ public sealed record NotEating(int Nights, bool IsNormal)
             yield return ("a mature male", "Mature males look for females and eat little.", "group.matureMaleCadence");
         }
 
-        if (subject.Pace.IsKnown && subject.Pace.RateNow < subject.Room.Rules.Room.CoolBelowPace.Value)
+        if (subject.Pace.IsKnown && subject.Pace.RateNow < subject.Room.Rules.Room.Feeding.CoolBelowPace.Value)
         {
             yield return (
                 $"cool at {subject.Pace.CelsiusNow:0.#} °C",

@@ -53,10 +53,12 @@ public sealed record Variety(
             .ToList();
         var count = standing.Feeding.Meals.Count;
         var fatty = standing.Feeding.Meals.Count(m => rules.Feeder(m.Offer.FeederId)?.Fatty == true);
-        var limit = rules.Room.VarietyShareLimit;
+        var limit = rules.Room.Feeding.VarietyShareLimit;
         var tired =
-            count >= rules.Room.MealsRemembered.Value && feeders[0].Meals > count * limit.Value ? feeders[0] : null;
-        var fatLimit = rules.Room.FattyShareLimit;
+            count >= rules.Room.Feeding.MealsRemembered.Value && feeders[0].Meals > count * limit.Value
+                ? feeders[0]
+                : null;
+        var fatLimit = rules.Room.Feeding.FattyShareLimit;
         var held = count > 0 && fatty + 1 > (count + 1) * fatLimit.Value && fatty > 0;
         var why = new List<Reason>();
         if (tired is not null && subject.Group.Prey is not null)
@@ -88,7 +90,7 @@ public sealed record Variety(
     /// <summary>The same after one more meal, for looking ahead; reasons and evenness are left as they were.</summary>
     internal Variety After(string feederId, RuleSet rules)
     {
-        var remembered = rules.Room.MealsRemembered.Value;
+        var remembered = rules.Room.Feeding.MealsRemembered.Value;
         var last = Last.Append(feederId).TakeLast(remembered).ToList();
         var counts = last.GroupBy(id => id).ToDictionary(g => g.Key, g => g.Count());
         var most = counts.MaxBy(c => c.Value);
@@ -107,10 +109,10 @@ public sealed record Variety(
                 .. Feeders.Where(f => !counts.ContainsKey(f.FeederId)).Select(f => f with { Meals = 0 }),
             ],
             Tired =
-                last.Count >= remembered && most.Value > last.Count * rules.Room.VarietyShareLimit.Value
+                last.Count >= remembered && most.Value > last.Count * rules.Room.Feeding.VarietyShareLimit.Value
                     ? most.Key
                     : null,
-            FatIsHeld = fatty > 0 && fatty + 1 > (last.Count + 1) * rules.Room.FattyShareLimit.Value,
+            FatIsHeld = fatty > 0 && fatty + 1 > (last.Count + 1) * rules.Room.Feeding.FattyShareLimit.Value,
         };
     }
 
@@ -120,6 +122,6 @@ public sealed record Variety(
     /// <summary>Whether the animal has turned a feeder down so often that another is better offered first.</summary>
     public bool Dislikes(string feederId, RoomRules rules) =>
         Feeders.FirstOrDefault(f => f.FeederId == feederId) is { } f
-        && f.Offered >= rules.OffersThatTell.Value
-        && f.Taken < f.Offered * rules.DislikedBelow.Value;
+        && f.Offered >= rules.Feeding.OffersThatTell.Value
+        && f.Taken < f.Offered * rules.Feeding.DislikedBelow.Value;
 }

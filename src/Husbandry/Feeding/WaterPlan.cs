@@ -130,7 +130,7 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
             return null;
         }
 
-        var rule = subject.Room.Rules.Room.ColdMistDays;
+        var rule = subject.Room.Rules.Room.Water.ColdMistDays;
         var since = subject.Night(subject.Standing.Vigils.Chill!.From);
         var last = LastNight(subject, WaterKind.Mist, orAny: false) is { } night && night > since ? night : since;
         return (
@@ -148,17 +148,18 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
     {
         var room = subject.Room.Rules.Room;
         var (rule, name) =
-            subject.IsChilled ? (room.WinterLookDays, "room.winterLookDays")
+            subject.IsChilled ? (room.Water.WinterLookDays, "room.winterLookDays")
             : !subject.IsQueenAlone
                 ? (subject.Group.WaterEveryDays[subject.Profile.Moisture.Value], "group.waterEveryDays.damp")
-            : subject.Profile.Founding?.Value == Founding.Claustral ? (room.ClaustralLookDays, "room.claustralLookDays")
-            : (room.SemiClaustralVisitDays, "room.semiClaustralVisitDays");
+            : subject.Profile.Founding?.Value == Founding.Claustral
+                ? (room.Water.ClaustralLookDays, "room.claustralLookDays")
+            : (room.Water.SemiClaustralVisitDays, "room.semiClaustralVisitDays");
         var seen = subject.Standing.Water.Tube;
         var last =
             seen is { } tube && !(subject.Standing.Water.LastGivenAt > tube.At)
                 ? subject.Night(tube.At)
                 : LastNight(subject, WaterKind.Dish, orAny: true);
-        var days = seen?.Water == TubeWater.Low ? Math.Min(rule.Value, room.LowTubeDays.Value) : rule.Value;
+        var days = seen?.Water == TubeWater.Low ? Math.Min(rule.Value, room.Water.LowTubeDays.Value) : rule.Value;
         var due = After(subject, last, days);
         if (seen?.Water == TubeWater.Gone && last is { } gone)
         {
@@ -182,7 +183,7 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
         // For those that drink drops any water on record was a drink; beside a dish the mist has a clock of its own.
         var drinksDrops = subject.Group.WaterWay.Values.All(w => w.Value != WaterWay.Dish);
         var last = LastNight(subject, WaterKind.Mist, orAny: drinksDrops);
-        var most = subject.Room.Rules.Room.MistDriestFactor;
+        var most = subject.Room.Rules.Room.Water.MistDriestFactor;
         var plan =
             $"{Given(subject, last)}; mist plan of the enclosure: {Wording.Plain(mist.Ml)} mL every {Wording.Days(mist.EveryDays)}";
         (WaterClock, Reason) Every(double days, Reason why) =>

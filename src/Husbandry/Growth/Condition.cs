@@ -37,7 +37,7 @@ public sealed record Condition(ConditionWord Word, double? Score)
     public static Answer<Condition> Of(Subject subject)
     {
         var rules = subject.Group.Condition;
-        var lasts = subject.Room.Rules.Room.ConditionLastsDays;
+        var lasts = subject.Room.Rules.Room.Growth.ConditionLastsDays;
         var eye = ByEye(subject);
         if (eye is { } seen && subject.NightsSince(seen.At) <= lasts.Value && !(Measured(subject)?.At > seen.At))
         {

@@ -56,7 +56,7 @@ public sealed record GrowthFit(
 
     /// <summary>
     /// Least squares of ln length on instar. With a prior ratio the slope is shrunk towards it by a normal prior on
-    /// ln ratio that weighs as much as <see cref="RoomRules.ShrinkageSteps"/>.
+    /// ln ratio that weighs as much as <see cref="RoomGrowthRules.ShrinkageSteps"/>.
     /// </summary>
     /// <param name="points">At least two different instars, every length &gt; 0.</param>
     /// <param name="priorRatio">Usual ratio of the species, or none for plain least squares.</param>
@@ -81,7 +81,7 @@ public sealed record GrowthFit(
         var sxx = points.Sum(p => (p.Instar - meanX) * (p.Instar - meanX));
         var sxy = points.Sum(p => (p.Instar - meanX) * (Math.Log(p.LengthMm) - meanY));
         var syy = points.Sum(p => Math.Pow(Math.Log(p.LengthMm) - meanY, 2));
-        var weight = priorRatio is null ? 0 : room.ShrinkageSteps.Value;
+        var weight = priorRatio is null ? 0 : room.Growth.ShrinkageSteps.Value;
         var slope = (sxy + (weight * Math.Log(priorRatio ?? 1))) / (sxx + weight);
         var intercept = meanY - (slope * meanX);
         var sse = points.Sum(p => Math.Pow(Math.Log(p.LengthMm) - intercept - (slope * p.Instar), 2));
@@ -127,10 +127,10 @@ public sealed record GrowthFit(
         if (priorRatio is { } prior)
         {
             reasons.Add(
-                room.ShrinkageSteps.Because(
+                room.Growth.ShrinkageSteps.Because(
                     "Short record",
                     "growth.shrinkage",
-                    $"The ratio is drawn towards the species' {prior:0.00}, which weighs as much as {room.ShrinkageSteps.Value:0} molts."
+                    $"The ratio is drawn towards the species' {prior:0.00}, which weighs as much as {room.Growth.ShrinkageSteps.Value:0} molts."
                 )
             );
         }
@@ -139,7 +139,7 @@ public sealed record GrowthFit(
             Steps
                 .Where(s => s.HidesAMolt)
                 .Select(s =>
-                    room.MissedMoltChance.Because(
+                    room.Growth.MissedMoltChance.Because(
                         "Missed molt?",
                         "growth.missedMolt",
                         $"From instar {s.FromInstar} to {s.ToInstar} it grew {s.Ratio:0.00}-fold, as much as {s.LikelyMolts} molts: "

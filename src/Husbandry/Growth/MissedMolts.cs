@@ -45,13 +45,13 @@ internal static class MissedMolts
         RoomRules room
     )
     {
-        var centre = Math.Log(priorRatio ?? room.UsualGrowthRatio.Value);
-        var sd = priorRatio is null ? room.StepRatioPriorSd.Value : room.StepRatioPriorSd.Value / 2;
-        var best = (LogRatio: centre, Spread: room.StepNoiseFloor.Value, Score: double.NegativeInfinity);
+        var centre = Math.Log(priorRatio ?? room.Growth.UsualGrowthRatio.Value);
+        var sd = priorRatio is null ? room.Growth.StepRatioPriorSd.Value : room.Growth.StepRatioPriorSd.Value / 2;
+        var best = (LogRatio: centre, Spread: room.Growth.StepNoiseFloor.Value, Score: double.NegativeInfinity);
         for (var logRatio = LeastLogRatio; logRatio <= MostLogRatio; logRatio += LogRatioStep)
         {
             var prior = -Math.Pow((logRatio - centre) / sd, 2) / 2;
-            foreach (var spread in SpreadMultiples.Select(m => m * room.StepNoiseFloor.Value))
+            foreach (var spread in SpreadMultiples.Select(m => m * room.Growth.StepNoiseFloor.Value))
             {
                 var score = prior + steps.Sum(s => Best(s.Molts, s.Log, logRatio, spread, room).Score);
                 if (score > best.Score)
@@ -76,7 +76,7 @@ internal static class MissedMolts
         for (var molts = recorded; molts <= recorded + MostExtraMolts; molts++)
         {
             var score =
-                ((molts - recorded) * Math.Log(room.MissedMoltChance.Value))
+                ((molts - recorded) * Math.Log(room.Growth.MissedMoltChance.Value))
                 - (Math.Pow((log - (molts * logRatio)) / spread, 2) / 2)
                 - Math.Log(spread);
             if (score > best.Score)

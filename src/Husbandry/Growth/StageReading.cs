@@ -149,7 +149,7 @@ public static class StageReading
     private static Stage ByMolts(Subject subject, int molts)
     {
         var toAdult = MoltsToAdult(subject).Value;
-        var share = subject.Room.Rules.Room.SlingShareOfMolts.Value;
+        var share = subject.Room.Rules.Room.Growth.SlingShareOfMolts.Value;
         // Where the ultimate molt is plain to see, an animal without it on record is at most sub-adult.
         var last = subject.Group.StageBy == StageBasis.Molts ? Stage.SubAdult : Stage.Adult;
         return molts < toAdult.Low * share ? Stage.Sling

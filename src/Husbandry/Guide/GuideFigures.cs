@@ -36,9 +36,9 @@ public static partial class GuideFigures
             "underground" => Days(
                 asked.Group.Underground.SelectMany(u => new[] { u.Wait.Value.P10, u.Wait.Value.P90 })
             ),
-            "queenLook" => Days([asked.Room.ClaustralLookDays.Value]),
-            "queenVisit" => Days([asked.Room.SemiClaustralVisitDays.Value]),
-            "coldMist" => Days([asked.Room.ColdMistDays.Value]),
+            "queenLook" => Days([asked.Room.Water.ClaustralLookDays.Value]),
+            "queenVisit" => Days([asked.Room.Water.SemiClaustralVisitDays.Value]),
+            "coldMist" => Days([asked.Room.Water.ColdMistDays.Value]),
             "noMoltsLeft" => asked.Group.AdultsMolt.Value == AdultMolting.FemalesOnly
                 ? "No: it is a mature male"
                 : "No: it is adult",

@@ -13,7 +13,7 @@ public sealed record Quarantine(DateOnly Until, bool Apart)
     public static Answer<Quarantine?> Of(Subject subject)
     {
         var (standing, room) = (subject.Standing, subject.Room);
-        var rule = room.Rules.Room.QuarantineNights;
+        var rule = room.Rules.Room.Housing.QuarantineNights;
         var until = standing.Details.AcquiredOn.AddDays(rule.Value);
         var hatchedHere = standing.Details.HatchedOn == standing.Details.AcquiredOn;
         if (until <= room.Tonight || hatchedHere || standing.IsTank)

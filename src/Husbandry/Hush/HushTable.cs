@@ -136,7 +136,7 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
 
         if (Surfaced(subject) is { } up)
         {
-            var rest = subject.Room.Rules.Room.SurfacedNights.Value;
+            var rest = subject.Room.Rules.Room.Lessons.SurfacedNights.Value;
             var free = up.AddDays((int)rest);
             causes.Add((HushCause.Surfaced, up, new HushEnd(free, free, free), "nothing: the nights decide"));
         }
@@ -211,7 +211,9 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
         var last = subject.Standing.Vigils.All.LastOrDefault(v =>
             v is { Vigil: VigilKind.Surfacing, AsHoped: true, Ended: not null }
         );
-        return last is not null && subject.NightsSince(last.Ended!.To) < subject.Room.Rules.Room.SurfacedNights.Value
+        return
+            last is not null
+            && subject.NightsSince(last.Ended!.To) < subject.Room.Rules.Room.Lessons.SurfacedNights.Value
             ? subject.Night(last.Ended.To)
             : null;
     }

@@ -86,7 +86,7 @@ public static class Phases
     /// </summary>
     public static Answer<Phase> BesideForecast(Answer<Phase> phase, VigilForecast? molt, Subject subject)
     {
-        var rule = subject.Room.Rules.Room.ForecastSpeaksAbove;
+        var rule = subject.Room.Rules.Room.Signs.ForecastSpeaksAbove;
         if (phase.Value is not (Phase.Open or Phase.WellFed) || molt is null || molt.PremoltChance < rule.Value)
         {
             return phase;

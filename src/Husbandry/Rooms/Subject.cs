@@ -117,7 +117,7 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
 
     /// <summary>Vials of a brood that left so many meals in a row that they are left in peace for now.</summary>
     public IReadOnlyList<VialEvent> RestingVials =>
-        [.. Standing.Feeding.Vials.Where(v => v.Times >= Room.Rules.Room.VialRestsAfter.Value)];
+        [.. Standing.Feeding.Vials.Where(v => v.Times >= Room.Rules.Room.Feeding.VialRestsAfter.Value)];
 
     /// <summary>Whether it is spoken of as many: a brood or a colony.</summary>
     public bool IsMany => Standing.Details.Kind != StockKind.Specimen;

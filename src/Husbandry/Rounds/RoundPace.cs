@@ -26,7 +26,7 @@ public sealed class RoundPace
 
     /// <summary>The rulebook's seconds, before any round was walked.</summary>
     public static RoundPace Unlearned(RoomRules rules) =>
-        new(rules.SecondsPerAct.ToDictionary(r => r.Key, r => new ActPace(r.Key, r.Value.Value, 0)));
+        new(rules.Rounds.SecondsPerAct.ToDictionary(r => r.Key, r => new ActPace(r.Key, r.Value.Value, 0)));
 
     /// <summary>Learns from past entries.</summary>
     /// <param name="entries">Entries of the last weeks, of any animals.</param>
@@ -41,7 +41,7 @@ public sealed class RoundPace
             {
                 var each = before is { } b ? (tap.Key - b).TotalSeconds / tap.Count() : 0;
                 before = tap.Key;
-                foreach (var entry in tap.Where(_ => each > 0 && each <= rules.LongestActSeconds.Value))
+                foreach (var entry in tap.Where(_ => each > 0 && each <= rules.Rounds.LongestActSeconds.Value))
                 {
                     if (EntryDefinition.Of(entry.Act).Pace(entry.Act) is { } kind)
                     {
@@ -52,9 +52,9 @@ public sealed class RoundPace
             }
         }
 
-        var weight = rules.PacePriorActs.Value;
+        var weight = rules.Rounds.PacePriorActs.Value;
         return new RoundPace(
-            rules.SecondsPerAct.ToDictionary(
+            rules.Rounds.SecondsPerAct.ToDictionary(
                 r => r.Key,
                 r =>
                 {
@@ -78,11 +78,11 @@ public sealed class RoundPace
                 .OrderByDescending(a => a.Measured)
                 .Select(a =>
                     rules
-                        .SecondsPerAct[a.Act]
+                        .Rounds.SecondsPerAct[a.Act]
                         .Because(
                             "Pace",
                             $"room.secondsPerAct.{a.Act}",
-                            $"{a.Act}: {a.Seconds:0} s, from {a.Measured} of your own and the rulebook's {rules.SecondsPerAct[a.Act].Value:0} s."
+                            $"{a.Act}: {a.Seconds:0} s, from {a.Measured} of your own and the rulebook's {rules.Rounds.SecondsPerAct[a.Act].Value:0} s."
                         )
                 ),
         ];

@@ -58,7 +58,7 @@ public sealed record RoundSummary(
         string Said(JournalEntry e) => EntryDefinition.Of(e.Act).Say(e.Act, room.Rules, room.Wording);
         int Count(Func<Act, bool> which) => night.Count(e => which(e.Act));
         var taps = night.Select(e => e.WrittenAt).Order().ToList();
-        var longest = TimeSpan.FromSeconds(room.Rules.Room.LongestActSeconds.Value);
+        var longest = TimeSpan.FromSeconds(room.Rules.Room.Rounds.LongestActSeconds.Value);
         var walked = taps.Zip(taps.Skip(1), (a, b) => b - a).Where(gap => gap <= longest).ToList();
         return new RoundSummary(
             night.Select(e => e.StockId).Distinct().Count(),

@@ -1,33 +1,90 @@
 namespace Husbandry.Rulebook;
 
-/// <summary>Rules of the evening round and of whole-room arithmetic.</summary>
+/// <summary>Rules that hold for the whole room, each feature with its own.</summary>
+/// <param name="Rounds">Those of the evening round and the almanac.</param>
+/// <param name="Growth">Those of growth and condition.</param>
+/// <param name="Signs">Those of what signs and appetite tell.</param>
+/// <param name="Lessons">Those of what waits teach.</param>
+/// <param name="Feeding">Those of meals.</param>
+/// <param name="Water">Those of water.</param>
+/// <param name="Housing">Those of enclosures.</param>
+public sealed record RoomRules(
+    RoundRules Rounds,
+    RoomGrowthRules Growth,
+    RoomSignRules Signs,
+    RoomLessonRules Lessons,
+    RoomFeedingRules Feeding,
+    RoomWaterRules Water,
+    RoomHousingRules Housing
+);
+
+/// <summary>Rules of the evening round and the almanac.</summary>
 /// <param name="SecondsPerAct">Time for one enclosure by act, for the estimate.</param>
+/// <param name="LongestActSeconds">Longest time between two entries that still counts as the time of an act.</param>
+/// <param name="PacePriorActs">Acts for which the rulebook's time stands when the keeper's own are counted.</param>
+/// <param name="PaceEntries">Newest entries from which the pace of rounds is learned.</param>
+/// <param name="WaterAskedFrom">Enclosures without water on record from which it is asked once for all.</param>
+/// <param name="AlmanacWeeks">How far the almanac looks ahead.</param>
+public sealed record RoundRules(
+    IReadOnlyDictionary<string, Rule<double>> SecondsPerAct,
+    Rule<double> LongestActSeconds,
+    Rule<double> PacePriorActs,
+    Rule<int> PaceEntries,
+    Rule<int> WaterAskedFrom,
+    Rule<int> AlmanacWeeks
+);
+
+/// <summary>Rules of growth and condition.</summary>
 /// <param name="UsualGrowthRatio">Growth ratio where nothing is known of the species.</param>
 /// <param name="ConditionLastsDays">How long a condition score says something of today.</param>
 /// <param name="SlingShareOfMolts">End of the sling stage as a share of the molts to adult, where no size is known.</param>
-/// <param name="SurfacedNights">For how many nights a crab is left in peace after it came up.</param>
-/// <param name="HelpCallNights">For how many nights after it a sign that needs help still calls for it.</param>
-/// <param name="SettleDays">Nights before a new arrival is first fed.</param>
-/// <param name="VarietyShareLimit">No feeder above this share of the last meals.</param>
-/// <param name="MealsRemembered">How many last meals are looked at.</param>
-/// <param name="ReadingLooksBackDays">A look without a sign counts for this long.</param>
-/// <param name="SignsLapse">After this many lengths of premolt a sign counts no more.</param>
-/// <param name="ImminentSignsLapse">After this many usual waits an imminent sign counts no more.</param>
-/// <param name="LookWithoutSign">Likelihood ratio of a look that shows no sign.</param>
 /// <param name="ShrinkageSteps">Weight of the species' growth ratio, in molt steps.</param>
 /// <param name="MissedMoltChance">Prior chance that a step hides one more molt than recorded.</param>
 /// <param name="StepNoiseFloor">Least spread of ln(ratio) around its mean.</param>
 /// <param name="StepRatioPriorSd">Spread of the usual ln(ratio) around the group's.</param>
-/// <param name="RoomShare">Share of a prior's variance that is how far this room's animals lie from the rulebook.</param>
-/// <param name="BetweenAnimalsShare">Share of it that is how much animals of a species differ in one room.</param>
-/// <param name="BetweenPriorAnimals">Weight of that share, in animals.</param>
-/// <param name="SlopePriorSd">How much ln(wait) may lengthen per molt beyond the rulebook's own.</param>
+public sealed record RoomGrowthRules(
+    Rule<double> UsualGrowthRatio,
+    Rule<double> ConditionLastsDays,
+    Rule<double> SlingShareOfMolts,
+    Rule<double> ShrinkageSteps,
+    Rule<double> MissedMoltChance,
+    Rule<double> StepNoiseFloor,
+    Rule<double> StepRatioPriorSd
+);
+
+/// <summary>Rules of what signs and appetite tell.</summary>
+/// <param name="HelpCallNights">For how many nights after it a sign that needs help still calls for it.</param>
+/// <param name="ReadingLooksBackDays">A look without a sign counts for this long.</param>
+/// <param name="SignsLapse">After this many lengths of premolt a sign counts no more.</param>
+/// <param name="ImminentSignsLapse">After this many usual waits an imminent sign counts no more.</param>
+/// <param name="LookWithoutSign">Likelihood ratio of a look that shows no sign.</param>
 /// <param name="SignPriorSpans">Weight of the rulebook's likelihood ratio of a sign, in premolts.</param>
 /// <param name="SignShown">Share of premolts in which a sign of a strength is seen, before anything was counted.</param>
 /// <param name="RefusedInPremolt">Share of offers turned down in premolt.</param>
 /// <param name="AppetitePrior">Share of offers taken outside premolt, before anything was counted.</param>
 /// <param name="AppetitePriorOffers">Weight of that share, in offers.</param>
 /// <param name="RefusalsCap">Greatest odds that refusals together may give.</param>
+/// <param name="ForecastSpeaksAbove">Chance of premolt above which an open lantern says why it differs.</param>
+public sealed record RoomSignRules(
+    Rule<int> HelpCallNights,
+    Rule<double> ReadingLooksBackDays,
+    Rule<double> SignsLapse,
+    Rule<double> ImminentSignsLapse,
+    Rule<double> LookWithoutSign,
+    Rule<double> SignPriorSpans,
+    IReadOnlyDictionary<SignStrength, Rule<double>> SignShown,
+    Rule<double> RefusedInPremolt,
+    Rule<double> AppetitePrior,
+    Rule<double> AppetitePriorOffers,
+    Rule<double> RefusalsCap,
+    Rule<double> ForecastSpeaksAbove
+);
+
+/// <summary>Rules of what waits teach.</summary>
+/// <param name="RoomShare">Share of a prior's variance that is how far this room's animals lie from the rulebook.</param>
+/// <param name="BetweenAnimalsShare">Share of it that is how much animals of a species differ in one room.</param>
+/// <param name="BetweenPriorAnimals">Weight of that share, in animals.</param>
+/// <param name="SlopePriorSd">How much ln(wait) may lengthen per molt beyond the rulebook's own.</param>
 /// <param name="LearningKappa">Weight of a prior median, in intervals.</param>
 /// <param name="LearningAlpha">Shape of the prior on the spread.</param>
 /// <param name="LongerThanNormal">Quantile beyond which a wait is longer than normal.</param>
@@ -35,6 +92,26 @@ namespace Husbandry.Rulebook;
 /// <param name="OtherEndPriorWaits">Weight of the rulebook's share of waits that end otherwise than hoped, in waits.</param>
 /// <param name="DrawnInSpreads">A wait further out than this many spreads is drawn in when the room learns from it.</param>
 /// <param name="LeastBetweenShare">Least difference between animals, as a share of what the rulebook expects.</param>
+/// <param name="SurfacedNights">For how many nights a crab is left in peace after it came up.</param>
+public sealed record RoomLessonRules(
+    Rule<double> RoomShare,
+    Rule<double> BetweenAnimalsShare,
+    Rule<double> BetweenPriorAnimals,
+    Rule<double> SlopePriorSd,
+    Rule<double> LearningKappa,
+    Rule<double> LearningAlpha,
+    Rule<double> LongerThanNormal,
+    Rule<WaitPrior> UnknownWait,
+    Rule<double> OtherEndPriorWaits,
+    Rule<double> DrawnInSpreads,
+    Rule<double> LeastBetweenShare,
+    Rule<double> SurfacedNights
+);
+
+/// <summary>Rules of meals.</summary>
+/// <param name="SettleDays">Nights before a new arrival is first fed.</param>
+/// <param name="VarietyShareLimit">No feeder above this share of the last meals.</param>
+/// <param name="MealsRemembered">How many last meals are looked at.</param>
 /// <param name="FattyShareLimit">Share of the last meals above which fat-rich feeders are held back.</param>
 /// <param name="CoolBelowC">Room temperature below which dead prey keeps longer, °C.</param>
 /// <param name="CadencePerPaceLimit">Greatest factor by which warmth changes the days between meals.</param>
@@ -48,61 +125,14 @@ namespace Husbandry.Rulebook;
 /// <param name="OffersThatTell">Offers of a feeder from which a dislike shows.</param>
 /// <param name="DislikedBelow">Share taken below which a feeder is disliked.</param>
 /// <param name="PiecesOfOne">Pieces that one animal on record was cut into.</param>
-/// <param name="QuarantineNights">Nights that new stock stands apart.</param>
-/// <param name="RehouseAheadDays">How far ahead moves into larger enclosures are planned.</param>
-/// <param name="MistDriestFactor">Greatest factor by which dry or damp air changes the days between two mistings.</param>
-/// <param name="LongestActSeconds">Longest time between two entries that still counts as the time of an act.</param>
-/// <param name="PacePriorActs">Acts for which the rulebook's time stands when the keeper's own are counted.</param>
-/// <param name="PaceEntries">Newest entries from which the pace of rounds is learned.</param>
-/// <param name="MostFloorShare">Share of an enclosure that may be floor.</param>
-/// <param name="TubRoomierBy">How much wider than needed one size for several animals may be.</param>
-/// <param name="AlmanacWeeks">How far the almanac looks ahead.</param>
-/// <param name="ForecastSpeaksAbove">Chance of premolt above which an open lantern says why it differs.</param>
-/// <param name="ColdMistDays">Days between light mistings of pupae in the cold.</param>
-/// <param name="ClaustralLookDays">Days between looks at a queen that founds on her reserves.</param>
-/// <param name="SemiClaustralVisitDays">Days between visits to a queen that is fed.</param>
-/// <param name="WinterLookDays">Days between looks at the water of ants in their winter rest.</param>
-/// <param name="LowTubeDays">Days until a tube seen low is looked at again.</param>
 /// <param name="LeafDaysSoft">Days that soft leaf stays fit to eat.</param>
 /// <param name="LeafDaysWoody">Days that woody leaf does.</param>
 /// <param name="BitsNights">Nights for which the bits of a meal are asked for.</param>
-/// <param name="WaterAskedFrom">Enclosures without water on record from which it is asked once for all.</param>
 /// <param name="ChoicesForVariety">Possible foods from which variety is looked at.</param>
-public sealed record RoomRules(
-    IReadOnlyDictionary<string, Rule<double>> SecondsPerAct,
-    Rule<double> UsualGrowthRatio,
-    Rule<double> ConditionLastsDays,
-    Rule<double> SlingShareOfMolts,
-    Rule<double> SurfacedNights,
-    Rule<int> HelpCallNights,
+public sealed record RoomFeedingRules(
     Rule<double> SettleDays,
     Rule<double> VarietyShareLimit,
     Rule<int> MealsRemembered,
-    Rule<double> ReadingLooksBackDays,
-    Rule<double> SignsLapse,
-    Rule<double> ImminentSignsLapse,
-    Rule<double> LookWithoutSign,
-    Rule<double> ShrinkageSteps,
-    Rule<double> MissedMoltChance,
-    Rule<double> StepNoiseFloor,
-    Rule<double> StepRatioPriorSd,
-    Rule<double> RoomShare,
-    Rule<double> BetweenAnimalsShare,
-    Rule<double> BetweenPriorAnimals,
-    Rule<double> SlopePriorSd,
-    Rule<double> SignPriorSpans,
-    IReadOnlyDictionary<SignStrength, Rule<double>> SignShown,
-    Rule<double> RefusedInPremolt,
-    Rule<double> AppetitePrior,
-    Rule<double> AppetitePriorOffers,
-    Rule<double> RefusalsCap,
-    Rule<double> LearningKappa,
-    Rule<double> LearningAlpha,
-    Rule<double> LongerThanNormal,
-    Rule<WaitPrior> UnknownWait,
-    Rule<double> OtherEndPriorWaits,
-    Rule<double> DrawnInSpreads,
-    Rule<double> LeastBetweenShare,
     Rule<double> FattyShareLimit,
     Rule<double> CoolBelowC,
     Rule<double> CadencePerPaceLimit,
@@ -116,24 +146,36 @@ public sealed record RoomRules(
     Rule<int> OffersThatTell,
     Rule<double> DislikedBelow,
     Rule<int> PiecesOfOne,
-    Rule<int> QuarantineNights,
-    Rule<double> RehouseAheadDays,
+    Rule<double> LeafDaysSoft,
+    Rule<double> LeafDaysWoody,
+    Rule<int> BitsNights,
+    Rule<int> ChoicesForVariety
+);
+
+/// <summary>Rules of water.</summary>
+/// <param name="MistDriestFactor">Greatest factor by which dry or damp air changes the days between two mistings.</param>
+/// <param name="ColdMistDays">Days between light mistings of pupae in the cold.</param>
+/// <param name="ClaustralLookDays">Days between looks at a queen that founds on her reserves.</param>
+/// <param name="SemiClaustralVisitDays">Days between visits to a queen that is fed.</param>
+/// <param name="WinterLookDays">Days between looks at the water of ants in their winter rest.</param>
+/// <param name="LowTubeDays">Days until a tube seen low is looked at again.</param>
+public sealed record RoomWaterRules(
     Rule<double> MistDriestFactor,
-    Rule<double> LongestActSeconds,
-    Rule<double> PacePriorActs,
-    Rule<int> PaceEntries,
-    Rule<int> AlmanacWeeks,
-    Rule<double> MostFloorShare,
-    Rule<double> TubRoomierBy,
-    Rule<double> ForecastSpeaksAbove,
     Rule<double> ColdMistDays,
     Rule<double> ClaustralLookDays,
     Rule<double> SemiClaustralVisitDays,
     Rule<double> WinterLookDays,
-    Rule<double> LowTubeDays,
-    Rule<double> LeafDaysSoft,
-    Rule<double> LeafDaysWoody,
-    Rule<int> BitsNights,
-    Rule<int> WaterAskedFrom,
-    Rule<int> ChoicesForVariety
+    Rule<double> LowTubeDays
+);
+
+/// <summary>Rules of enclosures.</summary>
+/// <param name="QuarantineNights">Nights that new stock stands apart.</param>
+/// <param name="RehouseAheadDays">How far ahead moves into larger enclosures are planned.</param>
+/// <param name="MostFloorShare">Share of an enclosure that may be floor.</param>
+/// <param name="TubRoomierBy">How much wider than needed one size for several animals may be.</param>
+public sealed record RoomHousingRules(
+    Rule<int> QuarantineNights,
+    Rule<double> RehouseAheadDays,
+    Rule<double> MostFloorShare,
+    Rule<double> TubRoomierBy
 );

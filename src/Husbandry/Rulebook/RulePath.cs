@@ -8,14 +8,31 @@ public static class RulePath
 {
     private const string ValueName = "value";
     private const string DefaultName = "default";
+    private const string StagesName = "stages";
+
+    // Under these rules are put in order by feature; names leave them out.
+    private static readonly HashSet<string> Features = new(StringComparer.Ordinal)
+    {
+        "rounds",
+        "growth",
+        "signs",
+        "lessons",
+        "vigils",
+        "hardening",
+        "feeding",
+        "food",
+        "water",
+        "housing",
+    };
 
     /// <summary>The rule object (value, unit, tag, source) of a name below its root; none when there is none.</summary>
     /// <param name="root">JSON of the group, species or room rules.</param>
     /// <param name="name">Dotted name without the root, e.g. <c>cadence.adult</c>; of a rule with schools the default is meant.</param>
     public static JsonObject? Find(JsonNode root, string name)
     {
-        var node = root;
-        foreach (var segment in name.Split('.'))
+        var segments = name.Split('.');
+        var (node, left) = Start(root, segments);
+        foreach (var segment in left)
         {
             node = node switch
             {
@@ -23,43 +40,69 @@ public static class RulePath
                 JsonArray a => Element(a, segment),
                 _ => null,
             };
-            if (node is null)
-            {
-                return null;
-            }
         }
 
         var rule = node is JsonObject withSchools && withSchools[DefaultName] is JsonObject own ? own : node;
         return rule is JsonObject found && found.ContainsKey(ValueName) ? found : null;
     }
 
-    /// <summary>Every rule below a root, by its dotted name.</summary>
-    public static IEnumerable<(string Name, JsonObject Rule)> All(JsonNode root, string prefix = "")
+    /// <summary>
+    /// Where a name begins: names do not say to which feature a rule belongs, so that they stay when rules are put in order,
+    /// and of the rules of a stage they say the stage second.
+    /// </summary>
+    private static (JsonNode? Node, IEnumerable<string> Left) Start(JsonNode root, string[] name)
     {
-        if (root is JsonObject rule && rule.ContainsKey(ValueName) && rule.ContainsKey("source"))
+        if (Holder(root, name[0]) is { } holder)
         {
-            yield return (prefix, rule);
-            yield break;
+            return (holder[name[0]], name[1..]);
         }
 
-        IEnumerable<(string Key, JsonNode? Value)> children = root switch
+        return
+            name.Length > 1
+            && root is JsonObject { } all
+            && all[StagesName] is JsonArray stages
+            && Element(stages, name[1]) is { } stage
+            && Holder(stage, name[0]) is { } ofStage
+            ? (ofStage[name[0]], name[2..])
+            : (null, []);
+    }
+
+    /// <summary>What has a rule of a name: the object itself, or one of the features in it.</summary>
+    private static JsonObject? Holder(JsonNode node, string name) =>
+        node is not JsonObject o ? null
+        : o.ContainsKey(name) ? o
+        : Features.Select(f => o[f]).OfType<JsonObject>().FirstOrDefault(f => f.ContainsKey(name));
+
+    /// <summary>Every rule below a root, by its dotted name.</summary>
+    public static IEnumerable<(string Name, JsonObject Rule)> All(JsonNode root) =>
+        Below(root, []).Select(found => (NameOf(found.Path), found.Rule));
+
+    private static IEnumerable<(string[] Path, JsonObject Rule)> Below(JsonNode node, string[] path)
+    {
+        if (node is JsonObject rule && rule.ContainsKey(ValueName) && rule.ContainsKey("source"))
+        {
+            return [(path, rule)];
+        }
+
+        IEnumerable<(string Key, JsonNode? Value)> children = node switch
         {
             JsonObject o => o.Select(p => (p.Key, p.Value)),
             JsonArray a => a.Select((n, i) => (KeyOf(n, i), n)),
             _ => [],
         };
-        foreach (var (key, value) in children)
-        {
-            if (value is null)
-            {
-                continue;
-            }
+        return children.Where(c => c.Value is not null).SelectMany(c => Below(c.Value!, [.. path, c.Key]));
+    }
 
-            foreach (var found in All(value, prefix.Length == 0 ? key : $"{prefix}.{key}"))
-            {
-                yield return found;
-            }
+    /// <summary>The name of what lies at a path: without features, and of a stage's rules the stage second.</summary>
+    private static string NameOf(string[] path)
+    {
+        if (path[0] != StagesName)
+        {
+            return string.Join('.', path.Length > 1 && Features.Contains(path[0]) ? path[1..] : path);
         }
+
+        var rule = Features.Contains(path[2]) ? path[3..] : path[2..];
+        return string.Join('.', [rule[0], path[1], .. rule[1..]]);
     }
 
     /// <summary>Elements of a list are named by their stage and size where they have one, else by their number.</summary>

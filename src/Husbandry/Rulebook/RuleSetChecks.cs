@@ -212,20 +212,20 @@ internal static class RuleSetChecks
     public static IEnumerable<Problem> CheckRoom(RoomRules room) =>
         new[]
         {
-            Within("room.json roomShare", room.RoomShare, 0.05, 0.45),
-            Within("room.json betweenAnimalsShare", room.BetweenAnimalsShare, 0.05, 0.45),
-            Within("room.json missedMoltChance", room.MissedMoltChance, 0.001, 0.5),
-            Within("room.json refusedInPremolt", room.RefusedInPremolt, 0.1, 0.99),
-            Within("room.json appetitePrior", room.AppetitePrior, 0.1, 0.97),
-            Within("room.json longerThanNormal", room.LongerThanNormal, 0.5, 0.999),
-            Within("room.json varietyShareLimit", room.VarietyShareLimit, 0.05, 1),
-            Within("room.json lookWithoutSign", room.LookWithoutSign, 0.01, 1),
-            Within("room.json settleDays", room.SettleDays, 0, 60),
-            Within("room.json otherEndPriorWaits", room.OtherEndPriorWaits, 0.1, 100),
-            Within("room.json drawnInSpreads", room.DrawnInSpreads, 1, 10),
-            Within("room.json leastBetweenShare", room.LeastBetweenShare, 0.001, 0.5),
-            Within("room.json forecastSpeaksAbove", room.ForecastSpeaksAbove, 0.5, 0.99),
-            Rising("room.json unknownWait", room.UnknownWait.Value),
+            Within("room.json roomShare", room.Lessons.RoomShare, 0.05, 0.45),
+            Within("room.json betweenAnimalsShare", room.Lessons.BetweenAnimalsShare, 0.05, 0.45),
+            Within("room.json missedMoltChance", room.Growth.MissedMoltChance, 0.001, 0.5),
+            Within("room.json refusedInPremolt", room.Signs.RefusedInPremolt, 0.1, 0.99),
+            Within("room.json appetitePrior", room.Signs.AppetitePrior, 0.1, 0.97),
+            Within("room.json longerThanNormal", room.Lessons.LongerThanNormal, 0.5, 0.999),
+            Within("room.json varietyShareLimit", room.Feeding.VarietyShareLimit, 0.05, 1),
+            Within("room.json lookWithoutSign", room.Signs.LookWithoutSign, 0.01, 1),
+            Within("room.json settleDays", room.Feeding.SettleDays, 0, 60),
+            Within("room.json otherEndPriorWaits", room.Lessons.OtherEndPriorWaits, 0.1, 100),
+            Within("room.json drawnInSpreads", room.Lessons.DrawnInSpreads, 1, 10),
+            Within("room.json leastBetweenShare", room.Lessons.LeastBetweenShare, 0.001, 0.5),
+            Within("room.json forecastSpeaksAbove", room.Signs.ForecastSpeaksAbove, 0.5, 0.99),
+            Rising("room.json unknownWait", room.Lessons.UnknownWait.Value),
         }.OfType<Problem>();
 
     private static IEnumerable<Problem> CheckHush(RuleSet rules) =>

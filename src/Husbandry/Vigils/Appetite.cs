@@ -41,15 +41,19 @@ public sealed record Appetite(double Share, int Offers)
             taken += offer.Taken ? 1 : 0;
         }
 
-        var weight = rules.AppetitePriorOffers.Value;
-        var share = ((weight * rules.AppetitePrior.Value) + taken) / (weight + all);
+        var weight = rules.Signs.AppetitePriorOffers.Value;
+        var share = ((weight * rules.Signs.AppetitePrior.Value) + taken) / (weight + all);
         return new Appetite(Math.Clamp(share, Shyest, Greediest), all);
     }
 
     /// <summary>Likelihood ratio of so many refusals in a row; refusals are alike, so together they are capped.</summary>
     public double RefusalRatio(int refusals, RoomRules rules) =>
-        Math.Clamp(Math.Pow(rules.RefusedInPremolt.Value / (1 - Share), refusals), 1, rules.RefusalsCap.Value);
+        Math.Clamp(
+            Math.Pow(rules.Signs.RefusedInPremolt.Value / (1 - Share), refusals),
+            1,
+            rules.Signs.RefusalsCap.Value
+        );
 
     /// <summary>Likelihood ratio of a meal taken: below 1.</summary>
-    public double MealRatio(RoomRules rules) => Math.Min(1, (1 - rules.RefusedInPremolt.Value) / Share);
+    public double MealRatio(RoomRules rules) => Math.Min(1, (1 - rules.Signs.RefusedInPremolt.Value) / Share);
 }

@@ -108,7 +108,7 @@ public sealed class Learner(Room room)
         List<IReadOnlyList<PastWait>> otherwise
     )
     {
-        var weight = one.Room.Rules.Room.OtherEndPriorWaits.Value;
+        var weight = one.Room.Rules.Room.Lessons.OtherEndPriorWaits.Value;
         double Count(List<IReadOnlyList<PastWait>> lists) => lists.SelectMany(w => w).Sum(w => w.Chance);
         int Over(List<IReadOnlyList<PastWait>> lists) => lists.SelectMany(w => w).Count(w => w.IsOver);
         var (asHoped, other) = (Count(hoped), Count(otherwise));

@@ -65,7 +65,7 @@ internal static class MoltReasons
         {
             var factor = Math.Exp(lesson.Offset);
             reasons.Add(
-                room.RoomShare.Because(
+                room.Lessons.RoomShare.Because(
                     "This room",
                     "room.roomShare",
                     $"{Count(lesson.Intervals, "wait")} of {Count(lesson.Animals, "animal")} of the species ended here, at {factor:0.00} × the usual."
@@ -76,7 +76,7 @@ internal static class MoltReasons
         if (own > 0)
         {
             reasons.Add(
-                room.BetweenAnimalsShare.Because(
+                room.Lessons.BetweenAnimalsShare.Because(
                     "Own pace",
                     "room.betweenAnimalsShare",
                     $"{Count(own, "own interval")} on record, weighed against the others."

@@ -125,7 +125,7 @@ internal static class WaitPriors
                 : Plain(
                     subject.Profile.Waits?.GetValueOrDefault(vigil)
                         ?? subject.Group.Waits.GetValueOrDefault(vigil)
-                        ?? subject.Room.Rules.Room.UnknownWait
+                        ?? subject.Room.Rules.Room.Lessons.UnknownWait
                 );
         }
 

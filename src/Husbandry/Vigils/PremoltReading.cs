@@ -83,7 +83,7 @@ public sealed record PremoltReading(
 
         var opposite = counted.LastOrDefault(e =>
             e.Strength == SignStrength.Opposite
-            && subject.Room.Tonight.DayNumber - e.Night.DayNumber <= subject.Room.Rules.Room.HelpCallNights.Value
+            && subject.Room.Tonight.DayNumber - e.Night.DayNumber <= subject.Room.Rules.Room.Signs.HelpCallNights.Value
         );
         var reading = new PremoltReading(
             word,
@@ -161,7 +161,8 @@ public sealed record PremoltReading(
             subject.Standing.Feeding.Meals.Count == 0
             || subject.Standing.Feeding.Meals[^1] is not { } meal
             || meal.At <= subject.Standing.Growth.LastMolt?.When.To
-            || subject.NightsSince(meal.At) > VigilForecast.PremoltDays(subject, stage).Value * room.SignsLapse.Value
+            || subject.NightsSince(meal.At)
+                > VigilForecast.PremoltDays(subject, stage).Value * room.Signs.SignsLapse.Value
         )
         {
             return null;
@@ -183,7 +184,10 @@ public sealed record PremoltReading(
     private static Evidence? LookedClean(Subject subject, List<Evidence> counted)
     {
         var room = subject.Room.Rules.Room;
-        if (subject.Standing.LastCleanLook is not { } at || subject.NightsSince(at) > room.ReadingLooksBackDays.Value)
+        if (
+            subject.Standing.LastCleanLook is not { } at
+            || subject.NightsSince(at) > room.Signs.ReadingLooksBackDays.Value
+        )
         {
             return null;
         }
@@ -199,7 +203,7 @@ public sealed record PremoltReading(
                 night,
                 SignFamily.Behaviour,
                 SignStrength.Weak,
-                subject.Room.Lessons.Sign(subject.Group.Id, CleanLook)?.Ratio ?? room.LookWithoutSign.Value,
+                subject.Room.Lessons.Sign(subject.Group.Id, CleanLook)?.Ratio ?? room.Signs.LookWithoutSign.Value,
                 "",
                 null
             );
@@ -245,8 +249,8 @@ public sealed record PremoltReading(
                 rule?.LikelihoodRatio
                 ?? (
                     e.SignId == Meal
-                        ? subject.Room.Rules.Room.RefusedInPremolt
-                        : subject.Room.Rules.Room.LookWithoutSign
+                        ? subject.Room.Rules.Room.Signs.RefusedInPremolt
+                        : subject.Room.Rules.Room.Signs.LookWithoutSign
                 );
             var topic =
                 rule is not null ? "Sign"

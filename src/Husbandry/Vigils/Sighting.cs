@@ -50,9 +50,9 @@ internal sealed record Sighting(
 
         var limit = Rule.Strength switch
         {
-            SignStrength.Imminent => subject.Group.ImminentDays.Value * room.ImminentSignsLapse.Value,
-            SignStrength.Opposite => room.ReadingLooksBackDays.Value,
-            _ => VigilForecast.PremoltDays(subject, stage).Value * room.SignsLapse.Value,
+            SignStrength.Imminent => subject.Group.ImminentDays.Value * room.Signs.ImminentSignsLapse.Value,
+            SignStrength.Opposite => room.Signs.ReadingLooksBackDays.Value,
+            _ => VigilForecast.PremoltDays(subject, stage).Value * room.Signs.SignsLapse.Value,
         };
         return subject.Room.Tonight.DayNumber - Night.DayNumber > limit ? "too long ago" : null;
     }

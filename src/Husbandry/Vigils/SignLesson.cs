@@ -46,7 +46,7 @@ public static class SignLessons
                     Learn(
                         s.Id,
                         s.LikelihoodRatio.Value,
-                        rules.Room.SignShown[s.Strength].Value,
+                        rules.Room.Signs.SignShown[s.Strength].Value,
                         s.Strength is not (SignStrength.Imminent or SignStrength.Opposite),
                         spans,
                         rules.Room
@@ -55,8 +55,8 @@ public static class SignLessons
                 .Append(
                     Learn(
                         PremoltReading.CleanLook,
-                        rules.Room.LookWithoutSign.Value,
-                        rules.Room.SignShown[SignStrength.Medium].Value,
+                        rules.Room.Signs.LookWithoutSign.Value,
+                        rules.Room.Signs.SignShown[SignStrength.Medium].Value,
                         true,
                         spans,
                         rules.Room
@@ -112,7 +112,7 @@ public static class SignLessons
         var length = outside.Sum(s => s.Length);
         // The rulebook weighs as much outside premolt as inside it, measured by how much of each was watched, so that a
         // sign nobody ever noted keeps the rulebook's ratio.
-        var weight = rules.SignPriorSpans.Value;
+        var weight = rules.Signs.SignPriorSpans.Value;
         var watched = Math.Max(length, outsideIt);
         var outsideWeight = premolts.Count == 0 || watched == 0 ? weight : weight * watched / premolts.Count;
         var inside = ((weight * shown) + inPremolt) / (weight + premolts.Count);

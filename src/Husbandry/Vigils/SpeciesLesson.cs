@@ -54,17 +54,17 @@ public sealed record SpeciesLesson(
     public static SpeciesLesson Of(IReadOnlyList<IReadOnlyList<PastWait>> animals, double sigma, RoomRules rules)
     {
         var total = sigma * sigma;
-        var within = total * (1 - rules.BetweenAnimalsShare.Value - rules.RoomShare.Value);
-        var alpha = rules.LearningAlpha.Value;
+        var within = total * (1 - rules.Lessons.BetweenAnimalsShare.Value - rules.Lessons.RoomShare.Value);
+        var alpha = rules.Lessons.LearningAlpha.Value;
         var over = animals.Select(a => a.Where(w => w.IsOver).ToList()).ToList();
         var count = over.Sum(a => a.Count);
         var centre = count == 0 ? 0 : over.SelectMany(a => a).Average(w => w.Prior.Molts);
-        var limit = rules.DrawnInSpreads.Value * sigma;
+        var limit = rules.Lessons.DrawnInSpreads.Value * sigma;
         var middle = Median([.. over.SelectMany(a => a).Select(w => w.Residual)]);
         double Drawn(PastWait w) => middle + Math.Clamp(w.Residual - middle, -limit, limit);
         double WeightOf(PastWait w) => within / (within + Square(w.DateSpread / Math.Max(1, w.EffectiveDays)));
 
-        var slope = SlopeWithin(over, Drawn, WeightOf, within / Square(rules.SlopePriorSd.Value));
+        var slope = SlopeWithin(over, Drawn, WeightOf, within / Square(rules.Lessons.SlopePriorSd.Value));
         double Level(PastWait w) => Drawn(w) - (slope * (w.Prior.Molts - centre));
 
         var known = over.Where(a => a.Count > 0).Select(a => Share(a, Level, WeightOf)).ToList();
@@ -72,16 +72,16 @@ public sealed record SpeciesLesson(
             .Zip(known, (a, s) => a.Sum(w => WeightOf(w) * Square(Level(w) - s.Mean)))
             .Sum();
         alpha += Math.Max(0, known.Sum(k => k.Weight) - known.Count) / 2;
-        var beta = (rules.LearningAlpha.Value * within) + (squares / 2);
+        var beta = (rules.Lessons.LearningAlpha.Value * within) + (squares / 2);
         within = beta / alpha;
 
-        var priorBetween = total * rules.BetweenAnimalsShare.Value;
+        var priorBetween = total * rules.Lessons.BetweenAnimalsShare.Value;
         var between = priorBetween;
         var (offset, variance) = Centre(known, within, between, total, rules);
-        var prior = rules.BetweenPriorAnimals.Value;
+        var prior = rules.Lessons.BetweenPriorAnimals.Value;
         var excess = known.Sum(k => Square(k.Mean - offset) - (within / k.Weight));
         between = Math.Max(
-            rules.LeastBetweenShare.Value * priorBetween,
+            rules.Lessons.LeastBetweenShare.Value * priorBetween,
             ((prior * priorBetween) + excess) / (prior + Math.Max(0, known.Count - 1))
         );
 
@@ -102,7 +102,7 @@ public sealed record SpeciesLesson(
             beta,
             count,
             known.Count,
-            rules.DrawnInSpreads.Value
+            rules.Lessons.DrawnInSpreads.Value
         );
     }
 
@@ -167,7 +167,7 @@ public sealed record SpeciesLesson(
         RoomRules rules
     )
     {
-        var precision = 1 / (rules.RoomShare.Value * total);
+        var precision = 1 / (rules.Lessons.RoomShare.Value * total);
         var sum = 0.0;
         foreach (var animal in animals)
         {

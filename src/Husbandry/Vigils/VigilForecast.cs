@@ -54,7 +54,7 @@ public sealed record VigilForecast(
             wait.WaitedNights,
             weighed.PremoltChance,
             ladder,
-            wait.StartIsKnown && wait.Left.ShareAlreadyOver > room.LongerThanNormal.Value,
+            wait.StartIsKnown && wait.Left.ShareAlreadyOver > room.Lessons.LongerThanNormal.Value,
             null,
             left
         );
@@ -80,7 +80,7 @@ public sealed record VigilForecast(
             subject.NightsSince(began.Middle),
             0,
             [],
-            wait.ChillDays <= 0 && wait.Left.ShareAlreadyOver > subject.Room.Rules.Room.LongerThanNormal.Value,
+            wait.ChillDays <= 0 && wait.Left.ShareAlreadyOver > subject.Room.Rules.Room.Lessons.LongerThanNormal.Value,
             ends,
             new NightsToHopedEnd(wait.Left, wait.ChillDays, subject.Pace)
         );
@@ -198,7 +198,7 @@ public sealed record VigilForecast(
                 ? rule.Because("Usual wait", $"species.{name}", text)
             : subject.Group.Waits.GetValueOrDefault(vigil) is { } usual
                 ? usual.Because("Usual wait", $"group.{name}", text)
-            : subject.Room.Rules.Room.UnknownWait.Because("Usual wait", "room.unknownWait", text);
+            : subject.Room.Rules.Room.Lessons.UnknownWait.Because("Usual wait", "room.unknownWait", text);
     }
 
     private static string Summary(string what, VigilForecast f, Wording words) =>
