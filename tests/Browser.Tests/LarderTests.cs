@@ -40,7 +40,7 @@ public sealed class LarderTests() : BrowserRoom(demo: true)
         Keeper.SeeText("aside[aria-label=Why]", "Half of the medium crickets in stock are gone after 21 days");
         Keeper.SeeText("aside[aria-label=Why]", "nine of ten within 8 days");
         Keeper.See("button[aria-label='Why: marine salt']").Click();
-        Keeper.SeeText("aside[aria-label=Why]", "enclosures take 350 g a week");
+        Keeper.SeeText("aside[aria-label=Why]", "enclosures take 420 g a week");
         Assert.Empty(Keeper.Complaints());
     }
 

@@ -4,6 +4,7 @@ using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Housing;
 using Husbandry.Journal;
+using Husbandry.Larder;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;
@@ -222,6 +223,42 @@ public class TankTests
         Assert.Null(Quarantine.Of(judged.Subject).Value);
         Assert.Equal(0, Glance.Of(judged).Count);
         Assert.Null(judged.Molt.Value);
+        Assert.Equal(LineState.Quiet, RoundLine.Of(judged).State);
+        Assert.Null(judged.Meal.Value.Due);
+        Assert.Empty(judged.Water.Value.Clocks);
+    }
+
+    /// <summary>A tank is one enclosure: what is in it is bought for once.</summary>
+    [Fact]
+    public void The_larder_counts_a_tank_once_and_nobody_who_is_lent()
+    {
+        Inmate();
+        Inmate();
+        var lent = new Diary(Crab, Sex.Unknown).With(5, new Lent("a friend"));
+        var room = Room();
+        var all = crabs.Append(tank).Append(lent).Select(d => d.Standing()).ToList();
+        var needs = RoomNeeds.Of(all, room);
+        Assert.Equal(1, needs.Enclosures["hermit-crab"]);
+        Assert.Equal(RoomNeeds.Of([tank.Standing()], room).Needs.Sum(n => n.Amount), needs.Needs.Sum(n => n.Amount), 6);
+        Assert.True(needs.Needs.Sum(n => n.Amount) > 0);
+    }
+
+    [Fact]
+    public void Nothing_is_asked_for_one_that_is_lent_until_it_is_due_back()
+    {
+        var male = new Diary().LegSpan(90).Ate(60).With(20, new Lent("a friend", null, Until(5)));
+        var line = male.Line();
+        Assert.Equal(LineState.Quiet, line.State);
+        Assert.Contains("with a friend", line.Do, StringComparison.Ordinal);
+        Assert.Null(Glance.Of(male.Judge()).MealDue);
+        Assert.Empty(SitterSheet.Of([male.Judge()], false, Diary.Room()).Lines);
+
+        var late = new Diary().LegSpan(90).With(20, new Lent("a friend", null, Until(0))).Line();
+        Assert.Equal((LineState.Due, RoundAct.AskBack), (late.State, late.Act));
+        var back = new Diary().LegSpan(90).Ate(60).With(20, new Lent("a friend")).With(1, new Returned());
+        Assert.Equal(RoundAct.Feed, back.Line().Act);
+
+        static DateOnly Until(int nights) => DateOnly.FromDateTime(Diary.Evening.DateTime).AddDays(nights);
     }
 
     /// <summary>

@@ -32,6 +32,7 @@ internal static class MealChoice
     public static string? EatsNothing(Subject subject, Stage stage) =>
         stage switch
         {
+            _ when subject.Standing.IsTank && subject.Inmates.Count == 0 => "nobody lives in it",
             Stage.Egg => "eggs take nothing",
             Stage.Pupa => "a pupa takes nothing",
             Stage.Adult when subject.Group.Diet == Diet.Leaves && subject.Profile.AdultFeeds?.Value == false =>

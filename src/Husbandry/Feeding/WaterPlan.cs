@@ -45,6 +45,16 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
             return new Answer<WaterPlan>(new WaterPlan([]), text, [Reason.FromRecord("Water", text, "record.placed")]);
         }
 
+        if (subject.Standing.IsTank && subject.Inmates.Count == 0)
+        {
+            const string Empty = "Nobody lives in it: no water is due.";
+            return new Answer<WaterPlan>(
+                new WaterPlan([]),
+                Empty,
+                [Reason.FromRecord("Water", Empty, "record.placed")]
+            );
+        }
+
         var way = subject.Group.WaterWay[stage];
         var mist = subject.Standing.House?.Enclosure.Mist;
         var clocks = new List<(WaterClock Clock, Reason Why)>();

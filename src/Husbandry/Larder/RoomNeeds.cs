@@ -15,8 +15,9 @@ public sealed record RoomNeeds(IReadOnlyList<FoodNeed> Needs, IReadOnlyDictionar
     public static RoomNeeds Of(IReadOnlyList<Standing> standings, Room room)
     {
         var nights = LarderPlan.NightsAhead(room.Rules);
-        var each = standings
-            .AsParallel()
+        // Those of a shared tank eat with it, and those that are lent eat elsewhere.
+        List<Standing> fed = [.. standings.Where(s => s is { TankId: null, Loan: null })];
+        var each = fed.AsParallel()
             .AsOrdered()
             .Select(s => Judgement.Of(s, room))
             .Select(j =>
@@ -28,7 +29,7 @@ public sealed record RoomNeeds(IReadOnlyList<FoodNeed> Needs, IReadOnlyDictionar
             .ToList();
         return new RoomNeeds(
             [.. each.SelectMany(e => e.Needs)],
-            standings.GroupBy(s => s.Details.Group).ToDictionary(g => g.Key, g => g.Count()),
+            fed.GroupBy(s => s.Details.Group).ToDictionary(g => g.Key, g => g.Count()),
             each.Count(e => e.IsUnsized)
         );
     }
