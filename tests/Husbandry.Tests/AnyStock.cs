@@ -83,7 +83,7 @@ internal static class AnyStock
         {
             0 => StockKind.Brood,
             2 when Rules.Group(species.Group)!.Shared.Value => StockKind.Tank,
-            1 when Rules.Group(species.Group)!.Diet is Diet.Litter or Diet.SugarAndProtein => StockKind.Colony,
+            1 when Rules.Group(species.Group)!.Feeding.Diet is Diet.Litter or Diet.SugarAndProtein => StockKind.Colony,
             _ => StockKind.Specimen,
         };
         var molts = random.Next(3) == 0 ? (int?)null : random.Next(12);
@@ -94,7 +94,8 @@ internal static class AnyStock
             300,
             !tank && random.Next(4) == 0,
             tank ? null : molts,
-            kind: kind
+            kind: kind,
+            other: random.Next(8) == 0 ? "Nova species" : null
         );
         // Nights in which much happens lie close together: most stock has a wait, a sign or a cold of its own.
         var nights = Enumerable.Range(0, Steps).Select(_ => Math.Round(random.NextDouble() * 290, 2)).OrderDescending();

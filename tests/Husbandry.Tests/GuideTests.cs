@@ -30,10 +30,10 @@ public class GuideTests
     private static IEnumerable<Diary> Everyone =>
         from profile in Rules.Species
         let kin = Rules.Group(profile.Group)!
-        from molts in kin.StageBy == StageBasis.Molts ? new int?[] { 0, 2, 4 } : [(int?)null]
+        from molts in kin.Growth.StageBy == StageBasis.Molts ? new int?[] { 0, 2, 4 } : [(int?)null]
         from mature in new[] { false, true }
         select new Diary(profile.Id, molts: molts, mature: mature).LegSpan(
-            Math.Round((kin.SizeLimitMm.Value.Low + profile.AdultSizeMm.Female.Value.Low) / 2)
+            Math.Round((kin.Growth.SizeLimitMm.Value.Low + profile.AdultSizeMm.Female.Value.Low) / 2)
         );
 
     [Fact]
@@ -107,7 +107,7 @@ public class GuideTests
                 // Live food only to what still hunts.
                 Assert.False(
                     outcome.Now.Any(n => n.Contains("pre-killed", StringComparison.Ordinal))
-                        && animal.Subject.Group.Prey?.LiveOnly.Value == true,
+                        && animal.Subject.Group.Feeding.Prey?.LiveOnly.Value == true,
                     told
                 );
             }
@@ -192,7 +192,10 @@ public class GuideTests
     public void Figures_follow_a_changed_rule()
     {
         var group = Rules.Group("tarantula")!;
-        var changed = group with { DeadPreyHours = group.DeadPreyHours with { Value = 17 } };
+        var changed = group with
+        {
+            Feeding = group.Feeding with { DeadPreyHours = group.Feeding.DeadPreyHours with { Value = 17 } },
+        };
         var eaten = GuideReading.OfGroup(Rules, changed, FirstMealSchool.Default).Single(c => c.Id == "not-eating");
         Assert.Contains(
             eaten.Outcomes.SelectMany(o => o.Now),

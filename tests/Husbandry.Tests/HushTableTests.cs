@@ -218,7 +218,7 @@ public class HushTableTests
                 Assert.False(line.Act == RoundAct.Feed && judgement.Meal.Value.Forbidden, told);
                 // Darkening, or a door shut from within, ends all feeding of those that are fed by the meal.
                 Assert.False(
-                    judgement.Subject.Group.Diet == Diet.Prey
+                    judgement.Subject.Group.Feeding.Diet == Diet.Prey
                         && (judgement.Reading.Value.Darkening || judgement.Reading.Value.SealedIn)
                         && judgement.Phase.Value is not (Phase.Hardening or Phase.FangsUnchecked)
                         && fed.Count > 0,

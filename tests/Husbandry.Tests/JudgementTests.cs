@@ -43,7 +43,7 @@ public class JudgementTests
                     Assert.NotEmpty(j.Phase.Reasons);
                     Assert.NotEmpty(j.Stage.Reasons);
                     Assert.NotEmpty(j.Hush.Lines);
-                    Assert.True(j.Subject.Group.StageWords.ContainsKey(j.Stage.Value), $"{j.Stage.Value}");
+                    Assert.True(j.Subject.Group.Has(j.Stage.Value), $"{j.Stage.Value}");
                     foreach (var f in new[] { j.Molt.Value, j.Wait.Value }.OfType<VigilForecast>())
                     {
                         Assert.True(f.P10 <= f.P50 && f.P50 <= f.P90 && f.P10 >= j.Subject.Room.Tonight);
@@ -116,10 +116,10 @@ public class JudgementTests
         if (record.Size is { } share)
         {
             var adult = kept.Species.AdultSizeOf(kept.Sex).Value.High;
-            diary.With(record.Nights + 9, new Measured(group.SizePart, Math.Max(0.5, share * adult)));
+            diary.With(record.Nights + 9, new Measured(group.Growth.SizePart, Math.Max(0.5, share * adult)));
         }
 
-        if (acts.Molted && group.MoltsFollowed.Value)
+        if (acts.Molted && group.Growth.MoltsFollowed.Value)
         {
             diary.With(record.Nights * 0.8, new Molted());
         }

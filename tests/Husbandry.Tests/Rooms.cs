@@ -36,7 +36,8 @@ public sealed class Diary
         bool mature = false,
         int? molts = null,
         DateOnly? hatched = null,
-        StockKind kind = StockKind.Specimen
+        StockKind kind = StockKind.Specimen,
+        string? other = null
     )
     {
         var group = RuleSet.Shipped.Profile(species)!.Group;
@@ -46,8 +47,8 @@ public sealed class Diary
                 new StockDetails(
                     kind,
                     group,
-                    species,
-                    null,
+                    other is null ? species : null,
+                    other,
                     "Tansy",
                     sex,
                     DateOnly.FromDateTime(Evening.DateTime).AddDays(-cameNightsAgo),

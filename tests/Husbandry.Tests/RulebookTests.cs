@@ -29,7 +29,7 @@ public class RulebookTests
             g =>
                 Assert.DoesNotMatch(
                     "(?<!not )(?<!never )(?<!to )\\bdig (it|her|him) (up|out)",
-                    g.LongWait.Value.ToLowerInvariant()
+                    g.Vigils.LongWait.Value.ToLowerInvariant()
                 )
         );
 
@@ -37,7 +37,7 @@ public class RulebookTests
     public void Crabs_stay_down_longer_the_larger_they_are()
     {
         // Common practice, no published source: small at least two weeks, medium four to six, large six to nine.
-        var waits = RuleSet.Shipped.Group("hermit-crab")!.Underground;
+        var waits = RuleSet.Shipped.Group("hermit-crab")!.Vigils.Underground;
         Assert.Equal(
             waits.OrderBy(w => w.SizeMm).Select(w => w.Wait.Value.P50),
             waits.Select(w => w.Wait.Value.P50).Order()
@@ -104,7 +104,7 @@ public class RulebookTests
         );
         var profile = RuleSet.Shipped.For(details.Species, Guid.NewGuid()).Profile;
         var relatives = RuleSet.Shipped.Species.Where(s => s.Group == "tarantula").ToList();
-        foreach (var stage in RuleSet.Shipped.Group("tarantula")!.StageWords.Keys)
+        foreach (var stage in RuleSet.Shipped.Group("tarantula")!.Stages.Select(s => s.Stage))
         {
             var span = profile.MoltInterval[stage].Value;
             Assert.All(
@@ -166,5 +166,88 @@ public class RulebookTests
             types,
             t => Assert.Contains($"\"T:{t.FullName!.Replace('+', '.')}\"", xml, StringComparison.Ordinal)
         );
+    }
+
+    /// <summary>
+    /// Names of rules stay when rules are put in order: what a keeper changed under a name is found under it. The names are
+    /// those under which changes are stored.
+    /// </summary>
+    [Theory]
+    [InlineData("tarantula", "cadence.adult.default")]
+    [InlineData("tarantula", "cadence.adult")]
+    [InlineData("tarantula", "retry.juvenile")]
+    [InlineData("tarantula", "livePreyHours.sling")]
+    [InlineData("tarantula", "premoltDays.subAdult")]
+    [InlineData("tarantula", "waterWay.adult")]
+    [InlineData("tarantula", "firstMeal.adultAbove120.quick")]
+    [InlineData("tarantula", "condition.thinBelow")]
+    [InlineData("tarantula", "prey.shareOfBody")]
+    [InlineData("tarantula", "fangCheck")]
+    [InlineData("moth", "larvaLitres.sling")]
+    [InlineData("mantis", "waits.hatching")]
+    [InlineData("hermit-crab", "otherEnds.surfacing.share")]
+    [InlineData("ant", "waterEveryDays.damp")]
+    [InlineData("mantis", "sexing.segments.why")]
+    public void A_rule_of_a_group_keeps_its_name(string group, string name) =>
+        Assert.NotNull(
+            RuleSet.Shipped.Rule($"group.{name}", group, RuleSet.Shipped.Species.First(s => s.Group == group).Id, null)
+        );
+
+    [Theory]
+    [InlineData("settleDays")]
+    [InlineData("surfacedNights")]
+    [InlineData("secondsPerAct.feed")]
+    [InlineData("signShown.strong")]
+    [InlineData("learningKappa")]
+    [InlineData("almanacWeeks")]
+    public void A_rule_of_the_room_keeps_its_name(string name) =>
+        Assert.NotNull(RuleSet.Shipped.Rule($"room.{name}", "tarantula", null, null));
+
+    [Fact]
+    public void Every_rule_is_found_under_the_name_under_which_it_is_shown()
+    {
+        foreach (var group in RuleSet.Shipped.Groups)
+        {
+            var names = RuleSheet.Of(group).Select(line => line.Name).ToList();
+            Assert.Distinct(names);
+            var species = RuleSet.Shipped.Species.First(s => s.Group == group.Id).Id;
+            Assert.All(names, name => Assert.NotNull(RuleSet.Shipped.Rule(name, group.Id, species, null)));
+        }
+    }
+
+    [Fact]
+    public void A_species_that_is_not_in_the_rulebook_can_be_kept_in_every_group()
+    {
+        foreach (var group in RuleSet.Shipped.Groups)
+        {
+            var rules = RuleSet.Shipped.For(new SpeciesRef(group.Id, null, "Nova species"), Guid.NewGuid());
+            Assert.All(
+                group.Stages.Where(s => s.Stage != Stage.Egg),
+                s => Assert.Contains(s.Stage, rules.Profile.MoltInterval.Keys)
+            );
+        }
+    }
+
+    /// <summary>No group has a rule that means nothing to it.</summary>
+    [Fact]
+    public void A_stage_has_only_the_care_that_it_has()
+    {
+        foreach (var group in RuleSet.Shipped.Groups)
+        {
+            Assert.Equal(group.Growth.MoltsFollowed.Value, group.Hardening is not null);
+            foreach (var stage in group.Stages)
+            {
+                var runsAbout = stage.Stage is not (Stage.Egg or Stage.Pupa);
+                Assert.Equal(runsAbout, stage.Food is not null);
+                Assert.Equal(runsAbout && group.Growth.MoltsFollowed.Value, stage.PremoltDays is not null);
+                Assert.True(stage.LarvaLitres is null || group.Has(Stage.Pupa));
+                Assert.True(
+                    group.Hardening is null || runsAbout == group.Hardening.FirstMeal.Any(r => r.Stage == stage.Stage)
+                );
+            }
+
+            Assert.True(group.Water.SlingWaterEveryDays is null || group.Has(Stage.Sling));
+            Assert.True(group.Feeding.TraceForQueens is null || group.Feeding.Diet == Diet.SugarAndProtein);
+        }
     }
 }

@@ -282,7 +282,7 @@ public class WholeRoomTests
                 {
                     var id = species[k];
                     var profile = RuleSet.Shipped.Profile(id)!;
-                    var part = RuleSet.Shipped.Group(profile.Group)!.SizePart;
+                    var part = RuleSet.Shipped.Group(profile.Group)!.Growth.SizePart;
                     var diary = new Diary(id, molts: 4).With(molted + 0.5, new Molted());
                     diary.With(0.4, new Measured(part, profile.AdultSizeMm.Female.Value.Low * 0.5));
                     diary.With(ate + 0.3, Fed).Watered(watered + 0.2);

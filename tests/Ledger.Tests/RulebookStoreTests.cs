@@ -22,7 +22,7 @@ public sealed class RulebookStoreTests : LedgerFolder
     ) => new(Guid.NewGuid(), scope, "tarantula", species, stockId, rule, JsonValue.Create(value), "");
 
     private static double EveryDays(RuleSet rules) =>
-        rules.For(Details().Species, Guid.Empty).Group.Cadence[Stage.Adult].Default.Value;
+        rules.For(Details().Species, Guid.Empty).Group.At(Stage.Adult).Food!.Cadence.Default.Value;
 
     private async Task SetAsync(RuleOverride change, DateTimeOffset at)
     {
@@ -138,7 +138,7 @@ public sealed class RulebookStoreTests : LedgerFolder
         await using var db = Open();
         var rules = await new RulebookStore(db, new RoomCache()).ReadAsync(Cancel);
         double For(string species, Guid id) =>
-            rules.For(Details(species: species).Species, id).Group.Cadence[Stage.Adult].Default.Value;
+            rules.For(Details(species: species).Species, id).Group.At(Stage.Adult).Food!.Cadence.Default.Value;
         Assert.Equal(13, For("tliltocatl-albopilosus", one));
         Assert.Equal(12, For("tliltocatl-albopilosus", Guid.NewGuid()));
         Assert.Equal(11, For("brachypelma-hamorii", Guid.NewGuid()));

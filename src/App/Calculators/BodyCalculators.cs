@@ -83,7 +83,7 @@ internal static class BodyCalculators
             );
         }
 
-        var mass = group.Mass;
+        var mass = group.Growth.Mass;
         return TypedResults.Ok(
             new CalcAnswer<MassResult>(
                 new MassResult(BodyMass.FromLengthMm(mass.Value, body.LengthMm)),
@@ -118,7 +118,7 @@ internal static class BodyCalculators
         }
 
         stage ??= body.Instar is { } instar ? StageWords.OfInstar(group, instar, rules) : null;
-        if (problems.Count == 0 && stage is { } larva && group.LarvaLitres?.ContainsKey(larva) == true)
+        if (problems.Count == 0 && stage is { } larva && group.Has(larva) && group.At(larva).LarvaLitres is not null)
         {
             var litres = ContainerPlan.OfLarvae(group, larva, body.Count ?? 1);
             return TypedResults.Ok(
@@ -142,7 +142,7 @@ internal static class BodyCalculators
         var container = group.Container(body.Habit);
         var byLegSpan = container.By == ContainerBasis.LegSpan;
         // The other length serves where the one that counts was not given, and the answer says so.
-        var perLegSpan = group.SizePart == Husbandry.Rulebook.BodyPart.LegSpan ? group.BodyPerSize : null;
+        var perLegSpan = group.Growth.SizePart == Husbandry.Rulebook.BodyPart.LegSpan ? group.Growth.BodyPerSize : null;
         var reasons = new List<CalcReason>();
         var length = byLegSpan ? body.LegSpanMm : body.BodyLengthMm;
         if (length is null && perLegSpan is null)

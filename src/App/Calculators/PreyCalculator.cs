@@ -47,13 +47,13 @@ internal static class PreyCalculator
             return Problems.Of("group", $"Unknown group. Known: {string.Join(", ", rules.Groups.Select(g => g.Id))}.");
         }
 
-        if (group.Prey is null)
+        if (group.Feeding.Prey is null)
         {
-            var hunters = rules.Groups.Where(g => g.Prey is not null).Select(g => g.Id);
+            var hunters = rules.Groups.Where(g => g.Feeding.Prey is not null).Select(g => g.Id);
             return Problems.Of("group", $"{group.Name} take no prey. Groups that do: {string.Join(", ", hunters)}.");
         }
 
-        var limit = group.SizeLimitMm.Value;
+        var limit = group.Growth.SizeLimitMm.Value;
         var problems = CalculatorEndpoints
             .Within("bodyLengthMm", body.BodyLengthMm, limit.Low / 10, limit.High, "mm")
             .Concat(CalculatorEndpoints.Within("legSpanMm", body.LegSpanMm, limit.Low, limit.High, "mm"))
@@ -65,7 +65,7 @@ internal static class PreyCalculator
             return Problems.Of(problems);
         }
 
-        var legSpan = body.LegSpanMm ?? (body.BodyLengthMm / group.BodyPerSize.Value);
+        var legSpan = body.LegSpanMm ?? (body.BodyLengthMm / group.Growth.BodyPerSize.Value);
         if (!StageWords.TryRead(group, body.Stage, out var said, out var unknown))
         {
             return Problems.Of([unknown!]);
@@ -79,13 +79,13 @@ internal static class PreyCalculator
             new CalcReason(
                 $"Counts as {group.StageWord(stage)}{(stage == Husbandry.Rulebook.Stage.Adult ? "; adults may be given less than the limit" : "")}.",
                 "group.slingUntilMm",
-                group.SlingUntilMm.Tag,
-                group.SlingUntilMm.Source
+                group.Growth.SlingUntilMm.Tag,
+                group.Growth.SlingUntilMm.Source
             )
         );
-        if (body.AbdomenRatio is { } ratio)
+        if (body.AbdomenRatio is { } ratio && group.Feeding.Condition is { } condition)
         {
-            reasons.Add(Condition(group.Condition, ratio));
+            reasons.Add(Condition(condition, ratio));
         }
 
         var options = fit

@@ -17,20 +17,20 @@ internal static class StageWords
         }
 
         var said = word.Trim();
-        foreach (var (known, its) in group.StageWords)
+        foreach (var known in group.Stages)
         {
             if (
-                said.Equals(known.ToString(), StringComparison.OrdinalIgnoreCase)
-                || said.Equals(its, StringComparison.OrdinalIgnoreCase)
+                said.Equals(known.Stage.ToString(), StringComparison.OrdinalIgnoreCase)
+                || said.Equals(known.Word, StringComparison.OrdinalIgnoreCase)
             )
             {
-                stage = known;
+                stage = known.Stage;
                 return true;
             }
         }
 
-        var ids = group.StageWords.Select(s =>
-            $"{char.ToLowerInvariant(s.Key.ToString()[0])}{s.Key.ToString()[1..]} ({s.Value})"
+        var ids = group.Stages.Select(s =>
+            $"{char.ToLowerInvariant(s.Stage.ToString()[0])}{s.Stage.ToString()[1..]} ({s.Word})"
         );
         problem = new Problem("stage", $"{group.Name} have no such stage. Known: {string.Join(", ", ids)}.");
         return false;

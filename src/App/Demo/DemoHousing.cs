@@ -78,7 +78,7 @@ internal static class DemoHousing
                     : Fitting(judgement, behind);
             var damp = judgement.Subject.Profile.Moisture.Value == Moisture.Damp;
             var mist =
-                damp && judgement.Subject.Group.WaterWay[judgement.Stage.Value].Value == WaterWay.Drops
+                damp && judgement.Subject.Group.At(judgement.Stage.Value).WaterWay.Value == WaterWay.Drops
                     ? new MistPlan(0.9, 3, 3)
                     : null;
             yield return (

@@ -77,16 +77,16 @@ public static class RulebookEndpoints
             g.One,
             g.InstarMark,
             g.InstarAtHatching,
-            g.StageWords,
-            g.SizePart,
-            [.. BodySize.PartsOf(g).OrderBy(p => p == g.SizePart ? 0 : 1)],
-            g.Prey is not null,
+            g.Stages.ToDictionary(s => s.Stage, s => s.Word),
+            g.Growth.SizePart,
+            [.. BodySize.PartsOf(g).OrderBy(p => p == g.Growth.SizePart ? 0 : 1)],
+            g.Feeding.Prey is not null,
             [.. VigilDefinition.All.Where(v => g.Knows(v.Kind)).Select(WaitWords.Of)],
-            g.Diet is Diet.Litter or Diet.SugarAndProtein,
+            g.Feeding.Diet is Diet.Litter or Diet.SugarAndProtein,
             g.Shared.Value,
-            g.Prey?.HeldByForelegs.Value == true,
-            [.. g.WaterWay.Values.Select(w => w.Value).Distinct()],
-            [.. g.Sexing.Keys]
+            g.Feeding.Prey?.HeldByForelegs.Value == true,
+            [.. g.Stages.Select(w => w.WaterWay.Value).Distinct()],
+            [.. g.Growth.Sexing.Keys]
         );
 
     private static IResult SchemaOf(string name) =>

@@ -129,7 +129,7 @@ public sealed record AnimalView(
         var j = Judgement.Of(standing, room);
         var s = j.Subject;
         // Instars are counted up to the pupa only.
-        var pupates = s.Group.StageWords.ContainsKey(Husbandry.Rulebook.Stage.Pupa);
+        var pupates = s.Group.Has(Husbandry.Rulebook.Stage.Pupa);
         var life = Husbandry.Rounds.Lifeline.Of(j, journal);
         return new AnimalView(
             standing.StockId,
@@ -140,7 +140,7 @@ public sealed record AnimalView(
             s.Group.One,
             s.Group.InstarMark,
             KindWords.StageWord(j),
-            s.Group.Prey is not null,
+            s.Group.Feeding.Prey is not null,
             [.. PageSections.Of(j, life)],
             PageSections.HeadingOf(j),
             pupates && j.Stage.Value is Husbandry.Rulebook.Stage.Pupa or Husbandry.Rulebook.Stage.Adult

@@ -80,11 +80,11 @@ internal static class AntMeals
     private static (Rule<double> Rule, string Name) SugarRule(Subject subject) =>
         subject.IsQueenAlone
             ? (subject.Room.Rules.Room.Water.SemiClaustralVisitDays, "room.semiClaustralVisitDays")
-            : (subject.Group.WaterEveryDays[subject.Profile.Moisture.Value], "group.waterEveryDays.damp");
+            : (subject.Group.Water.WaterEveryDays[subject.Profile.Moisture.Value], "group.waterEveryDays.damp");
 
     private static (IReadOnlyList<string> Sugars, IReadOnlyList<string> Proteins) Menu(Subject subject, Stage stage)
     {
-        var menu = subject.Group.Menu[stage].Select(dish => dish.Split('/')[0]).ToList();
+        var menu = subject.Group.At(stage).Food!.Menu.Select(dish => dish.Split('/')[0]).ToList();
         bool FeedsBrood(string id) => subject.Room.Rules.Feeder(id)!.FeedsBrood;
         return ([.. menu.Where(id => !FeedsBrood(id))], [.. menu.Where(FeedsBrood)]);
     }

@@ -17,7 +17,7 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
     /// <summary>The cadence of the room's school, changed by sex, age, warmth and condition.</summary>
     public static Cadence Of(Subject subject, Stage stage, Answer<Condition> condition)
     {
-        var rule = subject.Group.Cadence[stage];
+        var rule = subject.Group.At(stage).Food!.Cadence;
         var school = subject.Room.Settings.Cadence;
         var picked = school switch
         {
@@ -48,7 +48,7 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
     /// <summary>Leaf is changed when it is spent, however much the larva eats; none for what eats no leaf.</summary>
     private static Cadence? ByLeaf(Subject subject, Stage stage)
     {
-        if (subject.Group.Diet != Diet.Leaves || stage is Stage.Adult or Stage.Pupa or Stage.Egg)
+        if (subject.Group.Feeding.Diet != Diet.Leaves || stage is Stage.Adult or Stage.Pupa or Stage.Egg)
         {
             return null;
         }
@@ -99,17 +99,17 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
         var sex = subject.Standing.Details.Sex;
         var male =
             stage == Stage.Adult && sex == Sex.Male && subject.Standing.IsMatureByRecord
-                ? group.MatureMaleCadence.Value
-                : 1;
+                ? group.Feeding.MatureMaleCadence
+                : null;
         var life = subject.AdultLife;
         var old =
             AdultNights(subject) is { } nights && nights > life.Value.Middle * room.Feeding.OldFromShareOfLife.Value
                 ? room.Feeding.OldCadence.Value
                 : 1;
-        if (male > 1 && male >= old)
+        if (male?.Value > 1 && male.Value >= old)
         {
-            var text = $"A mature male eats less: × {Wording.Plain(male)}.";
-            why.Add(group.MatureMaleCadence.Because("Male", "group.matureMaleCadence", text));
+            var text = $"A mature male eats less: × {Wording.Plain(male.Value)}.";
+            why.Add(male.Because("Male", "group.matureMaleCadence", text));
         }
         else if (old > 1)
         {
@@ -118,7 +118,7 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
             why.Add(room.Feeding.OldCadence.Because("Age", "room.oldCadence", text));
         }
 
-        return Math.Max(male, old);
+        return Math.Max(male?.Value ?? 1, old);
     }
 
     /// <summary>A cool animal digests slowly and needs less; a warm one more.</summary>
@@ -143,8 +143,12 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
 
     private static double ByCondition(Subject subject, Answer<Condition> condition, List<Reason> why)
     {
-        var rules = subject.Group.Condition;
         why.AddRange(condition.Reasons);
+        if (subject.Group.Feeding.Condition is not { } rules)
+        {
+            return 1;
+        }
+
         switch (condition.Value.Word)
         {
             case ConditionWord.Thin:

@@ -57,9 +57,14 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
     public static Answer<FeedingChoice?> Of(FedAnimal fed, double everyDays)
     {
         var s = fed.Subject;
-        if (s.Group.Prey is null || s.Standing.Details.Kind is StockKind.Colony or StockKind.Tank)
+        if (s.Group.Feeding.Prey is null || s.Standing.Details.Kind is StockKind.Colony or StockKind.Tank)
         {
             return new Answer<FeedingChoice?>(null, "Only for animals that are fed by the meal.", []);
+        }
+
+        if (fed.Meal.EatsNothing)
+        {
+            return new Answer<FeedingChoice?>(null, "Takes nothing at this stage.", []);
         }
 
         if (fed.Size.Value is null)
@@ -70,7 +75,7 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
         var now = Path(fed, 1);
         var factor = everyDays / fed.Meal.EveryDays;
         var other = Path(fed, factor);
-        var pace = s.Group.PacePerFood;
+        var pace = s.Group.Feeding.PacePerFood;
         var life = s.AdultLife;
         return new Answer<FeedingChoice?>(
             new FeedingChoice(now, other),
@@ -106,7 +111,7 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
     private static FeedingPath Path(FedAnimal fed, double factor)
     {
         var s = fed.Subject;
-        var slower = Math.Pow(factor, s.Group.PacePerFood.Value);
+        var slower = Math.Pow(factor, s.Group.Feeding.PacePerFood.Value);
         var every = fed.Meal.EveryDays * factor;
         var life = s.AdultLife.Value;
         var body = fed.Size.Value!.BodyMm;
@@ -152,7 +157,13 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
         var (days, variance, eaten, mg) = (0.0, 0.0, 0.0, 0.0);
         foreach (var step in MoltPath.Of(s, fed.Molt.Value, fed.Size.Value, MoltPath.Left(fed.MoltsLeft)))
         {
-            var cadence = s.Group.Cadence[step.Stage].Default.Value / s.Group.Cadence[fed.Stage].Default.Value;
+            // What takes nothing until its next molt eats nothing of what is reckoned here.
+            if (s.Group.At(step.Stage).Food is not { } food || s.Group.At(fed.Stage).Food is not { } now)
+            {
+                continue;
+            }
+
+            var cadence = food.Cadence.Default.Value / now.Cadence.Default.Value;
             var meals = step.WaitDays * slower / (fed.Meal.EveryDays * cadence * factor);
             days += step.WaitDays * slower;
             variance += step.SpreadDays * step.SpreadDays * slower * slower;
@@ -164,7 +175,7 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
     }
 
     private static double MealMg(Subject s, double bodyMm) =>
-        InsectMass.FromLengthMm(bodyMm * s.Group.Prey!.MealShareOfBody.Value) * s.Mouths;
+        InsectMass.FromLengthMm(bodyMm * s.Group.Feeding.Prey!.MealShareOfBody.Value) * s.Mouths;
 
     private static DateOnly Ahead(Subject s, double days) => s.Room.Tonight.AddDays((int)Math.Round(days));
 }

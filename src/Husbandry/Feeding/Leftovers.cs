@@ -123,7 +123,7 @@ public sealed record Leftover(
     /// <summary>What a messy eater leaves of a meal comes out the night after; none where nothing has to.</summary>
     private static Answer<Leftover?>? BitsOf(Subject subject)
     {
-        var rule = subject.Group.MessyEater;
+        var rule = subject.Group.Feeding.MessyEater;
         if (
             !rule.Value
             || subject.Standing.Feeding.Meals.Count == 0
@@ -155,8 +155,9 @@ public sealed record Leftover(
         var cool = subject.Pace.IsKnown && subject.Pace.CelsiusNow < subject.Room.Rules.Room.Feeding.CoolBelowC.Value;
         return subject.Room.Rules.Feeder(offer.FeederId)?.StayHours is { } own
                 ? (own, $"feeder.{offer.FeederId}.stayHours")
-            : live ? (subject.Group.LivePreyHours[stage], $"group.livePreyHours.{StageReading.Key(stage)}")
-            : cool ? (subject.Group.DeadPreyHoursCool, "group.deadPreyHoursCool")
-            : (subject.Group.DeadPreyHours, "group.deadPreyHours");
+            : live && subject.Group.At(stage).Food is { } food
+                ? (food.LivePreyHours, $"group.livePreyHours.{StageReading.Key(stage)}")
+            : cool ? (subject.Group.Feeding.DeadPreyHoursCool, "group.deadPreyHoursCool")
+            : (subject.Group.Feeding.DeadPreyHours, "group.deadPreyHours");
     }
 }

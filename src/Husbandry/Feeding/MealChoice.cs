@@ -19,8 +19,8 @@ internal static class MealChoice
 
     private static MealOffer? Of(Subject subject, Stage stage, PreyFit? prey, bool mustBeDead, Variety variety) =>
         EatsNothing(subject, stage) is not null ? null
-        : subject.Group.Diet == Diet.SugarAndProtein ? AntMeals.Offer(subject, stage)
-        : subject.Group.Diet != Diet.Prey
+        : subject.Group.Feeding.Diet == Diet.SugarAndProtein ? AntMeals.Offer(subject, stage)
+        : subject.Group.Feeding.Diet != Diet.Prey
             ? WithCalcium(
                 subject,
                 Plain(subject, Fresh(subject, stage, variety), subject.Standing.IsTank ? subject.Mouths : 1)
@@ -33,17 +33,19 @@ internal static class MealChoice
         stage switch
         {
             _ when subject.Standing.IsTank && subject.Inmates.Count == 0 => "nobody lives in it",
-            Stage.Egg => "eggs take nothing",
-            Stage.Pupa => "a pupa takes nothing",
-            Stage.Adult when subject.Group.Diet == Diet.Leaves && subject.Profile.AdultFeeds?.Value == false =>
+            _ when subject.Group.At(stage).Food is null => $"{NotOf(subject, stage)} nothing",
+            Stage.Adult when subject.Group.Feeding.Diet == Diet.Leaves && subject.Profile.AdultFeeds?.Value == false =>
                 "adults of this species do not feed",
             _ => null,
         };
 
+    private static string NotOf(Subject subject, Stage stage) =>
+        stage == Stage.Egg ? "eggs take" : $"a {subject.Group.StageWord(stage)} takes";
+
     /// <summary>While its size is not known: what it has taken whole before, the most often taken first.</summary>
     private static MealOffer? FromHabit(Subject subject, bool mustBeDead)
     {
-        var liveOnly = subject.Group.Prey!.LiveOnly.Value;
+        var liveOnly = subject.Group.Feeding.Prey!.LiveOnly.Value;
         return
             (liveOnly && mustBeDead)
             || subject
@@ -78,9 +80,9 @@ internal static class MealChoice
     /// </summary>
     private static MealOffer? Prey(Subject subject, Stage stage, PreyFit prey, bool mustBeDead, Variety variety)
     {
-        var menu = subject.Group.Menu[stage];
+        var menu = subject.Group.At(stage).Food!.Menu;
         var kept = subject.Room.Kept;
-        var liveOnly = subject.Group.Prey!.LiveOnly.Value;
+        var liveOnly = subject.Group.Feeding.Prey!.LiveOnly.Value;
         var possible = prey
             .Options.Where(o => o.Verdict is PreyVerdict.Fits or PreyVerdict.Cut)
             .Where(o => Rank(menu, o) >= 0 || IsOwn(o) || o.TakenBefore > 0)
@@ -137,7 +139,7 @@ internal static class MealChoice
     /// <summary>Food that needs no sizing: the menu in turn, so that it is not every night the same.</summary>
     private static string Fresh(Subject subject, Stage stage, Variety variety)
     {
-        var menu = subject.Group.Menu[stage];
+        var menu = subject.Group.At(stage).Food!.Menu;
         return menu.Select((id, rank) => (id, Score: rank + variety.MealsOf(id))).MinBy(x => x.Score).id;
     }
 

@@ -61,29 +61,26 @@ public sealed record MealPlan(
         Variety variety
     )
     {
-        var cadence = Cadence.Of(subject, stage.Value, condition);
-        var every = cadence.Days;
         var lastMeal =
             subject.Standing.Feeding.Meals.Count == 0
                 ? (DateOnly?)null
                 : subject.Night(subject.Standing.Feeding.Meals[^1].At);
+        if (subject.Group.At(stage.Value).Food is null)
+        {
+            return Nothing(subject, stage.Value, lastMeal);
+        }
+
+        var cadence = Cadence.Of(subject, stage.Value, condition);
+        var every = cadence.Days;
         var words = subject.Room.Wording;
         var reasons = new List<Reason>();
-        var onlyLive = subject.Group.Prey?.LiveOnly.Value == true;
+        var onlyLive = subject.Group.Feeding.Prey?.LiveOnly.Value == true;
         var forbidden =
             hush[CareAct.FeedDead].Verdict == Verdict.Never
             || (onlyLive && hush[CareAct.FeedLive].Verdict == Verdict.Never);
-        if (!forbidden && MealChoice.EatsNothing(subject, stage.Value) is { } nothing)
+        if (!forbidden && MealChoice.EatsNothing(subject, stage.Value) is not null)
         {
-            var text = $"{nothing.ToUpperFirst()}.";
-            return new Answer<MealPlan>(
-                new MealPlan(null, true, lastMeal, every, null, EatsNothing: true),
-                text,
-                [
-                    subject.Profile.AdultFeeds?.Because("Food", "species.adultFeeds", text)
-                        ?? Reason.FromRecord("Food", text, "record.stage"),
-                ]
-            );
+            return Nothing(subject, stage.Value, lastMeal);
         }
 
         if (forbidden)
@@ -111,7 +108,7 @@ public sealed record MealPlan(
             );
         }
 
-        if (subject.Group.Diet == Diet.SugarAndProtein && !forbidden)
+        if (subject.Group.Feeding.Diet == Diet.SugarAndProtein && !forbidden)
         {
             (var night, every, var ants) = AntMeals.Plan(subject, stage.Value);
             reasons.Add(ants);
@@ -132,6 +129,21 @@ public sealed record MealPlan(
             : due <= subject.Room.Tonight ? $"A meal is due{(offer is null ? "" : $": {offer.All}")}."
             : $"Next meal {words.Day(due)}.";
         return new Answer<MealPlan>(plan, summary, reasons);
+    }
+
+    /// <summary>The plan of what takes no food, hushed or not.</summary>
+    private static Answer<MealPlan> Nothing(Subject subject, Stage stage, DateOnly? lastMeal)
+    {
+        var text = $"{MealChoice.EatsNothing(subject, stage)!.ToUpperFirst()}.";
+        return new Answer<MealPlan>(
+            new MealPlan(null, true, lastMeal, 0, null, EatsNothing: true),
+            text,
+            [
+                subject.Profile.AdultFeeds is { Value: false } rule && stage == Stage.Adult
+                    ? rule.Because("Food", "species.adultFeeds", text)
+                    : Reason.FromRecord("Food", text, "record.stage"),
+            ]
+        );
     }
 
     private static string Until(HushEnd? end, Wording words) =>
@@ -172,7 +184,7 @@ public sealed record MealPlan(
         if (subject.Standing.Feeding.Untaken.Count > 0)
         {
             var offered = subject.Night(subject.Standing.Feeding.Untaken[^1].At);
-            var retry = subject.Group.Retry[stage];
+            var retry = subject.Group.At(stage).Food!.Retry;
             var again = offered.AddDays((int)retry.Value);
             if (again > due)
             {

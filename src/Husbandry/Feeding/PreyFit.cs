@@ -100,7 +100,7 @@ public sealed record PreyFit(
     {
         var rules = RulesOf(group);
         var limit = Limit(rules, bodyMm, stage, forelegMm);
-        var menu = group.Menu[stage];
+        var menu = group.At(stage).Food?.Menu ?? [];
         var mealMg = InsectMass.FromLengthMm(bodyMm * rules.MealShareOfBody.Value);
         var options = feeders
             .SelectMany(f =>
@@ -184,7 +184,7 @@ public sealed record PreyFit(
     }
 
     private static PreyRules RulesOf(GroupRules group) =>
-        group.Prey ?? throw new ArgumentException($"{group.Name} take no prey.", nameof(group));
+        group.Feeding.Prey ?? throw new ArgumentException($"{group.Name} take no prey.", nameof(group));
 
     private static string Share(double share) =>
         Math.Abs(share - (2.0 / 3)) < RulerMm ? "Two thirds" : $"{share * 100:0} %";

@@ -32,7 +32,7 @@ public sealed class TubeSeenEntry() : EntryDefinition<TubeSeen>("tubeSeen")
     /// <inheritdoc/>
     protected override IEnumerable<Problem> Check(TubeSeen act, EntryAt at)
     {
-        if (at.Group is { } group && group.WaterWay.Values.All(w => w.Value != WaterWay.Tube))
+        if (at.Group is { } group && group.Stages.All(w => w.WaterWay.Value != WaterWay.Tube))
         {
             yield return new Problem("act.kind", $"A {group.One} lives in no tube with water behind cotton.");
         }

@@ -61,13 +61,13 @@ public sealed record Variety(
         var fatLimit = rules.Room.Feeding.FattyShareLimit;
         var held = count > 0 && fatty + 1 > (count + 1) * fatLimit.Value && fatty > 0;
         var why = new List<Reason>();
-        if (tired is not null && subject.Group.Prey is not null)
+        if (tired is not null && subject.Group.Feeding.Prey is not null)
         {
             var text = $"{tired.Meals} of the last {count} meals were {tired.Name}: something else now.";
             why.Add(limit.Because("Variety", "room.varietyShareLimit", text));
         }
 
-        if (held && subject.Group.Prey is not null)
+        if (held && subject.Group.Feeding.Prey is not null)
         {
             var text = $"{fatty} of the last {count} meals were rich in fat: lean prey now.";
             why.Add(fatLimit.Because("Fat", "room.fattyShareLimit", text));

@@ -55,7 +55,7 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
             );
         }
 
-        var way = subject.Group.WaterWay[stage];
+        var way = subject.Group.At(stage).WaterWay;
         var mist = subject.Standing.House?.Enclosure.Mist;
         var clocks = new List<(WaterClock Clock, Reason Why)>();
         switch (way.Value)
@@ -117,8 +117,9 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
         };
         var last = LastNight(subject, kind, orAny: true);
         var moisture = subject.Profile.Moisture.Value;
-        var young = stage == Stage.Sling;
-        var rule = young ? subject.Group.SlingWaterEveryDays : subject.Group.WaterEveryDays[moisture];
+        var often = stage == Stage.Sling ? subject.Group.Water.SlingWaterEveryDays : null;
+        var young = often is not null;
+        var rule = often ?? subject.Group.Water.WaterEveryDays[moisture];
         var whom =
             young ? $"a {subject.Group.StageWord(stage)}"
             : moisture == Moisture.Damp ? "species that need it damp"
@@ -160,7 +161,7 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
         var (rule, name) =
             subject.IsChilled ? (room.Water.WinterLookDays, "room.winterLookDays")
             : !subject.IsQueenAlone
-                ? (subject.Group.WaterEveryDays[subject.Profile.Moisture.Value], "group.waterEveryDays.damp")
+                ? (subject.Group.Water.WaterEveryDays[subject.Profile.Moisture.Value], "group.waterEveryDays.damp")
             : subject.Profile.Founding?.Value == Founding.Claustral
                 ? (room.Water.ClaustralLookDays, "room.claustralLookDays")
             : (room.Water.SemiClaustralVisitDays, "room.semiClaustralVisitDays");
@@ -191,7 +192,7 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
     private static (WaterClock Clock, Reason Why) ByMistPlan(Subject subject, MistPlan mist)
     {
         // For those that drink drops any water on record was a drink; beside a dish the mist has a clock of its own.
-        var drinksDrops = subject.Group.WaterWay.Values.All(w => w.Value != WaterWay.Dish);
+        var drinksDrops = subject.Group.Stages.All(w => w.WaterWay.Value != WaterWay.Dish);
         var last = LastNight(subject, WaterKind.Mist, orAny: drinksDrops);
         var most = subject.Room.Rules.Room.Water.MistDriestFactor;
         var plan =

@@ -23,7 +23,7 @@ public sealed record BodySize(double SizeMm, double BodyMm, double HardPartMm, b
         if (measures.Count == 0)
         {
             var text =
-                $"No measure yet: measure the {Name(subject.Group.SizePart).ToLowerInvariant()} or the body once.";
+                $"No measure yet: measure the {Name(subject.Group.Growth.SizePart).ToLowerInvariant()} or the body once.";
             return new Answer<BodySize?>(null, "Never measured.", [Reason.FromRecord("Size", text, "record.measure")]);
         }
 
@@ -62,9 +62,9 @@ public sealed record BodySize(double SizeMm, double BodyMm, double HardPartMm, b
         double Now(BodyPart part) => Resolve(part, known, subject, reasons) * factor;
         var body = Now(BodyPart.Body);
         var size = new BodySize(
-            subject.Group.SizePart == BodyPart.Body ? body : Now(subject.Group.SizePart),
+            subject.Group.Growth.SizePart == BodyPart.Body ? body : Now(subject.Group.Growth.SizePart),
             body,
-            Now(subject.Group.HardPart),
+            Now(subject.Group.Growth.HardPart),
             carried > 0 || !known.ContainsKey(BodyPart.Body)
         );
         return new Answer<BodySize?>(size, $"Body about {subject.Room.Wording.Length(size.BodyMm)}.", reasons);
@@ -87,7 +87,7 @@ public sealed record BodySize(double SizeMm, double BodyMm, double HardPartMm, b
 
     /// <summary>The parts whose lengths say how large an animal of a group is.</summary>
     public static IReadOnlyList<BodyPart> PartsOf(GroupRules group) =>
-        [.. new[] { BodyPart.Body, group.SizePart, group.HardPart }.Distinct()];
+        [.. new[] { BodyPart.Body, group.Growth.SizePart, group.Growth.HardPart }.Distinct()];
 
     /// <summary>
     /// Size with so many molts behind it here, carried from the nearest measured skin by the species' growth ratio and
@@ -99,8 +99,11 @@ public sealed record BodySize(double SizeMm, double BodyMm, double HardPartMm, b
         foreach (var m in subject.Standing.Growth.Measures)
         {
             if (
-                (m.Part == BodyPart.Body || m.Part == subject.Group.SizePart || m.Part == subject.Group.HardPart)
-                && (nearest is null || Math.Abs(m.MoltsHere - moltsHere) <= Math.Abs(nearest.MoltsHere - moltsHere))
+                (
+                    m.Part == BodyPart.Body
+                    || m.Part == subject.Group.Growth.SizePart
+                    || m.Part == subject.Group.Growth.HardPart
+                ) && (nearest is null || Math.Abs(m.MoltsHere - moltsHere) <= Math.Abs(nearest.MoltsHere - moltsHere))
             )
             {
                 nearest = m;
@@ -110,7 +113,7 @@ public sealed record BodySize(double SizeMm, double BodyMm, double HardPartMm, b
         return nearest is null
             ? null
             : nearest.LengthMm
-                * PerBody(subject.Group.SizePart, subject.Group)
+                * PerBody(subject.Group.Growth.SizePart, subject.Group)
                 / PerBody(nearest.Part, subject.Group)
                 * Math.Pow(subject.Profile.GrowthRatio.Value, moltsHere - nearest.MoltsHere);
     }
@@ -137,7 +140,7 @@ public sealed record BodySize(double SizeMm, double BodyMm, double HardPartMm, b
             reasons.Add(
                 own
                     ? Reason.FromRecord("Converted", text + " By its own measures.", "record.proportion")
-                    : subject.Group.BodyPerSize.Because("Converted", "group.bodyPerSize", text)
+                    : subject.Group.Growth.BodyPerSize.Because("Converted", "group.bodyPerSize", text)
             );
         }
 
@@ -160,6 +163,6 @@ public sealed record BodySize(double SizeMm, double BodyMm, double HardPartMm, b
 
     private static double PerBody(BodyPart part, GroupRules group) =>
         part == BodyPart.Body ? 1
-        : part == group.SizePart ? 1 / group.BodyPerSize.Value
-        : group.HardPartPerBody.Value;
+        : part == group.Growth.SizePart ? 1 / group.Growth.BodyPerSize.Value
+        : group.Growth.HardPartPerBody.Value;
 }

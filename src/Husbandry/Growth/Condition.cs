@@ -36,12 +36,16 @@ public sealed record Condition(ConditionWord Word, double? Score)
     /// <remarks>Mature males are naturally thin, so no score is read for them. Source: common practice, no published source.</remarks>
     public static Answer<Condition> Of(Subject subject)
     {
-        var rules = subject.Group.Condition;
         var lasts = subject.Room.Rules.Room.Growth.ConditionLastsDays;
         var eye = ByEye(subject);
         if (eye is { } seen && subject.NightsSince(seen.At) <= lasts.Value && !(Measured(subject)?.At > seen.At))
         {
             return FromEye(subject, seen.At, seen.Word);
+        }
+
+        if (subject.Group.Feeding.Condition is not { } rules)
+        {
+            return Unknown($"A {subject.Group.One} has no abdomen to be measured by.");
         }
 
         if (subject.Standing.Details.Sex == Sex.Male && subject.Standing.IsMatureByRecord)
@@ -113,7 +117,7 @@ public sealed record Condition(ConditionWord Word, double? Score)
             : new Answer<Condition>(
                 new Condition(word, null),
                 $"Condition {Text(word)}.",
-                [subject.Group.ConditionByEye.Because("Condition", "group.conditionByEye", text)]
+                [subject.Group.Feeding.ConditionByEye.Because("Condition", "group.conditionByEye", text)]
             );
     }
 

@@ -33,7 +33,7 @@ public sealed class ConditionSeenEntry() : EntryDefinition<ConditionSeen>("condi
     /// <inheritdoc/>
     protected override IEnumerable<Problem> Check(ConditionSeen act, EntryAt at)
     {
-        if (at.Group is { ConditionByEye.Value: false } group)
+        if (at.Group is { Feeding.ConditionByEye.Value: false } group)
         {
             yield return new Problem("act.condition", $"How well fed a {group.One} is does not show by eye.");
         }

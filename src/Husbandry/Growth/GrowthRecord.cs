@@ -38,7 +38,7 @@ public sealed record GrowthRecord(
     {
         var measures = subject.Standing.Growth.Measures;
         // The hard part first, then the size, then the body: where there are as many measures of each.
-        BodyPart[] preferred = [subject.Group.HardPart, subject.Group.SizePart, BodyPart.Body];
+        BodyPart[] preferred = [subject.Group.Growth.HardPart, subject.Group.Growth.SizePart, BodyPart.Body];
         var part = preferred.MaxBy(p => measures.Where(m => m.Part == p).Select(m => m.MoltsHere).Distinct().Count());
         var first = subject.Standing.MoltsBeforeRecord is { } before ? before + subject.Group.InstarAtHatching : 1;
         var latest = measures
@@ -52,13 +52,13 @@ public sealed record GrowthRecord(
         {
             return new Answer<GrowthRecord?>(
                 LimbRecord.Of(subject) is { Count: > 0 } limbs
-                    ? new GrowthRecord(subject.Group.HardPart, false, [], null, prior.Value, null, limbs)
+                    ? new GrowthRecord(subject.Group.Growth.HardPart, false, [], null, prior.Value, null, limbs)
                     : null,
                 "Nothing measured yet.",
                 [
                     Reason.FromRecord(
                         "Growth",
-                        $"Measure the {BodySize.Name(subject.Group.HardPart).ToLowerInvariant()} of each shed skin to see growth.",
+                        $"Measure the {BodySize.Name(subject.Group.Growth.HardPart).ToLowerInvariant()} of each shed skin to see growth.",
                         "record.measure"
                     ),
                 ]

@@ -55,10 +55,11 @@ public sealed class MeasuredEntry() : EntryDefinition<Measured>("measured")
             yield break;
         }
 
-        var limit = group.SizeLimitMm.Value;
+        var limit = group.Growth.SizeLimitMm.Value;
         // The shortest part of the smallest animal is a tenth of its size; a body may be longer than a claw.
-        var low = act.Part == group.SizePart ? limit.Low : limit.Low / 10;
-        var high = act.Part == group.SizePart ? limit.High : limit.High * Math.Max(1, group.BodyPerSize.Value);
+        var low = act.Part == group.Growth.SizePart ? limit.Low : limit.Low / 10;
+        var high =
+            act.Part == group.Growth.SizePart ? limit.High : limit.High * Math.Max(1, group.Growth.BodyPerSize.Value);
         if (!double.IsFinite(act.LengthMm) || act.LengthMm < low || act.LengthMm > high)
         {
             yield return new Problem(

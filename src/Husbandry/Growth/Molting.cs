@@ -9,14 +9,15 @@ public static class Molting
 {
     /// <summary>Whether molts of this animal are followed one by one.</summary>
     public static bool Follows(Subject subject) =>
-        subject.Group.MoltsFollowed.Value && subject.Standing.Details.Kind is not (StockKind.Colony or StockKind.Tank);
+        subject.Group.Growth.MoltsFollowed.Value
+        && subject.Standing.Details.Kind is not (StockKind.Colony or StockKind.Tank);
 
     /// <summary>Why an animal will not molt again, or why its molts are not awaited; none when one is awaited.</summary>
     public static Reason? WillNotMoltAgain(Subject subject)
     {
         if (!Follows(subject))
         {
-            var rule = subject.Group.MoltsFollowed;
+            var rule = subject.Group.Growth.MoltsFollowed;
             return rule.Because("Next molt", "group.moltsFollowed", "Molts of single animals are not followed here.");
         }
 
@@ -29,7 +30,7 @@ public static class Molting
             );
         }
 
-        var last = subject.Group.AdultsMolt;
+        var last = subject.Group.Growth.AdultsMolt;
         if (!subject.Standing.IsMatureByRecord)
         {
             return ProbablyAdult(subject);
@@ -58,15 +59,15 @@ public static class Molting
     private static Reason? ProbablyAdult(Subject subject)
     {
         // The last molt of a larva makes the pupa, not the adult: it is awaited until somebody writes that it pupated.
-        if (subject.Group.StageWords.ContainsKey(Stage.Pupa))
+        if (subject.Group.Has(Stage.Pupa))
         {
             return null;
         }
 
         var sex = subject.Standing.Details.Sex;
         var endsWithAdult =
-            subject.Group.AdultsMolt.Value == AdultMolting.Neither
-            || (subject.Group.AdultsMolt.Value == AdultMolting.FemalesOnly && sex == Sex.Male);
+            subject.Group.Growth.AdultsMolt.Value == AdultMolting.Neither
+            || (subject.Group.Growth.AdultsMolt.Value == AdultMolting.FemalesOnly && sex == Sex.Male);
         var toAdult = sex == Sex.Male ? subject.Profile.MoltsToAdult.Male : subject.Profile.MoltsToAdult.Female;
         return endsWithAdult && subject.Standing.MoltsInLife >= toAdult.Value.High
             ? toAdult.Because(

@@ -80,7 +80,7 @@ public sealed record MoltsLeft(int? BySizeLow, int? BySizeHigh, int? ByInstarLow
                 ? $"By size {Span(bySize!.Value.Low, bySize.Value.High)}, by instar {Span(byInstar!.Value.Low, byInstar.Value.High)}: they disagree. A molt nobody saw, a wrong instar or a small adult."
             : bySize is { } b && byInstar is { } k
                 ? $"{Span(Math.Max(b.Low, k.Low), Math.Min(b.High, k.High))} to adult."
-            : $"{Span((bySize ?? byInstar)!.Value.Low, (bySize ?? byInstar)!.Value.High)} to {(subject.Group.StageWords.ContainsKey(Stage.Pupa) ? "the pupa" : "adult")}.";
+            : $"{Span((bySize ?? byInstar)!.Value.Low, (bySize ?? byInstar)!.Value.High)} to {(subject.Group.Has(Stage.Pupa) ? "the pupa" : "adult")}.";
         if (!listed)
         {
             summary += " A guess from its group, as its species is not in the rulebook.";

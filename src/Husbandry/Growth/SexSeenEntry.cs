@@ -45,9 +45,9 @@ public sealed class SexSeenEntry() : EntryDefinition<SexSeen>("sexSeen")
         }
 
         var subject = Subject.Of(standing, at.Room);
-        if (subject.Group.Sexing.GetValueOrDefault(act.By) is not { } rule)
+        if (subject.Group.Growth.Sexing.GetValueOrDefault(act.By) is not { } rule)
         {
-            var known = string.Join(", ", subject.Group.Sexing.Keys.Select(Noun));
+            var known = string.Join(", ", subject.Group.Growth.Sexing.Keys.Select(Noun));
             yield return new Problem(
                 "act.by",
                 $"The sex of a {subject.Group.One} is not told so. It is told by: {known}."

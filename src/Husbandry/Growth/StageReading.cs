@@ -44,7 +44,8 @@ public static class StageReading
         }
 
         var stage = Decide(subject, size?.SizeMm, standing.MoltsInLife);
-        var byMolts = size is null || (subject.Group.StageBy == StageBasis.Molts && standing.MoltsInLife is not null);
+        var byMolts =
+            size is null || (subject.Group.Growth.StageBy == StageBasis.Molts && standing.MoltsInLife is not null);
         return Say(subject, stage, byMolts ? MoltsReason(subject) : SizeReason(subject, stage, size!.SizeMm));
     }
 
@@ -54,13 +55,13 @@ public static class StageReading
     /// <param name="molts">Molts behind it then, if known.</param>
     public static Stage Decide(Subject subject, double? sizeMm, int? molts)
     {
-        var byMolts = subject.Group.StageBy == StageBasis.Molts && molts is not null;
+        var byMolts = subject.Group.Growth.StageBy == StageBasis.Molts && molts is not null;
         var stage =
             sizeMm is { } size && !byMolts ? BySize(subject, size)
             : molts is { } m ? ByMolts(subject, m)
             : Stage.Juvenile;
         // A lone queen, whatever her size: of ants only adults are kept by themselves.
-        return subject.Group.StageWords.ContainsKey(stage) ? stage : Stage.Adult;
+        return subject.Group.Has(stage) ? stage : Stage.Adult;
     }
 
     /// <summary>The stage with <paramref name="molts"/> molts behind it here.</summary>
@@ -74,7 +75,7 @@ public static class StageReading
 
     /// <summary>The stage from size alone, for a group without a species.</summary>
     public static Stage ForGroup(GroupRules group, double sizeMm) =>
-        sizeMm < group.SlingUntilMm.Value ? Stage.Sling : Stage.Juvenile;
+        sizeMm < group.Growth.SlingUntilMm.Value ? Stage.Sling : Stage.Juvenile;
 
     /// <summary>The stage in words that hold for every group.</summary>
     public static string Word(Stage stage) =>
@@ -108,7 +109,7 @@ public static class StageReading
         var (profile, group, words) = (subject.Profile, subject.Group, subject.Room.Wording);
         var adult = profile.AdultSizeOf(subject.Standing.Details.Sex);
         var from = adult.Value.Low * profile.SubAdultFromShare.Value;
-        var has = $"{BodySize.Name(group.SizePart)} {words.Length(sizeMm)}";
+        var has = $"{BodySize.Name(group.Growth.SizePart)} {words.Length(sizeMm)}";
         return stage switch
         {
             Stage.Sling => profile.SlingUntilMm.Because(
@@ -139,11 +140,11 @@ public static class StageReading
     /// must be on record, and until then it is at most sub-adult.
     /// </summary>
     private static bool IsAdultBySize(Subject subject, Sex sex) =>
-        subject.Group.AdultsMolt.Value switch
+        subject.Group.Growth.AdultsMolt.Value switch
         {
             AdultMolting.Both => true,
             AdultMolting.FemalesOnly => sex != Sex.Male,
-            _ => subject.Group.StageBy == StageBasis.Size && sex != Sex.Male,
+            _ => subject.Group.Growth.StageBy == StageBasis.Size && sex != Sex.Male,
         };
 
     private static Stage ByMolts(Subject subject, int molts)
@@ -151,7 +152,7 @@ public static class StageReading
         var toAdult = MoltsToAdult(subject).Value;
         var share = subject.Room.Rules.Room.Growth.SlingShareOfMolts.Value;
         // Where the ultimate molt is plain to see, an animal without it on record is at most sub-adult.
-        var last = subject.Group.StageBy == StageBasis.Molts ? Stage.SubAdult : Stage.Adult;
+        var last = subject.Group.Growth.StageBy == StageBasis.Molts ? Stage.SubAdult : Stage.Adult;
         return molts < toAdult.Low * share ? Stage.Sling
             : molts < toAdult.Low - 1 ? Stage.Juvenile
             : molts < toAdult.High ? Stage.SubAdult

@@ -43,7 +43,7 @@ public sealed record GuideAsked(
     private bool? MoltsAgain =>
         Stage is not { } stage ? null
         : stage != Rulebook.Stage.Adult ? true
-        : Group.AdultsMolt.Value switch
+        : Group.Growth.AdultsMolt.Value switch
         {
             AdultMolting.Both => true,
             AdultMolting.Neither => false,

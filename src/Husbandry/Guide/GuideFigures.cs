@@ -26,39 +26,45 @@ public static partial class GuideFigures
         name switch
         {
             "waterEvery" => Days([WaterEvery(asked)]),
-            "firstMeal" => Days(Stages(asked).Select(s => FirstMealDays(asked, s))),
-            "fangs" => asked.Group.FangCheck.Value ? ", and once the fangs are black" : "",
-            "retry" => Days(ByStage(asked, asked.Group.Retry)),
-            "premolt" => Days(asked.PremoltDays is { } own ? [own] : ByStage(asked, asked.Group.PremoltDays)),
-            "liveHours" => Hours(ByStage(asked, asked.Group.LivePreyHours)),
-            "deadHours" => Hours([asked.Group.DeadPreyHours.Value]),
+            "firstMeal" => Days(Stages(asked).SelectMany(s => FirstMealDays(asked, s))),
+            "fangs" => asked.Group.ChecksFangs ? ", and once the fangs are black" : "",
+            "retry" => Days(ByStage(asked, s => s.Food?.Retry)),
+            "premolt" => Days(asked.PremoltDays is { } own ? [own] : ByStage(asked, s => s.PremoltDays)),
+            "liveHours" => Hours(ByStage(asked, s => s.Food?.LivePreyHours)),
+            "deadHours" => Hours([asked.Group.Feeding.DeadPreyHours.Value]),
             "freeHeight" => $"{Wording.Plain(asked.Group.Container(null).Height.Value)} body lengths",
             "underground" => Days(
-                asked.Group.Underground.SelectMany(u => new[] { u.Wait.Value.P10, u.Wait.Value.P90 })
+                asked.Group.Vigils.Underground.SelectMany(u => new[] { u.Wait.Value.P10, u.Wait.Value.P90 })
             ),
             "queenLook" => Days([asked.Room.Water.ClaustralLookDays.Value]),
             "queenVisit" => Days([asked.Room.Water.SemiClaustralVisitDays.Value]),
             "coldMist" => Days([asked.Room.Water.ColdMistDays.Value]),
-            "noMoltsLeft" => asked.Group.AdultsMolt.Value == AdultMolting.FemalesOnly
+            "noMoltsLeft" => asked.Group.Growth.AdultsMolt.Value == AdultMolting.FemalesOnly
                 ? "No: it is a mature male"
                 : "No: it is adult",
             _ => null,
         };
 
     private static double WaterEvery(GuideAsked asked) =>
-        asked.Stage == Stage.Sling
-            ? asked.Group.SlingWaterEveryDays.Value
-            : asked.Group.WaterEveryDays[asked.Moisture].Value;
+        asked.Stage == Stage.Sling && asked.Group.Water.SlingWaterEveryDays is { } often
+            ? often.Value
+            : asked.Group.Water.WaterEveryDays[asked.Moisture].Value;
 
-    private static double FirstMealDays(GuideAsked asked, Stage stage) =>
-        FirstMeal.Days(FirstMeal.RuleFor(asked.Group, stage, asked.SizeMm), asked.School);
+    private static IEnumerable<double> FirstMealDays(GuideAsked asked, Stage stage) =>
+        FirstMeal.RuleFor(asked.Group, stage, asked.SizeMm) is { } rule ? [FirstMeal.Days(rule, asked.School)] : [];
 
-    private static IEnumerable<double> ByStage(GuideAsked asked, IReadOnlyDictionary<Stage, Rule<double>> rules) =>
-        Stages(asked).Where(rules.ContainsKey).Select(s => rules[s].Value);
+    private static IEnumerable<double> ByStage(GuideAsked asked, Func<StageRules, Rule<double>?> rule) =>
+        Stages(asked)
+            .Where(asked.Group.Has)
+            .Select(s => rule(asked.Group.At(s)))
+            .OfType<Rule<double>>()
+            .Select(r => r.Value);
 
     /// <summary>Stages whose figures stand for the animal: its own, or all in which its group runs about.</summary>
     private static IEnumerable<Stage> Stages(GuideAsked asked) =>
-        asked.Stage is { } stage ? [stage] : asked.Group.StageWords.Keys.Where(s => s is not (Stage.Egg or Stage.Pupa));
+        asked.Stage is { } stage
+            ? [stage]
+            : asked.Group.Stages.Select(s => s.Stage).Where(s => s is not (Stage.Egg or Stage.Pupa));
 
     private static string? Days(IEnumerable<double> days) => Span(days, Unit);
 

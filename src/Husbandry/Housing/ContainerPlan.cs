@@ -111,7 +111,7 @@ public sealed record ContainerPlan(
     /// <param name="count">How many live together.</param>
     public static Answer<ContainerPlan> OfLarvae(GroupRules group, Stage stage, int count)
     {
-        var rule = group.LarvaLitres![stage];
+        var rule = group.At(stage).LarvaLitres!;
         // One or two large larvae take the same cup.
         var litres = rule.Value * Math.Max(2, count);
         var text =

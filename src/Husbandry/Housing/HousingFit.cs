@@ -183,7 +183,7 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
     }
 
     private static Answer<ContainerPlan>? LarvaeOf(Inmate inmate) =>
-        inmate.Subject.Group.LarvaLitres is { } litres && litres.ContainsKey(inmate.Stage)
+        inmate.Subject.Group.At(inmate.Stage).LarvaLitres is not null
             ? ContainerPlan.OfLarvae(inmate.Subject.Group, inmate.Stage, inmate.Subject.Standing.Details.Count)
             : null;
 
@@ -233,7 +233,9 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
     }
 
     private static double LegSpanMm(Subject s, BodySize size) =>
-        s.Group.SizePart == Rulebook.BodyPart.LegSpan ? size.SizeMm : size.BodyMm / s.Group.BodyPerSize.Value;
+        s.Group.Growth.SizePart == Rulebook.BodyPart.LegSpan
+            ? size.SizeMm
+            : size.BodyMm / s.Group.Growth.BodyPerSize.Value;
 
     private static OutgrownAt? Outgrow(Inmate inmate, Enclosure enclosure)
     {

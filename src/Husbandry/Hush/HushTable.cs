@@ -196,7 +196,8 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
         subject.Profile.Founding?.Value switch
         {
             Founding.SemiClaustral => null,
-            Founding.Claustral => subject.Group.TraceForQueens?.Value == true && condition.Word == ConditionWord.Thin
+            Founding.Claustral => subject.Group.Feeding.TraceForQueens?.Value == true
+            && condition.Word == ConditionWord.Thin
                 ? null
                 : HushCause.Claustral,
             _ => HushCause.FoundingUnknown,

@@ -20,7 +20,7 @@ public static class Phases
     )
     {
         var all = new List<Answer<Phase>>();
-        if (subject.IsChilled && subject.Group.Diet == Diet.SugarAndProtein)
+        if (subject.IsChilled && subject.Group.Feeding.Diet == Diet.SugarAndProtein)
         {
             var since = subject.Room.Wording.Date(subject.Night(subject.Standing.Vigils.Chill!.From));
             all.Add(
@@ -141,6 +141,6 @@ public static class Phases
     {
         var molted = subject.Night(subject.Standing.Growth.LastMolt!.When.To).DayNumber;
         return subject.Room.Tonight.DayNumber - molted
-            > (first.To.DayNumber - molted) * subject.Group.FangCheckLapses.Value;
+            > (first.To.DayNumber - molted) * subject.Group.Hardening!.FangCheckLapses.Value;
     }
 }

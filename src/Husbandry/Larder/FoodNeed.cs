@@ -95,7 +95,7 @@ public sealed record FoodNeed(FoodKey Food, int Ahead, double Amount, double Var
         private static PreyFit? Grown(Judgement j)
         {
             var (s, ratio) = (j.Subject, j.Subject.Profile.GrowthRatio.Value);
-            return j.Size.Value is { } size && s.Group.Prey is not null
+            return j.Size.Value is { } size && s.Group.Feeding.Prey is not null
                 ? PreyFit.Of(s.Group, size.BodyMm * ratio, s.Room.Rules.Feeders, StageAfter(j))
                 : null;
         }

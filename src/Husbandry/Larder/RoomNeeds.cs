@@ -23,7 +23,7 @@ public sealed record RoomNeeds(IReadOnlyList<FoodNeed> Needs, IReadOnlyDictionar
             .Select(j =>
                 (
                     Needs: FoodNeed.Of(j, nights).ToList(),
-                    IsUnsized: j.Subject.Group.Diet == Diet.Prey && j.Size.Value is null
+                    IsUnsized: j.Subject.Group.Feeding.Diet == Diet.Prey && j.Size.Value is null
                 )
             )
             .ToList();

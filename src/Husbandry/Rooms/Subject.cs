@@ -51,7 +51,7 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
 
     /// <summary>Whether it is a queen without workers.</summary>
     public bool IsQueenAlone =>
-        Group.Diet == Diet.SugarAndProtein
+        Group.Feeding.Diet == Diet.SugarAndProtein
         && Standing.Details is { Count: 1, Sex: not Sex.Male, Kind: not StockKind.Tank }
         && Standing.Vigils.All.All(v => v is not { Vigil: VigilKind.FirstWorkers, Ended: not null });
 
@@ -100,11 +100,12 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
     public bool IsChilled => Standing.Vigils.Chill is { To: null };
 
     /// <summary>Days an adult of its species and sex lives.</summary>
-    public Rule<Rulebook.Range> AdultLife => (Profile.AdultLifeDays ?? Group.AdultLifeDays).Of(Standing.Details.Sex);
+    public Rule<Rulebook.Range> AdultLife =>
+        (Profile.AdultLifeDays ?? Group.Growth.AdultLifeDays).Of(Standing.Details.Sex);
 
     /// <summary>Whether it is a full-grown larva, whose next molt makes the pupa.</summary>
     public bool PupatesNext(Stage stage) =>
-        Group.StageWords.ContainsKey(Stage.Pupa) && stage == Stage.SubAdult && !Standing.IsMatureByRecord;
+        Group.Has(Stage.Pupa) && stage == Stage.SubAdult && !Standing.IsMatureByRecord;
 
     /// <summary>Whether it is a brood rather than one animal.</summary>
     public bool IsBrood => Standing.Details.Kind == StockKind.Brood;

@@ -19,7 +19,7 @@ public static class CareWords
             words[CareAct.Mist] = "Misting";
         }
 
-        if (LogMenu.Eats(j) && j.Subject.Group.Prey is { } prey)
+        if (LogMenu.Eats(j) && j.Subject.Group.Feeding.Prey is { } prey)
         {
             words[CareAct.FeedLive] = "Live food";
             if (!prey.LiveOnly.Value)

@@ -140,7 +140,7 @@ public sealed record Judgement(
 
     private static Answer<PreyFit?> PreyOf(Subject subject, Answer<BodySize?> size, Stage stage)
     {
-        if (subject.Group.Prey is null)
+        if (subject.Group.Feeding.Prey is null || subject.Group.At(stage).Food is null)
         {
             return new Answer<PreyFit?>(null, "Takes no prey: nothing has to be sized.", []);
         }

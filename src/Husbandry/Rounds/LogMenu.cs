@@ -131,7 +131,8 @@ public sealed record LogMenu(
             && (
                 MayMolt(j)
                     ? signs.Any()
-                    : j.Subject.Group.Diet == Diet.Prey && signs.Any(sign => sign.Strength == SignStrength.Opposite)
+                    : j.Subject.Group.Feeding.Diet == Diet.Prey
+                        && signs.Any(sign => sign.Strength == SignStrength.Opposite)
             );
     }
 
@@ -176,14 +177,14 @@ public sealed record LogMenu(
 
         if (Eats(j) && j.Subject.Tank is null)
         {
-            var care = j.Subject.Group.Prey?.LiveOnly.Value == true ? CareAct.FeedLive : CareAct.FeedDead;
+            var care = j.Subject.Group.Feeding.Prey?.LiveOnly.Value == true ? CareAct.FeedLive : CareAct.FeedDead;
             yield return new LogOffer("f", "Feed", [], EntryForm.Offered, care);
         }
     }
 
     private static IEnumerable<LogOffer> AtOnceOf(Judgement j)
     {
-        var way = j.Subject.Tank is null ? j.Subject.Group.WaterWay[j.Stage.Value].Value : WaterWay.None;
+        var way = j.Subject.Tank is null ? j.Subject.Group.At(j.Stage.Value).WaterWay.Value : WaterWay.None;
         LogOffer Water(string key, string label, WaterKind kind, CareAct care) =>
             new(key, label, [new Watered(kind)], null, care);
         if (way == WaterWay.Dish)
@@ -216,7 +217,7 @@ public sealed record LogMenu(
             yield return new LogOffer("x", "Leftovers taken out", [new LeftoversRemoved()], null);
         }
 
-        if (j.Subject.Group.FangCheck.Value && !j.Subject.Standing.IsTank)
+        if (j.Subject.Group.ChecksFangs && !j.Subject.Standing.IsTank)
         {
             yield return new LogOffer("b", "Fangs black", [new FangsChecked(true)], null);
         }
@@ -262,7 +263,12 @@ public sealed record LogMenu(
             ("m", "Molted…", EntryForm.Molted, follows),
             ("e", "Measured…", EntryForm.Measured, j.Stage.Value != Stage.Egg && !tank),
             ("g", "Limb lost or growing…", EntryForm.LimbNoted, follows),
-            ("s", "Sex told…", EntryForm.SexSeen, s.Group.Sexing.Count > 0 && j.Stage.Value != Stage.Egg && !tank),
+            (
+                "s",
+                "Sex told…",
+                EntryForm.SexSeen,
+                s.Group.Growth.Sexing.Count > 0 && j.Stage.Value != Stage.Egg && !tank
+            ),
             (
                 "a",
                 tank ? "Cleaned or changed…"
@@ -288,7 +294,12 @@ public sealed record LogMenu(
             ("f", "Young came out…", EntryForm.GaveBirth, MayBear(j)),
             ("9", "Lent to somebody…", EntryForm.Lent, !tank && s.Standing.Loan is null),
             ("9", "Back from its loan…", EntryForm.Returned, s.Standing.Loan is not null),
-            ("k", "Thin, normal, full…", EntryForm.ConditionSeen, s.Group.ConditionByEye.Value && !IsShut(j) && !tank),
+            (
+                "k",
+                "Thin, normal, full…",
+                EntryForm.ConditionSeen,
+                s.Group.Feeding.ConditionByEye.Value && !IsShut(j) && !tank
+            ),
             ("y", "Water of the tube…", EntryForm.TubeSeen, tube),
             ("n", "Water, another night…", EntryForm.Watered, waterForm),
         ];
@@ -300,7 +311,7 @@ public sealed record LogMenu(
         !j.Subject.IsMany
         && j.Stage.Value == Stage.Adult
         && j.Subject.Standing.Details.Sex != Sex.Male
-        && j.Subject.Group.Diet != Diet.SugarAndProtein;
+        && j.Subject.Group.Feeding.Diet != Diet.SugarAndProtein;
 
     /// <summary>How water is given to it: what is due first, else the first of its clocks.</summary>
     internal static IReadOnlyList<WaterKind> Given(Judgement j)

@@ -68,7 +68,7 @@ public static class PageSections
             yield return PageSection.Inmates;
         }
 
-        if (j.Subject.Group.HardPart == BodyPart.Carapace && j.Subject.Group.Prey is not null)
+        if (j.Subject.Group.Growth.HardPart == BodyPart.Carapace && j.Subject.Group.Feeding.Prey is not null)
         {
             yield return PageSection.Condition;
         }

@@ -78,7 +78,7 @@ public static class RoundKit
     }
 
     private static bool IsLarva(Judgement j) =>
-        j.Subject.Group.Diet == Diet.Leaves && j.Stage.Value is not (Stage.Adult or Stage.Egg);
+        j.Subject.Group.Feeding.Diet == Diet.Leaves && j.Stage.Value is not (Stage.Adult or Stage.Egg);
 
     /// <summary>What one visit to one enclosure needs. Source: common practice, no published source.</summary>
     /// <param name="j">The animal.</param>

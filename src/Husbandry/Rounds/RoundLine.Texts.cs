@@ -16,7 +16,7 @@ public sealed partial record RoundLine
 {
     private static RoundLine HelpLine(Judgement j, string help)
     {
-        var kind = j.Subject.Group.WaterWay[j.Stage.Value].Value switch
+        var kind = j.Subject.Group.At(j.Stage.Value).WaterWay.Value switch
         {
             WaterWay.Drops => WaterKind.Mist,
             WaterWay.Pools => WaterKind.Pools,
@@ -26,7 +26,7 @@ public sealed partial record RoundLine
         // Seen in a molt as well, it may not be sprayed: then only eyes and advice help.
         var forbidden =
             EntryDefinition.Of(new Watered(kind)).Care(new Watered(kind)) is { } care && j.Hush.Never.Contains(care);
-        return forbidden || j.Subject.Group.WaterWay[j.Stage.Value].Value is WaterWay.None or WaterWay.ColdMist
+        return forbidden || j.Subject.Group.At(j.Stage.Value).WaterWay.Value is WaterWay.None or WaterWay.ColdMist
             ? Line(
                 j,
                 RoundAct.Help,
@@ -90,7 +90,7 @@ public sealed partial record RoundLine
 
     private static RoundLine DampSideLine(Judgement j)
     {
-        var rule = j.Subject.Group.DampSideInPremolt[j.Subject.Profile.Moisture.Value];
+        var rule = j.Subject.Group.Water.DampSideInPremolt[j.Subject.Profile.Moisture.Value];
         const string Why =
             "Too dry, it cannot pump the fluid that frees the old skin; too wet, it will not lie down: one side well damp, the rest dry, once.";
         return Line(
@@ -193,7 +193,8 @@ public sealed partial record RoundLine
         var what =
             offer is null
                 ? $"measure {s.Them}, then feed: {(j.Prey.Value is null ? "size unknown" : "nothing here fits")}"
-            : s.Group.Diet == Diet.Prey ? $"offer {offer.What}{(FitsByHabit(j, offer) ? ", as taken before" : limit)}"
+            : s.Group.Feeding.Diet == Diet.Prey
+                ? $"offer {offer.What}{(FitsByHabit(j, offer) ? ", as taken before" : limit)}"
             : j.Leftover.Value is null && OldFoodIn(s, offer) ? $"change the food: {offer.All}"
             : $"put in {offer.All}";
         var poured = Pour(j, waters);
@@ -202,11 +203,11 @@ public sealed partial record RoundLine
             j.Phase.Value is Phase.Open or Phase.WellFed
             && j.Phase.Reasons is [{ Rule: "room.forecastSpeaksAbove" }, ..];
         var detail = Join(
-            suspected && s.Group.Diet == Diet.Prey ? "suspected: pre-killed only, and look for darkening" : "",
+            suspected && s.Group.Feeding.Diet == Diet.Prey ? "suspected: pre-killed only, and look for darkening" : "",
             near
                 ? $"premolt by the calendar ({Wording.Chance(j.Molt.Value!.PremoltChance)}): look before the food goes in"
                 : "",
-            s.IsBrood && s.Group.Diet == Diet.Prey ? "one line for all: tap those that leave it" : "",
+            s.IsBrood && s.Group.Feeding.Diet == Diet.Prey ? "one line for all: tap those that leave it" : "",
             s.RestingVials.Count > 0 ? $"pass over no. {string.Join(", ", s.RestingVials.Select(v => v.Number))}" : "",
             Some(j),
             s.PupatesNext(j.Stage.Value)
@@ -218,7 +219,7 @@ public sealed partial record RoundLine
             j.Condition.Value.Word is ConditionWord.Thin ? "thin: check the water too" : "",
             suspected || offer?.Preparation != Preparation.Live
                 ? ""
-                : $"leftovers out within {s.Group.LivePreyHours[j.Stage.Value].Value:0} h"
+                : $"leftovers out within {s.Group.At(j.Stage.Value).Food!.LivePreyHours.Value:0} h"
         );
         IReadOnlyList<Reason> reasons =
         [
@@ -241,7 +242,7 @@ public sealed partial record RoundLine
         return Line(
             j,
             RoundAct.Feed,
-            s.IsBrood && s.Group.Diet == Diet.Prey ? "feedBrood" : "feed",
+            s.IsBrood && s.Group.Feeding.Diet == Diet.Prey ? "feedBrood" : "feed",
             waters.Count > 0 ? $"{poured}, then {what}" : what.ToUpperFirst(),
             detail,
             why,
@@ -342,7 +343,7 @@ public sealed partial record RoundLine
             s.Standing.PutOffUntil is { } until && until > s.Room.Tonight ? $"put off until {words.Day(until)}"
             : j.Phase.Value == Phase.Imminent ? $"{Label(j).ToLowerInvariant()}: leave the lid shut"
             : j.Phase.Value == Phase.Hardening
-                ? $"hardening, no food until {words.Date(j.FirstMeal.Value!.Night)}{(s.Group.FangCheck.Value ? ", then look at the fangs" : "")}"
+                ? $"hardening, no food until {words.Date(j.FirstMeal.Value!.Night)}{(s.Group.ChecksFangs ? ", then look at the fangs" : "")}"
             : j.Phase.Value == Phase.FangsUnchecked ? "fangs not black yet: look again tomorrow"
             : j.Phase.Value == Phase.SealedIn ? "sealed in: leave it shut, no food"
             : j.Phase.Value == Phase.Wintering ? j.Phase.Summary.TrimEnd('.').ToLowerFirst()

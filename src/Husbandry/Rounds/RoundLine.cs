@@ -165,7 +165,7 @@ public sealed partial record RoundLine(
 
         if (j.Phase.Value == Phase.Imminent && j.Reading.Value.ImminentSince is { } since)
         {
-            var over = since.AddDays((int)Math.Ceiling(s.Group.ImminentDays.Value));
+            var over = since.AddDays((int)Math.Ceiling(s.Group.Vigils.ImminentDays.Value));
             yield return (StartOf(over), () => MoltLine(j, since));
         }
 
@@ -179,7 +179,7 @@ public sealed partial record RoundLine(
             yield return (StartOf(damp), () => DampSideLine(j));
         }
 
-        if (j.Phase.Value is Phase.FangsUnchecked or Phase.Hardening && s.Group.FangCheck.Value)
+        if (j.Phase.Value is Phase.FangsUnchecked or Phase.Hardening && s.Group.ChecksFangs)
         {
             var looked = s.Standing.Growth.FangsSeen is { } seen && s.Night(seen.At) >= tonight;
             if (j.Phase.Value == Phase.Hardening || !looked)
@@ -230,7 +230,7 @@ public sealed partial record RoundLine(
     {
         var s = j.Subject;
         if (
-            !s.Group.DampSideInPremolt[s.Profile.Moisture.Value].Value
+            !s.Group.Water.DampSideInPremolt[s.Profile.Moisture.Value].Value
             || j.Phase.Value is not (Phase.Suspected or Phase.Likely or Phase.SealedIn)
             || !(j.Reading.Value.Darkening || j.Reading.Value.Word == Vigils.ReadingWord.Likely)
         )
@@ -283,7 +283,7 @@ public sealed partial record RoundLine(
             null,
             j.Subject.WaitsOfAll.Any() ? j.Wait.Value : j.Molt.Value ?? j.Wait.Value,
             pace.SecondsFor(timedAs) + (waters ? pace.SecondsFor("water") : 0),
-            j.Subject.IsBrood && j.Subject.Group.Diet == Diet.Prey ? j.Subject.Standing.Details.Count : null,
+            j.Subject.IsBrood && j.Subject.Group.Feeding.Diet == Diet.Prey ? j.Subject.Standing.Details.Count : null,
             j.Subject.Profile.Hazard?.Value,
             j.Subject.Room.Layout.IsQuarantine(j.Subject.Place),
             LogMenu.ShowsSigns(j),

@@ -30,14 +30,17 @@ internal static class OtherSpecies
                 Span(relatives, s => s.AdultSizeMm.Female, "mm"),
                 Span(relatives, s => s.AdultSizeMm.Male, "mm")
             ),
-            group.SlingUntilMm,
+            group.Growth.SlingUntilMm,
             relatives[0].SubAdultFromShare,
             new MoltsToAdult(
                 Span(relatives, s => s.MoltsToAdult.Female, "molts"),
                 Span(relatives, s => s.MoltsToAdult.Male, "molts")
             ),
-            group.GrowthRatio,
-            group.StageWords.Keys.ToDictionary(stage => stage, stage => Interval(relatives, stage)),
+            group.Growth.GrowthRatio,
+            group
+                .Stages.Select(s => s.Stage)
+                .Where(stage => stage != Stage.Egg)
+                .ToDictionary(stage => stage, stage => Interval(relatives, stage)),
             null,
             relatives[0].Warmth,
             null,
@@ -57,7 +60,7 @@ internal static class OtherSpecies
                 ? hazard == Hazard.None
                     ? null
                     : new Rule<Hazard>(hazard, "hazard", RuleTag.Keeper, Told)
-                : group.HazardUntilKnown,
+                : group.Housing.HazardUntilKnown,
             AdultFeeds: known.AdultFeeds is { } feeds ? new Rule<bool>(feeds, "yes or no", RuleTag.Keeper, Told) : null
         );
 

@@ -25,45 +25,42 @@ internal static class RuleSetChecks
         var at = $"groups.json {group.Id}";
         var checks = new List<Problem?>
         {
-            (group.Diet == Diet.Prey) == (group.Prey is not null)
+            (group.Feeding.Diet == Diet.Prey) == (group.Feeding.Prey is not null)
                 ? null
                 : new Problem($"{at}.prey", "Groups that live on prey have rules for it, and no others."),
-            Within($"{at}.deadPreyHours", group.DeadPreyHours, 1, 96),
-            Within($"{at}.imminentDays", group.ImminentDays, 0.5, 30),
-            Within($"{at}.bodyPerSize", group.BodyPerSize, 0.1, 10),
-            Within($"{at}.hardPartPerBody", group.HardPartPerBody, 0.02, 1),
-            Within($"{at}.growthRatio", group.GrowthRatio, 1.01, 2.5),
-            Within($"{at}.condition.plumpAbove", group.Condition.PlumpAbove, group.Condition.ThinBelow.Value, 5),
-            Within(
-                $"{at}.condition.veryPlumpAbove",
-                group.Condition.VeryPlumpAbove,
-                group.Condition.PlumpAbove.Value,
-                9
-            ),
-            Ordered($"{at}.sizeLimitMm", group.SizeLimitMm),
+            Within($"{at}.deadPreyHours", group.Feeding.DeadPreyHours, 1, 96),
+            Within($"{at}.imminentDays", group.Vigils.ImminentDays, 0.5, 30),
+            Within($"{at}.bodyPerSize", group.Growth.BodyPerSize, 0.1, 10),
+            Within($"{at}.hardPartPerBody", group.Growth.HardPartPerBody, 0.02, 1),
+            Within($"{at}.growthRatio", group.Growth.GrowthRatio, 1.01, 2.5),
+            Ordered($"{at}.sizeLimitMm", group.Growth.SizeLimitMm),
         };
-        if (group.Prey is { } prey)
+        if (group.Feeding.Condition is { } condition)
+        {
+            checks.Add(Within($"{at}.condition.plumpAbove", condition.PlumpAbove, condition.ThinBelow.Value, 5));
+            checks.Add(
+                Within($"{at}.condition.veryPlumpAbove", condition.VeryPlumpAbove, condition.PlumpAbove.Value, 9)
+            );
+        }
+
+        if (group.Feeding.Prey is { } prey)
         {
             checks.Add(Within($"{at}.prey.shareOfBody", prey.ShareOfBody, 0.1, 1));
             checks.Add(Within($"{at}.prey.neverAboveShare", prey.NeverAboveShare, prey.ShareOfBody.Value, 2));
             checks.Add(Within($"{at}.prey.mealShareOfBody", prey.MealShareOfBody, 0.05, 1));
         }
 
-        foreach (var stage in group.StageWords.Keys)
+        if (!group.Has(Stage.Adult) || group.Stages.DistinctBy(s => s.Stage).Count() < group.Stages.Count)
         {
-            checks.Add(Has(at + ".cadence", stage, group.Cadence));
-            checks.Add(Has(at + ".retry", stage, group.Retry));
-            checks.Add(Has(at + ".livePreyHours", stage, group.LivePreyHours));
-            checks.Add(Has(at + ".premoltDays", stage, group.PremoltDays));
-            checks.Add(Has(at + ".waterWay", stage, group.WaterWay));
-            checks.Add(
-                group.FirstMeal.Any(r => r.Stage == stage && r.AboveSizeMm == 0)
-                    ? null
-                    : new Problem($"{at}.firstMeal", $"Stage {stage} has no rule from 0 mm up.")
-            );
+            checks.Add(new Problem($"{at}.stages", "Needs adults, and each stage once."));
         }
 
-        if (group.Knows(VigilKind.Surfacing) && group.Underground.Count < 2)
+        foreach (var stage in group.Stages)
+        {
+            checks.AddRange(CheckStage($"{at}.stages.{stage.Stage}", stage, group, rules));
+        }
+
+        if (group.Knows(VigilKind.Surfacing) && group.Vigils.Underground.Count < 2)
         {
             checks.Add(
                 new Problem($"{at}.underground", "Needs two sizes at least where animals bury themselves to molt.")
@@ -72,45 +69,61 @@ internal static class RuleSetChecks
 
         if (group.Knows(VigilKind.Emergence))
         {
-            checks.Add(Has($"{at}.stageWords", Stage.Pupa, group.StageWords));
+            checks.Add(
+                group.Has(Stage.Pupa)
+                    ? null
+                    : new Problem($"{at}.stages", "What emerges was a pupa: that stage is missing.")
+            );
         }
 
         if (group.Knows(VigilKind.Hatching))
         {
-            checks.Add(Has($"{at}.stageWords", Stage.Egg, group.StageWords));
+            checks.Add(
+                group.Has(Stage.Egg)
+                    ? null
+                    : new Problem($"{at}.stages", "What hatches was an egg: that stage is missing.")
+            );
         }
 
         checks.AddRange(
-            Enum.GetValues<Moisture>().Select(m => Has(at + ".dampSideInPremolt", m, group.DampSideInPremolt))
+            Enum.GetValues<Moisture>().Select(m => Has(at + ".dampSideInPremolt", m, group.Water.DampSideInPremolt))
         );
 
-        checks.AddRange(group.Waits.Select(w => Rising($"{at}.waits.{w.Key}", w.Value.Value)));
-        foreach (var (vigil, end) in group.OtherEnds)
+        checks.AddRange(group.Vigils.Waits.Select(w => Rising($"{at}.waits.{w.Key}", w.Value.Value)));
+        foreach (var (vigil, end) in group.Vigils.OtherEnds)
         {
             checks.Add(Within($"{at}.otherEnds.{vigil}.share", end.Share, 0.005, 0.95));
             checks.Add(Rising($"{at}.otherEnds.{vigil}.wait", end.Wait.Value));
         }
 
-        checks.AddRange(Enum.GetValues<Moisture>().Select(m => Has(at + ".waterEveryDays", m, group.WaterEveryDays)));
-        foreach (var stage in group.StageWords.Keys)
-        {
-            checks.Add(Has(at + ".menu", stage, group.Menu));
-        }
-
         checks.AddRange(
-            group
-                .Menu.Values.SelectMany(menu => menu)
-                .Distinct()
-                .Select(dish => IsKnown(dish, rules) ? null : new Problem($"{at}.menu", $"No feeder {dish}."))
-        );
-        checks.AddRange(
-            group.Cadence.Select(c =>
-                c.Value.Often.Value <= c.Value.Lean.Value
-                    ? null
-                    : new Problem($"{at}.cadence.{c.Key}", "The often school must not wait longer than the lean one.")
-            )
+            Enum.GetValues<Moisture>().Select(m => Has(at + ".waterEveryDays", m, group.Water.WaterEveryDays))
         );
         return checks.OfType<Problem>();
+    }
+
+    private static IEnumerable<Problem?> CheckStage(string at, StageRules stage, GroupRules group, RuleSet rules)
+    {
+        if (group.Hardening is { } hardening && stage.PremoltDays is not null)
+        {
+            yield return hardening.FirstMeal.Any(r => r.Stage == stage.Stage && r.AboveSizeMm == 0)
+                ? null
+                : new Problem($"{at}.firstMeal", "Has no rule from 0 mm up.");
+        }
+
+        if (stage.Food is not { } food)
+        {
+            yield break;
+        }
+
+        yield return food.Cadence.Often.Value <= food.Cadence.Lean.Value
+            ? null
+            : new Problem($"{at}.cadence", "The often school must not wait longer than the lean one.");
+        yield return food.Menu.Count > 0 ? null : new Problem($"{at}.menu", "Names no food.");
+        foreach (var dish in food.Menu.Where(dish => !IsKnown(dish, rules)))
+        {
+            yield return new Problem($"{at}.menu", $"No feeder {dish}.");
+        }
     }
 
     public static IEnumerable<Problem> CheckSpecies(SpeciesProfile species, RuleSet rules)
@@ -137,7 +150,7 @@ internal static class RuleSetChecks
             Within($"{at}.growthRatio", species.GrowthRatio, 1.01, 2.5),
         };
         checks.AddRange(
-            (rules.Group(species.Group)?.StageWords.Keys ?? [])
+            (rules.Group(species.Group)?.Stages.Select(s => s.Stage) ?? [])
                 .Where(s => s != Stage.Egg)
                 .Select(s => Has(at + ".moltInterval", s, species.MoltInterval))
         );

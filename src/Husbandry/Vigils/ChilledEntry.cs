@@ -23,7 +23,8 @@ public sealed class ChilledEntry() : EntryDefinition<Chilled>("chilled")
 
     /// <summary>Whether it can be put into the winter cold: pupae and ants.</summary>
     public static bool MayBeChilled(Subject subject) =>
-        subject.Standing.Vigils.OpenOf(VigilKind.Emergence) is not null || subject.Group.Diet == Diet.SugarAndProtein;
+        subject.Standing.Vigils.OpenOf(VigilKind.Emergence) is not null
+        || subject.Group.Feeding.Diet == Diet.SugarAndProtein;
 
     /// <inheritdoc/>
     protected override Standing Fold(Chilled act, Standing standing, JournalEntry entry)

@@ -81,7 +81,7 @@ public sealed record EndForecast(string Hoped, string Otherwise, double OtherCha
             ? $" Here {lesson.Otherwise} of {lesson.Ended} that ended did."
             : "";
         return wait
-            .Subject.Group.OtherEnds[vigil]
+            .Subject.Group.Vigils.OtherEnds[vigil]
             .Share.Because(
                 "Other end",
                 $"group.otherEnds.{char.ToLowerInvariant(key[0])}{key[1..]}.share",

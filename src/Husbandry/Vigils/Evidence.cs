@@ -30,7 +30,7 @@ public sealed record Evidence(
     internal Witness Witness(Subject subject, double premoltDays) =>
         new(
             Age(subject, premoltDays),
-            Strength == SignStrength.Imminent ? subject.Group.ImminentDays.Value : premoltDays,
+            Strength == SignStrength.Imminent ? subject.Group.Vigils.ImminentDays.Value : premoltDays,
             LikelihoodRatio,
             Strength == SignStrength.Imminent
         );

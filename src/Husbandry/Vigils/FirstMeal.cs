@@ -14,13 +14,17 @@ namespace Husbandry.Vigils;
 public sealed record FirstMeal(DateOnly From, DateOnly Night, DateOnly To, bool FangsMustBeSeen, bool FangsSeenHard)
 {
     /// <summary>The rule for an animal of a stage and size.</summary>
-    public static FirstMealRule RuleFor(GroupRules group, Stage stage, double? sizeMm) =>
-        group.FirstMeal.Where(r => r.Stage == stage && (sizeMm ?? 0) >= r.AboveSizeMm).MaxBy(r => r.AboveSizeMm)!;
+    /// <returns><see langword="null"/> where nothing hardens: of eggs and pupae, and where no molts are followed.</returns>
+    public static FirstMealRule? RuleFor(GroupRules group, Stage stage, double? sizeMm) =>
+        group
+            .Hardening?.FirstMeal.Where(r => r.Stage == stage && (sizeMm ?? 0) >= r.AboveSizeMm)
+            .MaxBy(r => r.AboveSizeMm);
 
-    /// <summary>Days to wait by the school the room follows.</summary>
-    public static double Days(FirstMealRule rule, FirstMealSchool school) =>
+    /// <summary>Days to wait by the school the room follows; 0 where nothing hardens.</summary>
+    public static double Days(FirstMealRule? rule, FirstMealSchool school) =>
         school switch
         {
+            _ when rule is null => 0,
             FirstMealSchool.Quick => rule.Quick.Value.High,
             FirstMealSchool.Cautious => rule.Cautious.Value.High,
             _ => rule.Default.Value,
@@ -34,14 +38,18 @@ public sealed record FirstMeal(DateOnly From, DateOnly Night, DateOnly To, bool 
             return new Answer<FirstMeal?>(null, "No molt on record.", []);
         }
 
-        var rule = RuleFor(subject.Group, stage, size?.SizeMm);
+        if (RuleFor(subject.Group, stage, size?.SizeMm) is not { } rule)
+        {
+            return new Answer<FirstMeal?>(null, "No meal is awaited at this stage.", []);
+        }
+
         var latest = subject.Night(molt.When.To);
         DateOnly After(double days) => latest.AddDays((int)Math.Ceiling(days));
         var first = new FirstMeal(
             After(rule.Quick.Value.Low),
             After(Days(rule, subject.Room.Settings.FirstMeal)),
             After(rule.Cautious.Value.High),
-            subject.Group.FangCheck.Value,
+            subject.Group.ChecksFangs,
             subject.Standing.Growth.FangsSeen is { Hard: true }
         );
         var words = subject.Room.Wording;
@@ -59,7 +67,7 @@ public sealed record FirstMeal(DateOnly From, DateOnly Night, DateOnly To, bool 
         if (first.FangsMustBeSeen)
         {
             reasons.Add(
-                subject.Group.FangCheck.Because(
+                subject.Group.Hardening!.FangCheck.Because(
                     "Fangs",
                     "group.fangCheck",
                     first.FangsSeenHard

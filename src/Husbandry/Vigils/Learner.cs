@@ -30,7 +30,7 @@ public sealed class Learner(Room room)
             Keep(key, vigil, VigilEnd.Otherwise, subject);
         }
 
-        if (subject.Group.MoltsFollowed.Value)
+        if (subject.Group.Growth.MoltsFollowed.Value)
         {
             if (!spans.TryGetValue(subject.Group.Id, out var list))
             {

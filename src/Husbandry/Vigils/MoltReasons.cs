@@ -87,10 +87,10 @@ internal static class MoltReasons
 
     /// <summary>What a wait longer than normal can mean for this animal.</summary>
     public static Reason LongWait(Subject subject) =>
-        subject.Group.LongWait.Because(
+        subject.Group.Vigils.LongWait.Because(
             "Long wait",
             "group.longWait",
-            $"Longer than 39 in 40 wait. {subject.Group.LongWait.Value}"
+            $"Longer than 39 in 40 wait. {subject.Group.Vigils.LongWait.Value}"
         );
 
     private static void AddWarmth(List<Reason> reasons, Subject subject)

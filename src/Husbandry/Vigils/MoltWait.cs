@@ -64,7 +64,7 @@ internal sealed record MoltWait(
     /// </summary>
     public (WeighedWait Wait, IReadOnlyList<Rung> Ladder) Weigh(PremoltReading reading)
     {
-        var weighed = new WeighedWait(Left, PremoltDays, Subject.Group.ImminentDays.Value, []);
+        var weighed = new WeighedWait(Left, PremoltDays, Subject.Group.Vigils.ImminentDays.Value, []);
         var rungs = new List<Rung> { new("Nights waited", "", weighed.PremoltChance) };
         foreach (var e in reading.Evidence)
         {

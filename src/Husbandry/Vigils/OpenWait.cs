@@ -85,7 +85,7 @@ internal sealed record OpenWait(
             return subject.Pace.Between(began, now);
         }
 
-        var anew = subject.Profile.Diapause is not null || subject.Group.Diet == Diet.SugarAndProtein;
+        var anew = subject.Profile.Diapause is not null || subject.Group.Feeding.Diet == Diet.SugarAndProtein;
         var before = anew ? 0 : subject.Pace.Between(began, chill.From);
         return before + (chill.To is { } warm ? subject.Pace.Between(warm, now) : 0);
     }
@@ -120,16 +120,16 @@ internal static class WaitPriors
     {
         if (end == VigilEnd.AsHoped)
         {
-            return vigil == VigilKind.Surfacing && subject.Group.Underground.Count > 0
+            return vigil == VigilKind.Surfacing && subject.Group.Vigils.Underground.Count > 0
                 ? Underground(subject, began)
                 : Plain(
                     subject.Profile.Waits?.GetValueOrDefault(vigil)
-                        ?? subject.Group.Waits.GetValueOrDefault(vigil)
+                        ?? subject.Group.Vigils.Waits.GetValueOrDefault(vigil)
                         ?? subject.Room.Rules.Room.Lessons.UnknownWait
                 );
         }
 
-        var rules = subject.Group.OtherEnds[vigil];
+        var rules = subject.Group.Vigils.OtherEnds[vigil];
         var clock = Plain(rules.Wait);
         return rules.Measure == WaitMeasure.Days
             ? clock
@@ -140,7 +140,8 @@ internal static class WaitPriors
     }
 
     /// <summary>Share of such waits that end otherwise, by the rulebook.</summary>
-    public static double OtherShare(Subject subject, VigilKind vigil) => subject.Group.OtherEnds[vigil].Share.Value;
+    public static double OtherShare(Subject subject, VigilKind vigil) =>
+        subject.Group.Vigils.OtherEnds[vigil].Share.Value;
 
     private static IntervalPrior Plain(Rule<WaitPrior> rule)
     {
@@ -151,10 +152,10 @@ internal static class WaitPriors
     /// <summary>Nights underground by size: a straight line on log scales through the rulebook's points.</summary>
     private static IntervalPrior Underground(Subject subject, DateTimeOffset began)
     {
-        var points = subject.Group.Underground.OrderBy(p => p.SizeMm).ToList();
+        var points = subject.Group.Vigils.Underground.OrderBy(p => p.SizeMm).ToList();
         var size =
             subject
-                .Standing.Growth.Measures.LastOrDefault(m => m.Part == subject.Group.SizePart && m.At <= began)
+                .Standing.Growth.Measures.LastOrDefault(m => m.Part == subject.Group.Growth.SizePart && m.At <= began)
                 ?.LengthMm
             ?? BodySize.Of(subject).Value?.SizeMm
             ?? Math.Sqrt(points[0].SizeMm * points[^1].SizeMm);

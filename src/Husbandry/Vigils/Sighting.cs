@@ -50,7 +50,7 @@ internal sealed record Sighting(
 
         var limit = Rule.Strength switch
         {
-            SignStrength.Imminent => subject.Group.ImminentDays.Value * room.Signs.ImminentSignsLapse.Value,
+            SignStrength.Imminent => subject.Group.Vigils.ImminentDays.Value * room.Signs.ImminentSignsLapse.Value,
             SignStrength.Opposite => room.Signs.ReadingLooksBackDays.Value,
             _ => VigilForecast.PremoltDays(subject, stage).Value * room.Signs.SignsLapse.Value,
         };

@@ -175,8 +175,17 @@ public sealed record VigilForecast(
     /// <summary>Length of premolt by stage: the species' own where it has one, else the group's.</summary>
     public static Rule<double> PremoltDays(Subject subject, Stage stage) =>
         subject.Profile.PremoltDays?.GetValueOrDefault(stage)
-        ?? subject.Group.PremoltDays.GetValueOrDefault(stage)
-        ?? subject.Group.PremoltDays[Stage.Adult];
+        ?? subject.Group.At(stage).PremoltDays
+        ?? subject.Group.At(Stage.Adult).PremoltDays
+        ?? NoPremolt;
+
+    // Where no molts are followed nothing is reckoned from it.
+    private static readonly Rule<double> NoPremolt = new(
+        0,
+        "days",
+        RuleTag.House,
+        "house: molts of this group are not followed"
+    );
 
     /// <summary>Length of premolt before molt <paramref name="k"/> of an animal, days.</summary>
     internal static double PremoltDays(Subject subject, int k) =>
@@ -192,11 +201,11 @@ public sealed record VigilForecast(
         var text = $"{subject.SpeciesName}: {middle:0} days, 8 of 10 between {low:0} and {high:0}.";
         var key = vigil.ToString();
         var name = $"waits.{char.ToLowerInvariant(key[0])}{key[1..]}";
-        return vigil == VigilKind.Surfacing && subject.Group.Underground.Count > 0
-                ? subject.Group.Underground[0].Wait.Because("Usual wait", "group.underground", text)
+        return vigil == VigilKind.Surfacing && subject.Group.Vigils.Underground.Count > 0
+                ? subject.Group.Vigils.Underground[0].Wait.Because("Usual wait", "group.underground", text)
             : subject.Profile.Waits?.GetValueOrDefault(vigil) is { } rule
                 ? rule.Because("Usual wait", $"species.{name}", text)
-            : subject.Group.Waits.GetValueOrDefault(vigil) is { } usual
+            : subject.Group.Vigils.Waits.GetValueOrDefault(vigil) is { } usual
                 ? usual.Because("Usual wait", $"group.{name}", text)
             : subject.Room.Rules.Room.Lessons.UnknownWait.Because("Usual wait", "room.unknownWait", text);
     }
