@@ -103,7 +103,7 @@ public sealed class NightJudge(LanternDb db, JournalReader reader, RoomCache cac
         }
 
         var index = cache.Index ??= await StockIndex.ReadAsync(db, cancel);
-        var ids = index.Here.Where(g => species.Contains(g.Species)).Select(g => g.StockId).ToList();
+        var ids = index.Here.Where(g => species.Contains(g.Who.Species)).Select(g => g.StockId).ToList();
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         foreach (var portion in ids.Chunk(Portion))
         {

@@ -167,7 +167,7 @@ public sealed class RoomCache
         var taught = entries.Where(Teaches).Select(e => e.StockId).ToHashSet();
         foreach (var glance in glances.Where(g => taught.Contains(g.StockId)))
         {
-            staleSpecies.TryAdd(glance.Species, 0);
+            staleSpecies.TryAdd(glance.Who.Species, 0);
         }
 
         EntriesWritten?.Invoke(entries);

@@ -63,7 +63,7 @@ internal static class Rows
     public static Glance Judge(this StandingRow row, Judgement judgement)
     {
         var glance = Glance.Of(judgement);
-        (row.Rack, row.Shelf, row.Slot) = (glance.Place.Rack, glance.Place.Shelf, glance.Place.Slot);
+        (row.Rack, row.Shelf, row.Slot) = (glance.Where.Place.Rack, glance.Where.Place.Shelf, glance.Where.Place.Slot);
         row.NextDueTicks = RoundLine.Of(judgement).NextDue?.UtcTicks ?? long.MaxValue;
         row.Hushed = row.Here && glance.IsHushed;
         row.Glance = LedgerJson.Write(glance);

@@ -48,7 +48,7 @@ public sealed class StockFinder
     {
         if (Place.Parse(asked) is { } place)
         {
-            return [.. stock.Where(g => g.Place == place)];
+            return [.. stock.Where(g => g.Where.Place == place)];
         }
 
         var words = Words(asked).ToList();
@@ -112,13 +112,13 @@ public sealed class StockFinder
 
     private static IEnumerable<string> WordsOf(Glance g)
     {
-        yield return g.Place.ShelfCode.ToLowerInvariant();
-        yield return g.Place.Rack.ToLowerInvariant();
+        yield return g.Where.Place.ShelfCode.ToLowerInvariant();
+        yield return g.Where.Place.Rack.ToLowerInvariant();
         yield return string.Create(
             CultureInfo.InvariantCulture,
-            $"{g.Place.ShelfCode.ToLowerInvariant()}{g.Place.Slot:00}"
+            $"{g.Where.Place.ShelfCode.ToLowerInvariant()}{g.Where.Place.Slot:00}"
         );
-        foreach (var word in Words($"{g.Name} {g.Species} {g.GroupOne} {string.Join(' ', g.Tags)}"))
+        foreach (var word in Words($"{g.Who.Name} {g.Who.Species} {g.Who.GroupOne} {string.Join(' ', g.Who.Tags)}"))
         {
             yield return word;
         }

@@ -17,15 +17,15 @@ public sealed class StockIndex
     public long Version { get; private set; }
 
     /// <summary>What is in the room, by place.</summary>
-    public IReadOnlyList<Glance> Here => here ??= [.. glances.Values.Where(g => g.IsHere).OrderBy(g => g.Place)];
+    public IReadOnlyList<Glance> Here => here ??= [.. glances.Values.Where(g => g.IsHere).OrderBy(g => g.Where.Place)];
 
     /// <summary>What is in the room by shelf, each in order of its slots.</summary>
     public IReadOnlyList<IReadOnlyList<Glance>> Shelves =>
-        shelves ??= [.. Here.GroupBy(g => g.Place.ShelfCode).Select(g => (IReadOnlyList<Glance>)[.. g])];
+        shelves ??= [.. Here.GroupBy(g => g.Where.Place.ShelfCode).Select(g => (IReadOnlyList<Glance>)[.. g])];
 
     /// <summary>What has left, the latest first.</summary>
     public IReadOnlyList<Glance> Gone =>
-        [.. glances.Values.Where(g => !g.IsHere).OrderByDescending(g => g.LeftOn).ThenBy(g => g.Name)];
+        [.. glances.Values.Where(g => !g.IsHere).OrderByDescending(g => g.Where.LeftOn).ThenBy(g => g.Who.Name)];
 
     /// <summary>How many there are, those that left included.</summary>
     public int Count => glances.Count;

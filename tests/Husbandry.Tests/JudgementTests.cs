@@ -85,7 +85,7 @@ public class JudgementTests
                         var stale = glance with
                         {
                             Sequence = glance.Sequence - 1,
-                            Never = [],
+                            Waits = glance.Waits with { Never = [] },
                         };
                         Assert.Equal(mark, HushMark.Against(act, standing, room, stale));
                         Assert.Equal(

@@ -106,11 +106,11 @@ public class TankTests
     {
         var crab = Inmate();
         tank.With(50, new Moved(new Place("C", 2, 4)));
-        Assert.Equal("C2·04", Glance.Of(Judge(crab)).Place.Code);
-        Assert.Equal(tank.StockId, Glance.Of(Judge(crab)).TankId);
+        Assert.Equal("C2·04", Glance.Of(Judge(crab)).Where.Place.Code);
+        Assert.Equal(tank.StockId, Glance.Of(Judge(crab)).Where.TankId);
         crab.With(10, new Moved(new Place("D", 1, 1)));
-        Assert.Equal("D1·01", Glance.Of(Judge(crab)).Place.Code);
-        Assert.Null(Glance.Of(Judge(crab)).TankId);
+        Assert.Equal("D1·01", Glance.Of(Judge(crab)).Where.Place.Code);
+        Assert.Null(Glance.Of(Judge(crab)).Where.TankId);
         Assert.Equal(
             ["A1·03", "A1·03", "C2·04", "D1·01"],
             Subject.Of(crab.Standing(), Room()).Stays.Select(s => s.Place.Code)
@@ -221,7 +221,7 @@ public class TankTests
         var judged = Judgement.Of(fresh.Standing(), Room());
         Assert.Empty(judged.Inmates);
         Assert.Null(Quarantine.Of(judged.Subject).Value);
-        Assert.Equal(0, Glance.Of(judged).Count);
+        Assert.Equal(0, Glance.Of(judged).Who.Count);
         Assert.Null(judged.Molt.Value);
         Assert.Equal(LineState.Quiet, RoundLine.Of(judged).State);
         Assert.Null(judged.Meal.Value.Due);
@@ -250,7 +250,7 @@ public class TankTests
         var line = male.Line();
         Assert.Equal(LineState.Quiet, line.State);
         Assert.Contains("with a friend", line.Do, StringComparison.Ordinal);
-        Assert.Null(Glance.Of(male.Judge()).MealDue);
+        Assert.Null(Glance.Of(male.Judge()).Care.MealDue);
         Assert.Empty(SitterSheet.Of([male.Judge()], false, Diary.Room()).Lines);
 
         var late = new Diary().LegSpan(90).With(20, new Lent("a friend", null, Until(0))).Line();

@@ -135,7 +135,7 @@ public class WholeRoomTests
         var room = Diary.Room();
         var diary = new Diary().LegSpan(60).Ate(2).Watered(0.1);
         var glance = Glance.Of(diary.Judge());
-        var meal = glance.MealDue!.Value;
+        var meal = glance.Care.MealDue!.Value;
         var chores = ChoreStanding.Fold([
             new ChoreEntry(
                 Guid.NewGuid(),
@@ -150,7 +150,7 @@ public class WholeRoomTests
         Assert.True(line.Meal);
         Assert.False(line.Again);
         Assert.Single(ahead.Chores);
-        var again = NightAhead.Of([glance], chores, meal.AddDays((int)glance.MealEveryDays), room);
+        var again = NightAhead.Of([glance], chores, meal.AddDays((int)glance.Care.MealEveryDays), room);
         Assert.True(Assert.Single(again.Lines).Again);
         Assert.Empty(NightAhead.Of([glance], chores, room.Tonight.AddDays(1), room).Lines);
     }

@@ -99,7 +99,7 @@ public sealed class BatchTests : LedgerFolder
         var cache = new RoomCache();
         var judge = new NightJudge(db, new JournalReader(db), cache);
         await judge.KeepUpAsync(Room, Cancel);
-        Assert.Equal("Tansy", Assert.Single((await StockIndex.ReadAsync(db, Cancel)).Here).Name);
+        Assert.Equal("Tansy", Assert.Single((await StockIndex.ReadAsync(db, Cancel)).Here).Who.Name);
         // Another process that opens the same file on the same night finds it judged.
         await db.Standings.ExecuteUpdateAsync(s => s.SetProperty(x => x.Glance, "untouched"), Cancel);
         await new NightJudge(db, new JournalReader(db), new RoomCache()).KeepUpAsync(Room, Cancel);

@@ -33,7 +33,7 @@ public sealed class StockFinderTests : LedgerFolder
         Of("B12·07", "Ashgrove"),
     ]);
 
-    private static string[] Find(string text) => [.. Finder.Find(text).Select(g => g.Name)];
+    private static string[] Find(string text) => [.. Finder.Find(text).Select(g => g.Who.Name)];
 
     [Theory]
     [InlineData("a1-3", "Ash")]
@@ -69,7 +69,7 @@ public sealed class StockFinderTests : LedgerFolder
                         1 => Name.Insert(at, letter.ToString()),
                         _ => Name.Remove(at, 1).Insert(at, letter.ToString()),
                     };
-                    return Finder.Find(slipped).Any(g => g.Name == Name);
+                    return Finder.Find(slipped).Any(g => g.Who.Name == Name);
                 },
                 iter: 500
             );

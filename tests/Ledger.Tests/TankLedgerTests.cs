@@ -54,32 +54,35 @@ public sealed class TankLedgerTests : LedgerFolder
     public async Task Those_in_it_stand_where_the_tank_does_and_leave_their_places_free()
     {
         var (tank, kelp, _) = await ReefAsync();
-        Assert.Equal(("A1·01", tank), ((await GlanceAsync(kelp)).Place.Code, (await GlanceAsync(kelp)).TankId!.Value));
-        Assert.Equal(2, (await GlanceAsync(tank)).Count);
+        Assert.Equal(
+            ("A1·01", tank),
+            ((await GlanceAsync(kelp)).Where.Place.Code, (await GlanceAsync(kelp)).Where.TankId!.Value)
+        );
+        Assert.Equal(2, (await GlanceAsync(tank)).Who.Count);
         await AddAsync("A1·02");
 
         // The tank moves, and all in it.
         var moved = await PutAsync(tank, 5, new Moved(new Place("C", 1, 1)));
-        Assert.Equal("C1·01", (await GlanceAsync(kelp)).Place.Code);
+        Assert.Equal("C1·01", (await GlanceAsync(kelp)).Where.Place.Code);
         await PutAsync(tank, 0, new Withdrawn(moved));
-        Assert.Equal("A1·01", (await GlanceAsync(kelp)).Place.Code);
+        Assert.Equal("A1·01", (await GlanceAsync(kelp)).Where.Place.Code);
 
         // Out of it needs a place that is free.
         Assert.Equal(WriteOutcome.Refused, (await WriteAsync(kelp, Entry(1, new Moved(new Place("A", 1, 2))))).Outcome);
         Assert.Equal(WriteOutcome.Refused, (await WriteAsync(kelp, Entry(1, new Moved(new Place("A", 1, 1))))).Outcome);
         await PutAsync(kelp, 1, new Moved(new Place("A", 1, 9)));
-        Assert.Equal(1, (await GlanceAsync(tank)).Count);
+        Assert.Equal(1, (await GlanceAsync(tank)).Who.Count);
     }
 
     [Fact]
     public async Task What_is_logged_of_one_is_at_once_said_of_the_tank()
     {
         var (tank, kelp, _) = await ReefAsync();
-        Assert.DoesNotContain(CareAct.Dig, (await GlanceAsync(tank)).Never);
+        Assert.DoesNotContain(CareAct.Dig, (await GlanceAsync(tank)).Waits.Never);
         var began = await PutAsync(kelp, 3, new Began(VigilKind.Surfacing));
-        Assert.Contains(CareAct.Dig, (await GlanceAsync(tank)).Never);
+        Assert.Contains(CareAct.Dig, (await GlanceAsync(tank)).Waits.Never);
         await PutAsync(kelp, 0, new Withdrawn(began));
-        Assert.DoesNotContain(CareAct.Dig, (await GlanceAsync(tank)).Never);
+        Assert.DoesNotContain(CareAct.Dig, (await GlanceAsync(tank)).Waits.Never);
     }
 
     [Fact]

@@ -137,9 +137,12 @@ public static class ShelfEndpoints
         var room = await now.ReadAsync(cancel);
         var index = await now.IndexAsync(cancel);
         // Only those whose glance says that they do not fit, or will not, are judged.
-        var ids = index.Here.Where(g => g.Fit is FitWord.Misfits or FitWord.Outgrows).Select(g => g.StockId).ToList();
+        var ids = index
+            .Here.Where(g => g.House.Fit is FitWord.Misfits or FitWord.Outgrows)
+            .Select(g => g.StockId)
+            .ToList();
         var judged = (await journal.StandingsAsync(ids, cancel)).Select(s => Judgement.Of(s, room));
-        var sizes = index.Here.Select(g => g.Enclosure).OfType<Enclosure>();
+        var sizes = index.Here.Select(g => g.House.Enclosure).OfType<Enclosure>();
         return TypedResults.Ok(RehousePlan.Of(judged, sizes, room));
     }
 }

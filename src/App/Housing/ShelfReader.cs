@@ -17,11 +17,11 @@ public sealed class ShelfReader(RoomNow now, RoomStore store, LanternDb db)
         var (layout, version) = await store.LayoutAsync(cancel);
         var end = room.Clock.EndOf(room.Tonight).UtcTicks;
         var due = db.DueIds(end).ToHashSet();
-        var byShelf = index.Shelves.ToDictionary(s => s[0].Place.ShelfCode);
+        var byShelf = index.Shelves.ToDictionary(s => s[0].Where.Place.ShelfCode);
         var order = layout.WalkingOrder();
         var walked = layout
             .Racks.SelectMany(r => r.Shelves.Select(s => new Place(r.Rack, s.Number, 1)))
-            .Concat(index.Shelves.Select(s => s[0].Place with { Slot = 1 }))
+            .Concat(index.Shelves.Select(s => s[0].Where.Place with { Slot = 1 }))
             .Distinct()
             .Order(order)
             .Select((p, i) => (p.ShelfCode, Number: i + 1))
@@ -29,23 +29,23 @@ public sealed class ShelfReader(RoomNow now, RoomStore store, LanternDb db)
         SlotView Slot(Glance g) =>
             new(
                 g.StockId,
-                g.Place,
-                g.Name,
-                g.Species,
-                PhaseMark.Of(g.Phase).Word,
-                g.Shutters,
+                g.Where.Place,
+                g.Who.Name,
+                g.Who.Species,
+                PhaseMark.Of(g.Waits.Phase).Word,
+                g.Waits.Shutters,
                 due.Contains(g.StockId),
-                g.Enclosure,
-                g.Fit,
-                g.FitText,
-                g.Hazard,
-                g.Quarantine
+                g.House.Enclosure,
+                g.House.Fit,
+                g.House.FitText,
+                g.Who.Hazard,
+                g.Where.Quarantine
             );
         ShelfView Shelf(string code, ShelfLayout? measures)
         {
             var stand = byShelf.GetValueOrDefault(code) ?? [];
-            var taken = stand.Select(g => g.Place.Slot).ToHashSet();
-            var slots = Math.Max(measures?.Slots ?? 0, stand.Count == 0 ? 0 : stand.Max(g => g.Place.Slot));
+            var taken = stand.Select(g => g.Where.Place.Slot).ToHashSet();
+            var slots = Math.Max(measures?.Slots ?? 0, stand.Count == 0 ? 0 : stand.Max(g => g.Where.Place.Slot));
             return new ShelfView(
                 code,
                 measures,
@@ -54,8 +54,13 @@ public sealed class ShelfReader(RoomNow now, RoomStore store, LanternDb db)
                 [.. Enumerable.Range(1, slots).Where(n => !taken.Contains(n))],
                 measures is null
                     ? []
-                    : [.. stand.Where(g => g.Enclosure?.HeightMm > measures.HeightMm).Select(g => g.Place.Slot)],
-                measures is not null && stand.Sum(g => g.Enclosure?.WidthMm ?? 0) > measures.WidthMm
+                    :
+                    [
+                        .. stand
+                            .Where(g => g.House.Enclosure?.HeightMm > measures.HeightMm)
+                            .Select(g => g.Where.Place.Slot),
+                    ],
+                measures is not null && stand.Sum(g => g.House.Enclosure?.WidthMm ?? 0) > measures.WidthMm
             );
         }
 
@@ -71,18 +76,22 @@ public sealed class ShelfReader(RoomNow now, RoomStore store, LanternDb db)
             .ToList();
         var known = layout.Racks.Select(r => r.Rack).ToHashSet();
         var others = index
-            .Shelves.Where(s => !known.Contains(s[0].Place.Rack))
-            .GroupBy(s => s[0].Place.Rack)
-            .Select(g => new RackView(g.Key, "", [.. g.Select(s => Shelf(s[0].Place.ShelfCode, null))]));
+            .Shelves.Where(s => !known.Contains(s[0].Where.Place.Rack))
+            .GroupBy(s => s[0].Where.Place.Rack)
+            .Select(g => new RackView(g.Key, "", [.. g.Select(s => Shelf(s[0].Where.Place.ShelfCode, null))]));
         return new ShelvesView(
             room.Tonight,
             version,
             layout,
             [.. drawn, .. others],
-            [.. index.Here.Where(g => g.Quarantine is not null && !layout.IsQuarantine(g.Place)).Select(Slot)],
             [
                 .. index
-                    .Here.Select(g => g.Enclosure)
+                    .Here.Where(g => g.Where.Quarantine is not null && !layout.IsQuarantine(g.Where.Place))
+                    .Select(Slot),
+            ],
+            [
+                .. index
+                    .Here.Select(g => g.House.Enclosure)
                     .OfType<Enclosure>()
                     .DistinctBy(e => e.Name)
                     .OrderBy(e => e.WidthMm * e.DepthMm * e.HeightMm),
@@ -91,7 +100,7 @@ public sealed class ShelfReader(RoomNow now, RoomStore store, LanternDb db)
 
         IEnumerable<string> Unmeasured(string rack, IReadOnlyList<ShelfLayout> measured) =>
             byShelf
-                .Values.Select(s => s[0].Place)
+                .Values.Select(s => s[0].Where.Place)
                 .Where(p => p.Rack == rack && measured.All(m => m.Number != p.Shelf))
                 .Select(p => p.ShelfCode);
     }

@@ -83,7 +83,7 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
     private static List<WaterUnknown> WaterUnknown(List<RoundLine> lines, StockIndex index, Room room)
     {
         var unknown = lines
-            .Where(l => l.Act == RoundAct.Water && index.Find(l.StockId) is { Watered: false })
+            .Where(l => l.Act == RoundAct.Water && index.Find(l.StockId) is { Care.Watered: false })
             .OrderBy(l => l.Place, room.Layout.WalkingOrder())
             .Select(l => new WaterUnknown(l.StockId, l.Place, l.Name, l.Choices[0].Acts))
             .ToList();
@@ -98,7 +98,7 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
         var entries = (await journal.ReadBetweenAsync(room.Clock.StartOf(night), room.Clock.EndOf(night), cancel))
             .Where(e => e.When.To < room.Clock.EndOf(night))
             .ToList();
-        (Place, string)? Places(Guid id) => index.Find(id) is { } g ? (g.Place, g.Name) : null;
+        (Place, string)? Places(Guid id) => index.Find(id) is { } g ? (g.Where.Place, g.Who.Name) : null;
         return new NightPast(night, [.. Done(entries, index, room)], RoundSummary.Of(entries, Places, room));
     }
 
@@ -135,8 +135,8 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
                 .Where(x => x.Glance is not null)
                 .Select(x => new RestingLine(
                     x.Glance!.StockId,
-                    x.Glance.Place,
-                    x.Glance.Name,
+                    x.Glance.Where.Place,
+                    x.Glance.Who.Name,
                     x.NextDueTicks == long.MaxValue
                         ? null
                         : room.Clock.NightOf(new DateTimeOffset(x.NextDueTicks, TimeSpan.Zero))
@@ -190,8 +190,8 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
                 );
                 return new DoneLine(
                     last.StockId,
-                    x.Glance!.Place,
-                    x.Glance.Name,
+                    x.Glance!.Where.Place,
+                    x.Glance.Who.Name,
                     last.Id,
                     text,
                     last.When.To,
@@ -211,7 +211,7 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
         var last = tonight.Where(e => Part(e) != RoundPart.None).MaxBy(e => e.WrittenAt);
         return
             open > 0 && last is not null && room.Now - last.WrittenAt > Break && index.Find(last.StockId) is { } glance
-            ? new RoundBreak(glance.Place, glance.Name, last.WrittenAt)
+            ? new RoundBreak(glance.Where.Place, glance.Who.Name, last.WrittenAt)
             : null;
     }
 
@@ -235,19 +235,19 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
         return
         [
             .. index
-                .Shelves.OrderBy(s => s[0].Place, order)
+                .Shelves.OrderBy(s => s[0].Where.Place, order)
                 .Select(s =>
                 {
-                    var layout = room.Layout.ShelfOf(s[0].Place);
+                    var layout = room.Layout.ShelfOf(s[0].Where.Place);
                     var notes = new[] { layout?.HeatNote, layout?.MoistureNote }.Where(n => n is { Length: > 0 });
                     // Those of a shared tank have no place of their own.
-                    List<Glance> own = [.. s.Where(g => g.TankId is null)];
-                    var quiet = !touched.Contains(s[0].Place.ShelfCode);
+                    List<Glance> own = [.. s.Where(g => g.Where.TankId is null)];
+                    var quiet = !touched.Contains(s[0].Where.Place.ShelfCode);
                     return new RoundShelf(
-                        s[0].Place.ShelfCode,
+                        s[0].Where.Place.ShelfCode,
                         layout?.Quarantine == true,
                         string.Join(" · ", notes),
-                        quiet ? [] : [.. own.Select(g => g.Place.Slot)],
+                        quiet ? [] : [.. own.Select(g => g.Where.Place.Slot)],
                         quiet
                             ? new string('r', own.Count)
                             : string.Create(

@@ -218,8 +218,8 @@ public sealed class SitterReader(LanternDb db, JournalReader journal, RoomNow no
                 .Where(x => x.Glance is not null)
                 .Select(x => new TickedLine(
                     x.Entry.StockId,
-                    x.Glance!.Place.Code,
-                    x.Glance.Name,
+                    x.Glance!.Where.Place.Code,
+                    x.Glance.Who.Name,
                     EntryDefinition.Of(x.Entry.Act).Say(x.Entry.Act, room.Rules, room.Wording),
                     x.Entry.WrittenAt
                 )),

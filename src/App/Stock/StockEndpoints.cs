@@ -125,7 +125,7 @@ public static class StockEndpoints
             new StockStretch(
                 room.Tonight,
                 list.Count,
-                list.Where(g => g.Kind != StockKind.Tank).Sum(g => g.Count),
+                list.Where(g => g.Who.Kind != StockKind.Tank).Sum(g => g.Who.Count),
                 from,
                 [.. list.Skip(from).Take(take).Select(StockLine.Of)],
                 lists.ChoicesOf(index)
@@ -174,16 +174,16 @@ public static class StockEndpoints
 
         Relative? Of(Guid? of) =>
             of is { } known && index.Find(known) is { } g
-                ? new Relative(g.StockId, g.Name, g.Species, g.Place, g.IsHere)
+                ? new Relative(g.StockId, g.Who.Name, g.Who.Species, g.Where.Place, g.IsHere)
                 : null;
         return TypedResults.Ok(
             new FamilyView(
-                Of(animal.MotherId),
-                Of(animal.FatherId),
+                Of(animal.Who.MotherId),
+                Of(animal.Who.FatherId),
                 [
                     .. index
                         .Here.Concat(index.Gone)
-                        .Where(g => g.MotherId == id || g.FatherId == id)
+                        .Where(g => g.Who.MotherId == id || g.Who.FatherId == id)
                         .Select(g => Of(g.StockId)!),
                 ]
             )

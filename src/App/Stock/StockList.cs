@@ -37,27 +37,27 @@ public sealed record StockLine(
     public static StockLine Of(Glance g) =>
         new(
             g.StockId,
-            g.Place,
-            g.Name,
-            g.Species,
-            g.GroupOne,
-            g.Sex,
-            g.Kind,
-            g.Count,
-            g.Stage,
-            g.Instar,
-            g.Phase,
-            PhaseMark.Of(g.Phase).Word,
-            g.Shutters,
-            g.Came,
-            g.LastMolt,
-            g.LastMeal,
-            g.Band,
-            g.Tags,
-            g.Fit is FitWord.Misfits or FitWord.Outgrows ? g.FitText : "",
-            g.Hazard,
-            g.Departure,
-            g.LeftOn
+            g.Where.Place,
+            g.Who.Name,
+            g.Who.Species,
+            g.Who.GroupOne,
+            g.Who.Sex,
+            g.Who.Kind,
+            g.Who.Count,
+            g.Who.Stage,
+            g.Who.Instar,
+            g.Waits.Phase,
+            PhaseMark.Of(g.Waits.Phase).Word,
+            g.Waits.Shutters,
+            g.Who.Came,
+            g.Waits.LastMolt,
+            g.Care.LastMeal,
+            g.Waits.Band,
+            g.Who.Tags,
+            g.House.Fit is FitWord.Misfits or FitWord.Outgrows ? g.House.FitText : "",
+            g.Who.Hazard,
+            g.Where.Departure,
+            g.Where.LeftOn
         );
 }
 
@@ -237,10 +237,10 @@ public sealed class StockLists
             index.Version,
             new StockFinder(here),
             new StockChoices(
-                [.. here.Select(g => g.Species).Distinct().Order(StringComparer.Ordinal)],
-                [.. here.SelectMany(g => g.Tags).Distinct().Order(StringComparer.OrdinalIgnoreCase)],
-                [.. here.Select(g => g.Place.Rack).Distinct()],
-                [.. here.Select(g => g.GroupOne).Distinct().Order(StringComparer.Ordinal)]
+                [.. here.Select(g => g.Who.Species).Distinct().Order(StringComparer.Ordinal)],
+                [.. here.SelectMany(g => g.Who.Tags).Distinct().Order(StringComparer.OrdinalIgnoreCase)],
+                [.. here.Select(g => g.Where.Place.Rack).Distinct()],
+                [.. here.Select(g => g.Who.GroupOne).Distinct().Order(StringComparer.Ordinal)]
             )
         );
     }
@@ -261,31 +261,33 @@ public sealed class StockLists
     private static IEnumerable<Glance> Ordered(IEnumerable<Glance> some, StockQuery query, bool found) =>
         Enum.Parse<StockOrder>(query.Order, ignoreCase: true) switch
         {
-            StockOrder.Name => some.OrderBy(g => g.Name, StringComparer.OrdinalIgnoreCase).ThenBy(g => g.Place),
-            StockOrder.Species => some.OrderBy(g => g.Species, StringComparer.Ordinal).ThenBy(g => g.Place),
-            StockOrder.Stage => some.OrderBy(g => g.Stage).ThenBy(g => g.Place),
-            StockOrder.Phase => some.OrderByDescending(g => g.Shutters).ThenBy(g => g.Place),
-            StockOrder.LastMeal => some.OrderBy(g => g.LastMeal ?? DateOnly.MinValue).ThenBy(g => g.Place),
-            StockOrder.LastMolt => some.OrderBy(g => g.LastMolt ?? DateOnly.MinValue).ThenBy(g => g.Place),
-            StockOrder.Awaited => some.OrderBy(g => g.Band?.Likely ?? DateOnly.MaxValue).ThenBy(g => g.Place),
-            StockOrder.Came => some.OrderByDescending(g => g.Came).ThenBy(g => g.Place),
-            _ => found || !query.Here ? some : some.OrderBy(g => g.Place),
+            StockOrder.Name => some.OrderBy(g => g.Who.Name, StringComparer.OrdinalIgnoreCase)
+                .ThenBy(g => g.Where.Place),
+            StockOrder.Species => some.OrderBy(g => g.Who.Species, StringComparer.Ordinal).ThenBy(g => g.Where.Place),
+            StockOrder.Stage => some.OrderBy(g => g.Who.Stage).ThenBy(g => g.Where.Place),
+            StockOrder.Phase => some.OrderByDescending(g => g.Waits.Shutters).ThenBy(g => g.Where.Place),
+            StockOrder.LastMeal => some.OrderBy(g => g.Care.LastMeal ?? DateOnly.MinValue).ThenBy(g => g.Where.Place),
+            StockOrder.LastMolt => some.OrderBy(g => g.Waits.LastMolt ?? DateOnly.MinValue).ThenBy(g => g.Where.Place),
+            StockOrder.Awaited => some.OrderBy(g => g.Waits.Band?.Likely ?? DateOnly.MaxValue)
+                .ThenBy(g => g.Where.Place),
+            StockOrder.Came => some.OrderByDescending(g => g.Who.Came).ThenBy(g => g.Where.Place),
+            _ => found || !query.Here ? some : some.OrderBy(g => g.Where.Place),
         };
 
     private static bool Matches(Glance g, StockQuery query) =>
-        (query.Group is null || g.GroupOne == query.Group)
-        && (query.Species is null || g.Species == query.Species)
-        && (query.Tag is null || g.Tags.Contains(query.Tag))
-        && (query.Rack is null || g.Place.Rack == query.Rack)
-        && (query.Stage is null || g.Stage.ToString().Equals(query.Stage, StringComparison.OrdinalIgnoreCase))
-        && (query.Sex is null || g.Sex.ToString().Equals(query.Sex, StringComparison.OrdinalIgnoreCase))
+        (query.Group is null || g.Who.GroupOne == query.Group)
+        && (query.Species is null || g.Who.Species == query.Species)
+        && (query.Tag is null || g.Who.Tags.Contains(query.Tag))
+        && (query.Rack is null || g.Where.Place.Rack == query.Rack)
+        && (query.Stage is null || g.Who.Stage.ToString().Equals(query.Stage, StringComparison.OrdinalIgnoreCase))
+        && (query.Sex is null || g.Who.Sex.ToString().Equals(query.Sex, StringComparison.OrdinalIgnoreCase))
         && query.Show switch
         {
             "hushed" => g.IsHushed,
-            "misfits" => g.Fit is FitWord.Misfits or FitWord.Outgrows,
-            "hazard" => g.Hazard is not null,
-            "new" => g.Quarantine is not null,
-            "unmeasured" => g.Enclosure is null,
+            "misfits" => g.House.Fit is FitWord.Misfits or FitWord.Outgrows,
+            "hazard" => g.Who.Hazard is not null,
+            "new" => g.Where.Quarantine is not null,
+            "unmeasured" => g.House.Enclosure is null,
             _ => true,
         };
 }

@@ -108,11 +108,11 @@ public sealed record AlmanacPlan(
 
     private static string FirstMealKey(Glance g, int molts) => $"{g.StockId:N}-firstmeal-{molts}";
 
-    private static string Who(Glance g) => $"{g.Place.Code} {g.Name}";
+    private static string Who(Glance g) => $"{g.Where.Place.Code} {g.Who.Name}";
 
     private static IEnumerable<AlmanacBand> OfAnimal(Glance g)
     {
-        if (g.Band is { } band)
+        if (g.Waits.Band is { } band)
         {
             var kind = band.Kind switch
             {
@@ -125,7 +125,7 @@ public sealed record AlmanacPlan(
                 WaitKey(g, band),
                 kind,
                 g.StockId,
-                g.Place.ShelfCode,
+                g.Where.Place.ShelfCode,
                 Who(g),
                 band.Label,
                 band.From,
@@ -135,16 +135,16 @@ public sealed record AlmanacPlan(
             );
         }
 
-        if (g.Quarantine is { } until)
+        if (g.Where.Quarantine is { } until)
         {
             yield return new AlmanacBand(
                 $"{g.StockId:N}-quarantine",
                 AlmanacKind.Quarantine,
                 g.StockId,
-                g.Place.ShelfCode,
+                g.Where.Place.ShelfCode,
                 Who(g),
                 "apart, new stock",
-                g.Came,
+                g.Who.Came,
                 null,
                 until.AddDays(-1),
                 false
@@ -196,21 +196,21 @@ public sealed record AlmanacPlan(
     /// <summary>Waits that are over: known by the molts on record, or by the animal's having left.</summary>
     private static IEnumerable<EndedBand> OfEnded(Glance g)
     {
-        if (g.LastMolt is { } molted)
+        if (g.Waits.LastMolt is { } molted)
         {
-            yield return new EndedBand($"{g.StockId:N}-molt-{g.Molts}", Who(g), "molted", molted);
-            if (g.AteAgain is { } night && g.Band is not { Kind: BandKind.FirstMeal })
+            yield return new EndedBand($"{g.StockId:N}-molt-{g.Waits.Molts}", Who(g), "molted", molted);
+            if (g.Waits.AteAgain is { } night && g.Waits.Band is not { Kind: BandKind.FirstMeal })
             {
-                yield return new EndedBand(FirstMealKey(g, g.Molts), Who(g), "eats again", night);
+                yield return new EndedBand(FirstMealKey(g, g.Waits.Molts), Who(g), "eats again", night);
             }
         }
 
-        if (g.LeftOn is { } left)
+        if (g.Where.LeftOn is { } left)
         {
-            yield return new EndedBand($"{g.StockId:N}-molt-{g.Molts + 1}", Who(g), "left the collection", left);
+            yield return new EndedBand($"{g.StockId:N}-molt-{g.Waits.Molts + 1}", Who(g), "left the collection", left);
         }
 
-        foreach (var ended in g.EndedWaits)
+        foreach (var ended in g.Waits.EndedWaits)
         {
             yield return new EndedBand(
                 $"{g.StockId:N}-{ended.Vigil.ToString().ToLowerInvariant()}-{ended.Ordinal}",

@@ -58,24 +58,24 @@ public sealed record NightAhead(
 
     private static PlannedLine? LineOf(Glance g, DateOnly night, Room room)
     {
-        var (meal, mealAgain) = Falls(g.MealDue, g.MealEveryDays, night, room.Tonight);
-        var (water, waterAgain) = Falls(g.WaterDue, g.WaterEveryDays, night, room.Tonight);
+        var (meal, mealAgain) = Falls(g.Care.MealDue, g.Care.MealEveryDays, night, room.Tonight);
+        var (water, waterAgain) = Falls(g.Care.WaterDue, g.Care.WaterEveryDays, night, room.Tonight);
         // A meal that would fall into the window of the molt is not promised.
-        if (meal && mealAgain && g.Band is { } b && night >= b.From && night <= b.To)
+        if (meal && mealAgain && g.Waits.Band is { } b && night >= b.From && night <= b.To)
         {
             meal = false;
         }
 
         var awaited =
-            g.Band is { } band && (night == band.From || night == band.Likely)
+            g.Waits.Band is { } band && (night == band.From || night == band.Likely)
                 ? $"{band.Label} about {room.Wording.Date(band.Likely)} ({room.Wording.Dates(band.From, band.To)})"
                 : "";
         return meal || water || awaited.Length > 0
             ? new PlannedLine(
                 g.StockId,
-                g.Place,
-                g.Name,
-                g.Species,
+                g.Where.Place,
+                g.Who.Name,
+                g.Who.Species,
                 meal,
                 water,
                 awaited,

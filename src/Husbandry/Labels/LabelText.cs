@@ -28,31 +28,31 @@ public sealed record LabelText(
     /// <summary>Writes the label of an animal.</summary>
     public static LabelText Of(Glance g)
     {
-        var sex = g.Sex switch
+        var sex = g.Who.Sex switch
         {
             Sex.Female => "female",
             Sex.Male => "male",
             _ => "sex unknown",
         };
-        var many = g.Kind == StockKind.Specimen ? "" : $"{g.Count} animals";
-        var molted = g.LastMolt is { } molt ? $"molted {Wording.LongDate(molt)}" : "";
+        var many = g.Who.Kind == StockKind.Specimen ? "" : $"{g.Who.Count} animals";
+        var molted = g.Waits.LastMolt is { } molt ? $"molted {Wording.LongDate(molt)}" : "";
         string[] lines =
         [
-            Join(many.Length > 0 ? many : sex, g.Instar ?? ""),
+            Join(many.Length > 0 ? many : sex, g.Who.Instar ?? ""),
             molted,
-            g.Paired.Count == 0
+            g.Waits.Paired.Count == 0
                 ? ""
-                : $"paired {string.Join(", ", g.Paired.TakeLast(PairingsShown).Select(Wording.LongDate))}",
-            g.Quarantine is { } until ? $"apart until {Wording.LongDate(until)}" : "",
-            $"here since {Wording.LongDate(g.Came)}",
+                : $"paired {string.Join(", ", g.Waits.Paired.TakeLast(PairingsShown).Select(Wording.LongDate))}",
+            g.Where.Quarantine is { } until ? $"apart until {Wording.LongDate(until)}" : "",
+            $"here since {Wording.LongDate(g.Who.Came)}",
         ];
         return new LabelText(
             g.StockId,
-            g.Place.Code,
-            g.Name,
-            g.Species,
+            g.Where.Place.Code,
+            g.Who.Name,
+            g.Who.Species,
             [.. lines.Where(l => l.Length > 0)],
-            HazardOf(g.Hazard),
+            HazardOf(g.Who.Hazard),
             $"/stock/{g.StockId}"
         );
     }

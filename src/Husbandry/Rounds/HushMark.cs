@@ -19,7 +19,7 @@ public static class HushMark
     {
         if (
             EntryDefinition.Of(act).Care(act) is not { } care
-            || (glance is not null && glance.Sequence == standing.LatestSequence && !glance.Never.Contains(care))
+            || (glance is not null && glance.Sequence == standing.LatestSequence && !glance.Waits.Never.Contains(care))
         )
         {
             return null;

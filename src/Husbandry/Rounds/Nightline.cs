@@ -65,18 +65,18 @@ public sealed record Nightline(
         var from = room.Tonight.AddDays(-NightsBack);
         var to = room.Tonight.AddDays(NightsAhead);
         var bands = glances
-            .Where(g => g.Band is { } b && b.From <= to && b.To >= room.Tonight)
+            .Where(g => g.Waits.Band is { } b && b.From <= to && b.To >= room.Tonight)
             .OrderByDescending(g => g.IsHushed)
-            .ThenBy(g => g.Band!.Likely)
+            .ThenBy(g => g.Waits.Band!.Likely)
             .ToList();
         var marks = glances
-            .Where(g => g.LastMolt >= from)
-            .OrderByDescending(g => g.LastMolt)
+            .Where(g => g.Waits.LastMolt >= from)
+            .OrderByDescending(g => g.Waits.LastMolt)
             .Take(MostMarks)
-            .Select(g => new NightMark(g.StockId, Code(g), g.Name, "molted", g.LastMolt!.Value))
+            .Select(g => new NightMark(g.StockId, Code(g), g.Who.Name, "molted", g.Waits.LastMolt!.Value))
             .ToList();
         var chores = glances
-            .Select(g => g.MealDue)
+            .Select(g => g.Care.MealDue)
             .OfType<DateOnly>()
             .Where(d => d > room.Tonight && d <= to)
             .GroupBy(d => d)
@@ -95,8 +95,19 @@ public sealed record Nightline(
     }
 
     private static NightBand BandOf(Glance g) =>
-        new(g.StockId, Code(g), g.Name, g.Band!.Kind, g.Band.Label, g.Band.From, g.Band.Likely, g.Band.To, g.IsHushed);
+        new(
+            g.StockId,
+            Code(g),
+            g.Who.Name,
+            g.Waits.Band!.Kind,
+            g.Waits.Band.Label,
+            g.Waits.Band.From,
+            g.Waits.Band.Likely,
+            g.Waits.Band.To,
+            g.IsHushed
+        );
 
     // Those of one tank stand in one place: they are told apart by name.
-    private static string Code(Glance glance) => glance.TankId is null ? glance.Place.Code : glance.Name;
+    private static string Code(Glance glance) =>
+        glance.Where.TankId is null ? glance.Where.Place.Code : glance.Who.Name;
 }

@@ -1,0 +1,97 @@
+using Husbandry.Journal;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+
+namespace Husbandry.Rounds;
+
+/// <summary>Of a glance: who it is.</summary>
+/// <param name="Name">Its name.</param>
+/// <param name="Species">Scientific name.</param>
+/// <param name="Group">Group of the rulebook.</param>
+/// <param name="GroupOne">One animal of that group, in a word.</param>
+/// <param name="Kind">Specimen, brood, colony or tank.</param>
+/// <param name="Sex">Sex as far as known.</param>
+/// <param name="Stage">Stage of life.</param>
+/// <param name="Instar">Instar as written, if known.</param>
+/// <param name="Count">Number of animals; of a tank those in it, none while it stands empty.</param>
+/// <param name="Tags">The keeper's own words for it.</param>
+/// <param name="Came">Day it came.</param>
+/// <param name="MotherId">Its mother, if on record.</param>
+/// <param name="FatherId">Its father, likewise.</param>
+/// <param name="Hazard">What it can do to people.</param>
+public sealed record GlanceWho(
+    string Name,
+    string Species,
+    string Group,
+    string GroupOne,
+    StockKind Kind,
+    Sex Sex,
+    Stage Stage,
+    string? Instar,
+    int Count,
+    IReadOnlyList<string> Tags,
+    DateOnly Came,
+    Guid? MotherId,
+    Guid? FatherId,
+    Hazard? Hazard
+);
+
+/// <summary>Of a glance: where it is.</summary>
+/// <param name="Place">Where it stands.</param>
+/// <param name="TankId">The shared tank in which it lives, if it does.</param>
+/// <param name="LentTo">With whom it is for a time; none while it is here.</param>
+/// <param name="Quarantine">Night until which it belongs apart; none when it does not.</param>
+/// <param name="Departure">How it left, if it did.</param>
+/// <param name="LeftOn">Night on which it left.</param>
+public sealed record GlanceWhere(
+    Place Place,
+    Guid? TankId,
+    string? LentTo,
+    DateOnly? Quarantine,
+    DepartureKind? Departure,
+    DateOnly? LeftOn
+);
+
+/// <summary>Of a glance: what is awaited of it.</summary>
+/// <param name="Phase">Phase.</param>
+/// <param name="Shutters">Closed shutters, 0–3.</param>
+/// <param name="Never">What the hush table forbids tonight.</param>
+/// <param name="LastMolt">Night of its last molt.</param>
+/// <param name="Molts">Molts on record here.</param>
+/// <param name="AteAgain">Night of its first meal since the last molt, as far back as meals are remembered.</param>
+/// <param name="Paired">Nights on which it was put together with a mate since its last molt.</param>
+/// <param name="Band">What is awaited of it.</param>
+/// <param name="EndedWaits">The last waits of it that are over, other than for molts.</param>
+public sealed record GlanceWaits(
+    Phase Phase,
+    int Shutters,
+    IReadOnlyList<CareAct> Never,
+    DateOnly? LastMolt,
+    int Molts,
+    DateOnly? AteAgain,
+    IReadOnlyList<DateOnly> Paired,
+    GlanceBand? Band,
+    IReadOnlyList<EndedWait> EndedWaits
+);
+
+/// <summary>Of a glance: its meals and its water.</summary>
+/// <param name="LastMeal">Night of its last meal.</param>
+/// <param name="MealDue">Night of its next meal; none while food is hushed.</param>
+/// <param name="MealEveryDays">Days between meals.</param>
+/// <param name="WaterDue">Night of its next water; none where none is given.</param>
+/// <param name="WaterEveryDays">Days between waterings.</param>
+/// <param name="Watered">Whether any water is on record, or none is given.</param>
+public sealed record GlanceCare(
+    DateOnly? LastMeal,
+    DateOnly? MealDue,
+    double MealEveryDays,
+    DateOnly? WaterDue,
+    double WaterEveryDays,
+    bool Watered
+);
+
+/// <summary>Of a glance: what it lives in.</summary>
+/// <param name="Enclosure">What it lives in, if measured.</param>
+/// <param name="Fit">Whether it fits.</param>
+/// <param name="FitText">The same in words.</param>
+public sealed record GlanceHouse(Enclosure? Enclosure, FitWord Fit, string FitText);
