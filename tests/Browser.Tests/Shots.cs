@@ -66,8 +66,8 @@ public class Shots
         keeper.Press("Work it out", "main");
         keeper.See("main svg[role=img]");
         Save(keeper, "bench");
-        Animal(keeper, "Cowrie", "lantern");
-        Save(keeper, "animal-buried");
+        Animal(keeper, "Reef tank", "lantern");
+        Save(keeper, "tank");
         Larder(keeper);
     }
 
