@@ -19,9 +19,13 @@ public sealed class StockIndex
     /// <summary>What is in the room, by place.</summary>
     public IReadOnlyList<Glance> Here => here ??= [.. glances.Values.Where(g => g.IsHere).OrderBy(g => g.Where.Place)];
 
-    /// <summary>What is in the room by shelf, each in order of its slots.</summary>
+    /// <summary>What stands in the room by shelf, each in order of its slots; those of a shared tank stand in it.</summary>
     public IReadOnlyList<IReadOnlyList<Glance>> Shelves =>
-        shelves ??= [.. Here.GroupBy(g => g.Where.Place.ShelfCode).Select(g => (IReadOnlyList<Glance>)[.. g])];
+        shelves ??= [
+            .. Here.Where(g => g.Where.TankId is null)
+                .GroupBy(g => g.Where.Place.ShelfCode)
+                .Select(g => (IReadOnlyList<Glance>)[.. g]),
+        ];
 
     /// <summary>What has left, the latest first.</summary>
     public IReadOnlyList<Glance> Gone =>

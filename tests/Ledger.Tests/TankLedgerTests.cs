@@ -59,6 +59,13 @@ public sealed class TankLedgerTests : LedgerFolder
             ((await GlanceAsync(kelp)).Where.Place.Code, (await GlanceAsync(kelp)).Where.TankId!.Value)
         );
         Assert.Equal(2, (await GlanceAsync(tank)).Who.Count);
+        await using (var db = Open())
+        {
+            // On its shelf stands the tank alone.
+            var shelf = Assert.Single((await StockIndex.ReadAsync(db, Cancel)).Shelves);
+            Assert.Equal(tank, Assert.Single(shelf).StockId);
+        }
+
         await AddAsync("A1·02");
 
         // The tank moves, and all in it.

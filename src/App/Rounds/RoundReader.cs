@@ -240,19 +240,17 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
                 {
                     var layout = room.Layout.ShelfOf(s[0].Where.Place);
                     var notes = new[] { layout?.HeatNote, layout?.MoistureNote }.Where(n => n is { Length: > 0 });
-                    // Those of a shared tank have no place of their own.
-                    List<Glance> own = [.. s.Where(g => g.Where.TankId is null)];
                     var quiet = !touched.Contains(s[0].Where.Place.ShelfCode);
                     return new RoundShelf(
                         s[0].Where.Place.ShelfCode,
                         layout?.Quarantine == true,
                         string.Join(" · ", notes),
-                        quiet ? [] : [.. own.Select(g => g.Where.Place.Slot)],
+                        quiet ? [] : [.. s.Select(g => g.Where.Place.Slot)],
                         quiet
-                            ? new string('r', own.Count)
+                            ? new string('r', s.Count)
                             : string.Create(
-                                own.Count,
-                                own,
+                                s.Count,
+                                s,
                                 (letters, shelf) =>
                                 {
                                     for (var k = 0; k < shelf.Count; k++)

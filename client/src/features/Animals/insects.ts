@@ -1,4 +1,4 @@
-import { body, both, dot, jointed, limb, line, type Mark, pair, type Point } from './marks';
+import { at, body, both, dot, jointed, limb, line, type Mark, pair, type Point } from './marks';
 import type { Build } from './spiders';
 
 /** A ground beetle from above. */
@@ -20,70 +20,13 @@ export const beetle = (build: Build): Mark[] => [
     return pair((side) => [limb(joints, [6, 7, 4.5, 3, 1.6], side)]);
   }),
   ...pair((side) => [
-    limb(
-      [
-        [5, -53],
-        [13, -68],
-        [24, -80],
-        [34, -88],
-      ],
-      [2.4, 2, 1.8, 1.4],
-      side,
-    ),
-    body(
-      (
-        [
-          [2, -56],
-          [8, -58],
-          [9, -66],
-          [3, -74],
-          [5, -65],
-          [1, -60],
-        ] as const
-      ).map(([x, y]): Point => [side * x, y]),
-    ),
+    limb(at('5,-53 13,-68 24,-80 34,-88'), [2.4, 2, 1.8, 1.4], side),
+    body(at('2,-56 8,-58 9,-66 3,-74 5,-65 1,-60').map(([x, y]): Point => [side * x, y])),
   ]),
-  body(
-    both([
-      [0, -58],
-      [8, -57],
-      [11, -49],
-      [9, -43],
-      [0, -42],
-    ]),
-    1.2,
-  ),
-  body(
-    both([
-      [0, -45],
-      [13, -44],
-      [19, -34],
-      [16, -23],
-      [12, -19],
-      [0, -19],
-    ]),
-    1.3,
-  ),
-  body(
-    both([
-      [0, -19],
-      [14, -19],
-      [24, -4],
-      [26, 18],
-      [20, 42],
-      [8, 58],
-      [0, 60],
-    ]),
-    1.3,
-  ),
-  line(
-    [
-      [0, -17],
-      [0, 58],
-    ],
-    1.5,
-    0.9,
-  ),
+  body(both(at('0,-58 8,-57 11,-49 9,-43 0,-42')), 1.2),
+  body(both(at('0,-45 13,-44 19,-34 16,-23 12,-19 0,-19')), 1.3),
+  body(both(at('0,-19 14,-19 24,-4 26,18 20,42 8,58 0,60')), 1.3),
+  line(at('0,-17 0,58'), 1.5, 0.9),
   ...[5, 10, 15].flatMap((x) =>
     pair((side) => [
       line(
@@ -99,6 +42,13 @@ export const beetle = (build: Build): Mark[] => [
   ),
 ];
 
+/** A leg on the ground: hip, knee and ankle, and a foot that points ahead. */
+function standing(joints: string, foot: number, widths: readonly number[]): Mark {
+  const leg = at(joints);
+  const [x, y] = leg[leg.length - 1] ?? [0, 0];
+  return limb([...leg, [x - foot, y + 3]], widths);
+}
+
 /** A mantis from the side, its head to the left; nymphs have no wings. */
 export const mantis = (build: Build, winged: boolean): Mark[] => [
   body([
@@ -112,36 +62,9 @@ export const mantis = (build: Build, winged: boolean): Mark[] => [
     [-14, 14],
     [-30, 10],
   ]),
-  ...(winged
-    ? [
-        body(
-          [
-            [-28, 3],
-            [0, -2],
-            [34, 2],
-            [66, 12],
-            [40, 10],
-            [0, 6],
-          ],
-          1,
-        ),
-      ]
-    : []),
-  limb(
-    [
-      [-26, 7],
-      [-44, -14],
-      [-60, -36],
-    ],
-    [10, 7, 6],
-  ),
-  body([
-    [-62, -48],
-    [-55, -43],
-    [-58, -34],
-    [-68, -32],
-    [-72, -40],
-  ]),
+  ...(winged ? [body(at('-28,3 0,-2 34,2 66,12 40,10 0,6'), 1)] : []),
+  limb(at('-26,7 -44,-14 -60,-36'), [10, 7, 6]),
+  body(at('-62,-48 -55,-43 -58,-34 -68,-32 -72,-40')),
   dot(-64, -43, 3.4),
   ...[0, 5].map((dx) =>
     line(
@@ -155,22 +78,8 @@ export const mantis = (build: Build, winged: boolean): Mark[] => [
       'ink',
     ),
   ),
-  limb(
-    [
-      [-54, -24],
-      [-72, -14],
-      [-86, 0],
-    ],
-    [6, 8, 5],
-  ),
-  limb(
-    [
-      [-86, 0],
-      [-76, -14],
-      [-66, -22],
-    ],
-    [5, 6, 2.5],
-  ),
+  limb(at('-54,-24 -72,-14 -86,0'), [6, 8, 5]),
+  limb(at('-86,0 -76,-14 -66,-22'), [5, 6, 2.5]),
   ...[0, 1, 2, 3, 4, 5].map((i) =>
     line(
       [
@@ -180,25 +89,9 @@ export const mantis = (build: Build, winged: boolean): Mark[] => [
       0.9,
     ),
   ),
-  ...(
-    [
-      [
-        [-20, 12],
-        [-40, 34],
-        [-50, 74],
-      ],
-      [
-        [-8, 14],
-        [-4, 40],
-        [-14, 76],
-      ],
-      [
-        [4, 16],
-        [34, 34],
-        [42, 76],
-      ],
-    ] as const
-  ).map(([a, b, c]) => limb([a, b, c, [c[0] - 9, c[1] + 3]], [4.5, 4, 2.4, 1.2])),
+  ...['-20,12 -40,34 -50,74', '-8,14 -4,40 -14,76', '4,16 34,34 42,76'].map((joints) =>
+    standing(joints, 9, [4.5, 4, 2.4, 1.2]),
+  ),
   ...[0, 1, 2, 3, 4].map((i) =>
     line(
       [
@@ -216,25 +109,9 @@ export function ant(queen: boolean): Mark[] {
   const gaster = queen ? 1.35 : 1;
   const chest = queen ? 1.45 : 1;
   return [
-    ...(
-      [
-        [
-          [-8, 4],
-          [-30, -6],
-          [-40, 40],
-        ],
-        [
-          [2, 6],
-          [0, 18],
-          [-4, 42],
-        ],
-        [
-          [10, 4],
-          [36, -8],
-          [46, 40],
-        ],
-      ] as const
-    ).map(([a, b, c]) => limb([a, b, c, [c[0] - 7, c[1] + 3]], [4, 3.4, 2.2, 1.2])),
+    ...['-8,4 -30,-6 -40,40', '2,6 0,18 -4,42', '10,4 36,-8 46,40'].map((joints) =>
+      standing(joints, 7, [4, 3.4, 2.2, 1.2]),
+    ),
     body([
       [24, -4],
       [34, -12 * gaster],
@@ -256,16 +133,7 @@ export function ant(queen: boolean): Mark[] {
         0.6,
       ),
     ),
-    body(
-      [
-        [16, -2],
-        [20, -10],
-        [24, -3],
-        [22, 5],
-        [17, 4],
-      ],
-      1,
-    ),
+    body(at('16,-2 20,-10 24,-3 22,5 17,4'), 1),
     body(
       [
         [-22, -6],
@@ -279,53 +147,10 @@ export function ant(queen: boolean): Mark[] {
       ],
       1,
     ),
-    ...(queen
-      ? [
-          line(
-            [
-              [-4, -14],
-              [2, -6],
-              [-2, 2],
-            ],
-            1,
-          ),
-          line(
-            [
-              [6, -12],
-              [8, -4],
-            ],
-            1,
-          ),
-        ]
-      : []),
-    body(
-      [
-        [-24, -12],
-        [-34, -16],
-        [-46, -8],
-        [-46, 4],
-        [-36, 9],
-        [-26, 2],
-      ],
-      1,
-    ),
+    ...(queen ? [line(at('-4,-14 2,-6 -2,2'), 1), line(at('6,-12 8,-4'), 1)] : []),
+    body(at('-24,-12 -34,-16 -46,-8 -46,4 -36,9 -26,2'), 1),
     dot(-36, -6, 2.6),
-    limb(
-      [
-        [-44, 2],
-        [-52, 7],
-        [-48, 11],
-      ],
-      [4, 3.5, 1.5],
-    ),
-    limb(
-      [
-        [-42, -10],
-        [-54, -24],
-        [-70, -22],
-        [-80, -12],
-      ],
-      [2.4, 2.2, 2.4, 1.8],
-    ),
+    limb(at('-44,2 -52,7 -48,11'), [4, 3.5, 1.5]),
+    limb(at('-42,-10 -54,-24 -70,-22 -80,-12'), [2.4, 2.2, 2.4, 1.8]),
   ];
 }

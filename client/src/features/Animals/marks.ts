@@ -1,6 +1,13 @@
 /** A point of a drawing; the body of an animal is about a hundred units long. */
 export type Point = readonly [number, number];
 
+/** Points written as `x,y x,y`, as short as they can be read. */
+export const at = (points: string): Point[] =>
+  points.split(' ').map((point) => {
+    const [x = 0, y = 0] = point.split(',').map(Number);
+    return [x, y];
+  });
+
 /** What a mark is painted with: the animal, what shows through it, and what is paler. */
 export type Tone = 'ink' | 'paper' | 'soft';
 

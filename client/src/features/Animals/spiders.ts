@@ -1,4 +1,4 @@
-import { body, both, dot, jointed, limb, line, type Mark, pair, type Point } from './marks';
+import { at, body, both, dot, jointed, limb, line, type Mark, pair, type Point } from './marks';
 
 /** How an animal differs from the plain one of its group. */
 export interface Build {
@@ -43,75 +43,12 @@ const fuller = (half: readonly Point[], by: number): Point[] => half.map(([x, y]
 /** A tarantula from above. */
 export const tarantula = (build: Build): Mark[] => [
   ...eightLegs([-24, -16, -8, 0], [-62, -22, 18, 58], [118, 104, 100, 124], 9, build),
-  ...pair((side) => [
-    limb(
-      [
-        [6, -30],
-        [15, -44],
-        [18, -56],
-        [14, -66],
-      ],
-      [7, 7.5, 6.5, 4],
-      side,
-    ),
-  ]),
-  body(
-    both(
-      fuller(
-        [
-          [0, 2],
-          [12, 8],
-          [22, 24],
-          [24, 42],
-          [17, 60],
-          [5, 68],
-          [0, 69],
-        ],
-        build.abdomen,
-      ),
-    ),
-  ),
-  ...pair((side) => [
-    limb(
-      [
-        [3, 64],
-        [6, 74],
-        [7, 80],
-      ],
-      [4, 3, 1.5],
-      side,
-    ),
-  ]),
-  body(
-    both([
-      [0, -34],
-      [9, -33],
-      [17, -25],
-      [20, -12],
-      [16, 0],
-      [6, 5],
-      [0, 5],
-    ]),
-    1.4,
-  ),
-  body(
-    both([
-      [0, -43],
-      [6, -42],
-      [9, -35],
-      [7, -30],
-      [0, -29],
-    ]),
-    1.2,
-  ),
-  line(
-    [
-      [-3.5, -9],
-      [0, -7.5],
-      [3.5, -9],
-    ],
-    1.6,
-  ),
+  ...pair((side) => [limb(at('6,-30 15,-44 18,-56 14,-66'), [7, 7.5, 6.5, 4], side)]),
+  body(both(fuller(at('0,2 12,8 22,24 24,42 17,60 5,68 0,69'), build.abdomen))),
+  ...pair((side) => [limb(at('3,64 6,74 7,80'), [4, 3, 1.5], side)]),
+  body(both(at('0,-34 9,-33 17,-25 20,-12 16,0 6,5 0,5')), 1.4),
+  body(both(at('0,-43 6,-42 9,-35 7,-30 0,-29')), 1.2),
+  line(at('-3.5,-9 0,-7.5 3.5,-9'), 1.6),
   ...[-70, -35, 0, 35].flatMap((a) =>
     pair((side) => [
       line(
@@ -124,57 +61,15 @@ export const tarantula = (build: Build): Mark[] => [
       ),
     ]),
   ),
-  line(
-    [
-      [0, 14],
-      [0, 58],
-    ],
-    0.9,
-    0.35,
-  ),
+  line(at('0,14 0,58'), 0.9, 0.35),
 ];
 
 /** A jumping spider from above. */
 export const jumpingSpider = (build: Build): Mark[] => [
   ...eightLegs([-20, -11, -3, 4], [-58, -18, 24, 60], [66, 52, 52, 64], 10, build),
-  body(
-    both(
-      fuller(
-        [
-          [0, 8],
-          [13, 11],
-          [21, 24],
-          [20, 42],
-          [10, 56],
-          [0, 59],
-        ],
-        build.abdomen,
-      ),
-    ),
-  ),
-  ...pair((side) => [
-    limb(
-      [
-        [7, -36],
-        [14, -46],
-        [12, -54],
-      ],
-      [7, 7, 5],
-      side,
-    ),
-  ]),
-  body(
-    both([
-      [0, -41],
-      [14, -40],
-      [21, -30],
-      [22, -12],
-      [15, 4],
-      [5, 9],
-      [0, 9],
-    ]),
-    1.4,
-  ),
+  body(both(fuller(at('0,8 13,11 21,24 20,42 10,56 0,59'), build.abdomen))),
+  ...pair((side) => [limb(at('7,-36 14,-46 12,-54'), [7, 7, 5], side)]),
+  body(both(at('0,-41 14,-40 21,-30 22,-12 15,4 5,9 0,9')), 1.4),
   ...(
     [
       [5, -38.5, 4.6],
@@ -198,14 +93,7 @@ export const jumpingSpider = (build: Build): Mark[] => [
 
 /** A scorpion from above, its tail laid out. */
 export function scorpion(build: Build): Mark[] {
-  const tail: readonly Point[] = [
-    [0, 50],
-    [2, 62],
-    [7, 74],
-    [16, 84],
-    [28, 89],
-    [39, 86],
-  ];
+  const tail: readonly Point[] = at('0,50 2,62 7,74 16,84 28,89 39,86');
   const widths = [6, 6.5, 5.5, 4, 2];
   return [
     ...(
@@ -235,31 +123,12 @@ export function scorpion(build: Build): Mark[] {
       );
     }),
     ...pair((side) => [
-      limb(
-        [
-          [10, -26],
-          [26, -34],
-          [36, -48],
-          [31, -60],
-        ],
-        [8, 10, 10, 11],
-        side,
-      ),
+      limb(at('10,-26 26,-34 36,-48 31,-60'), [8, 10, 10, 11], side),
       body(
-        (
-          [
-            [25, -56],
-            [38, -58],
-            [42, -72],
-            [35, -88],
-            [28, -97],
-            [30, -84],
-            [25, -78],
-            [20, -90],
-            [18, -76],
-            [20, -64],
-          ] as const
-        ).map(([x, y]): Point => [side * x, y]),
+        at('25,-56 38,-58 42,-72 35,-88 28,-97 30,-84 25,-78 20,-90 18,-76 20,-64').map(([x, y]): Point => [
+          side * x,
+          y,
+        ]),
       ),
     ]),
     ...[0, 1, 2, 3, 4, 5, 6].map((i) =>
@@ -278,16 +147,7 @@ export function scorpion(build: Build): Mark[] {
         1.1,
       ),
     ),
-    body(
-      both([
-        [0, -34],
-        [9, -34],
-        [15, -22],
-        [15, -12],
-        [0, -11],
-      ]),
-      1.3,
-    ),
+    body(both(at('0,-34 9,-34 15,-22 15,-12 0,-11')), 1.3),
     ...pair((side) => [dot(side * 3, -22, 1.7)]),
     ...tail.slice(0, -1).flatMap(([x, y], i) => {
       const [x2, y2] = tail[i + 1] ?? [x, y];
@@ -303,15 +163,6 @@ export function scorpion(build: Build): Mark[] {
         ...(i > 0 ? [dot(x, y, 1.6, 'paper', 0.7)] : []),
       ];
     }),
-    body([
-      [38, 91],
-      [46, 90],
-      [50, 82],
-      [49, 70],
-      [43, 62],
-      [46, 74],
-      [42, 80],
-      [37, 82],
-    ]),
+    body(at('38,91 46,90 50,82 49,70 43,62 46,74 42,80 37,82')),
   ];
 }

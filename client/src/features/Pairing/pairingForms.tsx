@@ -1,3 +1,4 @@
+import { AgainstHush } from '../Hush/AgainstHush';
 import type { Schemas } from '../../api/client';
 import { Choice, TextField } from '../../ui/Field';
 import { type EntryForm, textOrNone } from '../Journal/entryForm';
@@ -13,14 +14,9 @@ const paired: EntryForm<'paired'> = {
   title: 'Put together with a mate',
   begin: () => ({ kind: 'paired', partnerId: null, partner: null, method: 'watched', remark: null }),
   Fields: ({ act, change, subject, error }) => {
-    const against = subject.hush.find((line) => line.act === 'pair' && line.verdict === 'never');
     return (
       <>
-        {against !== undefined && (
-          <p role="alert" className="border-l-2 border-ember pl-3">
-            {against.contributors[0]?.why.text} If it happened all the same, log it: the entry will be marked.
-          </p>
-        )}
+        <AgainstHush subject={subject} act="pair" />
         <AnimalField
           label="Mate in this room"
           hint="Code or name; it is logged for both"

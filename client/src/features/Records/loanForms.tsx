@@ -1,3 +1,4 @@
+import { AgainstHush } from '../Hush/AgainstHush';
 import { useId } from 'react';
 import { useContacts } from '../../api/roomQueries';
 import { Field, TextField } from '../../ui/Field';
@@ -9,14 +10,9 @@ const lent: EntryForm<'lent'> = {
   Fields: ({ act, change, subject, error }) => {
     const contacts = useContacts().data ?? [];
     const list = useId();
-    const against = subject.hush.find((line) => line.act === 'ship' && line.verdict === 'never');
     return (
       <>
-        {against !== undefined && (
-          <p role="alert" className="border-l-2 border-ember pl-3">
-            {against.contributors[0]?.why.text} If it happened all the same, log it: the entry will be marked.
-          </p>
-        )}
+        <AgainstHush subject={subject} act="ship" />
         <Field label="To whom" hint="A name; those under People are offered" error={error('to')}>
           {(p) => (
             <>

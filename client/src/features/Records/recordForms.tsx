@@ -1,3 +1,4 @@
+import { AgainstHush } from '../Hush/AgainstHush';
 import { Choice, Field, FormError, TextField } from '../../ui/Field';
 import type { Schemas } from '../../api/client';
 import { fromDays, toDays } from '../../ui/dates';
@@ -57,7 +58,6 @@ function CareFields({
   change: (next: ActOf<'handled'>) => void;
   subject: ActSubject;
 }) {
-  const against = subject.hush.find((line) => line.act === act.care && line.verdict === 'never');
   return (
     <>
       <Choice
@@ -66,11 +66,7 @@ function CareFields({
         value={act.care}
         onChange={(care) => change({ ...act, care })}
       />
-      {against !== undefined && (
-        <p role="alert" className="border-l-2 border-ember pl-3">
-          {against.contributors[0]?.why.text} If it happened all the same, log it: the entry will be marked.
-        </p>
-      )}
+      <AgainstHush subject={subject} act={act.care} />
     </>
   );
 }

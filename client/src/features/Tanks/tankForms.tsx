@@ -1,3 +1,4 @@
+import { AgainstHush } from '../Hush/AgainstHush';
 import type { EntryForm } from '../Journal/entryForm';
 import { TankField } from './TankField';
 
@@ -7,14 +8,9 @@ const placed: EntryForm<'placed'> = {
   finish: (act) => act,
   mustSay: { field: 'tankId', text: 'Choose the tank.' },
   Fields: ({ act, say, subject, error }) => {
-    const against = subject.hush.find((line) => line.act === 'rehouse' && line.verdict === 'never');
     return (
       <>
-        {against !== undefined && (
-          <p role="alert" className="border-l-2 border-ember pl-3">
-            {against.contributors[0]?.why.text} If it happened all the same, log it: the entry will be marked.
-          </p>
-        )}
+        <AgainstHush subject={subject} act="rehouse" />
         <TankField
           label="Tank"
           id={act.tankId}
