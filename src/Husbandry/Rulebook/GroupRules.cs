@@ -37,14 +37,29 @@ public sealed record GroupRules(
     public bool ChecksFangs => Hardening?.FangCheck.Value == true;
 
     /// <summary>Whether a stage of life occurs in the group.</summary>
-    public bool Has(Stage stage) => Stages.Any(s => s.Stage == stage);
+    public bool Has(Stage stage) => Find(stage) is not null;
 
     /// <summary>The care of a stage of life.</summary>
     /// <exception cref="InvalidOperationException">The stage does not occur in the group; <see cref="Has"/> says so.</exception>
-    public StageRules At(Stage stage) => Stages.First(s => s.Stage == stage);
+    public StageRules At(Stage stage) =>
+        Find(stage) ?? throw new InvalidOperationException($"The stage {stage} does not occur among {Name}.");
+
+    // Asked many times in every judgement, so without a delegate.
+    private StageRules? Find(Stage stage)
+    {
+        for (var i = 0; i < Stages.Count; i++)
+        {
+            if (Stages[i].Stage == stage)
+            {
+                return Stages[i];
+            }
+        }
+
+        return null;
+    }
 
     /// <summary>What a keeper of this group calls a stage.</summary>
-    public string StageWord(Stage stage) => Stages.FirstOrDefault(s => s.Stage == stage)?.Word ?? "adult";
+    public string StageWord(Stage stage) => Find(stage)?.Word ?? "adult";
 
     /// <summary>Whether something other than a molt is awaited in this group.</summary>
     public bool Knows(VigilKind vigil) => Vigils.OtherEnds.ContainsKey(vigil);
