@@ -120,7 +120,7 @@ public class Shots
         keeper.See("input[type=search]").SendKeys(name);
         keeper.Press(name, "[role=table]");
         keeper.SeeText("h1", name);
-        keeper.See("figure svg");
+        keeper.SeeText("main", "may have");
     }
 
     private static void Save(Keeper keeper, string name)

@@ -108,7 +108,7 @@ function Gauge({ fit, options, width, height, unit, animal }: GaugeProps) {
       {ticks.map((tick) => (
         <g key={tick}>
           <path d={`M${x(tick)} ${axis}v5`} stroke="var(--edge)" />
-          {Math.abs(x(tick) - limit) > 16 && (
+          {Math.abs(x(tick) - limit) > 24 && (
             <text x={x(tick)} y={axis + 18} textAnchor="middle" className="fill-muted!">
               {fromMm(tick, unit)}
             </text>
