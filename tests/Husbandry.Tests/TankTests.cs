@@ -82,6 +82,8 @@ public class TankTests
         Assert.Equal(Verdict.Fine, judged.Hush[CareAct.Water].Verdict);
         Assert.Equal(LineState.PassBy, RoundLine.Of(own).State);
 
+        Assert.Equal("Tansy is buried: the floor stays as it is, the rest are fed.", judged.Phase.Summary);
+
         // Only the one that is up is fed, and the line says whom to leave alone.
         var line = RoundLine.Of(judged);
         Assert.Equal(1, line.Offer!.Count);

@@ -74,6 +74,14 @@ public sealed record Judgement(
             Vigils.FirstMeal.Days(firstMealRule, room.Settings.FirstMeal)
         );
         List<Judgement> inmates = [.. subject.Inmates.Select(i => Of(i, room))];
+        if (inmates.Where(i => PhaseMark.Of(i.Phase.Value).PassesBy).ToList() is { Count: > 0 } hushed)
+        {
+            // Nothing is said to stand against its care while the floor of all is hushed for one of them.
+            var who = hushed.Select(i => $"{i.Name} is {PhaseMark.Of(i.Phase.Value).Word}");
+            var text = $"{string.Join(", ", who)}: the floor stays as it is, the rest are fed.";
+            phases = [phases[0] with { Summary = text }, .. phases.Skip(1)];
+        }
+
         hush = inmates.Count == 0 ? hush : hush.And(inmates.Select(i => (i.Name, i.Hush)));
         var prey = PreyOf(subject, size, stage.Value);
         var variety = Feeding.Variety.Of(subject);
