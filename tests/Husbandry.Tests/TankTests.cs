@@ -25,6 +25,8 @@ public class TankTests
 {
     private const string Crab = "coenobita-rugosus";
 
+    private static readonly CareAct[] CareActs = Enum.GetValues<CareAct>();
+
     private readonly Diary tank = new(Crab, Sex.Unknown, 200, kind: StockKind.Tank);
     private readonly List<Diary> crabs = [];
 
@@ -82,7 +84,7 @@ public class TankTests
         Assert.Equal(Verdict.Fine, judged.Hush[CareAct.Water].Verdict);
         Assert.Equal(LineState.PassBy, RoundLine.Of(own).State);
 
-        Assert.Equal("Tansy is buried: the floor stays as it is, the rest are fed.", judged.Phase.Summary);
+        Assert.Equal("Tansy (buried): the floor stays as it is, the rest are fed.", judged.Phase.Summary);
 
         // Only the one that is up is fed, and the line says whom to leave alone.
         var line = RoundLine.Of(judged);
@@ -255,6 +257,12 @@ public class TankTests
         Assert.Null(Glance.Of(male.Judge()).Care.MealDue);
         Assert.Empty(SitterSheet.Of([male.Judge()], false, Diary.Room()).Lines);
 
+        // Nothing that is done in the room is offered of what is not in it.
+        var menu = LogMenu.Of(male.Judge());
+        Assert.Equal([EntryForm.Returned], menu.Head.Select(o => o.Form!.Value));
+        Assert.Empty(menu.AtOnce);
+        Assert.DoesNotContain(menu.Forms, o => o.Form is EntryForm.Offered or EntryForm.Watered or EntryForm.Moved);
+
         var late = new Diary().LegSpan(90).With(20, new Lent("a friend", null, Until(0))).Line();
         Assert.Equal((LineState.Due, RoundAct.AskBack), (late.State, late.Act));
         var back = new Diary().LegSpan(90).Ate(60).With(20, new Lent("a friend")).With(1, new Returned());
@@ -288,7 +296,7 @@ public class TankTests
                     var room = Diary.Room().With(TankBook.Of([home.Standing(), .. inmates]));
                     var judged = Judgement.Of(home.Standing(), room);
                     Assert.Equal(inmates.Count, judged.Inmates.Count);
-                    foreach (var act in new[] { CareAct.Dig, CareAct.Rehouse, CareAct.Clean, CareAct.BrightLight })
+                    foreach (var act in CareActs.Where(a => a is not (CareAct.Water or CareAct.FeedDead)))
                     {
                         var strictest = judged.Inmates.Select(i => i.Hush[act].Verdict).DefaultIfEmpty().Max();
                         Assert.True(judged.Hush[act].Verdict >= strictest);

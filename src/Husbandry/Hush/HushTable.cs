@@ -150,8 +150,8 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
     }
 
     /// <summary>
-    /// The table of a shared tank: what is hushed for one of those in it is hushed for the enclosure of all, what the rest
-    /// eat and drink is not.
+    /// The table of a shared tank: what is hushed for one of those in it is hushed for the enclosure of all, but for water
+    /// within reach and food that cannot bite. Mist falls on all of them, and live prey runs to whom it likes.
     /// </summary>
     /// <param name="inmates">Those in it: what each is called, and its own table.</param>
     public HushTable And(IEnumerable<(string Name, HushTable Table)> inmates)
@@ -163,7 +163,7 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
             causes.AddRange(table.Causes.Select(Of));
             for (var i = 0; i < lines.Count; i++)
             {
-                if (!ForTheRest.Contains(lines[i].Act))
+                if (lines[i].Act is not (CareAct.Water or CareAct.FeedDead))
                 {
                     var more = table[lines[i].Act].Contributors.Select(Of);
                     lines[i] = Strictest(lines[i].Act, [.. lines[i].Contributors, .. more]);

@@ -59,6 +59,14 @@ public sealed class PartedEntry() : EntryDefinition<Parted>("parted")
             new Parted(Guid.Empty, 2, "the sac", HalfOf: Guid.Empty),
         ];
 
+    /// <summary>Whether some can be parted from it: not from one animal, nor from ants, whose workers live by their queen.</summary>
+    public static bool MayBeParted(GroupRules group, Standing standing)
+    {
+        ArgumentNullException.ThrowIfNull(group);
+        ArgumentNullException.ThrowIfNull(standing);
+        return standing.Details.Count > 1 && standing.IsMany && group.Feeding.Diet != Diet.SugarAndProtein;
+    }
+
     /// <summary>What is known of some of many when they begin a record of their own.</summary>
     /// <param name="from">Those that they are parted from.</param>
     /// <param name="name">What they are called.</param>
@@ -112,9 +120,14 @@ public sealed class PartedEntry() : EntryDefinition<Parted>("parted")
             yield break;
         }
 
-        if (details.Kind == StockKind.Specimen)
+        if (at.Group is { } group && !MayBeParted(group, at.Standing))
         {
-            yield return new Problem("act.count", "One animal cannot be parted.");
+            yield return new Problem(
+                "act.count",
+                details.Count == 1
+                    ? "One animal cannot be parted."
+                    : "An ant colony is not parted: workers without their queen found nothing."
+            );
         }
         else if (act.Count < 1 || act.Count >= details.Count)
         {

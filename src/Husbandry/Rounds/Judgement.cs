@@ -74,11 +74,11 @@ public sealed record Judgement(
             Vigils.FirstMeal.Days(firstMealRule, room.Settings.FirstMeal)
         );
         List<Judgement> inmates = [.. subject.Inmates.Select(i => Of(i, room))];
-        if (inmates.Where(i => PhaseMark.Of(i.Phase.Value).PassesBy).ToList() is { Count: > 0 } hushed)
+        var atRest = AtRest(inmates);
+        if (atRest.Count > 0)
         {
             // Nothing is said to stand against its care while the floor of all is hushed for one of them.
-            var who = hushed.Select(i => $"{i.Name} is {PhaseMark.Of(i.Phase.Value).Word}");
-            var text = $"{string.Join(", ", who)}: the floor stays as it is, the rest are fed.";
+            var text = $"{string.Join(", ", atRest)}: the floor stays as it is, the rest are fed.";
             phases = [phases[0] with { Summary = text }, .. phases.Skip(1)];
         }
 
@@ -107,7 +107,18 @@ public sealed record Judgement(
         );
     }
 
-    internal string Name => Subject.Standing.Details.Nickname;
+    /// <summary>Those in a shared tank that are left alone, each with the word for how it is: "Kelp (buried)".</summary>
+    public IReadOnlyList<string> InmatesAtRest => AtRest(Inmates);
+
+    private static List<string> AtRest(IEnumerable<Judgement> inmates) =>
+        [
+            .. inmates
+                .Select(i => (i.Name, Mark: PhaseMark.Of(i.Phase.Value)))
+                .Where(i => i.Mark.PassesBy)
+                .Select(i => $"{i.Name} ({i.Mark.Word})"),
+        ];
+
+    private string Name => Subject.Standing.Details.Nickname;
 
     /// <summary>Where it stands: the phase that speaks for all.</summary>
     public Answer<Phase> Phase => Phases[0];

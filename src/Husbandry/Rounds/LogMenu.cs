@@ -1,3 +1,4 @@
+using Husbandry.Records;
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
@@ -117,9 +118,26 @@ public sealed record LogMenu(
     /// <summary>Composes the menu of an animal.</summary>
     public static LogMenu Of(Judgement j)
     {
+        if (j.Subject.Standing.Loan is not null)
+        {
+            return OnLoan(j);
+        }
+
         var waterForm = j.Water.Value.Clocks.Any(c => c.Kind is not null);
         var tube = j.Water.Value.Clocks.Any(c => c.Way == WaterWay.Tube);
         return new LogMenu([.. HeadOf(j, tube)], [.. AtOnceOf(j)], [.. FoundOf(j)], [.. FormsOf(j, waterForm, tube)]);
+    }
+
+    /// <summary>Of one that is with somebody else: that it is back, and what is told of it from there.</summary>
+    private static LogMenu OnLoan(Judgement j)
+    {
+        EntryForm[] told = [EntryForm.Molted, EntryForm.SexSeen, EntryForm.Noted];
+        return new LogMenu(
+            [Form("b", "Back from its loan", EntryForm.Returned)],
+            [],
+            [],
+            [.. FormsOf(j, waterForm: false, tube: false).Where(f => told.Contains(f.Form!.Value))]
+        );
     }
 
     /// <summary>Whether signs can be seen on it: not on eggs or pupae, and on a grown animal only such as call for help.</summary>
@@ -290,10 +308,14 @@ public sealed record LogMenu(
             ("c", "Counted…", EntryForm.Counted, s.IsMany && !tank),
             ("r", "Paired…", EntryForm.Paired, !s.IsMany && j.Stage.Value == Stage.Adult && !s.IsQueenAlone),
             ("z", "Born, found or put in…", EntryForm.Gained, s.IsMany && !tank),
-            ("7", "Some parted from them…", EntryForm.Parted, s.IsMany && !tank && s.Standing.Details.Count > 1),
+            (
+                "7",
+                "Some parted from them…",
+                EntryForm.Parted,
+                s.IsMany && !tank && PartedEntry.MayBeParted(s.Group, s.Standing)
+            ),
             ("f", "Young came out…", EntryForm.GaveBirth, MayBear(j)),
-            ("9", "Lent to somebody…", EntryForm.Lent, !tank && s.Standing.Loan is null),
-            ("9", "Back from its loan…", EntryForm.Returned, s.Standing.Loan is not null),
+            ("9", "Lent to somebody…", EntryForm.Lent, !tank),
             (
                 "k",
                 "Thin, normal, full…",

@@ -68,12 +68,7 @@ public static class RoundKit
             mind.Add("Wash your hands first; move the leaf, not the larva");
         }
 
-        mind.AddRange(
-            j.Inmates.Where(i => PhaseMark.Of(i.Phase.Value).PassesBy)
-                .Select(i =>
-                    $"{i.Name} is {PhaseMark.Of(i.Phase.Value).Word}: dig nothing up, leave {i.Subject.Them} be"
-                )
-        );
+        mind.AddRange(j.InmatesAtRest.Select(who => $"{who}: leave alone, dig nothing up"));
         return mind;
     }
 

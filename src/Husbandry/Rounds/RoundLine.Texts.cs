@@ -265,10 +265,7 @@ public sealed partial record RoundLine
     /// <summary>Of many: how many of them wait for something while the rest go on.</summary>
     private static string Some(Judgement j) =>
         j.Subject.Standing.IsTank
-            ? Join(
-                j.Inmates.Where(i => PhaseMark.Of(i.Phase.Value).PassesBy)
-                    .Select(i => $"{i.Name} {PhaseMark.Of(i.Phase.Value).Word}: dig nothing up")
-            )
+            ? Join(j.InmatesAtRest.Select(who => $"{who}: dig nothing up"))
             : Join(
                 j.Subject.Waits.Where(w => w.Count is not null)
                     .Select(w =>
