@@ -45,14 +45,11 @@ internal sealed class TwoHalves(LanternDb db, JournalReader reader, Room room)
             : null;
         var first = (entry.Act as TwoPartyAct)?.AsFirstHalf(partner?.Details.Nickname);
         var one = first is null ? null : await reader.StandingAsync(stockId, cancel);
-        var began = first is { } act && one is not null && entry.Supersedes is null ? await BeganAsync(act, one) : null;
+        var began =
+            first is not null && one is not null && entry.Supersedes is null ? await BeganAsync(first, one) : [];
         both.Add(first is null ? given : given with { Entry = entry with { Act = first } });
-        if (began is not null)
-        {
-            both.Add(began);
-        }
-
-        if (first?.Other() is { } party && (partner is not null || began is not null))
+        both.AddRange(began);
+        if (first?.Other() is { } party && (partner is not null || began.Count > 0))
         {
             var name = one?.Details.Nickname ?? "";
             var second = entry with
@@ -79,23 +76,30 @@ internal sealed class TwoHalves(LanternDb db, JournalReader reader, Room room)
 
         return both;
 
-        // A retry is given the beginning as it was written: what is known of the first may have changed since.
-        async Task<StockEntry?> BeganAsync(TwoPartyAct act, Standing one)
+        // A retry is given the beginning as it was written: what is known of the first has changed since.
+        async Task<List<StockEntry>> BeganAsync(TwoPartyAct act, Standing one)
         {
-            if (act.Beginning(one, room.Clock.NightOf(entry.When.To)) is not { } beginning)
-            {
-                return null;
-            }
-
-            var id = DerivedId.Of(entry.Id, "beginning of the other");
-            var written = await db.Entries.AsNoTracking().FirstOrDefaultAsync(e => e.Id == id, cancel);
-            var come = entry with
-            {
-                Id = id,
-                Act = written is null ? beginning : LedgerJson.Read<Act>(written.Act),
-                When = Occurrence.At(room.Clock.StartOf(room.Clock.NightOf(entry.When.To))),
-            };
-            return new StockEntry(act.Other()!.Value, come, field);
+            var written = act.BeganOther()
+                ? (await reader.ReadAsync(act.Other()!.Value, cancel)).TakeWhile(e => e.Id != act.OtherHalf(entry.Id))
+                : [];
+            var before = written.Select(e => (e.When, e.Act)).ToList();
+            var beginning = before.Count > 0 ? before : act.Beginning(one, entry.When, room.Clock);
+            return
+            [
+                .. beginning.Select(
+                    (b, i) =>
+                        new StockEntry(
+                            act.Other()!.Value,
+                            entry with
+                            {
+                                Id = DerivedId.Of(entry.Id, $"beginning of the other {i}"),
+                                Act = b.Act,
+                                When = b.When,
+                            },
+                            field
+                        )
+                ),
+            ];
         }
     }
 

@@ -2,6 +2,7 @@ using Husbandry.Contacts;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Records;
+using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Vigils;
@@ -42,6 +43,56 @@ public sealed class OffshootTests : LedgerFolder
             (other.Details.Kind, other.Details.AcquiredFrom, other.MoltsInLife)
         );
         Assert.Equal("B1·01", other.OwnPlace.Code);
+    }
+
+    /// <summary>What holds for all of them holds for those that are parted: advice for a larva would kill a pupa.</summary>
+    [Theory]
+    [InlineData(VigilKind.Emergence, 1)]
+    [InlineData(VigilKind.Emergence, 3)]
+    [InlineData(VigilKind.Hatching, 3)]
+    public async Task Eggs_and_pupae_that_are_parted_stay_what_they_are(VigilKind vigil, int count)
+    {
+        var (box, cup) = (Guid.NewGuid(), Guid.NewGuid());
+        var details = Details("moth", "saturnia-pyri", StockKind.Brood) with { Sex = Sex.Unknown, MoltsAtArrival = 4 };
+        await WriteAsync(box, Came("A1·01", details));
+        await WriteAsync(box, Entry(60, new Began(vigil, 20)));
+        if (vigil == VigilKind.Emergence)
+        {
+            await WriteAsync(box, Entry(40, new Chilled(true)));
+        }
+
+        var entry = Entry(1, new Parted(cup, count, "Cup", new Place("B", 1, 1)));
+        Assert.Equal(WriteOutcome.Written, (await WriteAsync(box, entry)).Outcome);
+        Assert.Equal(WriteOutcome.WrittenBefore, (await WriteAsync(box, entry)).Outcome);
+        var (one, other) = (Judgement.Of(await StandingAsync(box), Room), Judgement.Of(await StandingAsync(cup), Room));
+        Assert.Equal(one.Stage.Value, other.Stage.Value);
+        Assert.Equal(one.Phase.Value, other.Phase.Value);
+        Assert.Equal(one.Hush.Never, other.Hush.Never);
+        Assert.True(other.Meal.Value.EatsNothing);
+        Assert.Equal(one.Subject.Standing.MoltsInLife, other.Subject.Standing.MoltsInLife);
+        Assert.Equal(one.Subject.Standing.Vigils.Chill?.From, other.Subject.Standing.Vigils.Chill?.From);
+        Assert.Equal("B1·01", other.Subject.Place.Code);
+        Assert.Equal(one.Wait.Value!.P50, other.Wait.Value!.P50);
+    }
+
+    /// <summary>A skin that is not hard yet goes with the animal, and so does what was seen of all of them.</summary>
+    [Fact]
+    public async Task Slings_parted_after_their_molt_harden_and_keep_their_signs()
+    {
+        var (tray, vials) = (await TrayAsync(), Guid.NewGuid());
+        await WriteAsync(tray, Entry(2, new Molted()));
+        await WriteAsync(tray, Entry(1, new SignSeen("sluggish")));
+        await WriteAsync(tray, Entry(0, new Parted(vials, 6, "Vials", new Place("B", 1, 1))));
+        var (one, other) = (
+            Judgement.Of(await StandingAsync(tray), Room),
+            Judgement.Of(await StandingAsync(vials), Room)
+        );
+        Assert.Equal(Phase.Hardening, other.Phase.Value);
+        Assert.Equal(one.Hush.Never, other.Hush.Never);
+        Assert.Equal(one.FirstMeal.Value, other.FirstMeal.Value);
+        Assert.Single(other.Subject.Standing.SignsNow);
+        // They are no new stock.
+        Assert.Null(Husbandry.Housing.Quarantine.Of(other.Subject).Value);
     }
 
     [Fact]

@@ -1,3 +1,5 @@
+using Husbandry.Reasons;
+
 namespace Husbandry.Journal;
 
 /// <summary>
@@ -20,10 +22,18 @@ public abstract record TwoPartyAct : Act
     /// </summary>
     public virtual bool BeganOther() => false;
 
-    /// <summary>The entry with which the record of the other begins; none where it is there already.</summary>
-    /// <param name="one">The animal in whose journal the first half is logged.</param>
-    /// <param name="night">The night.</param>
-    public virtual Act? Beginning(Standing one, DateOnly night) => null;
+    /// <summary>
+    /// The entries with which the record of the other begins, in order; none where it is there already. What holds for them
+    /// all goes with them: a wait, the cold, a skin not yet hard.
+    /// </summary>
+    /// <param name="one">The animal in whose journal the first half is logged, before it.</param>
+    /// <param name="happened">When it happened.</param>
+    /// <param name="clock">The nights of the room.</param>
+    public virtual IReadOnlyList<(Occurrence When, Act Act)> Beginning(
+        Standing one,
+        Occurrence happened,
+        NightClock clock
+    ) => [];
 
     /// <summary>The half for the other animal's journal.</summary>
     /// <param name="stockId">The animal in whose journal this half stands.</param>

@@ -29,8 +29,16 @@ public sealed record GaveBirth(Guid PartyId, int Count, string? Party, Place Pla
     public override bool BeganOther() => true;
 
     /// <inheritdoc/>
-    public override Act? Beginning(Standing one, DateOnly night) =>
-        new Acquired(GaveBirthEntry.Begin(one, Party ?? "", Count, night), Place);
+    public override IReadOnlyList<(Occurrence When, Act Act)> Beginning(
+        Standing one,
+        Occurrence happened,
+        NightClock clock
+    )
+    {
+        var night = clock.NightOf(happened.To);
+        var came = Occurrence.At(clock.StartOf(night));
+        return [(came, new Acquired(GaveBirthEntry.Begin(one, Party ?? "", Count, night), Place))];
+    }
 
     /// <inheritdoc/>
     public override TwoPartyAct AsSecondHalf(Guid stockId, Guid firstHalf, string name) =>

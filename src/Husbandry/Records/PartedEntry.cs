@@ -1,9 +1,11 @@
 using System.Globalization;
+using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Records;
 
@@ -29,8 +31,11 @@ public sealed record Parted(Guid PartyId, int Count, string? Party = null, Place
     public override bool BeganOther() => Place is not null;
 
     /// <inheritdoc/>
-    public override Act? Beginning(Standing one, DateOnly night) =>
-        Place is null ? null : new Acquired(PartedEntry.Begin(one, Party ?? "", Count, night), Place);
+    public override IReadOnlyList<(Occurrence When, Act Act)> Beginning(
+        Standing one,
+        Occurrence happened,
+        NightClock clock
+    ) => Place is { } place ? PartedEntry.Begin(one, this, place, happened, clock) : [];
 
     /// <inheritdoc/>
     public override TwoPartyAct AsSecondHalf(Guid stockId, Guid firstHalf, string name) =>
@@ -67,27 +72,58 @@ public sealed class PartedEntry() : EntryDefinition<Parted>("parted")
         return standing.Details.Count > 1 && standing.IsMany && group.Feeding.Diet != Diet.SugarAndProtein;
     }
 
-    /// <summary>What is known of some of many when they begin a record of their own.</summary>
-    /// <param name="from">Those that they are parted from.</param>
-    /// <param name="name">What they are called.</param>
-    /// <param name="count">How many; one is a specimen.</param>
-    /// <param name="night">The night.</param>
-    internal static StockDetails Begin(Standing from, string name, int count, DateOnly night)
+    /// <summary>
+    /// The beginning of the record of some of many. They were with the others from the first night: what holds for all of
+    /// them goes with them, so that eggs stay eggs, pupae are not fed and a fresh skin is left to harden.
+    /// </summary>
+    internal static IReadOnlyList<(Occurrence When, Act Act)> Begin(
+        Standing from,
+        Parted act,
+        Place place,
+        Occurrence happened,
+        NightClock clock
+    )
     {
-        ArgumentNullException.ThrowIfNull(from);
-        return from.Details with
+        var (growth, vigils, details) = (from.Growth, from.Vigils, from.Details);
+        // Pupating is told by the wait that begins with it.
+        var waits = vigils.Open.Where(w => w.Count is null).ToList();
+        var molt = growth.LastMolt is { } last && waits.All(w => w.Id != last.EntryId) ? last : null;
+        var pupated = growth.LastMolt is { } skin && molt is null && waits.Count > 0 ? skin : null;
+        var told = (molt ?? pupated) is { } one && one.When.To >= from.ArrivedAt ? 1 : 0;
+        var own = details with
         {
             Kind =
-                from.Details.Kind == StockKind.Colony ? StockKind.Colony
-                : count == 1 ? StockKind.Specimen
+                details.Kind == StockKind.Colony ? StockKind.Colony
+                : act.Count == 1 ? StockKind.Specimen
                 : StockKind.Brood,
-            Nickname = name,
-            Count = count,
-            AcquiredOn = night,
-            AcquiredFrom = from.Details.Nickname,
-            MoltsAtArrival = from.MoltsInLife,
+            Nickname = act.Party ?? "",
+            Count = act.Count,
+            AcquiredFrom = details.Nickname,
+            MoltsAtArrival = from.MoltsInLife - told,
             MatureAtArrival = from.IsMatureByRecord,
         };
+        var begun = new List<(Occurrence When, Act Act)>();
+        if (molt is not null)
+        {
+            begun.Add((molt.When, new Molted(molt.Ultimate, molt.Mismolt)));
+        }
+
+        begun.AddRange(waits.Select(w => (w.Began, (Act)new Began(w.Vigil, act.Count == 1 ? null : act.Count))));
+        if (vigils.Chill is { To: null } chill)
+        {
+            begun.Add((Occurrence.At(chill.From), new Chilled(true)));
+        }
+
+        begun.AddRange(
+            from.SignsNow.Where(sign => sign.Count is null)
+                .Select(sign => (Occurrence.At(sign.At), (Act)new SignSeen(sign.SignId)))
+        );
+        return
+        [
+            (Occurrence.At(clock.StartOf(details.AcquiredOn)), new Acquired(own, from.OwnPlace)),
+            .. begun.OrderBy(b => b.When.To),
+            (happened, new Moved(place)),
+        ];
     }
 
     /// <inheritdoc/>

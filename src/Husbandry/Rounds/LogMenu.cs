@@ -1,8 +1,8 @@
-using Husbandry.Records;
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Tanks;
