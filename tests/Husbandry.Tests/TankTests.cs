@@ -265,6 +265,17 @@ public class TankTests
 
         var late = new Diary().LegSpan(90).With(20, new Lent("a friend", null, Until(0))).Line();
         Assert.Equal((LineState.Due, RoundAct.AskBack), (late.State, late.Act));
+        Assert.False(late.Signs);
+        var later = new Diary()
+            .LegSpan(90)
+            .With(20, new Lent("a friend", null, Until(0)))
+            .With(0, new PutOff(Until(3)));
+        Assert.Equal(LineState.Quiet, later.Line().State);
+        Assert.Equal(Until(3), DateOnly.FromDateTime(later.Line().NextDue!.Value.DateTime));
+
+        // Away, it is hushed here for nobody.
+        var molting = new Diary().LegSpan(90).Sign("on-its-back", 1).With(0, new Lent("a friend"));
+        Assert.Equal(LineState.Quiet, molting.Line().State);
         var back = new Diary().LegSpan(90).Ate(60).With(20, new Lent("a friend")).With(1, new Returned());
         Assert.Equal(RoundAct.Feed, back.Line().Act);
 

@@ -105,5 +105,8 @@ public sealed class ReturnedEntry() : EntryDefinition<Returned>("returned")
         act.Remark is { Length: > 0 } remark ? $"back from its loan: {remark}" : "back from its loan";
 
     /// <inheritdoc/>
+    protected override RoundPart Round(Returned act) => RoundPart.Work;
+
+    /// <inheritdoc/>
     protected override bool IsNews(Returned act) => true;
 }

@@ -124,12 +124,10 @@ public sealed partial record RoundLine(
         var tonight = s.Room.Tonight;
         var endOfTonight = s.Room.Clock.EndOf(tonight);
         DateTimeOffset StartOf(DateOnly night) => s.Room.Clock.StartOf(night);
-        if (s.Standing is { Departure: null, Loan: { } loan })
-        {
-            return OnLoan(j, loan);
-        }
-
-        var candidates = s.Standing.Departure is not null ? [] : Candidates(j).ToList();
+        var candidates =
+            s.Standing.Departure is not null ? []
+            : s.Standing.Loan is { } loan ? ReturnOf(j, loan).ToList()
+            : Candidates(j).ToList();
         var putOff = s.Standing.PutOffUntil is { } until && until > tonight ? StartOf(until) : (DateTimeOffset?)null;
         var due = candidates.FirstOrDefault(c => c.At < endOfTonight);
         if (due.Line is not null && putOff is null)
@@ -144,6 +142,15 @@ public sealed partial record RoundLine(
     /// <summary>The line for water alone, when it is due tonight and nothing forbids it; for a hand that must not feed.</summary>
     public static RoundLine? ForWater(Judgement j) =>
         j.Subject.Standing.Loan is null && WatersDue(j).Count > 0 ? WaterLine(j) : null;
+
+    /// <summary>Of one that is with somebody else only the night is asked by which it is to be back.</summary>
+    private static IEnumerable<(DateTimeOffset At, Func<RoundLine> Line)> ReturnOf(Judgement j, LoanEvent loan)
+    {
+        if (loan.BackBy is { } night)
+        {
+            yield return (j.Subject.Room.Clock.StartOf(night), () => AskBackLine(j, loan));
+        }
+    }
 
     /// <summary>Everything that will be asked of it, the most urgent first, each from an instant on.</summary>
     private static IEnumerable<(DateTimeOffset At, Func<RoundLine> Line)> Candidates(Judgement j)

@@ -1,0 +1,74 @@
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Records;
+using Husbandry.Rulebook;
+using Husbandry.Vigils;
+
+namespace Husbandry.Rounds;
+
+/// <summary>What is said where nothing is to be done here.</summary>
+public sealed partial record RoundLine
+{
+    private static RoundLine Resting(Judgement j, DateTimeOffset? next)
+    {
+        var s = j.Subject;
+        var words = s.Room.Wording;
+        var hushed = s.Standing.Loan is null && PhaseMark.Of(j.Phase.Value).PassesBy;
+        var text =
+            s.Standing.Loan is { } away ? LoanText(j, away)
+            : s.Standing.PutOffUntil is { } until && until > s.Room.Tonight ? $"put off until {words.Day(until)}"
+            : j.Phase.Value == Phase.Imminent ? $"{Label(j).ToLowerInvariant()}: leave the lid shut"
+            : j.Phase.Value == Phase.Hardening
+                ? $"hardening, no food until {words.Date(j.FirstMeal.Value!.Night)}{(s.Group.ChecksFangs ? ", then look at the fangs" : "")}"
+            : j.Phase.Value == Phase.FangsUnchecked ? "fangs not black yet: look again tomorrow"
+            : j.Phase.Value == Phase.SealedIn ? "sealed in: leave it shut, no food"
+            : j.Phase.Value == Phase.Wintering ? j.Phase.Summary.TrimEnd('.').ToLowerFirst()
+            : j.Phase.Value == Phase.Pupa && WinterWeeks.Of(s) is { IsCold: true } winter
+                ? winter.IsDone
+                        ? $"pupa: {winter.Text} weeks of cold done, take it out when its food or its mate will be there"
+                    : $"pupa in its winter cold: {winter.Text} weeks done"
+            : j.Wait.Value is { } wait
+                ? $"{PhaseMark.Of(j.Phase.Value).Word}: {VigilDefinition.EndOf(wait.Vigil)} about {words.Date(wait.P50)} ({words.Dates(wait.P10, wait.P90)})"
+            : j.Meal.Value.EatsNothing ? Join(j.Meal.Summary.TrimEnd('.').ToLowerFirst(), LifeLeft(j))
+            : hushed ? $"{PhaseMark.Of(j.Phase.Value).Word}: {j.Meal.Summary.TrimEnd('.').ToLowerFirst()}"
+            : j.Meal.Value.Due is { } meal ? $"next meal {words.Day(meal)}"
+            : j.Meal.Summary.TrimEnd('.').ToLowerFirst();
+        var why =
+            s.Standing.Loan is { } loan ? Lent(RoundAct.None, j, loan)
+            : hushed ? new Answer<RoundAct>(RoundAct.None, j.Phase.Summary, j.HushReasons)
+            : As(RoundAct.None, j.Meal);
+        return Line(j, RoundAct.None, "look", text, "", why, []) with
+        {
+            State = hushed ? LineState.PassBy : LineState.Quiet,
+            NextDue = next,
+        };
+    }
+
+    private static RoundLine AskBackLine(Judgement j, LoanEvent loan) =>
+        Line(
+            j,
+            RoundAct.AskBack,
+            "look",
+            $"Is {j.Subject.It} back from {loan.To}?",
+            LoanText(j, loan),
+            Lent(RoundAct.AskBack, j, loan),
+            [new LineChoice("b", "Back", "Back", [new Returned()])]
+        ) with
+        {
+            Signs = false,
+            Waters = [],
+        };
+
+    private static Answer<RoundAct> Lent(RoundAct act, Judgement j, LoanEvent loan)
+    {
+        var text = $"{LoanText(j, loan).ToUpperFirst()}.";
+        return new Answer<RoundAct>(act, text, [Reason.FromRecord("Lent", text, "record.lent")]);
+    }
+
+    private static string LoanText(Judgement j, LoanEvent loan)
+    {
+        var words = j.Subject.Room.Wording;
+        var back = loan.BackBy is { } by ? $"back by {words.Date(by)}" : "no night agreed";
+        return $"with {loan.To} since {words.Date(j.Subject.Night(loan.At))}, {back}";
+    }
+}
