@@ -255,6 +255,8 @@ public class TankTests
         Assert.Equal(LineState.Quiet, line.State);
         Assert.Contains("with a friend", line.Do, StringComparison.Ordinal);
         Assert.Null(Glance.Of(male.Judge()).Care.MealDue);
+        Assert.Null(Glance.Of(male.Judge()).Care.WaterDue);
+        Assert.Equal("Fed with a friend.", male.Judge().Meal.Summary);
         Assert.Empty(SitterSheet.Of([male.Judge()], false, Diary.Room()).Lines);
 
         // Nothing that is done in the room is offered of what is not in it.

@@ -120,6 +120,12 @@ internal static class DemoCases
                 .At(96, new Paired(null, "a male from across the water", PairingMethod.Watched, "parted after an hour"))
                 .At(38, new Began(VigilKind.Young))
                 .Sign(0, "on-its-back"),
+            // Lent for a pairing, and due back tonight.
+            Life("E3·05", "Tern", "tliltocatl-vagans", 300, 9, mature: true, sex: Sex.Male)
+                .Measured(280, BodyPart.LegSpan, 118)
+                .Fed(60, "roach-nymph", "medium", OfferOutcome.Eaten)
+                .Watered(52)
+                .At(50, new Lent("a keeper across the water", null, room.Tonight)),
             // A messy eater, fed last night.
             Life("E2·07", "Brass", "carabus-nemoralis", 70, mature: true)
                 .Measured(60, BodyPart.Body, 24)

@@ -61,7 +61,7 @@ internal static class DemoHousing
         {
             var entries = life.Select((e, i) => Written(e.StockId, e.Entry, i)).ToList();
             if (
-                Standing.Fold(entries) is not { Departure: null, IsTank: false, TankId: null } standing
+                Standing.Fold(entries) is not { Departure: null, IsTank: false, TankId: null, Loan: null } standing
                 || random.NextDouble() < 0.08
             )
             {

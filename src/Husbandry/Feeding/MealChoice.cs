@@ -30,14 +30,13 @@ internal static class MealChoice
 
     /// <summary>Why an animal of a stage takes no food at all, in a few words; none when it does.</summary>
     public static string? EatsNothing(Subject subject, Stage stage) =>
-        stage switch
-        {
-            _ when subject.Standing.IsTank && subject.Inmates.Count == 0 => "nobody lives in it",
-            _ when subject.Group.At(stage).Food is null => $"{NotOf(subject, stage)} nothing",
-            Stage.Adult when subject.Group.Feeding.Diet == Diet.Leaves && subject.Profile.AdultFeeds?.Value == false =>
-                "adults of this species do not feed",
-            _ => null,
-        };
+        subject.Standing.IsTank && subject.Inmates.Count == 0 ? "nobody lives in it"
+        : subject.Group.At(stage).Food is null ? $"{NotOf(subject, stage)} nothing"
+        : stage == Stage.Adult
+        && subject.Group.Feeding.Diet == Diet.Leaves
+        && subject.Profile.AdultFeeds?.Value == false
+            ? "adults of this species do not feed"
+        : null;
 
     private static string NotOf(Subject subject, Stage stage) =>
         stage == Stage.Egg ? "eggs take" : $"a {subject.Group.StageWord(stage)} takes";

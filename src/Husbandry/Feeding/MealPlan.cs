@@ -98,9 +98,9 @@ public sealed record MealPlan(
                 : Reason.FromRecord("Last meal", "None on record.", "record.offered")
         );
         reasons.AddRange(cadence.Why);
-        if (subject.Tank is { } tank && !forbidden)
+        if (subject.FedWith is { } with && !forbidden)
         {
-            var text = $"Fed with {tank.Details.Nickname}.";
+            var text = $"Fed with {with}.";
             return new Answer<MealPlan>(
                 new MealPlan(null, false, lastMeal, every, null),
                 text,

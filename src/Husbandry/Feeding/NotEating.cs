@@ -27,7 +27,7 @@ public sealed record NotEating(int Nights, bool IsNormal)
         var refused = subject.Standing.Feeding.Untaken.Count(o => Journal.OfferOutcomes.IsRefusal(o.Offer.Outcome));
         if (
             meal.EatsNothing
-            || subject.Tank is not null
+            || subject.FedWith is not null
             || nights <= meal.EveryDays * subject.Room.Rules.Room.Feeding.NotEatingAfter.Value
             || (refused == 0 && !meal.Forbidden)
         )

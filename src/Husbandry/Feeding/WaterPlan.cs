@@ -39,9 +39,9 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
     /// </summary>
     public static Answer<WaterPlan> Of(Subject subject, Stage stage, MealPlan meal)
     {
-        if (subject.Tank is { } tank)
+        if (subject.FedWith is { } with)
         {
-            var text = $"Water comes with {tank.Details.Nickname}.";
+            var text = $"Watered with {with}.";
             return new Answer<WaterPlan>(new WaterPlan([]), text, [Reason.FromRecord("Water", text, "record.placed")]);
         }
 

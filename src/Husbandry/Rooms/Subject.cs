@@ -61,6 +61,9 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
     /// <summary>Those that live in this tank; none of anything else.</summary>
     public IReadOnlyList<Standing> Inmates => Standing.IsTank ? Room.Tanks.InmatesOf(Standing.StockId) : [];
 
+    /// <summary>With whom it eats and drinks, when that is not seen to by itself here: its tank, or the keeper to whom it is lent.</summary>
+    public string? FedWith => Standing.Loan?.To ?? Tank?.Details.Nickname;
+
     /// <summary>Where it stands: where its tank does, if it shares one.</summary>
     public Place Place => (Tank ?? Standing).OwnPlace;
 

@@ -98,9 +98,9 @@ public sealed record Glance(
             ),
             new GlanceCare(
                 j.Meal.Value.LastMeal,
-                standing.Loan is null ? j.Meal.Value.Due : null,
+                j.Meal.Value.Due,
                 j.Meal.Value.EveryDays,
-                standing.Loan is null ? j.Water.Value.Due : null,
+                j.Water.Value.Due,
                 j.Water.Value.EveryDays,
                 standing.Water.LastGivenAt is not null || standing.Water.Tube is not null || j.Water.Value.Due is null
             ),

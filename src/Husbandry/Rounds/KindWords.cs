@@ -6,12 +6,18 @@ namespace Husbandry.Rounds;
 public static class KindWords
 {
     /// <summary>Its stage of life, or that it is a colony, a tank, a queen alone.</summary>
-    public static string StageWord(Judgement j) =>
-        j?.Subject.Standing.Details.Kind switch
+    public static string StageWord(Judgement j)
+    {
+        ArgumentNullException.ThrowIfNull(j);
+        var kind = j.Subject.Standing.Details.Kind;
+        return kind switch
         {
-            null => "",
             StockKind.Colony => "colony",
             StockKind.Tank => "shared tank",
-            _ => j.Subject.IsQueenAlone ? "queen alone" : j.Subject.Group.StageWord(j.Stage.Value),
+            StockKind.Specimen or StockKind.Brood => j.Subject.IsQueenAlone
+                ? "queen alone"
+                : j.Subject.Group.StageWord(j.Stage.Value),
+            _ => throw new ArgumentOutOfRangeException(nameof(j), kind, "No word for such a kind."),
         };
+    }
 }

@@ -56,7 +56,6 @@ public sealed partial record RoundLine
         ) with
         {
             Signs = false,
-            Waters = [],
         };
 
     private static Answer<RoundAct> Lent(RoundAct act, Judgement j, LoanEvent loan)

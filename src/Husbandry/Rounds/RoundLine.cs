@@ -140,8 +140,7 @@ public sealed partial record RoundLine(
     }
 
     /// <summary>The line for water alone, when it is due tonight and nothing forbids it; for a hand that must not feed.</summary>
-    public static RoundLine? ForWater(Judgement j) =>
-        j.Subject.Standing.Loan is null && WatersDue(j).Count > 0 ? WaterLine(j) : null;
+    public static RoundLine? ForWater(Judgement j) => WatersDue(j).Count > 0 ? WaterLine(j) : null;
 
     /// <summary>Of one that is with somebody else only the night is asked by which it is to be back.</summary>
     private static IEnumerable<(DateTimeOffset At, Func<RoundLine> Line)> ReturnOf(Judgement j, LoanEvent loan)

@@ -22,13 +22,10 @@ public sealed record FirstMeal(DateOnly From, DateOnly Night, DateOnly To, bool 
 
     /// <summary>Days to wait by the school the room follows; 0 where nothing hardens.</summary>
     public static double Days(FirstMealRule? rule, FirstMealSchool school) =>
-        school switch
-        {
-            _ when rule is null => 0,
-            FirstMealSchool.Quick => rule.Quick.Value.High,
-            FirstMealSchool.Cautious => rule.Cautious.Value.High,
-            _ => rule.Default.Value,
-        };
+        rule is null ? 0
+        : school == FirstMealSchool.Quick ? rule.Quick.Value.High
+        : school == FirstMealSchool.Cautious ? rule.Cautious.Value.High
+        : rule.Default.Value;
 
     /// <summary>The first meal after the last molt on record; hardening counts from the latest date it can have been.</summary>
     public static Answer<FirstMeal?> Of(Subject subject, Stage stage, BodySize? size)
