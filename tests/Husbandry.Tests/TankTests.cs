@@ -92,6 +92,17 @@ public class TankTests
         Assert.Contains(line.Mind, m => m.Contains("dig nothing up", StringComparison.Ordinal));
     }
 
+    /// <summary>Handbook of the trade, land hermit crabs: extra, rich food and calcium after a molt.</summary>
+    [Fact]
+    public void One_that_is_just_up_gets_calcium_with_the_food_of_all()
+    {
+        Inmate().With(40, new Began(VigilKind.Surfacing)).With(2, new Ended(VigilKind.Surfacing, VigilEnd.AsHoped));
+        tank.With(9, new Offered("crab-mix", "one", 1, Preparation.Fresh, OfferOutcome.Eaten));
+        var line = Line(tank);
+        Assert.Contains("Tansy just up: much food and calcium", line.Detail, StringComparison.Ordinal);
+        Assert.True(line.Offer!.FeederId == "cuttlebone" || line.Offer.With?.FeederId == "cuttlebone");
+    }
+
     [Fact]
     public void The_sitter_is_told_the_same_of_the_tank_and_of_the_one_below()
     {

@@ -66,7 +66,7 @@ internal static class MealChoice
 
     /// <summary>A crab just up from a molt gets calcium beside its food.</summary>
     private static MealOffer WithCalcium(Subject subject, MealOffer offer) =>
-        HushTable.Surfaced(subject) is null || offer.FeederId == Calcium
+        HushTable.JustUp(subject) is null || offer.FeederId == Calcium
             ? offer
             : offer with
             {

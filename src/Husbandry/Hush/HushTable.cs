@@ -206,8 +206,15 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
     // Of many a few may wait: what is done to an enclosure is hushed, what the rest eat and drink is not.
     private static readonly CareAct[] ForTheRest = [CareAct.FeedLive, CareAct.FeedDead, CareAct.Water, CareAct.Mist];
 
+    /// <summary>Who came up after a molt of late, to be fed richly: it, or one of those in its tank, by name; none when nobody did.</summary>
+    internal static string? JustUp(Subject subject) =>
+        Surfaced(subject) is not null ? subject.It
+        : subject.Inmates.FirstOrDefault(i => Surfaced(Subject.Of(i, subject.Room)) is not null) is { } inmate
+            ? inmate.Details.Nickname
+        : null;
+
     /// <summary>Night on which a crab came up after a molt, while it is still to be left in peace.</summary>
-    internal static DateOnly? Surfaced(Subject subject)
+    private static DateOnly? Surfaced(Subject subject)
     {
         var last = subject.Standing.Vigils.All.LastOrDefault(v =>
             v is { Vigil: VigilKind.Surfacing, AsHoped: true, Ended: not null }

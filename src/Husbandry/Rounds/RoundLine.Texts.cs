@@ -158,7 +158,7 @@ public sealed partial record RoundLine
                 ? $"full grown: {s.Profile.PupatesIn?.Value ?? "loose leaf or twigs under the lid, or soil"}"
                 : "",
             LifeLeft(j),
-            HushTable.Surfaced(s) is not null ? "just up: much food and calcium, no bath" : "",
+            HushTable.JustUp(s) is { } who ? $"{who} just up: much food and calcium, no bath" : "",
             j.Meal.Value.LastMeal is { } last ? $"last fed {words.Ago(last)}, {words.Day(last)}" : "not fed here yet",
             j.Condition.Value.Word is ConditionWord.Thin ? "thin: check the water too" : "",
             suspected || offer?.Preparation != Preparation.Live

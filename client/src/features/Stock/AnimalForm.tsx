@@ -19,11 +19,11 @@ import { Choice, Field, FormError, TextField } from '../../ui/Field';
 import { type LengthUnit, toMm } from '../../ui/lengths';
 import { Waiting } from '../../ui/Waiting';
 import { useTanks } from '../../api/roomQueries';
+import { FirstMeasureFields, OriginFields } from './AnimalFormParts';
 import { TankField } from '../Tanks/TankField';
 import { FamilyFields } from './FamilyFields';
 import { KnownFields } from './KnownFields';
 import { fresh, instarHint, readMolts, textOf, unreadable } from './animalDraft';
-import { bodyParts } from '../Growth/growthForms';
 import { newId } from '../../ui/newId';
 
 const other = 'other';
@@ -278,35 +278,7 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
             onChange={(sex) => set({ sex })}
           />
         )}
-        <div className="grid gap-4 sm:grid-cols-3">
-          <TextField
-            label={isTank ? 'Set up on' : 'Came on'}
-            error={error('acquiredOn')}
-            type="date"
-            max={tonight}
-
-            value={details.acquiredOn}
-            onChange={(value) => set({ acquiredOn: value })}
-          />
-          <TextField
-            label="Came from"
-            error={error('acquiredFrom')}
-
-            value={details.acquiredFrom ?? ''}
-            onChange={(value) => set({ acquiredFrom: value === '' ? null : value })}
-          />
-          {!isTank && (
-            <TextField
-              label="Hatched on, if known"
-              error={error('hatchedOn')}
-              type="date"
-              max={tonight}
-
-              value={details.hatchedOn ?? ''}
-              onChange={(value) => set({ hatchedOn: value === '' ? null : value })}
-            />
-          )}
-        </div>
+        <OriginFields details={details} set={set} error={error} tonight={tonight} />
         {!isTank && (
           <div className="grid gap-4 sm:grid-cols-3">
             <TextField
@@ -334,39 +306,18 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
         )}
         {!isTank && <FamilyFields details={details} set={set} error={error} />}
         {animal === null && !isTank && (
-          <section className="grid gap-4 border-t border-line pt-4">
-            <h2 className="text-18">First measure</h2>
-            <Choice
-              label="What"
-              options={bodyParts.filter(([p]) => group?.parts.includes(p))}
-              value={
-                part !== null && group?.parts.includes(part) === true ? part : (group?.sizePart ?? 'body')
-              }
-              onChange={setPart}
-            />
-            <div className="grid gap-4 sm:grid-cols-3">
-              <TextField
-                label={`Length in ${unit}`}
-                hint="Or with a unit: 6 cm, 2.4 in. Prey is sized by it"
-                error={error('lengthMm')}
-
-                inputMode="decimal"
-                value={length}
-                onChange={setLength}
-              />
-              <TextField
-                label="Last molt, if dated"
-                hint="Also one from before it came"
-                error={error('lastMoltOn')}
-
-                type="date"
-                max={tonight}
-
-                value={lastMolt}
-                onChange={setLastMolt}
-              />
-            </div>
-          </section>
+          <FirstMeasureFields
+            group={group}
+            unit={unit}
+            tonight={tonight}
+            error={error}
+            measure={{ part, length, lastMolt }}
+            onChange={(next) => {
+              setPart(next.part);
+              setLength(next.length);
+              setLastMolt(next.lastMolt);
+            }}
+          />
         )}
         <FormError>{refusal?.all}</FormError>
         <div className="flex gap-2">
