@@ -203,7 +203,8 @@ public class HushTableTests
                 foreach (var act in line.Choices.SelectMany(c => c.Acts))
                 {
                     Assert.False(
-                        EntryDefinition.Of(act).Care(act) is { } care && judgement.Hush.Never.Contains(care),
+                        EntryDefinition.Of(act).Care(act, judgement.Subject.Standing) is { } care
+                            && judgement.Hush.Never.Contains(care),
                         told
                     );
                 }

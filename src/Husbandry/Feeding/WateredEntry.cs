@@ -46,7 +46,8 @@ public sealed class WateredEntry() : EntryDefinition<Watered>("watered")
         };
 
     /// <inheritdoc/>
-    protected override CareAct? Care(Watered act) => act.Water == WaterKind.Mist ? CareAct.Mist : CareAct.Water;
+    protected override CareAct? Care(Watered act, Standing standing) =>
+        act.Water == WaterKind.Mist ? CareAct.Mist : CareAct.Water;
 
     /// <inheritdoc/>
     protected override RoundPart Round(Watered act) => RoundPart.Work;

@@ -72,5 +72,5 @@ public sealed class HandledEntry() : EntryDefinition<Handled>("handled")
     protected override bool IsHistory(Handled act) => act.Care == CareAct.Pair;
 
     /// <inheritdoc/>
-    protected override CareAct? Care(Handled act) => act.Care;
+    protected override CareAct? Care(Handled act, Standing standing) => act.Care;
 }

@@ -202,6 +202,31 @@ public sealed class PartedEntry() : EntryDefinition<Parted>("parted")
                 $"{other.Details.Nickname} is one animal: mend its details first if more are to live with it."
             );
         }
+        else if (!act.BeganOther() && !WaitsOfAll(standing).SetEquals(WaitsOfAll(other)))
+        {
+            yield return new Problem(
+                "act.partyId",
+                $"{other.Details.Nickname} waits for something else: what is awaited of all holds for those that come too. Keep them apart, or mend the waits first."
+            );
+        }
+        else if (!at.Written && !act.BeganOther() && Hardens(standing, at))
+        {
+            yield return new Problem(
+                "act.partyId",
+                $"{standing.Details.Nickname} molted lately and is still hardening; {other.Details.Nickname} would be told to feed. Part them when they have eaten, or into a record of their own."
+            );
+        }
+    }
+
+    private static HashSet<VigilKind> WaitsOfAll(Standing standing) =>
+        [.. standing.Vigils.Open.Where(w => w.Count is null).Select(w => w.Vigil)];
+
+    private static bool Hardens(Standing standing, EntryAt at)
+    {
+        var subject = Subject.Of(standing, at.Room);
+        var size = BodySize.Of(subject).Value;
+        return FirstMeal.Of(subject, StageReading.Of(subject, size).Value, size).Value is { } first
+            && first.Night > at.Room.Clock.NightOf(at.When.To);
     }
 
     /// <inheritdoc/>
@@ -213,6 +238,9 @@ public sealed class PartedEntry() : EntryDefinition<Parted>("parted")
             : act.BeganOther() ? $"{count} parted, now {party}"
             : $"{count} parted and put with {party}";
     }
+
+    /// <summary>Whoever is parted is picked up and put elsewhere.</summary>
+    protected override CareAct? Care(Parted act, Standing standing) => act.HalfOf is null ? CareAct.Rehouse : null;
 
     /// <inheritdoc/>
     protected override bool IsNews(Parted act) => act.HalfOf is null;

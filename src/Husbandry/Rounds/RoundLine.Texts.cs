@@ -23,7 +23,8 @@ public sealed partial record RoundLine
         };
         // Seen in a molt as well, it may not be sprayed: then only eyes and advice help.
         var forbidden =
-            EntryDefinition.Of(new Watered(kind)).Care(new Watered(kind)) is { } care && j.Hush.Never.Contains(care);
+            EntryDefinition.Of(new Watered(kind)).Care(new Watered(kind), j.Subject.Standing) is { } care
+            && j.Hush.Never.Contains(care);
         return forbidden || j.Subject.Group.At(j.Stage.Value).WaterWay.Value is WaterWay.None or WaterWay.ColdMist
             ? Line(
                 j,

@@ -3,6 +3,7 @@ import { Refusal } from '../../api/client';
 import { Choice, TextField } from '../../ui/Field';
 import { newId } from '../../ui/newId';
 import { type EntryForm, textOrNone, wholeNumber } from '../Journal/entryForm';
+import { AgainstHush } from '../Hush/AgainstHush';
 import { AnimalField } from '../Stock/AnimalField';
 
 const placeHint = 'Rack, shelf, slot: A1·03 or a1-3';
@@ -20,6 +21,7 @@ const parted: EntryForm<'parted'> = {
     const begins = act.place !== undefined;
     return (
       <>
+        <AgainstHush subject={subject} act="rehouse" />
         <TextField
           label="How many"
           hint={`Of ${subject.count}; at least one stays`}

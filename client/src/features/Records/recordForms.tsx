@@ -37,14 +37,17 @@ const caresOfTank: typeof cares = [
 const moved: EntryForm<'moved'> = {
   title: 'Moved',
   begin: (subject) => ({ kind: 'moved', place: subject.code }),
-  Fields: ({ act, change, error }) => (
-    <TextField
-      label="New place"
-      hint="Rack, shelf and slot, like A1·03 or a1-3"
-      error={error('place')}
-      value={act.place}
-      onChange={(place) => change({ ...act, place })}
-    />
+  Fields: ({ act, change, subject, error }) => (
+    <>
+      {subject.tankId !== null && <AgainstHush subject={subject} act="rehouse" />}
+      <TextField
+        label="New place"
+        hint="Rack, shelf and slot, like A1·03 or a1-3"
+        error={error('place')}
+        value={act.place}
+        onChange={(place) => change({ ...act, place })}
+      />
+    </>
   ),
 };
 
