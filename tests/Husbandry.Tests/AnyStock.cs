@@ -36,7 +36,7 @@ internal static class AnyStock
         r => new Measured(Pick<BodyPart>(r), Math.Round(Math.Exp(r.NextDouble() * 4) + 0.5, 1), r.Next(3) == 0),
         r => new ConditionSeen(Pick<BodyCondition>(r)),
         r => new Began(Pick<VigilKind>(r), Some(r)),
-        r => new Ended(Pick<VigilKind>(r), Pick<VigilEnd>(r), Some(r)),
+        r => new Ended(Pick<VigilKind>(r), (r.Next(2) == 0 ? VigilEnd.AsHoped : VigilEnd.Otherwise), Some(r)),
         r => new Chilled(r.Next(2) == 0),
         r => new LimbNoted("leg 3 left", Pick<LimbState>(r)),
         r => new SexSeen(Pick<Sex>(r), Pick<SexEvidence>(r)),

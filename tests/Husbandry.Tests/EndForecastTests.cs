@@ -11,7 +11,7 @@ using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
 
-/// <summary>Waits that end one of two ways: a molt or a hide, workers or a failed founding.</summary>
+/// <summary>Waits that end one of several ways: a molt or a hide, workers or a failed founding.</summary>
 public class EndForecastTests
 {
     private static Diary Buried(double nights) =>
@@ -31,8 +31,31 @@ public class EndForecastTests
         // Source: definition; with normal tails from the standard table: P(Z > 1) = 0.158655, P(Z > 2) = 0.022750.
         var (one, two) = (After(10, 0.5, 10 * Math.Exp(0.5)), After(10, 0.25, 10 * Math.Exp(0.5)));
         var expected = 0.4 * 0.022750 / ((0.4 * 0.022750) + (0.6 * 0.158655));
-        Assert.Equal(expected, EndForecast.ChanceOtherwise(0.4, one, two), 1e-5);
+        var chances = EndForecast.Chances([(0.6, one), (0.4, two)]);
+        Assert.Equal(expected, chances[1], 1e-5);
+        Assert.Equal(1, chances.Sum(), 1e-12);
     }
+
+    [Fact]
+    public void Of_any_number_of_ends_each_has_its_share_times_what_is_left_of_its_clock() =>
+        Gen.Select(Gen.Int[2, 5], Gen.Double[0, 60], Gen.Int[0, 100_000])
+            .Sample(
+                (count, elapsed, seed) =>
+                {
+                    var random = new Random(seed);
+                    var parts = Enumerable.Range(0, count).Select(_ => 0.05 + random.NextDouble()).ToList();
+                    var ends = parts
+                        .Select(p => (p / parts.Sum(), After(5 + (40 * random.NextDouble()), 0.3, elapsed)))
+                        .ToList();
+                    // Source: Bayes' rule, computed here without logarithms.
+                    var weights = ends.Select(e => e.Item1 * Math.Exp(e.Item2.LogReached)).ToList();
+                    Assert.All(
+                        EndForecast.Chances(ends).Zip(weights),
+                        p => Assert.Equal(p.Second / weights.Sum(), p.First, 1e-9)
+                    );
+                },
+                iter: 200
+            );
 
     [Fact]
     public void A_crab_just_buried_may_only_hide_one_long_gone_is_molting()
@@ -69,20 +92,19 @@ public class EndForecastTests
                     }[kind];
                     var ends = Ends(new Diary(species, Sex.Unknown, cameNightsAgo: 900).With(nights, new Began(vigil)));
                     var (last, first) = (ends.Nights[^1], ends.Nights[0]);
-                    Assert.Equal((0, 0), (first.Hoped, first.Otherwise));
+                    Assert.All(first.Chances, c => Assert.Equal(0, c));
                     Assert.All(
                         ends.Nights.Zip(ends.Nights.Skip(1)),
                         p =>
                             Assert.True(
                                 p.Second.Night >= p.First.Night
-                                    && p.Second.Hoped >= p.First.Hoped
-                                    && p.Second.Otherwise >= p.First.Otherwise
-                                    && p.Second.Hoped + p.Second.Otherwise <= 1 + 1e-9
+                                    && p.Second.Chances.Zip(p.First.Chances).All(c => c.First >= c.Second)
+                                    && p.Second.Chances.Sum() <= 1 + 1e-9
                             )
                     );
                     // What is drawn reaches as far as nearly all have ended.
-                    Assert.True(last.Hoped + last.Otherwise > 0.9, $"{last}");
-                    Assert.True(last.Otherwise <= ends.OtherChance + 1e-9);
+                    Assert.True(last.Chances.Sum() > 0.9, $"{last.Night}");
+                    Assert.All(last.Chances.Zip(ends.Ends), c => Assert.True(c.First <= c.Second.Chance + 1e-9));
                 },
                 iter: 60
             );
@@ -98,7 +120,7 @@ public class EndForecastTests
         var tonight = Diary.Room().Tonight;
         Assert.All(
             ends.Nights.Where(n => n.Night < tonight.AddDays(60)),
-            n => Assert.Equal((0, 0), (n.Hoped, n.Otherwise))
+            n => Assert.All(n.Chances, c => Assert.Equal(0, c))
         );
     }
 
@@ -121,8 +143,9 @@ public class EndForecastTests
         var subject = Subject.Of(Buried(1).Standing(), Diary.Room());
         var ends = lessons.EndsOf(subject, VigilKind.Surfacing)!;
         // Beta count: the rulebook's 0.25 stands for six waits of its own, twelve were counted, all hides.
-        Assert.Equal((12, 12), (ends.Otherwise, ends.Ended));
-        Assert.Equal(((6 * 0.25) + 12) / 18, ends.Share, 1e-9);
+        Assert.Equal((12, 12), (ends.Counted[VigilEnd.Otherwise], ends.Ended));
+        Assert.Equal(((6 * 0.25) + 12) / 18, ends.Shares[VigilEnd.Otherwise], 1e-9);
+        Assert.Equal(1, ends.Shares.Values.Sum(), 1e-9);
         Assert.True(Ends(Buried(1), lessons).OtherChance > 0.6);
         // How long hides last here is learned as well: the rulebook says four days, here it was six.
         Assert.NotNull(lessons.For(subject, VigilKind.Surfacing, VigilEnd.Otherwise));
@@ -139,7 +162,7 @@ public class EndForecastTests
         Assert.Equal(Verdict.Never, j.Hush[CareAct.Handle].Verdict);
         Assert.Equal(Verdict.Never, j.Hush[CareAct.Clean].Verdict);
         Assert.Equal(Verdict.Fine, j.Hush[CareAct.Water].Verdict);
-        Assert.Equal("young out", j.Wait.Value!.Ends!.Hoped);
+        Assert.Equal("young out", j.Wait.Value!.Ends!.Ends[0].Says);
         Assert.Null(j.Molt.Value);
         Assert.Contains(j.Wait.Reasons, r => r.Rule == "group.waits.young");
         mother.Add(1, new Ended(VigilKind.Young, VigilEnd.AsHoped));
@@ -171,7 +194,7 @@ public class EndForecastTests
         var wait = Buried(5).Judge().Wait;
         var why = Assert.Single(wait.Reasons, r => r.Rule == "group.otherEnds.surfacing.share");
         Assert.Contains("The dates hold if it comes up", why.Text, StringComparison.Ordinal);
-        Assert.Equal(("up after a molt", "only hid"), (wait.Value!.Ends!.Hoped, wait.Value.Ends.Otherwise));
+        Assert.Equal(["up after a molt", "only hid"], wait.Value!.Ends!.Ends.Select(e => e.Says));
     }
 
     [Fact]

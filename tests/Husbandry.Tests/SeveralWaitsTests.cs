@@ -94,6 +94,49 @@ public class SeveralWaitsTests
     }
 
     [Fact]
+    public void An_end_may_say_which_of_two_alike_waits_it_ends()
+    {
+        Diary Two(out Guid first, out Guid second)
+        {
+            var brood = new Diary("samia-ricini", cameNightsAgo: 40, molts: 4, kind: StockKind.Brood);
+            first = brood.Add(9, new Began(VigilKind.Emergence));
+            var end = brood.Add(8, new Ended(VigilKind.Emergence, VigilEnd.Otherwise));
+            second = brood.Add(6, new Began(VigilKind.Emergence, 2));
+            brood.Add(0.1, new Withdrawn(end));
+            return brood;
+        }
+
+        // Which of the two is still open, counted from 1.
+        int[] Open(Func<Guid, Guid, Guid?> meant)
+        {
+            var brood = Two(out var first, out var second);
+            brood.With(0.05, new Ended(VigilKind.Emergence, VigilEnd.AsHoped, VigilId: meant(first, second)));
+            return [.. brood.Standing().Vigils.Open.Select(w => Array.IndexOf([first, second], w.Id) + 1)];
+        }
+
+        Assert.Equal([2], Open((_, _) => null));
+        Assert.Equal([2], Open((first, _) => first));
+        Assert.Equal([1], Open((_, second) => second));
+        // A beginning that was mended has another id by now.
+        Assert.Equal([2], Open((_, _) => Guid.NewGuid()));
+
+        var at = Occurrence.At(Diary.Evening);
+        var standing = Two(out _, out var youngest).Standing();
+        Assert.Empty(
+            EntryCheck.Check(
+                new Ended(VigilKind.Emergence, VigilEnd.AsHoped, VigilId: youngest),
+                at,
+                standing,
+                Diary.Room()
+            )
+        );
+        var unknown = new Ended(VigilKind.Emergence, VigilEnd.AsHoped, VigilId: Guid.NewGuid());
+        Assert.Equal(["act.vigilId"], EntryCheck.Check(unknown, at, standing, Diary.Room()).Select(p => p.Field));
+        var odd = new Ended(VigilKind.Emergence, "vanished");
+        Assert.Equal(["act.end"], EntryCheck.Check(odd, at, standing, Diary.Room()).Select(p => p.Field));
+    }
+
+    [Fact]
     public void An_end_that_is_taken_back_may_leave_a_wait_twice_and_is_judged_all_the_same()
     {
         var brood = new Diary("samia-ricini", cameNightsAgo: 40, molts: 4, kind: StockKind.Brood).With(
@@ -161,15 +204,14 @@ public class SeveralWaitsTests
                 d.State,
                 d.Many,
                 d.Ends,
-                d.HopedEnd,
-                d.OtherEnd,
-                d.Ended,
-                d.EndedOtherwise,
                 d.EndsEarlyBy,
                 d.Meanwhile,
+                .. d.AllEnds.SelectMany(e => new[] { e.Id, e.Says, e.Past }),
             ];
             Assert.All(words, w => Assert.False(string.IsNullOrWhiteSpace(w), d.Kind.ToString()));
-            Assert.NotEqual(d.HopedEnd, d.OtherEnd);
+            Assert.True(d.AllEnds.Length > 1 && d.Hoped.IsHoped, $"{d.Kind}: the hoped end stands first");
+            Assert.Distinct(d.AllEnds.Select(e => e.Id));
+            Assert.Distinct(d.AllEnds.Select(e => e.Says));
             Assert.True(PhaseMark.Of(d.Phase) is { PassesBy: true, Fasts: true });
             Assert.Contains(RuleSet.Shipped.Hush, rule => rule.Cause == d.Cause);
         }

@@ -27,7 +27,7 @@ public sealed class AcceptedLoadsAgainTests : LedgerFolder
         r => new ConditionSeen(Pick<BodyCondition>(r)),
         r => new PutOff(DateOnly.FromDateTime(Evening.AddDays(-r.Next(250)).DateTime)),
         r => new Began(VigilKind.Young),
-        r => new Ended(VigilKind.Young, Pick<VigilEnd>(r)),
+        r => new Ended(VigilKind.Young, (r.Next(2) == 0 ? VigilEnd.AsHoped : VigilEnd.Otherwise)),
         _ => new Paired(null, "a mate of a friend", PairingMethod.Watched),
         r => new SexSeen(Pick<Sex>(r), SexEvidence.ShedSkin),
         r => new Departed(Pick<DepartureKind>(r)),

@@ -1368,13 +1368,18 @@ export interface components {
             kind: "ended";
             /** @description What was awaited. */
             vigil: components["schemas"]["VigilKind"];
-            /** @description How it ended. */
-            end: components["schemas"]["VigilEnd"];
+            /** @description How it ended, by the id of the end. */
+            end: string;
             /**
              * Format: int32
              * @description Of many: for how many of them; for all that waited when left out.
              */
             count?: null | number;
+            /**
+             * Format: uuid
+             * @description Which wait of the kind, by the entry that began it; the oldest that is open when left out.
+             */
+            vigilId?: null | string;
         };
         /** @description Fangs were looked at after a molt. */
         ActFangsChecked: {
@@ -2927,17 +2932,22 @@ export interface components {
             heat: components["schemas"]["HeatSource"];
             mist: null | components["schemas"]["MistPlan"];
         };
-        /** @description The chance of each end of a wait by each night. */
-        EndForecast: {
-            /** @description The end that is hoped for, in two or three words. */
-            hoped: string;
-            /** @description The other end. */
-            otherwise: string;
+        /** @description One way in which a wait may end. */
+        EndChance: {
+            /** @description Its id. */
+            end: string;
+            /** @description The end in two or three words. */
+            says: string;
             /**
              * Format: double
-             * @description Chance that it ends otherwise in the end (0–1).
+             * @description Chance that it ends so in the end (0–1).
              */
-            otherChance: number;
+            chance: number;
+        };
+        /** @description The chance of each end of a wait by each night. */
+        EndForecast: {
+            /** @description Its ends, the hoped one first; their chances add up to 1. */
+            ends: components["schemas"]["EndChance"][];
             /** @description Chances by night, from tonight on, evenly spaced. */
             nights: components["schemas"]["EndsBy"][];
         };
@@ -2973,6 +2983,11 @@ export interface components {
              */
             brierOfShare: number;
         };
+        /** @description One end of a wait, as a keeper says it. */
+        EndWords: {
+            id: string;
+            past: string;
+        };
         /** @description A band that is over: the wait ended, the animal left, the chore was done. */
         EndedBand: {
             /** @description As in AlmanacBand. */
@@ -2987,23 +3002,15 @@ export interface components {
              */
             on: string;
         };
-        /** @description Chances of either end by one night; what is missing to 1 is still waiting then. */
+        /** @description Chances of the ends by one night; what is missing to 1 is still waiting then. */
         EndsBy: {
             /**
              * Format: date
              * @description The night.
              */
             night: string;
-            /**
-             * Format: double
-             * @description Chance that it has ended as hoped by then (0–1).
-             */
-            hoped: number;
-            /**
-             * Format: double
-             * @description Chance that it has ended otherwise by then (0–1).
-             */
-            otherwise: number;
+            /** @description Chance that it has ended so by then (0–1), in the order of the ends. */
+            chances: number[];
         };
         /** @enum {unknown} */
         EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | null;
@@ -6639,11 +6646,6 @@ export interface components {
              */
             at: string;
         };
-        /**
-         * @description How a wait ended.
-         * @enum {unknown}
-         */
-        VigilEnd: "asHoped" | "otherwise";
         /** @description When something awaited is to be expected. */
         VigilForecast: {
             /** @description What is awaited. */
@@ -6733,10 +6735,8 @@ export interface components {
             vigil: components["schemas"]["VigilKind"];
             /** @description What began it, e.g. "Buried itself". */
             began: string;
-            /** @description How it ends well. */
-            asHoped: string;
-            /** @description How else it can end. */
-            otherwise: string;
+            /** @description How it can end, the hoped end first. */
+            ends: components["schemas"]["EndWords"][];
             /** @description Whether, of many, it is that of one unless it is said how many do. */
             isOfOne: boolean;
         };
@@ -6744,7 +6744,7 @@ export interface components {
         WaitsInWords: {
             /** @description Many of them. */
             many: string;
-            /** @description Their other end, in the past tense; none of molts. */
+            /** @description Their other ends, in the past tense; none of molts. */
             otherwise: null | string;
         };
         /** @description How temperature changes the pace of waits. */

@@ -39,7 +39,7 @@ public sealed record HonestyView(
 
 /// <summary>Waits of a kind in words.</summary>
 /// <param name="Many">Many of them.</param>
-/// <param name="Otherwise">Their other end, in the past tense; none of molts.</param>
+/// <param name="Otherwise">Their other ends, in the past tense; none of molts.</param>
 public sealed record WaitsInWords(string Many, string? Otherwise)
 {
     public static IReadOnlyDictionary<VigilKind, WaitsInWords> All { get; } =
@@ -48,7 +48,7 @@ public sealed record WaitsInWords(string Many, string? Otherwise)
                 v => v,
                 v => new WaitsInWords(
                     VigilDefinition.ManyOf(v),
-                    v == VigilKind.Molt ? null : VigilDefinition.Of(v).EndedOtherwise
+                    v == VigilKind.Molt ? null : string.Join(" or ", VigilDefinition.Of(v).Others.Select(e => e.Past))
                 )
             );
 }

@@ -33,19 +33,20 @@ public sealed record GroupView(
     IReadOnlyList<SexEvidence> Sexing
 );
 
+/// <summary>One end of a wait, as a keeper says it.</summary>
+public sealed record EndWords(string Id, string Past);
+
 /// <summary>A wait that can begin in a group, as a keeper says it.</summary>
 /// <param name="Began">What began it, e.g. "Buried itself".</param>
-/// <param name="AsHoped">How it ends well.</param>
-/// <param name="Otherwise">How else it can end.</param>
+/// <param name="Ends">How it can end, the hoped end first.</param>
 /// <param name="IsOfOne">Whether, of many, it is that of one unless it is said how many do.</param>
-public sealed record WaitWords(VigilKind Vigil, string Began, string AsHoped, string Otherwise, bool IsOfOne)
+public sealed record WaitWords(VigilKind Vigil, string Began, IReadOnlyList<EndWords> Ends, bool IsOfOne)
 {
     public static WaitWords Of(VigilDefinition vigil) =>
         new(
             vigil.Kind,
             vigil.Began.ToUpperFirst(),
-            vigil.Ended.ToUpperFirst(),
-            vigil.EndedOtherwise.ToUpperFirst(),
+            [.. vigil.AllEnds.Select(e => new EndWords(e.Id, e.Past.ToUpperFirst()))],
             vigil.IsOfOne
         );
 }

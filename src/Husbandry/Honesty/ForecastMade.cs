@@ -45,8 +45,8 @@ internal sealed record ForecastMade(
         var former = subject.Standing.Vigils.All.LastOrDefault(v =>
             v.Vigil == vigil && v is { Ended: not null, AsHoped: true }
         );
-        var alone = new RemainingWait(wait.Prior.Alone, elapsed);
-        var otherAlone = new RemainingWait(wait.OtherPrior.Alone, elapsed);
+        var shares = WaitPriors.Shares(subject, vigil);
+        var alone = wait.Clocks.Select(c => (shares[c.End.Id], new RemainingWait(c.Prior.Alone, elapsed))).ToList();
         return new ForecastMade(
             vigil,
             new Quantiles(
@@ -54,12 +54,12 @@ internal sealed record ForecastMade(
                 wait.Quantile(0.5).DayNumber - tonight,
                 wait.Quantile(0.9).DayNumber - tonight
             ),
-            Of(alone),
+            Of(alone[0].Item2),
             former is null
                 ? null
                 : (former.Ended!.Middle - former.Began.Middle).TotalDays - subject.NightsSince(wait.Began.Began.Middle),
             wait.OtherChance,
-            EndForecast.ChanceOtherwise(WaitPriors.OtherShare(subject, vigil), alone, otherAlone)
+            EndForecast.Chances(alone).Skip(1).Sum()
         );
     }
 

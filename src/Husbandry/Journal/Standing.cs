@@ -55,7 +55,7 @@ public sealed record Standing(
 )
 {
     /// <summary>Changes with the shape of this record and its parts, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 13;
+    public const int Shape = 14;
 
     /// <summary>Where its own enclosure stands, or stood before it went into a shared tank.</summary>
     [JsonIgnore]

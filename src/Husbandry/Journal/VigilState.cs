@@ -12,7 +12,7 @@ public sealed record SignEvent(Guid EntryId, DateTimeOffset At, string SignId, i
 /// <param name="Vigil">What is waited for.</param>
 /// <param name="Began">When it began.</param>
 /// <param name="Ended">When it ended; none while it lasts.</param>
-/// <param name="AsHoped">Whether it ended as hoped.</param>
+/// <param name="End">How it ended, by the id of the end; none while it lasts.</param>
 /// <param name="Count">Of many: how many still wait; none when all do.</param>
 /// <param name="Whole">Whether it began for all of them.</param>
 public sealed record VigilEvent(
@@ -20,10 +20,15 @@ public sealed record VigilEvent(
     VigilKind Vigil,
     Occurrence Began,
     Occurrence? Ended,
-    bool AsHoped,
+    string? End,
     int? Count = null,
     bool Whole = true
-);
+)
+{
+    /// <summary>Whether it is over and ended as hoped.</summary>
+    [JsonIgnore]
+    public bool AsHoped => End == VigilEnd.AsHoped;
+}
 
 /// <summary>Winter cold of a pupa, a queen or a colony.</summary>
 public sealed record ChillEvent(DateTimeOffset From, DateTimeOffset? To);

@@ -103,7 +103,7 @@ public sealed class GaveBirthEntry() : EntryDefinition<GaveBirth>("gaveBirth")
             var brooding = standing.Vigils.OpenOf(VigilKind.Young);
             var after = brooding is null
                 ? standing
-                : standing.WithWait(brooding, brooding with { Ended = entry.When, AsHoped = true });
+                : standing.WithWait(brooding, brooding with { Ended = entry.When, End = VigilEnd.AsHoped });
             return after with { Births = [.. after.Births, birth] };
         }
 

@@ -36,7 +36,7 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
             if (open.Count == 0 && IsQueenAlone)
             {
                 var came = Occurrence.At(Standing.ArrivedAt);
-                open.Add(new VigilEvent(Standing.StockId, VigilKind.FirstWorkers, came, null, false));
+                open.Add(new VigilEvent(Standing.StockId, VigilKind.FirstWorkers, came, null, null));
             }
 
             return open;

@@ -204,7 +204,7 @@ public sealed record EndedWait(VigilKind Vigil, int Ordinal, string Label, DateO
                 .Select(x => new EndedWait(
                     x.Wait.Vigil,
                     x.Ordinal,
-                    VigilDefinition.Of(x.Wait.Vigil).PastEnd(x.Wait.AsHoped),
+                    VigilDefinition.Of(x.Wait.Vigil).End(x.Wait.End!).Past,
                     s.Night(x.Wait.Ended!.Middle)
                 ))
                 .OrderByDescending(w => w.On)

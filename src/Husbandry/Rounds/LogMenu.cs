@@ -247,8 +247,10 @@ public sealed record LogMenu(
         var key = 1;
         foreach (var wait in s.Waits)
         {
-            yield return Ended($"{key++}", wait.Vigil, VigilEnd.AsHoped);
-            yield return Ended($"{key++}", wait.Vigil, VigilEnd.Otherwise);
+            foreach (var end in VigilDefinition.Of(wait.Vigil).AllEnds)
+            {
+                yield return Ended($"{key++}", wait.Vigil, end.Id);
+            }
         }
 
         foreach (var vigil in VigilForecast.MayBegin(s, j.Stage.Value))
@@ -345,10 +347,10 @@ public sealed record LogMenu(
 
     private static LogOffer Form(string key, string label, EntryForm form) => new(key, label, [], form);
 
-    private static LogOffer Ended(string key, VigilKind vigil, VigilEnd end) =>
+    private static LogOffer Ended(string key, VigilKind vigil, string end) =>
         new(
             key,
-            $"{VigilDefinition.Of(vigil).PastEnd(end == VigilEnd.AsHoped).ToUpperFirst()}…",
+            $"{VigilDefinition.Of(vigil).End(end).Past.ToUpperFirst()}…",
             [new Ended(vigil, end)],
             EntryForm.Ended
         );

@@ -132,13 +132,13 @@ public sealed record GrowthRules(
 /// <param name="LongWait">What a wait longer than normal can mean for this animal; never "dig it up".</param>
 /// <param name="Underground">Nights a buried animal stays down, by size; empty where none buries itself to molt.</param>
 /// <param name="Waits">Waits other than for a molt that are much alike in the whole group; a species' own go first.</param>
-/// <param name="OtherEnds">How a wait can end otherwise than hoped, for every wait that the group knows besides molts.</param>
+/// <param name="OtherEnds">The ways in which a wait can end otherwise than hoped, by their ids, for every wait that the group knows besides molts.</param>
 public sealed record VigilRules(
     Rule<double> ImminentDays,
     Rule<string> LongWait,
     IReadOnlyList<SizedWait> Underground,
     IReadOnlyDictionary<VigilKind, Rule<WaitPrior>> Waits,
-    IReadOnlyDictionary<VigilKind, OtherEndRules> OtherEnds
+    IReadOnlyDictionary<VigilKind, IReadOnlyDictionary<string, OtherEndRules>> OtherEnds
 );
 
 /// <summary>Rules of the days after a molt in a group.</summary>

@@ -25,6 +25,9 @@ public static class RulePath
         "housing",
     };
 
+    // The only other end of a wait needs no name of its own.
+    private const string OnlyOtherEnd = VigilEnd.Otherwise;
+
     /// <summary>The rule object (value, unit, tag, source) of a name below its root; none when there is none.</summary>
     /// <param name="root">JSON of the group, species or room rules.</param>
     /// <param name="name">Dotted name without the root, e.g. <c>cadence.adult</c>; of a rule with schools the default is meant.</param>
@@ -36,7 +39,7 @@ public static class RulePath
         {
             node = node switch
             {
-                JsonObject o => o[segment],
+                JsonObject o => o[segment] ?? o[OnlyOtherEnd]?[segment],
                 JsonArray a => Element(a, segment),
                 _ => null,
             };
@@ -93,9 +96,10 @@ public static class RulePath
         return children.Where(c => c.Value is not null).SelectMany(c => Below(c.Value!, [.. path, c.Key]));
     }
 
-    /// <summary>The name of what lies at a path: without features, and of a stage's rules the stage second.</summary>
+    /// <summary>The name of what lies at a path: without features and the only other end of a wait, and of a stage's rules the stage second.</summary>
     private static string NameOf(string[] path)
     {
+        path = [.. path.Where(segment => segment != OnlyOtherEnd)];
         if (path[0] != StagesName)
         {
             return string.Join('.', path.Length > 1 && Features.Contains(path[0]) ? path[1..] : path);

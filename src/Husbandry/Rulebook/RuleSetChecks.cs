@@ -90,16 +90,32 @@ internal static class RuleSetChecks
         );
 
         checks.AddRange(group.Vigils.Waits.Select(w => Rising($"{at}.waits.{w.Key}", w.Value.Value)));
-        foreach (var (vigil, end) in group.Vigils.OtherEnds)
-        {
-            checks.Add(Within($"{at}.otherEnds.{vigil}.share", end.Share, 0.005, 0.95));
-            checks.Add(Rising($"{at}.otherEnds.{vigil}.wait", end.Wait.Value));
-        }
+        checks.AddRange(group.Vigils.OtherEnds.SelectMany(v => CheckEnds($"{at}.otherEnds.{v.Key}", v.Key, v.Value)));
 
         checks.AddRange(
             Enum.GetValues<Moisture>().Select(m => Has(at + ".waterEveryDays", m, group.Water.WaterEveryDays))
         );
         return checks.OfType<Problem>();
+    }
+
+    private static IEnumerable<Problem?> CheckEnds(
+        string at,
+        VigilKind vigil,
+        IReadOnlyDictionary<string, OtherEndRules> ends
+    )
+    {
+        var defined = VigilDefinition.Of(vigil).Others.Select(e => e.Id).ToHashSet();
+        yield return defined.SetEquals(ends.Keys)
+            ? null
+            : new Problem(at, $"Must name exactly the other ends of this wait: {string.Join(", ", defined)}.");
+        foreach (var (id, end) in ends)
+        {
+            yield return Within($"{at}.{id}.share", end.Share, 0.005, 0.95);
+            yield return Rising($"{at}.{id}.wait", end.Wait.Value);
+        }
+
+        var others = ends.Values.Sum(e => e.Share.Value);
+        yield return others <= 0.95 ? null : new Problem(at, "The other ends must leave 5 in 100 for the hoped one.");
     }
 
     private static IEnumerable<Problem?> CheckStage(string at, StageRules stage, GroupRules group, RuleSet rules)

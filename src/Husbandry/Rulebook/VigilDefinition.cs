@@ -2,21 +2,41 @@ using System.Collections.Immutable;
 
 namespace Husbandry.Rulebook;
 
-/// <summary>The molt that lies in a wait or at its end.</summary>
-public enum MoltInWait
+/// <summary>What the end of a wait does to the record beside ending it.</summary>
+public enum EndEffect
 {
-    /// <summary>None.</summary>
+    /// <summary>Nothing.</summary>
     None,
 
-    /// <summary>The wait begins with one, and its hoped end is the last: larva to pupa, pupa to adult.</summary>
-    FirstAndLast,
+    /// <summary>It has molted at some time since the wait began; nobody saw it.</summary>
+    MoltedUnseen,
 
-    /// <summary>At some time between beginning and hoped end; nobody sees it.</summary>
-    Unseen,
+    /// <summary>It molts for the last time and is adult: what leaves the pupa.</summary>
+    MoltedLast,
+
+    /// <summary>It hatches, with no molt behind it.</summary>
+    Hatched,
+}
+
+/// <summary>One way in which a wait can end.</summary>
+/// <param name="Id">Written with the entry.</param>
+/// <param name="Says">The end in two or three words, set against the others.</param>
+/// <param name="Past">The same in the past tense.</param>
+/// <param name="Effect">What it does beside ending the wait.</param>
+public sealed record VigilEnd(string Id, string Says, string Past, EndEffect Effect = EndEffect.None)
+{
+    /// <summary>The end that is hoped for; every wait has it.</summary>
+    public const string AsHoped = "asHoped";
+
+    /// <summary>The other end of those that have only one other.</summary>
+    public const string Otherwise = "otherwise";
+
+    /// <summary>Whether it is the end that is hoped for.</summary>
+    public bool IsHoped => Id == AsHoped;
 }
 
 /// <summary>
-/// Everything that the application says of a thing that is waited for. Its clocks and the share of its other end are rules
+/// Everything that the application says of a thing that is waited for. Its clocks and the shares of its other ends are rules
 /// of the groups that know it.
 /// </summary>
 /// <param name="Kind">What is waited for.</param>
@@ -26,16 +46,13 @@ public enum MoltInWait
 /// Whether no molt of its own is awaited meanwhile: a crab molts underground, pupae and eggs are shut, a queen's molts are
 /// behind her. A mother that guards her sac may molt all the same.
 /// </param>
-/// <param name="Molt">The molt that lies in it.</param>
+/// <param name="BeginsWithMolt">Whether it begins with a molt: larva to pupa.</param>
 /// <param name="IsOfOne">Whether, of many, it is that of one unless it is said how many do.</param>
 /// <param name="Began">What began it, in the past tense.</param>
 /// <param name="State">Of some of many: what they are meanwhile, e.g. "still pupae".</param>
 /// <param name="Many">Many such waits over the years, e.g. "Pupae emerging".</param>
 /// <param name="Ends">What the animal does when it ends as hoped, e.g. "comes up".</param>
-/// <param name="HopedEnd">The hoped end against the other, in two or three words.</param>
-/// <param name="OtherEnd">The other end in two or three words.</param>
-/// <param name="Ended">What ended it as hoped, in the past tense.</param>
-/// <param name="EndedOtherwise">What ended it otherwise, in the past tense.</param>
+/// <param name="AllEnds">Every way in which it can end, the hoped one first.</param>
 /// <param name="EndsEarlyBy">What would end it before its forecast.</param>
 /// <param name="Meanwhile">What to do meanwhile; <c>{them}</c> stands for the animal.</param>
 public sealed record VigilDefinition(
@@ -43,16 +60,13 @@ public sealed record VigilDefinition(
     Phase Phase,
     HushCause Cause,
     bool StopsMolts,
-    MoltInWait Molt,
+    bool BeginsWithMolt,
     bool IsOfOne,
     string Began,
     string State,
     string Many,
     string Ends,
-    string HopedEnd,
-    string OtherEnd,
-    string Ended,
-    string EndedOtherwise,
+    ImmutableArray<VigilEnd> AllEnds,
     string EndsEarlyBy,
     string Meanwhile
 )
@@ -68,16 +82,17 @@ public sealed record VigilDefinition(
             Phase.Buried,
             HushCause.Buried,
             StopsMolts: true,
-            MoltInWait.Unseen,
+            BeginsWithMolt: false,
             IsOfOne: true,
             Began: "buried itself",
             State: "buried",
             Many: "Crabs coming up",
             Ends: "comes up",
-            HopedEnd: "up after a molt",
-            OtherEnd: "only hid",
-            Ended: "came up after a molt",
-            EndedOtherwise: "came up without a molt",
+            AllEnds:
+            [
+                new(VigilEnd.AsHoped, "up after a molt", "came up after a molt", EndEffect.MoltedUnseen),
+                new(VigilEnd.Otherwise, "only hid", "came up without a molt"),
+            ],
             EndsEarlyBy: "it comes up by itself",
             Meanwhile: "Buried: leave {them} be, however long it takes."
         ),
@@ -86,16 +101,17 @@ public sealed record VigilDefinition(
             Phase.Pupa,
             HushCause.Pupa,
             StopsMolts: true,
-            MoltInWait.FirstAndLast,
+            BeginsWithMolt: true,
             IsOfOne: false,
             Began: "pupated",
             State: "still pupae",
             Many: "Pupae emerging",
             Ends: "emerges",
-            HopedEnd: "emerges",
-            OtherEnd: "the pupa fails",
-            Ended: "emerged",
-            EndedOtherwise: "the pupa failed",
+            AllEnds:
+            [
+                new(VigilEnd.AsHoped, "emerges", "emerged", EndEffect.MoltedLast),
+                new(VigilEnd.Otherwise, "the pupa fails", "the pupa failed"),
+            ],
             EndsEarlyBy: "it emerges",
             Meanwhile: "A pupa: leave it be, neither dry nor wet."
         ),
@@ -104,16 +120,17 @@ public sealed record VigilDefinition(
             Phase.Founding,
             HushCause.Founding,
             StopsMolts: true,
-            MoltInWait.None,
+            BeginsWithMolt: false,
             IsOfOne: false,
             Began: "set up to found",
             State: "set up to found",
             Many: "First workers",
             Ends: "first workers",
-            HopedEnd: "first workers",
-            OtherEnd: "founding fails",
-            Ended: "first workers seen",
-            EndedOtherwise: "founding failed",
+            AllEnds:
+            [
+                new(VigilEnd.AsHoped, "first workers", "first workers seen"),
+                new(VigilEnd.Otherwise, "founding fails", "founding failed"),
+            ],
             EndsEarlyBy: "the first workers",
             Meanwhile: "Founding, and nobody has said how: is her thorax large and rounded, or slim? Say it in her details."
         ),
@@ -122,16 +139,17 @@ public sealed record VigilDefinition(
             Phase.Brooding,
             HushCause.Brooding,
             StopsMolts: false,
-            MoltInWait.None,
+            BeginsWithMolt: false,
             IsOfOne: false,
             Began: "began to brood",
             State: "began to brood",
             Many: "Young leaving their mothers",
             Ends: "young out",
-            HopedEnd: "young out",
-            OtherEnd: "brood lost",
-            Ended: "the young came out",
-            EndedOtherwise: "lost her brood",
+            AllEnds:
+            [
+                new(VigilEnd.AsHoped, "young out", "the young came out"),
+                new(VigilEnd.Otherwise, "brood lost", "lost her brood"),
+            ],
             EndsEarlyBy: "the young leaving her",
             Meanwhile: "Brooding: disturb her as little as can be; keep the damp side."
         ),
@@ -140,16 +158,17 @@ public sealed record VigilDefinition(
             Phase.Eggs,
             HushCause.Eggs,
             StopsMolts: true,
-            MoltInWait.None,
+            BeginsWithMolt: false,
             IsOfOne: false,
             Began: "laid",
             State: "still eggs",
             Many: "Eggs hatching",
             Ends: "hatches",
-            HopedEnd: "hatches",
-            OtherEnd: "never hatches",
-            Ended: "hatched",
-            EndedOtherwise: "did not hatch",
+            AllEnds:
+            [
+                new(VigilEnd.AsHoped, "hatches", "hatched", EndEffect.Hatched),
+                new(VigilEnd.Otherwise, "never hatches", "did not hatch"),
+            ],
             EndsEarlyBy: "the first of them hatching",
             Meanwhile: "Eggs: nothing to feed or water; wipe condensation away."
         ),
@@ -167,6 +186,17 @@ public sealed record VigilDefinition(
     /// <summary>Many waits of a kind over the years, those for molts included.</summary>
     public static string ManyOf(VigilKind kind) => kind == VigilKind.Molt ? "Molts" : Of(kind).Many;
 
-    /// <summary>How it ended, in the past tense.</summary>
-    public string PastEnd(bool asHoped) => asHoped ? Ended : EndedOtherwise;
+    /// <summary>The end that is hoped for.</summary>
+    public VigilEnd Hoped => AllEnds[0];
+
+    /// <summary>The ends that are not.</summary>
+    public IEnumerable<VigilEnd> Others => AllEnds.Skip(1);
+
+    /// <summary>An end by its id; none when it cannot end so.</summary>
+    public VigilEnd? FindEnd(string id) => AllEnds.FirstOrDefault(e => e.Id == id);
+
+    /// <summary>An end by its id.</summary>
+    /// <exception cref="ArgumentOutOfRangeException">It cannot end so.</exception>
+    public VigilEnd End(string id) =>
+        FindEnd(id) ?? throw new ArgumentOutOfRangeException(nameof(id), id, $"{Kind} has no such end.");
 }

@@ -13,7 +13,7 @@ public enum WaitMeasure
     UsualWaits,
 }
 
-/// <summary>How a wait can end otherwise than hoped: it has a share of its own, and a clock of its own.</summary>
+/// <summary>One way in which a wait can end otherwise than hoped: it has a share of its own, and a clock of its own.</summary>
 /// <param name="Share">Share of all such waits that end so (0–1).</param>
 /// <param name="Measure">What its clock counts in.</param>
 /// <param name="Wait">Its clock: how long until it has ended so.</param>

@@ -42,10 +42,10 @@ public sealed class BeganEntry() : EntryDefinition<Began>("began")
         var some = count < standing.Details.Count ? count : null;
         // Pupating is a molt: the larva's skin comes off.
         var before =
-            vigil.Molt == MoltInWait.FirstAndLast && some is null
+            vigil.BeginsWithMolt && some is null
                 ? standing.AfterMolt(new MoltEvent(entry.Id, entry.When, false, false))
                 : standing;
-        var wait = new VigilEvent(entry.Id, act.Vigil, entry.When, null, false, some, some is null);
+        var wait = new VigilEvent(entry.Id, act.Vigil, entry.When, null, null, some, some is null);
         return before with { Vigils = before.Vigils with { All = [.. before.Vigils.All, wait] } };
     }
 

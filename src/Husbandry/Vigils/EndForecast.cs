@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Husbandry.Climate;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
@@ -5,20 +6,27 @@ using MathNet.Numerics.RootFinding;
 
 namespace Husbandry.Vigils;
 
-/// <summary>Chances of either end by one night; what is missing to 1 is still waiting then.</summary>
+/// <summary>Chances of the ends by one night; what is missing to 1 is still waiting then.</summary>
 /// <param name="Night">The night.</param>
-/// <param name="Hoped">Chance that it has ended as hoped by then (0–1).</param>
-/// <param name="Otherwise">Chance that it has ended otherwise by then (0–1).</param>
-public sealed record EndsBy(DateOnly Night, double Hoped, double Otherwise);
+/// <param name="Chances">Chance that it has ended so by then (0–1), in the order of the ends.</param>
+public sealed record EndsBy(DateOnly Night, IReadOnlyList<double> Chances);
+
+/// <summary>One way in which a wait may end.</summary>
+/// <param name="End">Its id.</param>
+/// <param name="Says">The end in two or three words.</param>
+/// <param name="Chance">Chance that it ends so in the end (0–1).</param>
+public sealed record EndChance(string End, string Says, double Chance);
 
 /// <summary>The chance of each end of a wait by each night.</summary>
-/// <param name="Hoped">The end that is hoped for, in two or three words.</param>
-/// <param name="Otherwise">The other end.</param>
-/// <param name="OtherChance">Chance that it ends otherwise in the end (0–1).</param>
+/// <param name="Ends">Its ends, the hoped one first; their chances add up to 1.</param>
 /// <param name="Nights">Chances by night, from tonight on, evenly spaced.</param>
-public sealed record EndForecast(string Hoped, string Otherwise, double OtherChance, IReadOnlyList<EndsBy> Nights)
+public sealed record EndForecast(IReadOnlyList<EndChance> Ends, IReadOnlyList<EndsBy> Nights)
 {
     private const int Steps = 24;
+
+    /// <summary>Chance (0–1) that it ends in one of the ways that are not hoped for.</summary>
+    [JsonIgnore]
+    public double OtherChance => Ends.Skip(1).Sum(e => e.Chance);
 
     /// <summary>Share of waits that have ended, one way or the other, by the last night drawn.</summary>
     private const double Drawn = 0.95;
@@ -26,24 +34,36 @@ public sealed record EndForecast(string Hoped, string Otherwise, double OtherCha
     private const double DayAccuracy = 0.1;
     private const int MostHalvings = 60;
 
-    /// <summary>Chance that a wait which has lasted so far ends otherwise: Bayes' rule on what either clock says.</summary>
-    /// <param name="share">Share of such waits that end otherwise, between 0 and 1.</param>
-    /// <param name="hoped">The wait if it ends as hoped.</param>
-    /// <param name="otherwise">The wait if it ends otherwise.</param>
-    public static double ChanceOtherwise(double share, RemainingWait hoped, RemainingWait otherwise) =>
-        1 / (1 + ((1 - share) / share * Math.Exp(hoped.LogReached - otherwise.LogReached)));
+    /// <summary>Chance of each end of a wait that has lasted so far: Bayes' rule on what every clock says.</summary>
+    /// <param name="ends">Share of such waits with each end, between 0 and 1, and the wait if it ends so; the hoped end first.</param>
+    /// <returns>Chances (0–1) in the same order; together 1.</returns>
+    public static IReadOnlyList<double> Chances(IReadOnlyList<(double Share, RemainingWait Left)> ends)
+    {
+        var chances = new double[ends.Count];
+        for (var i = 1; i < ends.Count; i++)
+        {
+            var (share, left) = ends[i];
+            var against = 0.0;
+            for (var j = 0; j < ends.Count; j++)
+            {
+                against += j == i ? 0 : ends[j].Share / share * Math.Exp(ends[j].Left.LogReached - left.LogReached);
+            }
 
-    /// <summary>How a wait that stands may end. Both clocks run on effective days; dates are of the calendar.</summary>
+            chances[i] = 1 / (1 + against);
+        }
+
+        chances[0] = Math.Max(0, 1 - chances.Sum());
+        return chances;
+    }
+
+    /// <summary>How a wait that stands may end. All clocks run on effective days; dates are of the calendar.</summary>
     internal static EndForecast Of(OpenWait wait)
     {
-        var (subject, other) = (wait.Subject, wait.OtherChance);
-        double Ended(double effective) =>
-            ((1 - other) * wait.Left.Within(effective)) + (other * wait.OtherLeft.Within(effective));
-        // As far as most such waits have ended, one way or the other.
-        var (least, most) = (
-            Math.Min(wait.Left.Quantile(Drawn), wait.OtherLeft.Quantile(Drawn)),
-            Math.Max(wait.Left.Quantile(Drawn), wait.OtherLeft.Quantile(Drawn))
-        );
+        var (subject, clocks, chances) = (wait.Subject, wait.Clocks, wait.Chances);
+        double Ended(double effective) => clocks.Select((c, i) => chances[i] * c.Left.Within(effective)).Sum();
+        // As far as most such waits have ended, one way or another.
+        var drawn = clocks.Select(c => c.Left.Quantile(Drawn)).ToList();
+        var (least, most) = (drawn.Min(), drawn.Max());
         var horizon = Bisection.TryFindRoot(d => Ended(d) - Drawn, least, most, DayAccuracy, MostHalvings, out var root)
             ? root
             : most;
@@ -52,9 +72,7 @@ public sealed record EndForecast(string Hoped, string Otherwise, double OtherCha
         var cold = (int)Math.Ceiling(wait.ChillDays);
         var gone = subject.Pace.EffectiveAhead(nights);
         return new EndForecast(
-            VigilDefinition.Of(wait.Began.Vigil).HopedEnd,
-            VigilDefinition.Of(wait.Began.Vigil).OtherEnd,
-            other,
+            [.. clocks.Select((c, i) => new EndChance(c.End.Id, c.End.Says, chances[i]))],
             [
                 .. Enumerable
                     .Range(0, Steps + 1)
@@ -64,29 +82,33 @@ public sealed record EndForecast(string Hoped, string Otherwise, double OtherCha
                         var effective = gone[Math.Max(0, ahead - cold)];
                         return new EndsBy(
                             subject.Room.Tonight.AddDays(ahead),
-                            (1 - other) * wait.Left.Within(effective),
-                            other * wait.OtherLeft.Within(effective)
+                            [.. clocks.Select((c, i) => chances[i] * c.Left.Within(effective))]
                         );
                     }),
             ]
         );
     }
 
-    /// <summary>Why that chance.</summary>
-    internal static Reason Why(OpenWait wait, EndForecast ends)
+    /// <summary>Why those chances: one reason for each end that is not hoped for.</summary>
+    internal static IEnumerable<Reason> Why(OpenWait wait)
     {
         var vigil = wait.Began.Vigil;
         var key = vigil.ToString();
-        var counted = wait.Ends is { Ended: > 0 } lesson
-            ? $" Here {lesson.Otherwise} of {lesson.Ended} that ended did."
-            : "";
-        return wait
-            .Subject.Group.Vigils.OtherEnds[vigil]
-            .Share.Because(
-                "Other end",
-                $"group.otherEnds.{char.ToLowerInvariant(key[0])}{key[1..]}.share",
-                $"Of such waits {Wording.Chance(wait.OtherShare)} end otherwise ({ends.Otherwise}).{counted} "
-                    + $"After this wait the chance is {Wording.Chance(ends.OtherChance)}. The dates hold if it {VigilDefinition.EndOf(vigil)}."
-            );
+        var rules = wait.Subject.Group.Vigils.OtherEnds[vigil];
+        for (var i = 1; i < wait.Clocks.Count; i++)
+        {
+            var clock = wait.Clocks[i];
+            var counted = wait.Ends is { Ended: > 0 } lesson
+                ? $" Here {lesson.Counted[clock.End.Id]} of {lesson.Ended} that ended did."
+                : "";
+            var end = clock.End.Id == VigilEnd.Otherwise ? "" : $"{clock.End.Id}.";
+            yield return rules[clock.End.Id]
+                .Share.Because(
+                    "Other end",
+                    $"group.otherEnds.{char.ToLowerInvariant(key[0])}{key[1..]}.{end}share",
+                    $"Of such waits {Wording.Chance(clock.Share)} end otherwise ({clock.End.Says}).{counted} "
+                        + $"After this wait the chance is {Wording.Chance(wait.Chances[i])}. The dates hold if it {VigilDefinition.EndOf(vigil)}."
+                );
+        }
     }
 }

@@ -5,21 +5,12 @@ using Husbandry.Rulebook;
 
 namespace Husbandry.Vigils;
 
-/// <summary>How a wait ended.</summary>
-public enum VigilEnd
-{
-    /// <summary>As hoped: it came up, emerged, the first workers are there.</summary>
-    AsHoped,
-
-    /// <summary>Otherwise: it had only hidden, the pupa failed, the queen gave up.</summary>
-    Otherwise,
-}
-
 /// <summary>A wait other than the one for a molt ended.</summary>
 /// <param name="Vigil">What was awaited.</param>
-/// <param name="End">How it ended.</param>
+/// <param name="End">How it ended, by the id of the end.</param>
 /// <param name="Count">Of many: for how many of them; for all that waited when left out.</param>
-public sealed record Ended(VigilKind Vigil, VigilEnd End, int? Count = null) : Act
+/// <param name="VigilId">Which wait of the kind, by the entry that began it; the oldest that is open when left out.</param>
+public sealed record Ended(VigilKind Vigil, string End, int? Count = null, Guid? VigilId = null) : Act
 {
     /// <inheritdoc/>
     public override EntryKind Kind() => EndedEntry.It;
@@ -37,20 +28,20 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
     /// <inheritdoc/>
     public override IReadOnlyList<Act> Examples =>
         [
-            .. VigilDefinition
-                .All.Select(v => v.Kind)
-                .SelectMany(v => Enum.GetValues<VigilEnd>().Select(end => new Ended(v, end, end == 0 ? null : 2))),
+            .. VigilDefinition.All.SelectMany(v =>
+                v.AllEnds.Select(e => new Ended(v.Kind, e.Id, e.IsHoped ? null : 2))
+            ),
+            new Ended(VigilKind.Hatching, VigilEnd.AsHoped, VigilId: Guid.Empty),
         ];
 
     /// <inheritdoc/>
     protected override Standing Fold(Ended act, Standing standing, JournalEntry entry)
     {
-        var asHoped = act.End == VigilEnd.AsHoped;
         var vigils = standing.Vigils;
-        if (vigils.OpenOf(act.Vigil) is not { } open)
+        if (Meant(act, vigils) is not { } open)
         {
             // A lone queen founds from the day she came, though nobody wrote that down.
-            var founded = new VigilEvent(entry.Id, act.Vigil, Occurrence.At(standing.ArrivedAt), entry.When, asHoped);
+            var founded = new VigilEvent(entry.Id, act.Vigil, Occurrence.At(standing.ArrivedAt), entry.When, act.End);
             return act.Vigil == VigilKind.FirstWorkers && vigils.All.All(v => v.Vigil != VigilKind.FirstWorkers)
                 ? standing with
                 {
@@ -65,19 +56,37 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
             return standing.WithWait(open, open with { Count = waiting - act.Count });
         }
 
-        var molted = asHoped && open.Whole ? MoltOf(open, entry) : null;
-        var after = molted is null ? standing : standing.AfterMolt(molted);
-        return after.WithWait(open, open with { Ended = entry.When, AsHoped = asHoped }) with
-        {
-            Details =
-                act.Vigil == VigilKind.Hatching && asHoped && standing.Details.MoltsAtArrival is null
-                    ? standing.Details with
-                    {
-                        MoltsAtArrival = 0,
-                    }
-                    : standing.Details,
-        };
+        var over = standing.WithWait(open, open with { Ended = entry.When, End = act.End });
+        // Of many it is said of all or of none.
+        return open.Whole || Effect(act) == EndEffect.Hatched ? After(Effect(act), over, open, entry) : over;
     }
+
+    /// <summary>
+    /// The wait that an end is told of; none when none such is open. A beginning that was mended since has another id: then
+    /// the oldest is meant.
+    /// </summary>
+    private static VigilEvent? Meant(Ended act, VigilState vigils) =>
+        vigils.All.Any(w => w.Id == act.VigilId && w.Vigil == act.Vigil)
+            ? vigils.Open.FirstOrDefault(w => w.Id == act.VigilId)
+            : vigils.OpenOf(act.Vigil);
+
+    private static EndEffect Effect(Ended act) => VigilDefinition.Of(act.Vigil).End(act.End).Effect;
+
+    /// <summary>What the end does beside ending the wait.</summary>
+    private static Standing After(EndEffect effect, Standing standing, VigilEvent wait, JournalEntry end) =>
+        effect switch
+        {
+            EndEffect.None => standing,
+            EndEffect.MoltedLast => standing.AfterMolt(new MoltEvent(end.Id, end.When, Ultimate: true, Mismolt: false)),
+            EndEffect.MoltedUnseen => standing.AfterMolt(
+                new MoltEvent(end.Id, new Occurrence(wait.Began.From, end.When.To), Ultimate: false, Mismolt: false)
+            ),
+            EndEffect.Hatched => standing with
+            {
+                Details = standing.Details with { MoltsAtArrival = standing.Details.MoltsAtArrival ?? 0 },
+            },
+            _ => throw new ArgumentOutOfRangeException(nameof(effect), effect, "Nothing says what such an end does."),
+        };
 
     /// <inheritdoc/>
     protected override IEnumerable<Problem> Check(Ended act, EntryAt at)
@@ -86,10 +95,23 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
         {
             yield return new Problem("act.vigil", "The wait for a molt ends with the molt: log that.");
         }
+        else if (VigilDefinition.Of(act.Vigil).FindEnd(act.End) is null)
+        {
+            yield return new Problem(
+                "act.end",
+                $"Must be one of: {string.Join(", ", VigilDefinition.Of(act.Vigil).AllEnds.Select(e => e.Id))}."
+            );
+        }
         else if (at is { Standing: { } standing, Group: not null })
         {
-            var waiting = Subject.Of(standing, at.Room).Waits.FirstOrDefault(w => w.Vigil == act.Vigil);
-            if (waiting is null)
+            var waits = Subject.Of(standing, at.Room).Waits.Where(w => w.Vigil == act.Vigil).ToList();
+            var waiting =
+                act.VigilId is null || at.Written ? waits.FirstOrDefault() : waits.Find(w => w.Id == act.VigilId);
+            if (waiting is null && waits.Count > 0)
+            {
+                yield return new Problem("act.vigilId", "No wait of this kind that began with that entry is open.");
+            }
+            else if (waiting is null)
             {
                 yield return new Problem(
                     "act.vigil",
@@ -110,29 +132,11 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
 
     /// <inheritdoc/>
     protected override string Say(Ended act, RuleSet rules, Wording words) =>
-        VigilDefinition.Of(act.Vigil).PastEnd(act.End == VigilEnd.AsHoped) + EntryCheck.OfThem(act.Count);
+        VigilDefinition.Of(act.Vigil).End(act.End).Past + EntryCheck.OfThem(act.Count);
 
     /// <inheritdoc/>
     protected override bool IsHistory(Ended act) => true;
 
     /// <inheritdoc/>
     protected override bool IsNews(Ended act) => true;
-
-    /// <summary>
-    /// The molt that lay in the wait: a crab that comes up as hoped molted at some time underground; what leaves the pupa
-    /// is adult. Of many it is said of all or of none.
-    /// </summary>
-    private static MoltEvent? MoltOf(VigilEvent wait, JournalEntry end) =>
-        VigilDefinition.Of(wait.Vigil).Molt switch
-        {
-            MoltInWait.None => null,
-            MoltInWait.FirstAndLast => new MoltEvent(end.Id, end.When, Ultimate: true, Mismolt: false),
-            MoltInWait.Unseen => new MoltEvent(
-                end.Id,
-                new Occurrence(wait.Began.From, end.When.To),
-                Ultimate: false,
-                Mismolt: false
-            ),
-            _ => throw new ArgumentOutOfRangeException(nameof(wait), wait.Vigil, "Nothing says what its end does."),
-        };
 }

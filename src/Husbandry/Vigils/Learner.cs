@@ -14,7 +14,7 @@ public sealed class Learner(Room room)
     private static readonly VigilKind[] Kinds = Enum.GetValues<VigilKind>();
 
     private readonly Room bare = room.With(Lessons.None);
-    private readonly Dictionary<string, Dictionary<(VigilKind, VigilEnd), List<IReadOnlyList<PastWait>>>> waits = [];
+    private readonly Dictionary<string, Dictionary<(VigilKind, string), List<IReadOnlyList<PastWait>>>> waits = [];
     private readonly Dictionary<string, Subject> one = [];
     private readonly Dictionary<string, List<SignSpan>> spans = [];
 
@@ -26,8 +26,10 @@ public sealed class Learner(Room room)
         one.TryAdd(key, subject);
         foreach (var vigil in Kinds)
         {
-            Keep(key, vigil, VigilEnd.AsHoped, subject);
-            Keep(key, vigil, VigilEnd.Otherwise, subject);
+            foreach (var end in EndsOf(vigil))
+            {
+                Keep(key, vigil, end, subject);
+            }
         }
 
         if (subject.Group.Growth.MoltsFollowed.Value)
@@ -44,28 +46,22 @@ public sealed class Learner(Room room)
     /// <summary>What all of them taught.</summary>
     public Lessons Learn()
     {
-        var learned = new Dictionary<(string, VigilKind, VigilEnd), SpeciesLesson>();
+        var learned = new Dictionary<(string, VigilKind, string), SpeciesLesson>();
         var ends = new Dictionary<(string, VigilKind), EndLesson>();
         foreach (var (species, lists) in waits)
         {
             foreach (var vigil in Kinds)
             {
-                var hoped = lists.GetValueOrDefault((vigil, VigilEnd.AsHoped)) ?? [];
-                var otherwise = lists.GetValueOrDefault((vigil, VigilEnd.Otherwise)) ?? [];
-                Of(hoped, VigilEnd.AsHoped);
-                Of(otherwise, VigilEnd.Otherwise);
-                if (otherwise.Count > 0 || (vigil != VigilKind.Molt && hoped.Count > 0))
+                var found = EndsOf(vigil).ToDictionary(e => e, e => lists.GetValueOrDefault((vigil, e)) ?? []);
+                foreach (var (end, animals) in found.Where(f => f.Value.Count > 0))
                 {
-                    ends[(species, vigil)] = EndsOf(one[species], vigil, hoped, otherwise);
+                    var sigma = animals.SelectMany(w => w).Average(w => w.Prior.Sigma);
+                    learned[(species, vigil, end)] = SpeciesLesson.Of(animals, sigma, bare.Rules.Room);
                 }
 
-                void Of(List<IReadOnlyList<PastWait>> animals, VigilEnd end)
+                if (vigil != VigilKind.Molt && found.Values.Any(f => f.Count > 0))
                 {
-                    if (animals.Count > 0)
-                    {
-                        var sigma = animals.SelectMany(w => w).Average(w => w.Prior.Sigma);
-                        learned[(species, vigil, end)] = SpeciesLesson.Of(animals, sigma, bare.Rules.Room);
-                    }
+                    ends[(species, vigil)] = Count(one[species], vigil, found);
                 }
             }
         }
@@ -77,7 +73,7 @@ public sealed class Learner(Room room)
         );
     }
 
-    private void Keep(string species, VigilKind vigil, VigilEnd end, Subject subject)
+    private void Keep(string species, VigilKind vigil, string end, Subject subject)
     {
         if (PastWaits.Of(subject, vigil, end) is not { Count: > 0 } found)
         {
@@ -97,25 +93,26 @@ public sealed class Learner(Room room)
         list.Add(found);
     }
 
+    private static IEnumerable<string> EndsOf(VigilKind vigil) =>
+        vigil == VigilKind.Molt ? [VigilEnd.AsHoped] : VigilDefinition.Of(vigil).AllEnds.Select(e => e.Id);
+
     /// <summary>
-    /// A Beta count: the rulebook's share stands for some waits of its own. One still lasting counts for either end by
+    /// A Dirichlet count: the rulebook's shares stand for some waits of their own. One still lasting counts for each end by
     /// the chance that it is such, so that the quick ends are not counted too often.
     /// </summary>
-    private static EndLesson EndsOf(
+    private static EndLesson Count(
         Subject one,
         VigilKind vigil,
-        List<IReadOnlyList<PastWait>> hoped,
-        List<IReadOnlyList<PastWait>> otherwise
+        Dictionary<string, List<IReadOnlyList<PastWait>>> found
     )
     {
         var weight = one.Room.Rules.Room.Lessons.OtherEndPriorWaits.Value;
-        double Count(List<IReadOnlyList<PastWait>> lists) => lists.SelectMany(w => w).Sum(w => w.Chance);
-        int Over(List<IReadOnlyList<PastWait>> lists) => lists.SelectMany(w => w).Count(w => w.IsOver);
-        var (asHoped, other) = (Count(hoped), Count(otherwise));
+        var rules = WaitPriors.Shares(one, vigil);
+        var counts = found.ToDictionary(f => f.Key, f => f.Value.SelectMany(w => w).Sum(w => w.Chance));
+        var total = weight + counts.Values.Sum();
         return new EndLesson(
-            ((weight * WaitPriors.OtherShare(one, vigil)) + other) / (weight + asHoped + other),
-            Over(otherwise),
-            Over(hoped) + Over(otherwise)
+            found.Keys.ToDictionary(e => e, e => ((weight * rules[e]) + counts[e]) / total),
+            found.ToDictionary(f => f.Key, f => f.Value.SelectMany(w => w).Count(w => w.IsOver))
         );
     }
 }

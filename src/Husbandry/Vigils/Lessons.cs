@@ -5,20 +5,23 @@ using Husbandry.Rulebook;
 namespace Husbandry.Vigils;
 
 /// <summary>How waits of one kind ended here.</summary>
-/// <param name="Share">Share that ends otherwise than hoped (0–1), the rulebook's weighed against what was counted.</param>
-/// <param name="Otherwise">Waits that ended otherwise.</param>
-/// <param name="Ended">Waits that ended at all.</param>
-public sealed record EndLesson(double Share, int Otherwise, int Ended);
+/// <param name="Shares">Share that ends in each way (0–1), the rulebook's weighed against what was counted; together 1.</param>
+/// <param name="Counted">Waits that ended in each way.</param>
+public sealed record EndLesson(IReadOnlyDictionary<string, double> Shares, IReadOnlyDictionary<string, int> Counted)
+{
+    /// <summary>Waits that ended at all.</summary>
+    public int Ended => Counted.Values.Sum();
+}
 
 /// <summary>Everything the room has taught: waits by species, signs by group.</summary>
 public sealed class Lessons
 {
-    private readonly Dictionary<(string Species, VigilKind Vigil, VigilEnd End), SpeciesLesson> waits;
+    private readonly Dictionary<(string Species, VigilKind Vigil, string End), SpeciesLesson> waits;
     private readonly Dictionary<(string Species, VigilKind Vigil), EndLesson> ends;
     private readonly Dictionary<string, IReadOnlyList<SignLesson>> signs;
 
     internal Lessons(
-        Dictionary<(string, VigilKind, VigilEnd), SpeciesLesson> waits,
+        Dictionary<(string, VigilKind, string), SpeciesLesson> waits,
         Dictionary<(string, VigilKind), EndLesson> ends,
         Dictionary<string, IReadOnlyList<SignLesson>> signs
     ) => (this.waits, this.ends, this.signs) = (waits, ends, signs);
@@ -39,7 +42,7 @@ public sealed class Lessons
     }
 
     /// <summary>What was learned of a wait of an animal's species; none when there was nothing to learn from.</summary>
-    public SpeciesLesson? For(Subject subject, VigilKind vigil, VigilEnd end = VigilEnd.AsHoped) =>
+    public SpeciesLesson? For(Subject subject, VigilKind vigil, string end = VigilEnd.AsHoped) =>
         waits.GetValueOrDefault((KeyOf(subject), vigil, end));
 
     /// <summary>How such waits of its species ended here; none when none ever began.</summary>

@@ -6,33 +6,32 @@ using Husbandry.Rulebook;
 
 namespace Husbandry.Vigils;
 
+/// <summary>One end of a wait that is under way.</summary>
+/// <param name="End">The end.</param>
+/// <param name="Share">Share of such waits that end so (0–1), as the room has taught.</param>
+/// <param name="Prior">What the rulebook expects of those that end so.</param>
+/// <param name="Left">What is left of the wait if it ends so, in effective days.</param>
+internal sealed record EndClock(VigilEnd End, double Share, IntervalPrior Prior, RemainingWait Left);
+
 /// <summary>
-/// A wait other than for a molt as it stands tonight: what is left of it if it ends as hoped, what is left of it if it
-/// ends otherwise, and which of the two it is likely to be.
+/// A wait other than for a molt as it stands tonight: for each of its ends what is left of it if it ends so, and how likely
+/// that end is.
 /// </summary>
 /// <param name="Subject">The animal.</param>
 /// <param name="Began">The wait.</param>
-/// <param name="Prior">What the rulebook expects if it ends as hoped.</param>
-/// <param name="OtherPrior">What it expects if it ends otherwise.</param>
-/// <param name="Left">What is left of it if it ends as hoped, in effective days.</param>
-/// <param name="OtherLeft">What is left of it if it ends otherwise.</param>
-/// <param name="OtherShare">Share of such waits that end otherwise (0–1), as the room has taught.</param>
+/// <param name="Clocks">Every end of it, the hoped one first.</param>
 /// <param name="Lesson">What the room taught of waits that end as hoped.</param>
 /// <param name="Ends">How such waits ended here.</param>
 /// <param name="Own">The animal's own former waits that ended as hoped.</param>
 /// <param name="ChillDays">Days of cold that must come first.</param>
 /// <remarks>
-/// Source of the two-clock form: Larson &amp; Dinse (1985), A mixture model for the regression analysis of competing risks
-/// data, Appl. Statist. 34:201–211 [from memory].
+/// Source of the form with a clock for each end: Larson &amp; Dinse (1985), A mixture model for the regression analysis of
+/// competing risks data, Appl. Statist. 34:201–211 [from memory].
 /// </remarks>
 internal sealed record OpenWait(
     Subject Subject,
     VigilEvent Began,
-    IntervalPrior Prior,
-    IntervalPrior OtherPrior,
-    RemainingWait Left,
-    RemainingWait OtherLeft,
-    double OtherShare,
+    IReadOnlyList<EndClock> Clocks,
     SpeciesLesson? Lesson,
     EndLesson? Ends,
     IReadOnlyList<PastWait> Own,
@@ -44,34 +43,41 @@ internal sealed record OpenWait(
     {
         var (vigil, began) = (waiting.Vigil, waiting.Began.Middle);
         var lessons = subject.Room.Lessons;
-        var prior = WaitPriors.Of(subject, vigil, VigilEnd.AsHoped, began);
-        var other = WaitPriors.Of(subject, vigil, VigilEnd.Otherwise, began);
         var own = PastWaits.Of(subject, vigil).Where(w => w.IsOver).ToList();
-        var lesson = lessons.For(subject, vigil);
         var ends = lessons.EndsOf(subject, vigil);
+        var shares = ends?.Shares ?? WaitPriors.Shares(subject, vigil);
         var chill = ChillLeft(subject, waiting);
         var elapsed = chill > 0 ? 0 : Math.Max(0, Warm(subject, began));
         return new OpenWait(
             subject,
             waiting,
-            prior,
-            other,
-            new RemainingWait(SpeciesLesson.Whole(prior, lesson, own), elapsed),
-            new RemainingWait(SpeciesLesson.Whole(other, lessons.For(subject, vigil, VigilEnd.Otherwise), []), elapsed),
-            ends?.Share ?? WaitPriors.OtherShare(subject, vigil),
-            lesson,
+            [.. VigilDefinition.Of(vigil).AllEnds.Select(Clock)],
+            lessons.For(subject, vigil),
             ends,
             own,
             chill
         );
+
+        EndClock Clock(VigilEnd end)
+        {
+            var prior = WaitPriors.Of(subject, vigil, end.Id, began);
+            var whole = SpeciesLesson.Whole(prior, lessons.For(subject, vigil, end.Id), end.IsHoped ? own : []);
+            return new EndClock(end, shares[end.Id], prior, new RemainingWait(whole, elapsed));
+        }
     }
 
-    /// <summary>Chance (0–1) that this wait ends otherwise, after what was waited already.</summary>
-    public double OtherChance => EndForecast.ChanceOtherwise(OtherShare, Left, OtherLeft);
+    /// <summary>The hoped end.</summary>
+    public EndClock Hoped => Clocks[0];
+
+    /// <summary>Chance (0–1) of each end, in the order of the clocks, after what was waited already.</summary>
+    public IReadOnlyList<double> Chances { get; } = EndForecast.Chances([.. Clocks.Select(c => (c.Share, c.Left))]);
+
+    /// <summary>Chance (0–1) that this wait ends in one of the ways that are not hoped for.</summary>
+    public double OtherChance => Chances.Skip(1).Sum();
 
     /// <summary>Night by which it has ended as hoped with chance <paramref name="p"/>, if it does end so.</summary>
     public DateOnly Quantile(double p) =>
-        Subject.Room.Tonight.AddDays((int)Math.Round(ChillDays + Subject.Pace.CalendarDays(Left.Quantile(p))));
+        Subject.Room.Tonight.AddDays((int)Math.Round(ChillDays + Subject.Pace.CalendarDays(Hoped.Left.Quantile(p))));
 
     /// <summary>
     /// Days of warmth since it began: what lies in the cold waits for nothing. A pupa that needs a winter, and a queen that
@@ -111,12 +117,12 @@ internal sealed record OpenWait(
 /// <summary>What the rulebook expects of waits other than for a molt.</summary>
 internal static class WaitPriors
 {
-    /// <summary>What it expects of a wait that ends one way or the other.</summary>
+    /// <summary>What it expects of a wait that ends in one way.</summary>
     /// <param name="subject">The animal.</param>
     /// <param name="vigil">What is awaited.</param>
     /// <param name="end">How it ends.</param>
     /// <param name="began">When it began: the size then counts.</param>
-    public static IntervalPrior Of(Subject subject, VigilKind vigil, VigilEnd end, DateTimeOffset began)
+    public static IntervalPrior Of(Subject subject, VigilKind vigil, string end, DateTimeOffset began)
     {
         if (end == VigilEnd.AsHoped)
         {
@@ -129,7 +135,7 @@ internal static class WaitPriors
                 );
         }
 
-        var rules = subject.Group.Vigils.OtherEnds[vigil];
+        var rules = subject.Group.Vigils.OtherEnds[vigil][end];
         var clock = Plain(rules.Wait);
         return rules.Measure == WaitMeasure.Days
             ? clock
@@ -139,9 +145,15 @@ internal static class WaitPriors
             };
     }
 
-    /// <summary>Share of such waits that end otherwise, by the rulebook.</summary>
-    public static double OtherShare(Subject subject, VigilKind vigil) =>
-        subject.Group.Vigils.OtherEnds[vigil].Share.Value;
+    /// <summary>Share (0–1) of such waits that end in each way, by the rulebook; together 1.</summary>
+    public static IReadOnlyDictionary<string, double> Shares(Subject subject, VigilKind vigil)
+    {
+        var others = subject.Group.Vigils.OtherEnds[vigil];
+        var hoped = 1 - others.Values.Sum(o => o.Share.Value);
+        return VigilDefinition
+            .Of(vigil)
+            .AllEnds.ToDictionary(e => e.Id, e => e.IsHoped ? hoped : others[e.Id].Share.Value);
+    }
 
     private static IntervalPrior Plain(Rule<WaitPrior> rule)
     {

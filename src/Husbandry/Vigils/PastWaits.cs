@@ -37,7 +37,7 @@ public static class PastWaits
     /// The waits of one kind that end one way, in order; the last is the present one when it still lasts, or one that the animal's leaving
     /// cut short.
     /// </summary>
-    public static IReadOnlyList<PastWait> Of(Subject subject, VigilKind vigil, VigilEnd end = VigilEnd.AsHoped) =>
+    public static IReadOnlyList<PastWait> Of(Subject subject, VigilKind vigil, string end = VigilEnd.AsHoped) =>
         vigil != VigilKind.Molt ? [.. Others(subject, vigil, end)]
         : end == VigilEnd.AsHoped ? [.. Molts(subject, subject.Pace)]
         : [];
@@ -70,17 +70,17 @@ public static class PastWaits
     }
 
     /// <summary>
-    /// Waits that ended in one way, and those still lasting with the chance that they are such: one that ended the other
-    /// way ran on the other clock and says nothing of this one.
+    /// Waits that ended in one way, and those still lasting with the chance that they are such: one that ended another way
+    /// ran on another clock and says nothing of this one.
     /// </summary>
-    private static IEnumerable<PastWait> Others(Subject subject, VigilKind vigil, VigilEnd end)
+    private static IEnumerable<PastWait> Others(Subject subject, VigilKind vigil, string end)
     {
         foreach (var wait in subject.Standing.Vigils.All.Where(v => v.Vigil == vigil && subject.Group.Knows(vigil)))
         {
             var prior = WaitPriors.Of(subject, vigil, end, wait.Began.Middle);
             if (wait.Ended is { } ended)
             {
-                if (wait.AsHoped == (end == VigilEnd.AsHoped))
+                if (wait.End == end)
                 {
                     yield return Between(wait.Began, ended, prior, subject.Pace, isOver: true);
                 }
@@ -89,17 +89,15 @@ public static class PastWaits
             }
 
             var open = Between(wait.Began, Until(subject), prior, subject.Pace, isOver: false);
-            var otherwise = EndForecast.ChanceOtherwise(
-                WaitPriors.OtherShare(subject, vigil),
-                Alone(VigilEnd.AsHoped),
-                Alone(VigilEnd.Otherwise)
-            );
+            var shares = WaitPriors.Shares(subject, vigil);
+            var ends = VigilDefinition.Of(vigil).AllEnds.Select(e => e.Id).ToList();
+            var chances = EndForecast.Chances([.. ends.Select(e => (shares[e], Alone(e)))]);
             yield return open with
             {
-                Chance = end == VigilEnd.AsHoped ? 1 - otherwise : otherwise,
+                Chance = chances[ends.IndexOf(end)],
             };
 
-            RemainingWait Alone(VigilEnd e) =>
+            RemainingWait Alone(string e) =>
                 new(WaitPriors.Of(subject, vigil, e, wait.Began.Middle).Alone, open.EffectiveDays);
         }
     }

@@ -71,7 +71,6 @@ public sealed record VigilForecast(
         var wait = OpenWait.Of(subject, waiting);
         var words = subject.Room.Wording;
         var (vigil, began) = (wait.Began.Vigil, wait.Began.Began);
-        var ends = EndForecast.Of(wait);
         var forecast = new VigilForecast(
             vigil,
             wait.Quantile(0.1),
@@ -80,20 +79,21 @@ public sealed record VigilForecast(
             subject.NightsSince(began.Middle),
             0,
             [],
-            wait.ChillDays <= 0 && wait.Left.ShareAlreadyOver > subject.Room.Rules.Room.Lessons.LongerThanNormal.Value,
-            ends,
-            new NightsToHopedEnd(wait.Left, wait.ChillDays, subject.Pace)
+            wait.ChillDays <= 0
+                && wait.Hoped.Left.ShareAlreadyOver > subject.Room.Rules.Room.Lessons.LongerThanNormal.Value,
+            EndForecast.Of(wait),
+            new NightsToHopedEnd(wait.Hoped.Left, wait.ChillDays, subject.Pace)
         );
-        var reasons = new List<Reason>
-        {
+        List<Reason> reasons =
+        [
             Reason.FromRecord(
                 "Waited",
                 $"{VigilDefinition.Of(vigil).Began.ToUpperFirst()} {words.Dates(subject.Night(began.From), subject.Night(began.To))}, {Wording.Nights(forecast.WaitedNights)} ago.",
                 "record.began"
             ),
-            PriorRule(subject, vigil, wait.Prior),
-            EndForecast.Why(wait, ends),
-        };
+            PriorRule(subject, vigil, wait.Hoped.Prior),
+            .. EndForecast.Why(wait),
+        ];
         if (vigil == VigilKind.Emergence && Winter(subject, wait) is { } winter)
         {
             reasons.Add(winter);

@@ -23,8 +23,10 @@ const subject: ActSubject = {
     {
       vigil: 'young',
       began: 'Began to brood',
-      asHoped: 'The young came out',
-      otherwise: 'Lost her brood',
+      ends: [
+        { id: 'asHoped', past: 'The young came out' },
+        { id: 'otherwise', past: 'Lost her brood' },
+      ],
       isOfOne: false,
     },
   ],

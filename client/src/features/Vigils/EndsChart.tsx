@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
+import { Fragment } from 'react';
 import type { AnimalView, Schemas } from '../../api/client';
 import { shortDate, toDays } from '../../ui/dates';
 import { Measured } from '../../ui/Measured';
@@ -16,12 +17,12 @@ const inHundred = (p: number) => {
   return n < 1 ? 'less than 1 in 100' : n > 99 ? 'over 99 in 100' : `${n} in 100`;
 };
 
-/** How each wait may end: what will have ended as hoped from below, otherwise from above, still waiting between. */
+/** How each wait may end: what will have ended as hoped from below, the other ends from above, still waiting between. */
 export function EndsCharts({ animal }: { animal: AnimalView }) {
   return animal.waits.map(
-    ({ value }) =>
+    ({ value }, k) =>
       value?.ends != null && (
-        <EndsChart key={value.vigil} forecast={value} ends={value.ends} tonight={animal.tonight} />
+        <EndsChart key={`${value.vigil} ${k}`} forecast={value} ends={value.ends} tonight={animal.tonight} />
       ),
   );
 }
@@ -37,16 +38,34 @@ function EndsChart({ forecast, ends, tonight }: EndsChartProps) {
     <figure className="mt-2">
       <figcaption className="mb-1.5 text-13">
         How it may end:{' '}
-        <b className="font-semibold">
-          {ends.hoped} {inHundred(1 - ends.otherChance)}
-        </b>
-        , {ends.otherwise} {inHundred(ends.otherChance)}
+        {ends.ends.map((end, k) => (
+          <Fragment key={end.end}>
+            {k > 0 && ', '}
+            <span className={k === 0 ? 'font-semibold' : undefined}>
+              {end.says} {inHundred(end.chance)}
+            </span>
+          </Fragment>
+        ))}
       </figcaption>
       <Measured height={height}>
         {(width) => <Ends forecast={forecast} ends={ends} tonight={tonight} width={width} />}
       </Measured>
     </figure>
   );
+}
+
+/** Where an end lies in the picture: the hoped one from the ground up, the others below each other from the top. */
+function band(end: Schemas['EndChance'], k: number, last: EndsBy) {
+  const chance = (by: EndsBy, of: number) => by.chances[of] ?? 0;
+  const above = (by: EndsBy) => by.chances.slice(1, k).reduce((sum, p) => sum + p, 0);
+  return {
+    end,
+    from: (by: EndsBy) => (k === 0 ? 0 : 1 - above(by)),
+    to: (by: EndsBy) => (k === 0 ? chance(by, 0) : 1 - above(by) - chance(by, k)),
+    height: chance(last, k),
+    colour: k === 0 ? 'var(--moss)' : 'var(--lampmark)',
+    fill: k === 0 ? 0.35 : 0.3 / k,
+  };
 }
 
 interface EndsProps {
@@ -65,10 +84,7 @@ function Ends({ forecast, ends, tonight, width }: EndsProps) {
   const x = scaleLinear([toDays(tonight), toDays(last.night)], [0, right]);
   const y = scaleLinear([0, 1], [base, top]);
   const at = (by: EndsBy) => x(toDays(by.night));
-  const hoped = area<EndsBy>(at, base, (by) => y(by.hoped)).curve(curveMonotoneX);
-  const otherwise = area<EndsBy>(at, (by) => y(1 - by.otherwise), top).curve(curveMonotoneX);
-  const edge = line<EndsBy>(at, (by) => y(by.hoped)).curve(curveMonotoneX);
-  const otherEdge = line<EndsBy>(at, (by) => y(1 - by.otherwise)).curve(curveMonotoneX);
+  const bands = ends.ends.map((end, k) => band(end, k, last));
   // Words stand where their area is high enough for them; the figures of the caption say the rest.
   const tall = (share: number) => base - y(share) > 20;
   const half = x(toDays(forecast.p50));
@@ -81,32 +97,51 @@ function Ends({ forecast, ends, tonight, width }: EndsProps) {
         .filter((_, k) => k % 8 === 0)
         .map(
           (by) =>
-            `By ${shortDate(by.night, tonight)}: ${ends.hoped} ${inHundred(by.hoped)}, ${ends.otherwise} ${inHundred(by.otherwise)}`,
+            `By ${shortDate(by.night, tonight)}: ${ends.ends.map((end, k) => `${end.says} ${inHundred(by.chances[k] ?? 0)}`).join(', ')}`,
         )
         .join('. ')}
       className="block"
     >
       <rect x="0" y={top} width={right} height={base - top} fill="var(--hushpale)" />
-      <path d={hoped(ends.nights) ?? ''} fill="var(--moss)" fillOpacity="0.35" />
-      <path d={edge(ends.nights) ?? ''} fill="none" stroke="var(--moss)" strokeWidth="1.6" />
-      <path d={otherwise(ends.nights) ?? ''} fill="var(--lampmark)" fillOpacity="0.3" />
-      <path d={otherEdge(ends.nights) ?? ''} fill="none" stroke="var(--lampmark)" strokeWidth="1.6" />
+      {bands.map(({ end, from, to, colour, fill }) => (
+        <Fragment key={end.end}>
+          <path
+            d={
+              area<EndsBy>(
+                at,
+                (by) => y(from(by)),
+                (by) => y(to(by)),
+              ).curve(curveMonotoneX)(ends.nights) ?? ''
+            }
+            fill={colour}
+            fillOpacity={fill}
+          />
+          <path
+            d={line<EndsBy>(at, (by) => y(to(by))).curve(curveMonotoneX)(ends.nights) ?? ''}
+            fill="none"
+            stroke={colour}
+            strokeWidth="1.6"
+          />
+        </Fragment>
+      ))}
       {[0, 0.5, 1].map((share) => (
         <text key={share} x={right + 6} y={y(share) + (share === 1 ? 9 : 4)} className="fill-muted!">
           {share * 100}
         </text>
       ))}
       <path d={`M0 ${y(0.5)}H${right}`} stroke="var(--edge)" strokeDasharray="2 4" />
-      {tall(last.hoped) && (
-        <text x={right - 6} y={base - 7} textAnchor="end">
-          {ends.hoped}
-        </text>
-      )}
-      {tall(last.otherwise) && (
-        <text x={right - 6} y={top + 14} textAnchor="end">
-          {ends.otherwise}
-        </text>
-      )}
+      {bands
+        .filter(({ height: share }) => tall(share))
+        .map(({ end, from }) => (
+          <text
+            key={end.end}
+            x={right - 6}
+            y={from(last) === 0 ? base - 7 : y(from(last)) + 14}
+            textAnchor="end"
+          >
+            {end.says}
+          </text>
+        ))}
       <text x="8" y={y(0.6)} className="fill-hush!">
         still waiting
       </text>

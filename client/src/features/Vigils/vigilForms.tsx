@@ -45,14 +45,11 @@ const ended: EntryForm<'ended'> = {
   someOf: forAll,
   foundLater: true,
   Fields: ({ act, change, subject }) => {
-    const words = subject.waits.find((wait) => wait.vigil === act.vigil);
+    const ends = subject.waits.find((wait) => wait.vigil === act.vigil)?.ends ?? [];
     return (
       <Choice
         label="How it ended"
-        options={[
-          ['asHoped', words?.asHoped ?? 'As hoped'],
-          ['otherwise', words?.otherwise ?? 'Otherwise'],
-        ]}
+        options={ends.map((end) => [end.id, end.past] as const)}
         value={act.end}
         onChange={(end) => change({ ...act, end })}
       />
