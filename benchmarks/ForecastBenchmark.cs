@@ -39,7 +39,7 @@ internal static class ForecastBenchmark
             var sum = 0.0;
             for (var d = 1; d <= 100; d++)
             {
-                sum += wait.LogSurvival(d);
+                sum += wait.LogSurvival(new(d));
             }
 
             return sum;

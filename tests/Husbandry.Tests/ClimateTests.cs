@@ -129,19 +129,19 @@ public class ClimateTests
         Stay[] moved = [Stay("A", start), Stay("B", start.AddDays(10))];
         var pace = climate.PaceFor(moved, warmth, start.AddDays(30));
         // At Q10 2 a day at 15 °C is half a day at 25 °C.
-        Assert.Equal(10 + (20 * 0.5), pace.Between(start, start.AddDays(30)), 1e-9);
-        Assert.Equal(2 + (3 * 0.5), pace.Between(start.AddDays(8), start.AddDays(13)), 1e-9);
-        Assert.Equal(5, pace.Between(start.AddDays(2), start.AddDays(7)), 1e-9);
-        Assert.Equal(0, pace.Between(start.AddDays(9), start.AddDays(9)), 1e-9);
+        Assert.Equal(10 + (20 * 0.5), pace.Between(start, start.AddDays(30)).Value, 1e-9);
+        Assert.Equal(2 + (3 * 0.5), pace.Between(start.AddDays(8), start.AddDays(13)).Value, 1e-9);
+        Assert.Equal(5, pace.Between(start.AddDays(2), start.AddDays(7)).Value, 1e-9);
+        Assert.Equal(0, pace.Between(start.AddDays(9), start.AddDays(9)).Value, 1e-9);
         // What is to come goes by where it stands now.
-        Assert.Equal(20, pace.CalendarDays(10), 1e-9);
+        Assert.Equal(20, pace.Ahead(new(10)).Value, 1e-9);
         Assert.Equal(0.5, pace.RateNow, 1e-9);
         // Back and forth within one rack is one zone.
         var within = climate.PaceFor([Stay("A", start), Stay("A", start.AddDays(5))], warmth, start.AddDays(30));
-        Assert.Equal(30, within.Between(start, start.AddDays(30)), 1e-9);
+        Assert.Equal(30, within.Between(start, start.AddDays(30)).Value, 1e-9);
         // Out of a place of which nothing is known every day counts as one.
         var unknown = climate.PaceFor([Stay("C", start), Stay("B", start.AddDays(10))], warmth, start.AddDays(30));
-        Assert.Equal(10 + (20 * 0.5), unknown.Between(start, start.AddDays(30)), 1e-9);
+        Assert.Equal(10 + (20 * 0.5), unknown.Between(start, start.AddDays(30)).Value, 1e-9);
     }
 
     [Fact]
@@ -154,9 +154,9 @@ public class ClimateTests
             .Select(d => new ClimateReading(start.AddDays(d), d < 10 ? 25 : 15, Zone: "A"));
         var climate = RoomClimate.Of(readings);
         var pace = climate.PaceFor([Stay("A")], new Warmth(25, 2, null), start.AddDays(40));
-        Assert.Equal(10, pace.Between(start, start.AddDays(10)), 1e-9);
-        Assert.Equal(5, pace.Between(start.AddDays(20), start.AddDays(30)), 1e-9);
-        Assert.Equal(20, pace.CalendarDays(10), 1e-9);
+        Assert.Equal(10, pace.Between(start, start.AddDays(10)).Value, 1e-9);
+        Assert.Equal(5, pace.Between(start.AddDays(20), start.AddDays(30)).Value, 1e-9);
+        Assert.Equal(20, pace.Ahead(new(10)).Value, 1e-9);
         Assert.False(climate.PaceFor([Stay("B")], new Warmth(25, 2, null), start).IsKnown);
         Assert.Equal(15, climate.RecentC(new Place("A", 2, 9), start.AddDays(40))!.Value, 1e-9);
     }

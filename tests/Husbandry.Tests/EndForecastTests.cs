@@ -23,7 +23,7 @@ public class EndForecastTests
         Judgement.Of(diary.Standing(), Diary.Room().With(lessons ?? Lessons.None)).Wait.Value!.Ends!;
 
     private static RemainingWait After(double median, double sigma, double elapsed) =>
-        new(new LogNormalWait(Math.Log(median), sigma), elapsed);
+        new(new LogNormalWait(Math.Log(median), sigma), new(elapsed));
 
     [Fact]
     public void The_chance_of_the_other_end_is_bayes_rule_on_what_is_left_of_either_clock()
@@ -182,8 +182,8 @@ public class EndForecastTests
             PastWaits.Of(subject, VigilKind.Surfacing),
             PastWaits.Of(subject, VigilKind.Surfacing, VigilEnd.Otherwise)
         );
-        Assert.Equal([50, 20], hoped.Select(w => Math.Round(w.EffectiveDays)));
-        Assert.Equal([5, 20], other.Select(w => Math.Round(w.EffectiveDays)));
+        Assert.Equal([50, 20], hoped.Select(w => Math.Round(w.Length.Value)));
+        Assert.Equal([5, 20], other.Select(w => Math.Round(w.Length.Value)));
         // The one still lasting is shared out between the two.
         Assert.Equal(1, hoped[^1].Chance + other[^1].Chance, 1e-9);
     }
@@ -208,9 +208,9 @@ public class EndForecastTests
                         .Select(d => new ClimateReading(Diary.Evening.AddDays(-d), celsius));
                     var room = Diary.Room().With(RoomClimate.Of(readings));
                     var pace = Subject.Of(new Diary().Standing(), room).Pace;
-                    var ahead = pace.EffectiveAhead(nights);
+                    var ahead = pace.EachDayAhead(nights);
                     Assert.Equal(nights + 1, ahead.Length);
-                    Assert.Equal(nights, pace.CalendarDays(ahead[nights]), 0.51);
+                    Assert.Equal(nights, pace.Ahead(ahead[nights]).Value, 0.51);
                 },
                 iter: 100
             );

@@ -15,18 +15,18 @@ public class LessonTests
     private static readonly RoomRules Rules = RuleSet.Shipped.Room;
 
     private static PastWait Wait(double days, bool isOver = true, double median = 100, double molts = 5) =>
-        new(new IntervalPrior(Math.Log(median), 0.4, molts), days, 0, isOver);
+        new(new IntervalPrior(Math.Log(median), 0.4, molts), new(days), new(0), isOver);
 
     private static SpeciesLesson Learn(params PastWait[][] animals) => SpeciesLesson.Of(animals, 0.4, Rules);
 
     private static double Median(SpeciesLesson lesson) =>
-        lesson.Before(new IntervalPrior(Math.Log(100), 0.4, 5)).Predictive().Median;
+        lesson.Before(new IntervalPrior(Math.Log(100), 0.4, 5)).Predictive().Median.Value;
 
     [Fact]
     public void With_nothing_to_learn_from_the_spread_is_the_rulebooks()
     {
         var wait = Learn().Before(new IntervalPrior(Math.Log(100), 0.4, 5)).Predictive();
-        Assert.Equal(100, wait.Median, 1e-9);
+        Assert.Equal(100, wait.Median.Value, 1e-9);
         Assert.Equal(0.4, wait.Scale, 1e-9);
     }
 
@@ -71,7 +71,7 @@ public class LessonTests
         double Own(SpeciesLesson lesson)
         {
             var now = new IntervalPrior(Math.Log(100), 0.4, 5);
-            return lesson.Before(now).Seen(lesson.Brought(Pace(140), now)).Predictive().Median;
+            return lesson.Before(now).Seen(lesson.Brought(Pace(140), now)).Predictive().Median.Value;
         }
 
         Assert.True(Own(unlike) > Own(alike));
@@ -82,7 +82,7 @@ public class LessonTests
     public void A_date_that_is_known_badly_weighs_less()
     {
         var sure = Learn([Wait(150)]);
-        var vague = Learn([Wait(150) with { DateSpread = 60 }]);
+        var vague = Learn([Wait(150) with { DateSpread = new(60) }]);
         Assert.True(Math.Abs(vague.Offset) < Math.Abs(sure.Offset));
     }
 

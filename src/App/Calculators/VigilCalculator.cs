@@ -58,12 +58,12 @@ internal static class VigilCalculator
             ? new LearnedWait(Math.Log(body.Prior.P50), l.Kappa, l.Alpha, l.Beta)
             : LearnedWait.FromPrior(body.Prior, room.Lessons.LearningKappa.Value, room.Lessons.LearningAlpha.Value);
         IWait whole = logs.Count == 0 ? LogNormalWait.FromPrior(body.Prior) : prior.Seen(logs).Predictive();
-        var left = new RemainingWait(whole, body.ElapsedDays);
+        var left = new RemainingWait(whole, new(body.ElapsedDays));
         var result = new VigilResult(
-            left.Quantile(0.1),
-            left.Quantile(0.5),
-            left.Quantile(0.9),
-            [.. (body.WithinDays ?? []).Select(d => new Horizon(d, left.Within(d)))],
+            left.Quantile(0.1).Value,
+            left.Quantile(0.5).Value,
+            left.Quantile(0.9).Value,
+            [.. (body.WithinDays ?? []).Select(d => new Horizon(d, left.Within(new(d))))],
             left.ShareAlreadyOver > room.Lessons.LongerThanNormal.Value
         );
         return TypedResults.Ok(new CalcAnswer<VigilResult>(result, Why(body, logs.Count, prior, room)));

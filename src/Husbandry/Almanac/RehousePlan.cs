@@ -74,7 +74,7 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
             fit.Now.Count > 0
             || (
                 fit.Outgrown is { } outgrown
-                && outgrown.Likely.AddDays(-(int)VigilForecast.PremoltDays(j.Subject, j.Stage.Value).Value) <= horizon
+                && outgrown.Likely.AddDays(-(int)VigilForecast.PremoltAhead(j.Subject, j.Stage.Value).Value) <= horizon
             )
         );
 
@@ -198,7 +198,7 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
         }
 
         var tonight = s.Room.Tonight;
-        var premolt = (int)Math.Ceiling(VigilForecast.PremoltDays(s, j.Stage.Value).Value);
+        var premolt = (int)Math.Ceiling(VigilForecast.PremoltAhead(s, j.Stage.Value).Value);
         if (outgrown is { Molts: > 1 } && j.Molt.Value is { } next)
         {
             var hardening = (int)Math.Ceiling(FirstMealDays(j));

@@ -1,3 +1,4 @@
+using Husbandry.Reasons;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Climate;
@@ -15,6 +16,8 @@ public sealed class Pace
     private const double SlowestRate = 0.05;
     private const double FastestRate = 4;
     private const int LongestLookAhead = 2000;
+    private const int NearEnough = 3;
+    private const double LeastDays = 1e-3;
 
     private readonly DailyMeans? means;
     private readonly double[] sums;
@@ -61,7 +64,7 @@ public sealed class Pace
     /// Effective days between two instants, the later not after the instant of the pace, each day by the warmth where the
     /// animal stood then. What lies before it came counts as at its first place.
     /// </summary>
-    public double Between(DateTimeOffset from, DateTimeOffset to)
+    public EffectiveDays Between(DateTimeOffset from, DateTimeOffset to)
     {
         var (days, at) = (0.0, from);
         foreach (var (until, there) in former)
@@ -74,18 +77,35 @@ public sealed class Pace
             }
         }
 
-        return at < to || former.Count == 0 ? days + Here(at, to) : days;
+        return new(at < to || former.Count == 0 ? days + Here(at, to) : days);
     }
 
     private double Here(DateTimeOffset from, DateTimeOffset to) =>
         means is null ? (to - from).TotalDays : At(to) - At(from);
 
-    /// <summary>Calendar days from now after which some effective days have gone by.</summary>
-    public double CalendarDays(double effective)
+    /// <summary>The instant that lies so many effective days before another.</summary>
+    public DateTimeOffset Before(DateTimeOffset at, EffectiveDays days)
     {
+        var ago = days.Value;
+        for (var k = 0; k < NearEnough && means is not null; k++)
+        {
+            // The rate hardly changes from day to day: each step comes much nearer.
+            ago *= days.Value / Math.Max(LeastDays, Between(at.AddDays(-ago), at).Value);
+        }
+
+        return at.AddDays(-ago);
+    }
+
+    /// <summary>Effective days of so many calendar days that have just passed, at the present rate.</summary>
+    public EffectiveDays Lately(CalendarDays days) => new(days.Value * RateNow);
+
+    /// <summary>Calendar days from now after which some effective days have gone by.</summary>
+    public CalendarDays Ahead(EffectiveDays days)
+    {
+        var effective = days.Value;
         if (means is null || warmth is null)
         {
-            return effective;
+            return new(effective);
         }
 
         var gone = 0.0;
@@ -94,21 +114,22 @@ public sealed class Pace
             var rate = Rate(warmth, means.Expected(asOf + ahead, asOf, recent));
             if (gone + rate >= effective)
             {
-                return ahead - 1 + ((effective - gone) / rate);
+                return new(ahead - 1 + ((effective - gone) / rate));
             }
 
             gone += rate;
         }
 
-        return LongestLookAhead + ((effective - gone) / RateNow);
+        return new(LongestLookAhead + ((effective - gone) / RateNow));
     }
 
-    /// <summary>Effective days that will have gone by after some calendar days from now; undoes <see cref="CalendarDays"/>.</summary>
-    public double EffectiveWithin(double calendar)
+    /// <summary>Effective days that will have gone by after some calendar days from now; undoes <see cref="Ahead"/>.</summary>
+    public EffectiveDays Within(CalendarDays days)
     {
+        var calendar = days.Value;
         if (means is null || warmth is null)
         {
-            return calendar;
+            return new(calendar);
         }
 
         var (gone, whole) = (0.0, (int)Math.Min(calendar, LongestLookAhead));
@@ -118,18 +139,20 @@ public sealed class Pace
         }
 
         var rest = whole == LongestLookAhead ? RateNow : Rate(warmth, means.Expected(asOf + whole + 1, asOf, recent));
-        return gone + ((calendar - whole) * rest);
+        return new(gone + ((calendar - whole) * rest));
     }
 
     /// <summary>Effective days gone by after 0, 1, 2, … days from now, up to <paramref name="days"/>.</summary>
-    public double[] EffectiveAhead(int days)
+    public EffectiveDays[] EachDayAhead(int days)
     {
-        var gone = new double[days + 1];
+        var gone = new EffectiveDays[days + 1];
         for (var ahead = 1; ahead <= days; ahead++)
         {
             gone[ahead] =
                 gone[ahead - 1]
-                + (means is null || warmth is null ? 1 : Rate(warmth, means.Expected(asOf + ahead, asOf, recent)));
+                + new EffectiveDays(
+                    means is null || warmth is null ? 1 : Rate(warmth, means.Expected(asOf + ahead, asOf, recent))
+                );
         }
 
         return gone;

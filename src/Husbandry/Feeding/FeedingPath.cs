@@ -131,22 +131,23 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
             );
         }
 
-        var (days, variance, eaten, mg) = Grow(fed, factor, slower, body);
-        var spread = LogNormalWait.NormalQuantile90 * Math.Sqrt(variance);
+        var (waits, eaten, mg) = Grow(fed, factor, slower, body);
+        var adult = waits.Count == 0 ? null : waits.InTurn();
+        double By(double p) => (adult?.Quantile(p).Value ?? 0) * slower;
         return new FeedingPath(
             every,
-            Ahead(s, days),
-            Ahead(s, Math.Max(1, days - spread)),
-            Ahead(s, days + spread),
-            Ahead(s, days + (life.Low * slower)),
-            Ahead(s, days + (life.High * slower)),
+            Ahead(s, By(0.5)),
+            Ahead(s, Math.Max(1, By(0.1))),
+            Ahead(s, By(0.9)),
+            Ahead(s, By(0.5) + (life.Low * slower)),
+            Ahead(s, By(0.5) + (life.High * slower)),
             (int)Math.Round(eaten),
             mg
         );
     }
 
-    /// <summary>Goes through the molts left: days, their variance, meals and what they weigh.</summary>
-    private static (double Days, double Variance, double Meals, double Mg) Grow(
+    /// <summary>Goes through the molts left: how long they take as fed now, meals and what they weigh.</summary>
+    private static (IReadOnlyList<NightsLeft> Waits, double Meals, double Mg) Grow(
         FedAnimal fed,
         double factor,
         double slower,
@@ -154,7 +155,8 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
     )
     {
         var s = fed.Subject;
-        var (days, variance, eaten, mg) = (0.0, 0.0, 0.0, 0.0);
+        var waits = new List<NightsLeft>();
+        var (eaten, mg) = (0.0, 0.0);
         foreach (var step in MoltPath.Of(s, fed.Molt.Value, fed.Size.Value, MoltPath.Left(fed.MoltsLeft)))
         {
             // What takes nothing until its next molt eats nothing of what is reckoned here.
@@ -164,14 +166,14 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
             }
 
             var cadence = food.Cadence.Default.Value / now.Cadence.Default.Value;
-            var meals = step.WaitDays * slower / (fed.Meal.EveryDays * cadence * factor);
-            days += step.WaitDays * slower;
-            variance += step.SpreadDays * step.SpreadDays * slower * slower;
+            var days = step.Wait.Quantile(0.5).Value;
+            var meals = days * slower / (fed.Meal.EveryDays * cadence * factor);
+            waits.Add(step.Wait);
             eaten += meals;
             mg += meals * MealMg(s, body * step.GrownBy);
         }
 
-        return (days, variance, eaten, mg);
+        return (waits, eaten, mg);
     }
 
     private static double MealMg(Subject s, double bodyMm) =>

@@ -29,7 +29,7 @@ public static class GuideReading
                 subject.Standing.Details.Sex,
                 subject.Profile.Moisture.Value,
                 subject.Profile.Founding?.Value,
-                Vigils.VigilForecast.PremoltDays(subject, stage).Value
+                Vigils.VigilForecast.PremoltRule(subject, stage).Value
             )
         );
     }

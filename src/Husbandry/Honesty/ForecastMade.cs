@@ -24,11 +24,11 @@ internal sealed record ForecastMade(
     /// <summary>The forecast of a molt.</summary>
     public static ForecastMade OfMolt(Subject subject, MoltWait wait, WeighedWait weighed)
     {
-        double Calendar(double p) => subject.Pace.CalendarDays(weighed.Quantile(p));
+        double Calendar(double p) => subject.Pace.Ahead(weighed.Quantile(p)).Value;
         return new ForecastMade(
             VigilKind.Molt,
             new Quantiles(Calendar(0.1), Calendar(0.5), Calendar(0.9)),
-            Of(new RemainingWait(wait.Prior.Alone, wait.Left.ElapsedDays)),
+            Of(new RemainingWait(wait.Prior.Alone, wait.Left.Elapsed), subject.Pace),
             SameAsLastMolt(subject),
             0,
             0
@@ -41,7 +41,7 @@ internal sealed record ForecastMade(
         var subject = wait.Subject;
         var tonight = subject.Room.Tonight.DayNumber;
         var vigil = wait.Began.Vigil;
-        var elapsed = Math.Max(0, subject.Pace.Between(wait.Began.Began.Middle, subject.Room.Now));
+        var elapsed = subject.Pace.Between(wait.Began.Began.Middle, subject.Room.Now).NotNegative;
         var former = subject.Standing.Vigils.All.LastOrDefault(v =>
             v.Vigil == vigil && v is { Ended: not null, AsHoped: true }
         );
@@ -54,7 +54,7 @@ internal sealed record ForecastMade(
                 wait.Quantile(0.5).DayNumber - tonight,
                 wait.Quantile(0.9).DayNumber - tonight
             ),
-            Of(alone[0].Item2),
+            Of(alone[0].Item2, subject.Pace),
             former is null
                 ? null
                 : (former.Ended!.Middle - former.Began.Middle).TotalDays - subject.NightsSince(wait.Began.Began.Middle),
@@ -63,7 +63,11 @@ internal sealed record ForecastMade(
         );
     }
 
-    private static Quantiles Of(RemainingWait wait) => new(wait.Quantile(0.1), wait.Quantile(0.5), wait.Quantile(0.9));
+    private static Quantiles Of(RemainingWait wait, Pace pace)
+    {
+        double Calendar(double p) => pace.Ahead(wait.Quantile(p)).Value;
+        return new Quantiles(Calendar(0.1), Calendar(0.5), Calendar(0.9));
+    }
 
     private static double? SameAsLastMolt(Subject subject)
     {

@@ -197,7 +197,7 @@ public sealed class Replay
         DateOnly last
     )
     {
-        var until = subject.Room.Now.AddDays(weighed.PremoltDays);
+        var until = subject.Room.Now.AddDays(subject.Pace.Ahead(weighed.Premolt).Value);
         var followed = outcome.AsHoped is { } when && when.Middle <= until;
         // Near the end of the record, or of its stay, nobody knows whether a molt would have followed.
         if (!followed && (until > room.Clock.EndOf(life.LastNight(room, last)) || outcome.LeftAt < until))
@@ -218,5 +218,5 @@ public sealed class Replay
     }
 
     private static double AgeShare(Subject subject, Occurrence start, IntervalPrior prior) =>
-        (subject.Room.Now - start.Middle).TotalDays / Math.Exp(prior.Mu);
+        subject.Pace.Between(start.Middle, subject.Room.Now) / prior.Alone.Median;
 }

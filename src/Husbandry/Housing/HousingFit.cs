@@ -240,7 +240,7 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
     private static OutgrownAt? Outgrow(Inmate inmate, Enclosure enclosure)
     {
         var s = inmate.Subject;
-        var (days, variance, molts) = (0.0, 0.0, 0);
+        var waits = new List<NightsLeft>();
         foreach (
             var step in MoltPath.Of(
                 s,
@@ -250,9 +250,7 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
             )
         )
         {
-            molts++;
-            days += step.WaitDays;
-            variance += step.SpreadDays * step.SpreadDays;
+            waits.Add(step.Wait);
             var after = NeedsOf(inmate, step.GrownBy * s.Profile.GrowthRatio.Value).Value;
             // A tall enclosure is no worse for having been too tall before; only what becomes too small is outgrown.
             var misfits = Misfits(enclosure, after)
@@ -260,14 +258,10 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
                 .ToList();
             if (misfits.Count > 0)
             {
-                var spread = LogNormalWait.NormalQuantile90 * Math.Sqrt(variance);
-                DateOnly At(double d) => s.Room.Tonight.AddDays((int)Math.Round(Math.Max(0, d)));
-                var (from, to) =
-                    molts == 1 && inmate.Molt is { } next
-                        ? (next.P10, next.P90)
-                        : (At(days - spread), At(days + spread));
+                var (molts, until) = (waits.Count, waits.InTurn());
+                DateOnly By(double p) => until.Quantile(p).After(s.Room.Tonight);
                 var instar = s.Instar is { } i ? $"{s.Group.InstarMark}{i + molts}" : null;
-                return new OutgrownAt(molts, instar, from, At(days), to, misfits);
+                return new OutgrownAt(molts, instar, By(0.1), By(0.5), By(0.9), misfits);
             }
         }
 

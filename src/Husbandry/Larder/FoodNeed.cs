@@ -1,5 +1,6 @@
 using Husbandry.Feeding;
 using Husbandry.Growth;
+using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
@@ -56,12 +57,12 @@ public sealed record FoodNeed(FoodKey Food, int Ahead, double Amount, double Var
     {
         var s = j.Subject;
         var rules = s.Room.Rules;
-        var fast = VigilForecast.PremoltDays(s, j.Stage.Value).Value * rules.Larder.FastShareOfPremolt.Value;
+        var fast = VigilForecast.PremoltAhead(s, j.Stage.Value) * rules.Larder.FastShareOfPremolt.Value;
         var soft = FirstMeal.Days(
             FirstMeal.RuleFor(s.Group, j.Stage.Value, j.Size.Value?.SizeMm),
             s.Room.Settings.FirstMeal
         );
-        return (molt.Left.Survival(ahead + fast), molt.Left.Within(ahead - soft));
+        return (molt.Left.Survival(new CalendarDays(ahead) + fast), molt.Left.Within(new(ahead - soft)));
     }
 
     /// <summary>The meals of one skin, in turn: each choice changes the next, as on the round.</summary>

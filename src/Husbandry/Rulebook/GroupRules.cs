@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using Husbandry.Reasons;
 
 namespace Husbandry.Rulebook;
 
@@ -60,6 +61,10 @@ public sealed record GroupRules(
 
     /// <summary>What a keeper of this group calls a stage.</summary>
     public string StageWord(Stage stage) => Find(stage)?.Word ?? "adult";
+
+    /// <summary>How long before the molt an imminent sign shows.</summary>
+    [JsonIgnore]
+    public EffectiveDays Imminent => new(Vigils.ImminentDays.Value);
 
     /// <summary>Whether something other than a molt is awaited in this group.</summary>
     public bool Knows(VigilKind vigil) => Vigils.OtherEnds.ContainsKey(vigil);

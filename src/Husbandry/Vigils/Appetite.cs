@@ -1,3 +1,4 @@
+using Husbandry.Climate;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
@@ -30,8 +31,8 @@ public sealed record Appetite(double Share, int Offers)
             // Offers shortly before a molt, and those turned down just now, say nothing of its usual appetite.
             var inPremolt =
                 next < standing.Growth.Molts.Count
-                && (standing.Growth.Molts[next].When.Middle - offer.At).TotalDays
-                    < VigilForecast.PremoltDays(subject, next);
+                && subject.Pace.Between(offer.At, standing.Growth.Molts[next].When.Middle)
+                    < VigilForecast.Premolt(subject, next);
             if (inPremolt || offer.At >= sinceMeal)
             {
                 continue;

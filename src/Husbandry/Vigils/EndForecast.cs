@@ -60,17 +60,24 @@ public sealed record EndForecast(IReadOnlyList<EndChance> Ends, IReadOnlyList<En
     internal static EndForecast Of(OpenWait wait)
     {
         var (subject, clocks, chances) = (wait.Subject, wait.Clocks, wait.Chances);
-        double Ended(double effective) => clocks.Select((c, i) => chances[i] * c.Left.Within(effective)).Sum();
+        double Ended(EffectiveDays effective) => clocks.Select((c, i) => chances[i] * c.Left.Within(effective)).Sum();
         // As far as most such waits have ended, one way or another.
-        var drawn = clocks.Select(c => c.Left.Quantile(Drawn)).ToList();
+        var drawn = clocks.Select(c => c.Left.Quantile(Drawn).Value).ToList();
         var (least, most) = (drawn.Min(), drawn.Max());
-        var horizon = Bisection.TryFindRoot(d => Ended(d) - Drawn, least, most, DayAccuracy, MostHalvings, out var root)
+        var horizon = Bisection.TryFindRoot(
+            d => Ended(new(d)) - Drawn,
+            least,
+            most,
+            DayAccuracy,
+            MostHalvings,
+            out var root
+        )
             ? root
             : most;
-        var nights = Math.Max(Steps, (int)Math.Ceiling(wait.ChillDays + subject.Pace.CalendarDays(horizon)));
+        var nights = Math.Max(Steps, (int)Math.Ceiling((wait.Chill + subject.Pace.Ahead(new(horizon))).Value));
         // The clocks stand still while the cold lasts.
-        var cold = (int)Math.Ceiling(wait.ChillDays);
-        var gone = subject.Pace.EffectiveAhead(nights);
+        var cold = (int)Math.Ceiling(wait.Chill.Value);
+        var gone = subject.Pace.EachDayAhead(nights);
         return new EndForecast(
             [.. clocks.Select((c, i) => new EndChance(c.End.Id, c.End.Says, chances[i]))],
             [

@@ -1,4 +1,5 @@
 using Husbandry.Climate;
+using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
@@ -27,20 +28,20 @@ public sealed record Evidence(
 )
 {
     /// <summary>What it says of the wait, as seen from tonight.</summary>
-    internal Witness Witness(Subject subject, double premoltDays) =>
+    internal Witness Witness(Subject subject, EffectiveDays premolt) =>
         new(
-            Age(subject, premoltDays),
-            Strength == SignStrength.Imminent ? subject.Group.Vigils.ImminentDays.Value : premoltDays,
+            Age(subject, premolt),
+            Strength == SignStrength.Imminent ? subject.Group.Imminent : premolt,
             LikelihoodRatio,
             Strength == SignStrength.Imminent
         );
 
     // A sign that lasts until the molt is still there: it is never older than half a premolt.
-    private double Age(Subject subject, double premoltDays)
+    private EffectiveDays Age(Subject subject, EffectiveDays premolt)
     {
-        var days = (subject.Room.Tonight.DayNumber - Night.DayNumber) * subject.Pace.RateNow;
-        return subject.Room.Rules.Sign(SignId) is { } rule && Sighting.LastsUntilMolt(rule)
-            ? Math.Min(days, premoltDays / 2)
-            : days;
+        var ago = subject.Pace.Lately(new(subject.Room.Tonight.DayNumber - Night.DayNumber));
+        return subject.Room.Rules.Sign(SignId) is { } rule && Sighting.LastsUntilMolt(rule) && ago > premolt / 2
+            ? premolt / 2
+            : ago;
     }
 }

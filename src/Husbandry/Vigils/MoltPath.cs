@@ -1,5 +1,6 @@
 using Husbandry.Climate;
 using Husbandry.Growth;
+using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
@@ -8,9 +9,8 @@ namespace Husbandry.Vigils;
 /// <summary>One wait of the molts to come.</summary>
 /// <param name="Stage">Stage of life during the wait.</param>
 /// <param name="GrownBy">Factor on its lengths during the wait, against now.</param>
-/// <param name="WaitDays">Median length, days from tonight or from the molt before.</param>
-/// <param name="SpreadDays">Standard deviation, days.</param>
-public sealed record MoltStep(Stage Stage, double GrownBy, double WaitDays, double SpreadDays);
+/// <param name="Wait">How long it lasts, from tonight or from the molt before.</param>
+public sealed record MoltStep(Stage Stage, double GrownBy, NightsLeft Wait);
 
 /// <summary>The molts to come, one after another: the first as forecast, the later ones by the rules and what the room taught.</summary>
 public static class MoltPath
@@ -28,7 +28,8 @@ public static class MoltPath
             yield break;
         }
 
-        var learned = s.Room.Lessons.For(s, VigilKind.Molt)?.Offset ?? 0;
+        var lesson = s.Room.Lessons.For(s, VigilKind.Molt);
+        var own = PastWaits.Of(s, VigilKind.Molt).Where(w => w.IsOver).ToList();
         for (var k = 0; k < molts; k++)
         {
             var grown = Math.Pow(s.Profile.GrowthRatio.Value, k);
@@ -36,18 +37,13 @@ public static class MoltPath
             var stage = StageReading.Decide(s, now.SizeMm * grown, behind);
             if (k == 0)
             {
-                yield return new MoltStep(
-                    stage,
-                    grown,
-                    next.P50.DayNumber - s.Room.Tonight.DayNumber,
-                    (next.P90.DayNumber - next.P10.DayNumber) / (2 * LogNormalWait.NormalQuantile90)
-                );
+                yield return new MoltStep(stage, grown, next.Left);
                 continue;
             }
 
             var prior = IntervalPrior.ForMolt(s.Profile, stage, behind, now.SizeMm * grown, s.Standing.Details.Sex);
-            var median = Math.Exp(prior.Mu + learned);
-            yield return new MoltStep(stage, grown, s.Pace.CalendarDays(median), median * prior.Sigma);
+            var whole = new RemainingWait(SpeciesLesson.Whole(prior, lesson, own), EffectiveDays.Zero);
+            yield return new MoltStep(stage, grown, new NightsToEnd(whole, CalendarDays.Zero, s.Pace));
         }
     }
 

@@ -37,7 +37,7 @@ internal static class MoltReasons
         AddWarmth(reasons, subject);
         if (reading.Evidence.Count > 0)
         {
-            var days = VigilForecast.PremoltDays(subject, stage);
+            var days = VigilForecast.PremoltRule(subject, stage);
             reasons.Add(
                 days.Because(
                     "Signs",

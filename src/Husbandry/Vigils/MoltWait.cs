@@ -1,5 +1,6 @@
 using Husbandry.Climate;
 using Husbandry.Growth;
+using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
@@ -12,7 +13,7 @@ namespace Husbandry.Vigils;
 /// <param name="WaitedNights">Nights waited.</param>
 /// <param name="StartIsKnown">Whether its beginning is on record.</param>
 /// <param name="OwnIntervals">Own intervals that went into it.</param>
-/// <param name="PremoltDays">Length of premolt.</param>
+/// <param name="Premolt">Length of premolt.</param>
 internal sealed record MoltWait(
     Subject Subject,
     IntervalPrior Prior,
@@ -20,7 +21,7 @@ internal sealed record MoltWait(
     int WaitedNights,
     bool StartIsKnown,
     int OwnIntervals,
-    double PremoltDays
+    EffectiveDays Premolt
 )
 {
     /// <summary>
@@ -46,7 +47,7 @@ internal sealed record MoltWait(
         lesson ??= own.Count == 0 ? null : SpeciesLesson.Of([], prior.Sigma, subject.Room.Rules.Room);
         var whole = SpeciesLesson.Whole(prior, lesson, own);
         var waited = Math.Max(0, subject.NightsSince(since));
-        var elapsed = Math.Max(0, subject.Pace.Between(since, subject.Room.Now));
+        var elapsed = subject.Pace.Between(since, subject.Room.Now).NotNegative;
         var left = new RemainingWait(start is null ? new UnknownStartWait(AsLogNormal(whole)) : whole, elapsed);
         return new MoltWait(
             subject,
@@ -55,7 +56,7 @@ internal sealed record MoltWait(
             waited,
             start is not null,
             own.Count,
-            VigilForecast.PremoltDays(subject, stage).Value
+            VigilForecast.Premolt(subject, stage)
         );
     }
 
@@ -64,11 +65,11 @@ internal sealed record MoltWait(
     /// </summary>
     public (WeighedWait Wait, IReadOnlyList<Rung> Ladder) Weigh(PremoltReading reading)
     {
-        var weighed = new WeighedWait(Left, PremoltDays, Subject.Group.Vigils.ImminentDays.Value, []);
+        var weighed = new WeighedWait(Left, Premolt, Subject.Group.Imminent, []);
         var rungs = new List<Rung> { new("Nights waited", "", weighed.PremoltChance) };
         foreach (var e in reading.Evidence)
         {
-            weighed = weighed.And(e.Witness(Subject, PremoltDays));
+            weighed = weighed.And(e.Witness(Subject, Premolt));
             var strength = e.LikelihoodRatio < 1 ? "against" : e.Strength.ToString().ToLowerInvariant();
             var label = e.Note.Length > 0 ? $"{e.Brief}, {e.Note}" : e.Brief;
             rungs.Add(new Rung(label, strength, weighed.PremoltChance));

@@ -1,6 +1,7 @@
 using Husbandry.Climate;
 using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
@@ -23,7 +24,7 @@ internal sealed record EndClock(VigilEnd End, double Share, IntervalPrior Prior,
 /// <param name="Lesson">What the room taught of waits that end as hoped.</param>
 /// <param name="Ends">How such waits ended here.</param>
 /// <param name="Own">The animal's own former waits that ended as hoped.</param>
-/// <param name="ChillDays">Days of cold that must come first.</param>
+/// <param name="Chill">Cold that must come first.</param>
 /// <remarks>
 /// Source of the form with a clock for each end: Larson &amp; Dinse (1985), A mixture model for the regression analysis of
 /// competing risks data, Appl. Statist. 34:201–211 [from memory].
@@ -35,7 +36,7 @@ internal sealed record OpenWait(
     SpeciesLesson? Lesson,
     EndLesson? Ends,
     IReadOnlyList<PastWait> Own,
-    double ChillDays
+    CalendarDays Chill
 )
 {
     /// <summary>A wait that is under way.</summary>
@@ -47,7 +48,7 @@ internal sealed record OpenWait(
         var ends = lessons.EndsOf(subject, vigil);
         var shares = ends?.Shares ?? WaitPriors.Shares(subject, vigil);
         var chill = ChillLeft(subject, waiting);
-        var elapsed = chill > 0 ? 0 : Math.Max(0, Warm(subject, began));
+        var elapsed = chill > CalendarDays.Zero ? EffectiveDays.Zero : Warm(subject, began).NotNegative;
         return new OpenWait(
             subject,
             waiting,
@@ -77,13 +78,13 @@ internal sealed record OpenWait(
 
     /// <summary>Night by which it has ended as hoped with chance <paramref name="p"/>, if it does end so.</summary>
     public DateOnly Quantile(double p) =>
-        Subject.Room.Tonight.AddDays((int)Math.Round(ChillDays + Subject.Pace.CalendarDays(Hoped.Left.Quantile(p))));
+        (Chill + Subject.Pace.Ahead(Hoped.Left.Quantile(p))).After(Subject.Room.Tonight);
 
     /// <summary>
     /// Days of warmth since it began: what lies in the cold waits for nothing. A pupa that needs a winter, and a queen that
     /// lays after hers, count from the end of it.
     /// </summary>
-    private static double Warm(Subject subject, DateTimeOffset began)
+    private static EffectiveDays Warm(Subject subject, DateTimeOffset began)
     {
         var now = subject.Room.Now;
         if (subject.Standing.Vigils.Chill is not { } chill || chill.From < began)
@@ -92,24 +93,24 @@ internal sealed record OpenWait(
         }
 
         var anew = subject.Profile.Diapause is not null || subject.Group.Feeding.Diet == Diet.SugarAndProtein;
-        var before = anew ? 0 : subject.Pace.Between(began, chill.From);
-        return before + (chill.To is { } warm ? subject.Pace.Between(warm, now) : 0);
+        var before = anew ? EffectiveDays.Zero : subject.Pace.Between(began, chill.From);
+        return before + (chill.To is { } warm ? subject.Pace.Between(warm, now) : EffectiveDays.Zero);
     }
 
-    /// <summary>Days of winter cold that a diapausing pupa still needs.</summary>
-    private static double ChillLeft(Subject subject, VigilEvent waiting)
+    /// <summary>Winter cold that a diapausing pupa still needs.</summary>
+    private static CalendarDays ChillLeft(Subject subject, VigilEvent waiting)
     {
         if (waiting.Vigil != VigilKind.Emergence || subject.Profile.Diapause is not { } diapause)
         {
-            return 0;
+            return CalendarDays.Zero;
         }
 
-        var needed = diapause.Value.ChillWeeks * WinterWeeks.Week;
+        var needed = new CalendarDays(diapause.Value.ChillWeeks * WinterWeeks.Week);
         return subject.Standing.Vigils.Chill switch
         {
             null => needed,
-            { To: not null } => 0,
-            { From: var from } => Math.Max(0, needed - (subject.Room.Now - from).TotalDays),
+            { To: not null } => CalendarDays.Zero,
+            { From: var from } => (needed - new CalendarDays((subject.Room.Now - from).TotalDays)).NotNegative,
         };
     }
 }

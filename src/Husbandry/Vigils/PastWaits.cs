@@ -9,22 +9,27 @@ namespace Husbandry.Vigils;
 
 /// <summary>One wait of one animal, over or still lasting.</summary>
 /// <param name="Prior">What the rulebook expected of it.</param>
-/// <param name="EffectiveDays">Temperature-corrected days that it lasted, or has lasted so far.</param>
-/// <param name="DateSpread">Standard deviation of those days because its ends were only found later.</param>
+/// <param name="Length">How long it lasted, or has lasted so far.</param>
+/// <param name="DateSpread">Standard deviation of that because its ends were only found later.</param>
 /// <param name="IsOver">Whether it ended; else it is known only to be longer.</param>
 /// <param name="Chance">Chance (0–1) that it is one that ends this way at all; 1 when it did.</param>
 public sealed record PastWait(
     IntervalPrior Prior,
-    double EffectiveDays,
-    double DateSpread,
+    EffectiveDays Length,
+    EffectiveDays DateSpread,
     bool IsOver,
     double Chance = 1
 )
 {
     private const double LeastDays = 0.5;
 
+    private const double LeastForSpread = 1;
+
+    /// <summary>Standard deviation of ln of its length because its ends were only found later.</summary>
+    public double LogSpread => DateSpread.Value / Math.Max(LeastForSpread, Length.Value);
+
     /// <summary>ln of its length against what the rulebook expected.</summary>
-    public double Residual => Math.Log(Math.Max(LeastDays, EffectiveDays)) - Prior.Mu;
+    public double Residual => Math.Log(Math.Max(LeastDays, Length.Value)) - Prior.Mu;
 }
 
 /// <summary>Reads the waits of an animal from its standing.</summary>
@@ -98,7 +103,7 @@ public static class PastWaits
             };
 
             RemainingWait Alone(string e) =>
-                new(WaitPriors.Of(subject, vigil, e, wait.Began.Middle).Alone, open.EffectiveDays);
+                new(WaitPriors.Of(subject, vigil, e, wait.Began.Middle).Alone, open.Length);
         }
     }
 
@@ -135,10 +140,9 @@ public static class PastWaits
 
     private static PastWait Between(Occurrence start, Occurrence end, IntervalPrior prior, Pace pace, bool isOver)
     {
-        var days = Math.Max(0, pace.Between(start.Middle, end.Middle));
-        var spread =
-            Math.Sqrt(Square((start.To - start.From).TotalDays) + Square((end.To - end.From).TotalDays)) / Uniform;
-        return new PastWait(prior, days, spread, isOver);
+        double Width(Occurrence when) => pace.Between(when.From, when.To).Value;
+        var spread = Math.Sqrt(Square(Width(start)) + Square(Width(end))) / Uniform;
+        return new PastWait(prior, pace.Between(start.Middle, end.Middle).NotNegative, new(spread), isOver);
     }
 
     private static double Square(double x) => x * x;

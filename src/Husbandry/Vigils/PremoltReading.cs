@@ -1,3 +1,4 @@
+using Husbandry.Climate;
 using Husbandry.Growth;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
@@ -161,8 +162,8 @@ public sealed record PremoltReading(
             subject.Standing.Feeding.Meals.Count == 0
             || subject.Standing.Feeding.Meals[^1] is not { } meal
             || meal.At <= subject.Standing.Growth.LastMolt?.When.To
-            || subject.NightsSince(meal.At)
-                > VigilForecast.PremoltDays(subject, stage).Value * room.Signs.SignsLapse.Value
+            || subject.Pace.Lately(new(subject.NightsSince(meal.At)))
+                > VigilForecast.Premolt(subject, stage) * room.Signs.SignsLapse.Value
         )
         {
             return null;

@@ -1,12 +1,13 @@
+using Husbandry.Reasons;
 using MathNet.Numerics.RootFinding;
 
 namespace Husbandry.Vigils;
 
 /// <summary>What is left of a wait that has not ended after some days: P(T ≤ u+d | T &gt; u), on the log scale.</summary>
 /// <param name="Whole">The whole wait.</param>
-/// <param name="ElapsedDays">Days waited so far, ≥ 0.</param>
+/// <param name="Elapsed">Waited so far, ≥ 0.</param>
 /// <remarks>Conditioning on survival; Source: definition of conditional probability, see docs/how-it-works.md.</remarks>
-public sealed record RemainingWait(IWait Whole, double ElapsedDays)
+public sealed record RemainingWait(IWait Whole, EffectiveDays Elapsed)
 {
     private const double Accuracy = 1e-13;
 
@@ -16,19 +17,19 @@ public sealed record RemainingWait(IWait Whole, double ElapsedDays)
     private const int MostIterations = 200;
 
     /// <summary>ln of the chance that a whole wait lasts as long as this one has.</summary>
-    public double LogReached { get; } = Whole.LogSurvival(ElapsedDays);
+    public double LogReached { get; } = Whole.LogSurvival(Elapsed);
 
-    /// <summary>Chance that the wait is over within <paramref name="days"/> days from now (0–1).</summary>
-    public double Within(double days) => days <= 0 ? 0 : -double.ExpM1(LogStill(days));
+    /// <summary>Chance that the wait is over within <paramref name="days"/> from now (0–1).</summary>
+    public double Within(EffectiveDays days) => days <= EffectiveDays.Zero ? 0 : -double.ExpM1(LogStill(days.Value));
 
     /// <summary>Chance that the whole wait would not have lasted this long: above 0.975 it is longer than normal.</summary>
     public double ShareAlreadyOver => -double.ExpM1(LogReached);
 
-    /// <summary>Days from now by which the wait is over with chance <paramref name="p"/> (0 &lt; p &lt; 1).</summary>
-    public double Quantile(double p)
+    /// <summary>Effective days from now by which the wait is over with chance <paramref name="p"/> (0 &lt; p &lt; 1).</summary>
+    public EffectiveDays Quantile(double p)
     {
         var target = double.LogP1(-p);
-        var high = Math.Max(1, Whole is UnknownStartWait ? ElapsedDays : Whole.Median);
+        var high = Math.Max(1, (Whole is UnknownStartWait ? Elapsed : Whole.Median).Value);
         while (LogStill(high) > target)
         {
             high *= 2;
@@ -43,17 +44,19 @@ public sealed record RemainingWait(IWait Whole, double ElapsedDays)
         }
 
         return Brent.TryFindRoot(Difference, low, Math.Log(high), Accuracy, MostIterations, out var root)
-            ? Math.Exp(root)
-            : high;
+            ? new(Math.Exp(root))
+            : new(high);
     }
 
     /// <summary>The same where it is known between which days the answer lies (0 &lt; <paramref name="low"/> &lt; <paramref name="high"/>).</summary>
-    public double QuantileBetween(double p, double low, double high)
+    public EffectiveDays QuantileBetween(double p, EffectiveDays low, EffectiveDays high)
     {
         var target = double.LogP1(-p);
         double Difference(double days) => LogStill(days) - target;
-        return Brent.TryFindRoot(Difference, low, high, DayAccuracy, MostIterations, out var root) ? root : Quantile(p);
+        return Brent.TryFindRoot(Difference, low.Value, high.Value, DayAccuracy, MostIterations, out var root)
+            ? new(root)
+            : Quantile(p);
     }
 
-    private double LogStill(double days) => Whole.LogSurvival(ElapsedDays + days) - LogReached;
+    private double LogStill(double days) => Whole.LogSurvival(Elapsed + new EffectiveDays(days)) - LogReached;
 }

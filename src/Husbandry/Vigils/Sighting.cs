@@ -1,5 +1,7 @@
+using Husbandry.Climate;
 using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
@@ -48,13 +50,15 @@ internal sealed record Sighting(
             return null;
         }
 
-        var limit = Rule.Strength switch
+        var ago = new CalendarDays(subject.Room.Tonight.DayNumber - Night.DayNumber);
+        var isOld = Rule.Strength switch
         {
-            SignStrength.Imminent => subject.Group.Vigils.ImminentDays.Value * room.Signs.ImminentSignsLapse.Value,
-            SignStrength.Opposite => room.Signs.ReadingLooksBackDays.Value,
-            _ => VigilForecast.PremoltDays(subject, stage).Value * room.Signs.SignsLapse.Value,
+            SignStrength.Imminent => subject.Pace.Lately(ago)
+                > subject.Group.Imminent * room.Signs.ImminentSignsLapse.Value,
+            SignStrength.Opposite => ago > new CalendarDays(room.Signs.ReadingLooksBackDays.Value),
+            _ => subject.Pace.Lately(ago) > VigilForecast.Premolt(subject, stage) * room.Signs.SignsLapse.Value,
         };
-        return subject.Room.Tonight.DayNumber - Night.DayNumber > limit ? "too long ago" : null;
+        return isOld ? "too long ago" : null;
     }
 
     /// <summary>

@@ -1,3 +1,4 @@
+using Husbandry.Climate;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
@@ -83,12 +84,12 @@ public static class SignLessons
         {
             var from = standing.Growth.Molts[k - 1].When.To;
             var molted = standing.Growth.Molts[k].When.Middle;
-            var days = VigilForecast.PremoltDays(subject, k);
-            var premolt = molted.AddDays(-days);
+            var length = VigilForecast.Premolt(subject, k);
+            var premolt = subject.Pace.Before(molted, length);
             HashSet<string> Seen(DateTimeOffset a, DateTimeOffset b) =>
                 [.. seen.Where(s => s.At > a && s.At <= b).Select(s => s.SignId)];
             yield return new SignSpan(true, 1, Seen(premolt < from ? from : premolt, molted));
-            var outside = (premolt - from).TotalDays / days;
+            var outside = subject.Pace.Between(from, premolt) / length;
             if (outside > 0)
             {
                 yield return new SignSpan(false, outside, Seen(from, premolt));

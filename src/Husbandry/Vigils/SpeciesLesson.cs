@@ -62,7 +62,7 @@ public sealed record SpeciesLesson(
         var limit = rules.Lessons.DrawnInSpreads.Value * sigma;
         var middle = Median([.. over.SelectMany(a => a).Select(w => w.Residual)]);
         double Drawn(PastWait w) => middle + Math.Clamp(w.Residual - middle, -limit, limit);
-        double WeightOf(PastWait w) => within / (within + Square(w.DateSpread / Math.Max(1, w.EffectiveDays)));
+        double WeightOf(PastWait w) => within / (within + Square(w.LogSpread));
 
         var slope = SlopeWithin(over, Drawn, WeightOf, within / Square(rules.Lessons.SlopePriorSd.Value));
         double Level(PastWait w) => Drawn(w) - (slope * (w.Prior.Molts - centre));
@@ -128,7 +128,7 @@ public sealed record SpeciesLesson(
             .Select(w =>
             {
                 var residual = w.Residual - Offset - (Slope * (w.Prior.Molts - MoltsCentre));
-                var weight = Within / (Within + Square(w.DateSpread / Math.Max(1, w.EffectiveDays)));
+                var weight = Within / (Within + Square(w.LogSpread));
                 return (centre + Math.Clamp(residual, -limit, limit), weight);
             });
     }

@@ -45,7 +45,7 @@ public sealed record VigilForecast(
         var (weighed, ladder) = wait.Weigh(reading);
         var room = subject.Room.Rules.Room;
         var left = new NightsToMolt(weighed, subject.Pace);
-        DateOnly Quantile(double p) => subject.Room.Tonight.AddDays((int)Math.Round(left.Quantile(p)));
+        DateOnly Quantile(double p) => left.Quantile(p).After(subject.Room.Tonight);
         var forecast = new VigilForecast(
             VigilKind.Molt,
             Quantile(0.1),
@@ -79,10 +79,10 @@ public sealed record VigilForecast(
             subject.NightsSince(began.Middle),
             0,
             [],
-            wait.ChillDays <= 0
+            wait.Chill <= CalendarDays.Zero
                 && wait.Hoped.Left.ShareAlreadyOver > subject.Room.Rules.Room.Lessons.LongerThanNormal.Value,
             EndForecast.Of(wait),
-            new NightsToHopedEnd(wait.Hoped.Left, wait.ChillDays, subject.Pace)
+            new NightsToEnd(wait.Hoped.Left, wait.Chill, subject.Pace)
         );
         List<Reason> reasons =
         [
@@ -129,7 +129,7 @@ public sealed record VigilForecast(
             weeks is { IsDone: true, IsCold: true }
                 ? $"{weeks.Text} weeks of cold done: take it out when its food or its mate will be there. The warm days count from then on; the nights here hold if that is tonight."
             : weeks.IsDone ? "Its cold is behind it; the warm days count since it was taken out."
-            : $"Needs {Wording.Plain(weeks.Needed)} weeks of cold first; {Wording.Days(Math.Ceiling(wait.ChillDays))} of it are still to come.";
+            : $"Needs {Wording.Plain(weeks.Needed)} weeks of cold first; {Wording.Days(Math.Ceiling(wait.Chill.Value))} of it are still to come.";
         return subject.Profile.Diapause!.Because("Winter", "species.diapause", text);
     }
 
@@ -173,7 +173,7 @@ public sealed record VigilForecast(
         );
 
     /// <summary>Length of premolt by stage: the species' own where it has one, else the group's.</summary>
-    public static Rule<double> PremoltDays(Subject subject, Stage stage) =>
+    public static Rule<double> PremoltRule(Subject subject, Stage stage) =>
         subject.Profile.PremoltDays?.GetValueOrDefault(stage)
         ?? subject.Group.At(stage).PremoltDays
         ?? subject.Group.At(Stage.Adult).PremoltDays
@@ -187,9 +187,15 @@ public sealed record VigilForecast(
         "house: molts of this group are not followed"
     );
 
-    /// <summary>Length of premolt before molt <paramref name="k"/> of an animal, days.</summary>
-    internal static double PremoltDays(Subject subject, int k) =>
-        PremoltDays(subject, StageReading.Then(subject, k)).Value;
+    /// <summary>Length of premolt at a stage; like every wait of the rulebook it holds at the reference temperature.</summary>
+    public static EffectiveDays Premolt(Subject subject, Stage stage) => new(PremoltRule(subject, stage).Value);
+
+    /// <summary>Days of the calendar that a premolt takes from now on, where it stands.</summary>
+    public static CalendarDays PremoltAhead(Subject subject, Stage stage) =>
+        subject.Pace.Ahead(Premolt(subject, stage));
+
+    /// <summary>Length of premolt before molt <paramref name="k"/> of an animal.</summary>
+    internal static EffectiveDays Premolt(Subject subject, int k) => Premolt(subject, StageReading.Then(subject, k));
 
     private static Reason PriorRule(Subject subject, VigilKind vigil, IntervalPrior prior)
     {

@@ -1,16 +1,17 @@
+using Husbandry.Reasons;
 using MathNet.Numerics;
 
 namespace Husbandry.Vigils;
 
-/// <summary>The distribution of a wait in days, known through the logarithm of its survival function.</summary>
+/// <summary>The distribution of a wait in effective days, known through the logarithm of its survival function.</summary>
 public interface IWait
 {
     /// <summary>ln P(T &gt; days). Finite for every finite <paramref name="days"/>, however far in the tail.</summary>
     /// <param name="days">Days since the wait began, ≥ 0.</param>
-    double LogSurvival(double days);
+    double LogSurvival(EffectiveDays days);
 
-    /// <summary>The median in days.</summary>
-    double Median { get; }
+    /// <summary>The median.</summary>
+    EffectiveDays Median { get; }
 }
 
 /// <summary>A lognormal wait.</summary>
@@ -26,10 +27,11 @@ public sealed record LogNormalWait(double Mu, double Sigma) : IWait
         new(Math.Log(prior.P50), (Math.Log(prior.P90) - Math.Log(prior.P10)) / (2 * NormalQuantile90));
 
     /// <inheritdoc/>
-    public double Median => Math.Exp(Mu);
+    public EffectiveDays Median => new(Math.Exp(Mu));
 
     /// <inheritdoc/>
-    public double LogSurvival(double days) => days <= 0 ? 0 : Tails.LogNormalSurvival((Math.Log(days) - Mu) / Sigma);
+    public double LogSurvival(EffectiveDays days) =>
+        days <= EffectiveDays.Zero ? 0 : Tails.LogNormalSurvival((Math.Log(days.Value) - Mu) / Sigma);
 }
 
 /// <summary>A wait whose logarithm is a shifted, scaled Student t: the predictive of a learned wait.</summary>
@@ -39,11 +41,11 @@ public sealed record LogNormalWait(double Mu, double Sigma) : IWait
 public sealed record LogStudentWait(double Location, double Scale, double Freedom) : IWait
 {
     /// <inheritdoc/>
-    public double Median => Math.Exp(Location);
+    public EffectiveDays Median => new(Math.Exp(Location));
 
     /// <inheritdoc/>
-    public double LogSurvival(double days) =>
-        days <= 0 ? 0 : Tails.LogStudentSurvival((Math.Log(days) - Location) / Scale, Freedom);
+    public double LogSurvival(EffectiveDays days) =>
+        days <= EffectiveDays.Zero ? 0 : Tails.LogStudentSurvival((Math.Log(days.Value) - Location) / Scale, Freedom);
 }
 
 /// <summary>
@@ -58,27 +60,20 @@ public sealed record LogStudentWait(double Location, double Scale, double Freedo
 public sealed record UnknownStartWait(LogNormalWait Whole) : IWait
 {
     /// <inheritdoc/>
-    public double Median
-    {
-        get
-        {
-            var remaining = new RemainingWait(this, 0);
-            return remaining.Quantile(0.5);
-        }
-    }
+    public EffectiveDays Median => new RemainingWait(this, EffectiveDays.Zero).Quantile(0.5);
 
     /// <inheritdoc/>
-    public double LogSurvival(double days)
+    public double LogSurvival(EffectiveDays days)
     {
-        if (days <= 0)
+        if (days <= EffectiveDays.Zero)
         {
             return 0;
         }
 
         var (mu, sigma) = (Whole.Mu, Whole.Sigma);
         var logMean = mu + (sigma * sigma / 2);
-        var logAbove = logMean + Tails.LogNormalSurvival((Math.Log(days) - mu - (sigma * sigma)) / sigma);
-        var logStill = Math.Log(days) + Whole.LogSurvival(days);
+        var logAbove = logMean + Tails.LogNormalSurvival((Math.Log(days.Value) - mu - (sigma * sigma)) / sigma);
+        var logStill = Math.Log(days.Value) + Whole.LogSurvival(days);
         // H = e^a − e^b with b < a; far in the tail the two nearly cancel, so the difference is kept above rounding.
         var share = Math.Max(-double.ExpM1(logStill - logAbove), double.Epsilon * 1e300);
         return logAbove + Math.Log(share) - logMean;

@@ -1,22 +1,24 @@
+using Husbandry.Reasons;
+
 namespace Husbandry.Vigils;
 
 /// <summary>
 /// One observation and what it says of a wait: seen some days ago, it is so many times as often made in premolt (or in
 /// the last hours) as outside it.
 /// </summary>
-/// <param name="AgeDays">Effective days since it was made.</param>
-/// <param name="SpanDays">Length of the span before the molt in which it is made.</param>
+/// <param name="Age">How long ago it was made.</param>
+/// <param name="Span">Length of the span before the molt in which it is made.</param>
 /// <param name="Ratio">Likelihood ratio, &gt; 0.</param>
 /// <param name="IsSharp">
 /// Whether the span has a sharp edge, as the last hours before a molt have; premolt comes on gradually: at half its length
 /// ahead 94 in 100 are in it, at twice 6 in 100.
 /// </param>
-public sealed record Witness(double AgeDays, double SpanDays, double Ratio, bool IsSharp = false)
+public sealed record Witness(EffectiveDays Age, EffectiveDays Span, double Ratio, bool IsSharp = false)
 {
-    /// <summary>Likelihood of the observation if so many days are left, relative to being far from a molt.</summary>
-    public double Of(double daysLeft)
+    /// <summary>Likelihood of the observation if so much is left, relative to being far from a molt.</summary>
+    public double Of(EffectiveDays left)
     {
-        var before = (daysLeft + AgeDays) / SpanDays;
+        var before = (left + Age) / Span;
         var squared = before * before;
         var steep = squared * squared;
         var inside = 1 / (1 + (IsSharp ? steep * steep : steep));
@@ -35,19 +37,24 @@ public sealed class WeighedWait
     private static readonly double[] Shares = [0.05, 0.1, 0.2, 0.35, 0.5, 0.7, 0.9, 1, 1.15, 1.4, 1.8, 2.4, 4];
 
     private readonly RemainingWait left;
-    private readonly double[] edges;
+    private readonly EffectiveDays[] edges;
     private readonly double[] chances;
     private readonly double[] weights;
     private readonly double total;
 
     /// <param name="left">What is left without evidence.</param>
-    /// <param name="premoltDays">Length of premolt.</param>
-    /// <param name="imminentDays">How long before the molt an imminent sign shows.</param>
+    /// <param name="premolt">Length of premolt.</param>
+    /// <param name="imminent">How long before the molt an imminent sign shows.</param>
     /// <param name="witnesses">The evidence.</param>
-    public WeighedWait(RemainingWait left, double premoltDays, double imminentDays, IReadOnlyList<Witness> witnesses)
+    public WeighedWait(
+        RemainingWait left,
+        EffectiveDays premolt,
+        EffectiveDays imminent,
+        IReadOnlyList<Witness> witnesses
+    )
     {
-        (this.left, PremoltDays) = (left, premoltDays);
-        edges = Cells(premoltDays, imminentDays);
+        (this.left, Premolt) = (left, premolt);
+        edges = Cells(premolt, imminent);
         chances = [.. edges.Select(left.Within), 1];
         weights = new double[edges.Length];
         Array.Fill(weights, 1);
@@ -61,7 +68,7 @@ public sealed class WeighedWait
 
     private WeighedWait(WeighedWait former, Witness more)
     {
-        (left, PremoltDays, edges, chances) = (former.left, former.PremoltDays, former.edges, former.chances);
+        (left, Premolt, edges, chances) = (former.left, former.Premolt, former.edges, former.chances);
         weights = [.. former.weights];
         Weigh(weights, edges, more);
         total = Sum();
@@ -70,7 +77,7 @@ public sealed class WeighedWait
     /// <summary>The same wait under one more piece of evidence.</summary>
     public WeighedWait And(Witness more) => new(this, more);
 
-    private static void Weigh(double[] weights, double[] edges, Witness witness)
+    private static void Weigh(double[] weights, EffectiveDays[] edges, Witness witness)
     {
         for (var i = 0; i < edges.Length; i++)
         {
@@ -89,18 +96,18 @@ public sealed class WeighedWait
         return sum;
     }
 
-    private static double[] Cells(double premoltDays, double imminentDays) =>
+    private static EffectiveDays[] Cells(EffectiveDays premolt, EffectiveDays imminent) =>
         [
             .. Shares
-                .Select(s => s * premoltDays)
-                .Concat([imminentDays / 2, imminentDays, imminentDays * 2])
-                .Prepend(0)
+                .Select(s => premolt * s)
+                .Concat([imminent / 2, imminent, imminent * 2])
+                .Prepend(EffectiveDays.Zero)
                 .Order()
                 .Distinct(),
         ];
 
     /// <summary>Length of premolt.</summary>
-    public double PremoltDays { get; }
+    public EffectiveDays Premolt { get; }
 
     /// <summary>Chance that what is left is no longer than premolt lasts.</summary>
     public double PremoltChance
@@ -108,7 +115,7 @@ public sealed class WeighedWait
         get
         {
             var sum = 0.0;
-            for (var i = 0; i < edges.Length && edges[i] < PremoltDays; i++)
+            for (var i = 0; i < edges.Length && edges[i] < Premolt; i++)
             {
                 sum += (chances[i + 1] - chances[i]) * weights[i];
             }
@@ -117,10 +124,10 @@ public sealed class WeighedWait
         }
     }
 
-    /// <summary>Chance (0–1) that the wait is over within <paramref name="days"/> effective days from now.</summary>
-    public double Within(double days)
+    /// <summary>Chance (0–1) that the wait is over within <paramref name="days"/> from now.</summary>
+    public double Within(EffectiveDays days)
     {
-        if (days <= 0)
+        if (days <= EffectiveDays.Zero)
         {
             return 0;
         }
@@ -134,8 +141,8 @@ public sealed class WeighedWait
         return Math.Clamp((sum + ((left.Within(days) - chances[cell]) * weights[cell])) / total, 0, 1);
     }
 
-    /// <summary>Days from now by which the wait is over with chance <paramref name="p"/> (0 &lt; p &lt; 1).</summary>
-    public double Quantile(double p)
+    /// <summary>Effective days from now by which the wait is over with chance <paramref name="p"/> (0 &lt; p &lt; 1).</summary>
+    public EffectiveDays Quantile(double p)
     {
         var wanted = p * total;
         for (var i = 0; i < edges.Length; i++)
@@ -155,7 +162,7 @@ public sealed class WeighedWait
             wanted -= mass;
         }
 
-        return 0;
+        return EffectiveDays.Zero;
     }
 }
 
