@@ -12,9 +12,6 @@ namespace Ledger;
 /// <summary>Brings whole journals in at once.</summary>
 public sealed class JournalImport(LanternDb db, JournalReader reader)
 {
-    // Rows are written in portions, so that a large file does not fill the memory.
-    private const int Portion = 5000;
-
     /// <summary>
     /// Writes many entries of many animals at once, all or nothing within the caller's transaction, and folds their
     /// standings. Each animal's entries are checked in the order in which they were written, as they were when they were
@@ -36,6 +33,7 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
             .Select(e => Rows.Of(e.StockId, e.Entry, room, ++sequence))
             .ToList();
         var problems = new List<Problem>();
+        var standings = new List<StandingRow>();
         var added = 0;
         var here = (
             await db
@@ -56,7 +54,6 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
             added += written.Count == 0 ? 1 : 0;
             if (problems.Count == 0)
             {
-                var former = await db.Standings.FirstOrDefaultAsync(s => s.StockId == animal.Key, cancel);
                 var standing = Standing.Fold([.. written, .. fresh])!;
                 here.Remove(animal.Key);
                 if (standing is { Departure: null, TankId: null })
@@ -64,7 +61,7 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
                     here[animal.Key] = standing.OwnPlace;
                 }
 
-                db.Store(former, standing, room);
+                standings.Add(Rows.Of(standing, room).Row);
             }
         }
 
@@ -85,16 +82,18 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
 
         if (problems.Count > 0)
         {
-            db.ChangeTracker.Clear();
             return new LoadedRoom(0, 0, 0, problems);
         }
 
-        await db.SaveChangesAsync(cancel);
-        foreach (var portion in rows.Chunk(Portion))
+        await using var writer = new RowWriter(db);
+        foreach (var row in rows)
         {
-            db.Entries.AddRange(portion);
-            await db.SaveChangesAsync(cancel);
-            db.ChangeTracker.Clear();
+            await writer.WriteAsync(row, cancel);
+        }
+
+        foreach (var row in standings)
+        {
+            await writer.WriteAsync(row, null, cancel);
         }
 
         return new LoadedRoom(added, rows.Count, 0, []);

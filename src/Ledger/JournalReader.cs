@@ -74,7 +74,7 @@ public sealed class JournalReader(LanternDb db)
     /// <summary>The standing of one animal, or none.</summary>
     public async Task<Standing?> StandingAsync(Guid stockId, CancellationToken cancel)
     {
-        var row = await db.Standings.AsNoTracking().FirstOrDefaultAsync(s => s.StockId == stockId, cancel);
+        var row = await db.StandingOfAsync(stockId, cancel);
         return row is null ? null : LedgerJson.Read<Standing>(row.State);
     }
 

@@ -3,7 +3,7 @@ using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
-using Microsoft.EntityFrameworkCore;
+using Microsoft.Data.Sqlite;
 
 namespace Ledger;
 
@@ -116,7 +116,6 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
         }
 
         // A retry is told that it was written, whatever would be said of it by now. Asked only here: almost every entry is new.
-        db.ChangeTracker.Clear();
         return await guard.FindWrittenBeforeAsync(batch, cancel) ?? result;
     }
 
@@ -135,6 +134,7 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
         var sequence = await reader.LatestSequenceAsync(cancel);
         room = room.With(cache.Tanks ?? cache.KeepTanks(await TankReader.ReadAsync(db, cancel), sequence));
         var animals = new Dictionary<Guid, (StandingRow? Row, Standing? Standing)>();
+        var rows = new List<EntryRow>(batch.Count);
         var written = new List<JournalEntry>(batch.Count);
         foreach (var (stockId, entry, field) in batch)
         {
@@ -161,8 +161,8 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
                 return wrong.Under(field);
             }
 
-            var row = Rows.Of(stockId, Marked(entry, animal.Standing, room), room, ++sequence);
-            db.Entries.Add(row);
+            var row = Rows.Of(stockId, Marked(entry, animal, room), room, ++sequence);
+            rows.Add(row);
             var fresh = Rows.ToEntry(row);
             written.Add(fresh);
             var standing =
@@ -194,19 +194,24 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
         var changed = animals.Values.Select(a => a.Standing!).ToList();
         var tanks = await TanksAfterAsync(changed, room, cancel);
         room = tanks is null ? room : room.With(tanks);
-        var glances = animals.Values.Select(a => db.Store(a.Row, a.Standing!, room)).ToList();
-        if (tanks is not null)
-        {
-            glances.AddRange(await JudgeSharingAsync(changed, room, cancel));
-        }
-
+        var others = tanks is null ? [] : Sharing(changed, room);
+        var judged = changed.Concat(others).Select(s => Rows.Of(s, room)).ToList();
+        await using var writer = new RowWriter(db);
         try
         {
-            await db.SaveChangesAsync(cancel);
+            foreach (var row in rows)
+            {
+                await writer.WriteAsync(row, cancel);
+            }
         }
-        catch (DbUpdateException failed) when (LanternDb.IsTakenId(failed))
+        catch (SqliteException failed) when (LanternDb.IsTakenId(failed))
         {
             return WriteResult.Clash("id", "This id was used before; make a new one.");
+        }
+
+        foreach (var (row, _) in judged)
+        {
+            await writer.WriteAsync(row, animals.GetValueOrDefault(row.StockId).Row, cancel);
         }
 
         await transaction.CommitAsync(cancel);
@@ -215,7 +220,7 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
             cache.KeepTanks(tanks, sequence);
         }
 
-        cache.Wrote(written, glances);
+        cache.Wrote(written, [.. judged.Select(j => j.Glance)]);
         return WriteResult.Written;
     }
 
@@ -246,34 +251,37 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
             ? (await TankReader.ReadAsync(db, cancel)).With(changed)
             : null;
 
-    /// <summary>What is said of a tank hangs on those in it, and where they stand on the tank: they are judged with it.</summary>
-    private async Task<IReadOnlyList<Glance>> JudgeSharingAsync(
-        IReadOnlyCollection<Standing> changed,
-        Room room,
-        CancellationToken cancel
-    )
+    /// <summary>
+    /// Those that share a tank with what changed: what is said of a tank hangs on those in it, and where they stand on the
+    /// tank, so they are judged with it.
+    /// </summary>
+    private static List<Standing> Sharing(IReadOnlyCollection<Standing> changed, Room room)
     {
         var done = changed.Select(s => s.StockId).ToHashSet();
         var left = changed.SelectMany(s => s.Stays).Select(s => s.TankId).OfType<Guid>().Select(room.Tanks.Find);
-        var others = changed
-            .SelectMany(room.Tanks.SharingWith)
-            .Concat(left.OfType<Standing>())
-            .DistinctBy(s => s.StockId)
-            .Where(s => !done.Contains(s.StockId));
-        var glances = new List<Glance>();
-        foreach (var standing in others)
-        {
-            glances.Add(db.Store(await db.StandingOfAsync(standing.StockId, cancel), standing, room));
-        }
-
-        return glances;
+        return
+        [
+            .. changed
+                .SelectMany(room.Tanks.SharingWith)
+                .Concat(left.OfType<Standing>())
+                .DistinctBy(s => s.StockId)
+                .Where(s => !done.Contains(s.StockId)),
+        ];
     }
 
-    private NewEntry Marked(NewEntry entry, Standing? standing, Room room) =>
-        standing is null || entry.Supersedes is not null || entry.When.To < room.Clock.StartOf(room.Tonight)
+    private NewEntry Marked(NewEntry entry, (StandingRow? Row, Standing? Standing) animal, Room room) =>
+        animal is not { Row: { } row, Standing: { } standing }
+        || entry.Supersedes is not null
+        || entry.When.To < room.Clock.StartOf(room.Tonight)
             ? entry
             : entry with
             {
-                Against = HushMark.Against(entry.Act, standing, room, cache.GlanceOf(standing.StockId, room.Tonight)),
+                Against = HushMark.Against(entry.Act, standing, room, GlanceOf(row, room)),
             };
+
+    /// <summary>An animal as judged for tonight, where that is at hand; what has happened to it since shows by its sequence.</summary>
+    private Glance? GlanceOf(StandingRow row, Room room) =>
+        cache.JudgedNight != room.Tonight
+            ? null
+            : cache.GlanceOf(row.StockId, room.Tonight) ?? LedgerJson.Read<Glance>(row.Glance);
 }

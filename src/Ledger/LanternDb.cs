@@ -12,7 +12,8 @@ public sealed class LanternDb : DbContext
     // Asked with every entry, so not translated anew each time.
     private static readonly Func<LanternDb, Guid, CancellationToken, Task<StandingRow?>> StandingOf =
         EF.CompileAsyncQuery(
-            (LanternDb db, Guid id, CancellationToken _) => db.Standings.FirstOrDefault(s => s.StockId == id)
+            (LanternDb db, Guid id, CancellationToken _) =>
+                db.Standings.AsNoTracking().FirstOrDefault(s => s.StockId == id)
         );
 
     private static readonly Func<LanternDb, CancellationToken, Task<long?>> LatestSequence = EF.CompileAsyncQuery(
@@ -67,7 +68,7 @@ public sealed class LanternDb : DbContext
     /// <summary>Pictures.</summary>
     public DbSet<PictureRow> Pictures => Set<PictureRow>();
 
-    /// <summary>The standing of one animal, followed for changes; none when there is no such.</summary>
+    /// <summary>The standing of one animal; none when there is no such.</summary>
     public Task<StandingRow?> StandingOfAsync(Guid stockId, CancellationToken cancel) =>
         StandingOf(this, stockId, cancel);
 
@@ -75,8 +76,9 @@ public sealed class LanternDb : DbContext
     public async Task<long> LatestSequenceAsync(CancellationToken cancel) => await LatestSequence(this, cancel) ?? 0;
 
     /// <summary>Whether saving failed because an id, or something else that is given once, was given before.</summary>
-    public static bool IsTakenId(DbUpdateException failed) =>
-        failed.InnerException is SqliteException { SqliteExtendedErrorCode: UniqueConstraintFailed };
+    public static bool IsTakenId(Exception failed) =>
+        (failed as SqliteException ?? failed.InnerException)
+            is SqliteException { SqliteExtendedErrorCode: UniqueConstraintFailed };
 
     // Written out: a bare truth value, as it is translated from C#, is not looked up in an index by SQLite.
 

@@ -17,21 +17,16 @@ public sealed class NightJudge(LanternDb db, JournalReader reader, RoomCache cac
         cache.LetGo();
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         await db.Standings.ExecuteDeleteAsync(cancel);
-        var stored = 0;
-        await foreach (var standing in reader.FoldAllAsync(cancel))
+        await using (var writer = new RowWriter(db))
         {
-            db.Store(null, standing, room);
-            if (++stored % Portion == 0)
+            await foreach (var standing in reader.FoldAllAsync(cancel))
             {
-                await db.SaveChangesAsync(cancel);
-                db.ChangeTracker.Clear();
+                await writer.WriteAsync(Rows.Of(standing, room).Row, null, cancel);
             }
         }
 
-        await db.SaveChangesAsync(cancel);
         await NoteNightAsync(0, cancel);
         await transaction.CommitAsync(cancel);
-        db.ChangeTracker.Clear();
     }
 
     /// <summary>Judges all standings anew, so that their next due instants and glances hold for tonight.</summary>
@@ -40,13 +35,7 @@ public sealed class NightJudge(LanternDb db, JournalReader reader, RoomCache cac
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         foreach (var portion in (await db.Standings.Select(s => s.StockId).ToListAsync(cancel)).Chunk(Portion))
         {
-            foreach (var row in await db.Standings.Where(s => portion.Contains(s.StockId)).ToListAsync(cancel))
-            {
-                row.Judge(Judgement.Of(LedgerJson.Read<Standing>(row.State), room));
-            }
-
-            await db.SaveChangesAsync(cancel);
-            db.ChangeTracker.Clear();
+            await JudgeAsync(portion, room, cancel);
         }
 
         await NoteNightAsync(room.Tonight.DayNumber, cancel);
@@ -107,14 +96,29 @@ public sealed class NightJudge(LanternDb db, JournalReader reader, RoomCache cac
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         foreach (var portion in ids.Chunk(Portion))
         {
-            var rows = await db.Standings.Where(s => portion.Contains(s.StockId)).ToListAsync(cancel);
-            var glances = rows.Select(r => r.Judge(Judgement.Of(LedgerJson.Read<Standing>(r.State), room))).ToList();
-            await db.SaveChangesAsync(cancel);
-            db.ChangeTracker.Clear();
-            index.Put(glances);
+            index.Put(await JudgeAsync(portion, room, cancel));
         }
 
         await transaction.CommitAsync(cancel);
+    }
+
+    /// <summary>Judges some standings anew and writes what is said of them.</summary>
+    private async Task<IReadOnlyList<Glance>> JudgeAsync(
+        IReadOnlyList<Guid> portion,
+        Room room,
+        CancellationToken cancel
+    )
+    {
+        var rows = await db.Standings.AsNoTracking().Where(s => portion.Contains(s.StockId)).ToListAsync(cancel);
+        var glances = new List<Glance>(rows.Count);
+        await using var writer = new RowWriter(db);
+        foreach (var row in rows)
+        {
+            glances.Add(row.Judge(Judgement.Of(LedgerJson.Read<Standing>(row.State), room)));
+            await writer.WriteAsync(row, null, cancel);
+        }
+
+        return glances;
     }
 
     private Task<int> NoteNightAsync(int day, CancellationToken cancel) =>

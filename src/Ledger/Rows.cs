@@ -38,28 +38,21 @@ internal static class Rows
             row.Against
         );
 
-    /// <summary>Keeps a standing with its next due instant and its glance; a new row when there is none yet. Saved by the caller.</summary>
-    public static Glance Store(this LanternDb db, StandingRow? row, Standing standing, Room room)
+    /// <summary>A standing as a row, judged: its next due instant and its glance.</summary>
+    public static (StandingRow Row, Glance Glance) Of(Standing standing, Room room)
     {
-        var judgement = Judgement.Of(standing, room);
-        if (row is null)
+        var row = new StandingRow
         {
-            row = new StandingRow
-            {
-                StockId = standing.StockId,
-                State = "",
-                Rack = "",
-            };
-            db.Standings.Add(row);
-        }
-
-        row.State = LedgerJson.Write(standing);
-        row.Here = standing.Departure is null;
-        row.TankId = standing.IsTank ? standing.StockId : standing.TankId;
-        return row.Judge(judgement);
+            StockId = standing.StockId,
+            State = LedgerJson.Write(standing),
+            Rack = "",
+            Here = standing.Departure is null,
+            TankId = standing.IsTank ? standing.StockId : standing.TankId,
+        };
+        return (row, row.Judge(Judgement.Of(standing, room)));
     }
 
-    /// <summary>Notes what a judgement says of a standing that has not changed. Saved by the caller.</summary>
+    /// <summary>Notes what a judgement says of a standing that has not changed. Written by the caller.</summary>
     public static Glance Judge(this StandingRow row, Judgement judgement)
     {
         var glance = Glance.Of(judgement);
