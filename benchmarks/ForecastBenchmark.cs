@@ -26,12 +26,7 @@ internal static class ForecastBenchmark
         var standing = Animal(now);
         room = room.With(Lessons.Of([.. Enumerable.Repeat(standing, 40)], room));
         var subject = Subject.Of(standing, room);
-        double Forecast()
-        {
-            var stage = StageReading.Of(subject, BodySize.Of(subject).Value).Value;
-            var reading = PremoltReading.Of(subject, stage, Condition.Of(subject).Value).Value;
-            return VigilForecast.OfMolt(subject, stage, reading).Value!.PremoltChance;
-        }
+        double Forecast() => VigilForecast.OfMolt(LifeReading.Of(subject)).Value!.PremoltChance;
 
         var wait = new LogStudentWait(4.6, 0.3, 12);
         double Baseline()

@@ -9,65 +9,46 @@ internal sealed class Keeper : IDisposable
 {
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(15);
 
-    private readonly string profile = Directory.CreateTempSubdirectory("lantern-browser-").FullName;
-    private readonly ChromeDriverService service;
+    private readonly RunningBrowser browser = Browsers.Take();
     private readonly ChromeDriver driver;
     private readonly Uri address;
 
     public Keeper(Uri address, int width = 1280, int height = 800)
     {
-        this.address = address;
-        service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
-        service.SuppressInitialDiagnosticInformation = true;
-        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
-        options.AddArguments(
-            "--headless",
-            "--no-sandbox",
-            "--disable-gpu",
-            "--disable-quic",
-            "--no-first-run",
-            "--disable-background-networking",
-            "--disable-component-update",
-            "--disable-sync",
-            "--disable-dev-shm-usage",
-            "--hide-scrollbars",
-            $"--user-data-dir={profile}"
-        );
-        options.SetLoggingPreference(LogType.Browser, LogLevel.Severe);
-        driver = new ChromeDriver(service, options);
+        (this.address, driver) = (address, browser.Driver);
         Resize(width, height);
     }
 
-    public void Resize(int width, int height) =>
-        driver.ExecuteCdpCommand(
-            "Emulation.setDeviceMetricsOverride",
-            new Dictionary<string, object?>
-            {
-                ["width"] = width,
-                ["height"] = height,
-                ["deviceScaleFactor"] = 1,
-                ["mobile"] = false,
-            }
-        );
+    public void Resize(int width, int height) => Screen(width, height, mobile: false);
 
     /// <summary>A phone in the hand: 390 px wide, with touch.</summary>
     public void Phone()
     {
-        driver.ExecuteCdpCommand(
-            "Emulation.setDeviceMetricsOverride",
-            new Dictionary<string, object?>
-            {
-                ["width"] = 390,
-                ["height"] = 844,
-                ["deviceScaleFactor"] = 1,
-                ["mobile"] = true,
-            }
-        );
-        driver.ExecuteCdpCommand(
-            "Emulation.setTouchEmulationEnabled",
-            new Dictionary<string, object?> { ["enabled"] = true, ["maxTouchPoints"] = 1 }
-        );
+        Screen(390, 844, mobile: true);
+        browser.Ask("Emulation.setTouchEmulationEnabled", ("enabled", true), ("maxTouchPoints", 1));
     }
+
+    /// <summary>Asks pages to move nothing, as somebody may whom movement disturbs.</summary>
+    public void Still() =>
+        browser.Ask(
+            "Emulation.setEmulatedMedia",
+            (
+                "features",
+                new[]
+                {
+                    new Dictionary<string, object> { ["name"] = "prefers-reduced-motion", ["value"] = "reduce" },
+                }
+            )
+        );
+
+    private void Screen(int width, int height, bool mobile) =>
+        browser.Ask(
+            "Emulation.setDeviceMetricsOverride",
+            ("width", width),
+            ("height", height),
+            ("deviceScaleFactor", 1),
+            ("mobile", mobile)
+        );
 
     /// <summary>Taps the button, link or menu line that bears a text with a finger.</summary>
     public void Tap(string text, string within = "body") =>
@@ -108,21 +89,14 @@ internal sealed class Keeper : IDisposable
     }
 
     /// <summary>Lets no file of the application through whose address fits.</summary>
-    public void Block(string address)
+    public void Block(string file)
     {
-        driver.ExecuteCdpCommand("Network.enable", []);
-        driver.ExecuteCdpCommand(
-            "Network.setBlockedURLs",
-            new Dictionary<string, object?> { ["urls"] = new[] { address } }
-        );
+        browser.Ask("Network.enable");
+        browser.Ask("Network.setBlockedURLs", ("urls", new[] { file }));
     }
 
     /// <summary>Runs a script in every page before its own.</summary>
-    public void BeforeEachPage(string script) =>
-        driver.ExecuteCdpCommand(
-            "Page.addScriptToEvaluateOnNewDocument",
-            new Dictionary<string, object?> { ["source"] = script }
-        );
+    public void BeforeEachPage(string script) => browser.BeforeEachPage(script);
 
     private (double X, double Y) Middle(IWebElement element)
     {
@@ -136,14 +110,10 @@ internal sealed class Keeper : IDisposable
     }
 
     private void Touch(string type, params (double X, double Y)[] at) =>
-        driver.ExecuteCdpCommand(
+        browser.Ask(
             "Input.dispatchTouchEvent",
-            new Dictionary<string, object?>
-            {
-                ["type"] = type,
-                ["touchPoints"] = at.Select(p => new Dictionary<string, object?> { ["x"] = p.X, ["y"] = p.Y })
-                    .ToArray(),
-            }
+            ("type", type),
+            ("touchPoints", at.Select(p => new Dictionary<string, object?> { ["x"] = p.X, ["y"] = p.Y }).ToArray())
         );
 
     public string Path => new Uri(driver.Url).AbsolutePath;
@@ -257,19 +227,7 @@ internal sealed class Keeper : IDisposable
     public IReadOnlyList<string> Complaints() =>
         [.. driver.Manage().Logs.GetLog(LogType.Browser).Select(l => l.Message)];
 
-    public void Dispose()
-    {
-        driver.Quit();
-        service.Dispose();
-        try
-        {
-            Directory.Delete(profile, recursive: true);
-        }
-        catch (IOException)
-        {
-            // The browser may still be closing its files; the folder lies under the system's temporary ones.
-        }
-    }
+    public void Dispose() => Browsers.GiveBack(browser, address);
 
     private IWebElement Field(string label) =>
         Wait(

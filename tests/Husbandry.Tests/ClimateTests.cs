@@ -102,11 +102,13 @@ public class ClimateTests
     public void Warmth_shortens_waits_by_q10_or_above_a_threshold()
     {
         var q10 = new Warmth(22, 2.5, null);
-        Assert.Equal(27.72579373, 40 / Pace.Rate(q10, 26), 1e-7);
+        Assert.Equal(27.72579373, 40 / Pace.Rate(q10, Rules, 26), 1e-7);
         // Campbell et al. (1974): threshold 10 °C and 300 °C·d, 30 days at 20 °C and 15 at 30 °C.
         var linear = new Warmth(20, null, 10);
-        Assert.Equal(15, 30 / Pace.Rate(linear, 30), 1e-9);
+        Assert.Equal(15, 30 / Pace.Rate(linear, Rules, 30), 1e-9);
     }
+
+    private static RoomClimateRules Rules => RuleSet.Shipped.Room.Climate;
 
     private static Stay Stay(string rack, DateTimeOffset from = default) => new(new Place(rack, 1, 1), from);
 
@@ -127,7 +129,7 @@ public class ClimateTests
         var climate = RoomClimate.Of(readings);
         var warmth = new Warmth(25, 2, null);
         Stay[] moved = [Stay("A", start), Stay("B", start.AddDays(10))];
-        var pace = climate.PaceFor(moved, warmth, start.AddDays(30));
+        var pace = climate.PaceFor(moved, warmth, Rules, start.AddDays(30));
         // At Q10 2 a day at 15 °C is half a day at 25 °C.
         Assert.Equal(10 + (20 * 0.5), pace.Between(start, start.AddDays(30)).Value, 1e-9);
         Assert.Equal(2 + (3 * 0.5), pace.Between(start.AddDays(8), start.AddDays(13)).Value, 1e-9);
@@ -137,10 +139,15 @@ public class ClimateTests
         Assert.Equal(20, pace.Ahead(new(10)).Value, 1e-9);
         Assert.Equal(0.5, pace.RateNow, 1e-9);
         // Back and forth within one rack is one zone.
-        var within = climate.PaceFor([Stay("A", start), Stay("A", start.AddDays(5))], warmth, start.AddDays(30));
+        var within = climate.PaceFor([Stay("A", start), Stay("A", start.AddDays(5))], warmth, Rules, start.AddDays(30));
         Assert.Equal(30, within.Between(start, start.AddDays(30)).Value, 1e-9);
         // Out of a place of which nothing is known every day counts as one.
-        var unknown = climate.PaceFor([Stay("C", start), Stay("B", start.AddDays(10))], warmth, start.AddDays(30));
+        var unknown = climate.PaceFor(
+            [Stay("C", start), Stay("B", start.AddDays(10))],
+            warmth,
+            Rules,
+            start.AddDays(30)
+        );
         Assert.Equal(10 + (20 * 0.5), unknown.Between(start, start.AddDays(30)).Value, 1e-9);
     }
 
@@ -153,11 +160,11 @@ public class ClimateTests
             .Range(0, 40)
             .Select(d => new ClimateReading(start.AddDays(d), d < 10 ? 25 : 15, Zone: "A"));
         var climate = RoomClimate.Of(readings);
-        var pace = climate.PaceFor([Stay("A")], new Warmth(25, 2, null), start.AddDays(40));
+        var pace = climate.PaceFor([Stay("A")], new Warmth(25, 2, null), Rules, start.AddDays(40));
         Assert.Equal(10, pace.Between(start, start.AddDays(10)).Value, 1e-9);
         Assert.Equal(5, pace.Between(start.AddDays(20), start.AddDays(30)).Value, 1e-9);
         Assert.Equal(20, pace.Ahead(new(10)).Value, 1e-9);
-        Assert.False(climate.PaceFor([Stay("B")], new Warmth(25, 2, null), start).IsKnown);
-        Assert.Equal(15, climate.RecentC(new Place("A", 2, 9), start.AddDays(40))!.Value, 1e-9);
+        Assert.False(climate.PaceFor([Stay("B")], new Warmth(25, 2, null), Rules, start).IsKnown);
+        Assert.Equal(15, climate.RecentC(new Place("A", 2, 9), Rules, start.AddDays(40))!.Value, 1e-9);
     }
 }

@@ -107,7 +107,7 @@ public class LarderWorkTests
                 {
                     var room = Diary.Room();
                     var pot = new Culture(Guid.Empty, "", 1, Diary.Evening.AddDays(-ago), 0, [], null, null, null);
-                    var pace = Emergence.Pace(room.Rules.Larder, room.Climate.RecentC(room.Now));
+                    var pace = Emergence.Pace(room.Rules.Larder, room.RecentC);
                     var nights = Emergence.NightAt(pot, age, room).DayNumber - room.Tonight.DayNumber;
                     var then = Emergence.Age(pot, room.Now, pace) + (nights * pace);
                     return then >= age - 1e-9 && then - pace < age + 1e-9;

@@ -212,9 +212,9 @@ public class VigilTests
                 (elapsed, odds, more, ago) =>
                 {
                     var left = new RemainingWait(LogNormalWait.FromPrior(new WaitPrior(60, 100, 170)), new(elapsed));
-                    var one = new Witness(new(ago / 2), new(35), odds);
+                    var one = new Witness(new(ago / 2), new(35), odds, 4);
                     var before = new WeighedWait(left, new(35), new(1.5), [one]);
-                    var after = before.And(new Witness(new(ago), new(35), more));
+                    var after = before.And(new Witness(new(ago), new(35), more, 4));
                     return after.PremoltChance >= before.PremoltChance - 1e-12
                         && after.Quantile(0.5).Value <= before.Quantile(0.5).Value + 1e-6;
                 }

@@ -57,7 +57,7 @@ public sealed record CultureView(
     internal static CultureView Of(Culture culture, FeederRules feeder, Husbandry.Rooms.Room room)
     {
         var rules = feeder.Culture!;
-        var celsius = room.Climate.RecentC(room.Now);
+        var celsius = room.RecentC;
         var pace = Emergence.Pace(room.Rules.Larder, celsius);
         var age = Emergence.Age(culture, room.Now, pace);
         var warm = culture with { Cold = [] };

@@ -1,12 +1,10 @@
+using Husbandry.Rulebook;
+
 namespace Husbandry.Climate;
 
 /// <summary>Vapour-pressure deficit of the air by day, kPa.</summary>
 internal sealed record DryAir(IReadOnlyDictionary<int, double> DeficitKPa)
 {
-    private const int RecentDays = 2;
-    private const int FormerDays = 28;
-    private const int FewestFormerDays = 3;
-
     public static DryAir Of(IEnumerable<ClimateReading> readings) =>
         new(
             readings
@@ -19,11 +17,12 @@ internal sealed record DryAir(IReadOnlyDictionary<int, double> DeficitKPa)
         );
 
     /// <summary>The last days over those before; none when either were not read.</summary>
-    public double? Factor(int day)
+    public double? Factor(int day, RoomClimateRules rules)
     {
-        var recent = Between(day - RecentDays + 1, day);
-        var former = Between(day - RecentDays - FormerDays + 1, day - RecentDays);
-        return recent.Count > 0 && former.Count >= FewestFormerDays && former.Average() > 0
+        var (last, before) = (rules.DryDays.Value, rules.DryAgainstDays.Value);
+        var recent = Between(day - last + 1, day);
+        var former = Between(day - last - before + 1, day - last);
+        return recent.Count > 0 && former.Count >= rules.DryFewestDays.Value && former.Average() > 0
             ? recent.Average() / former.Average()
             : null;
     }

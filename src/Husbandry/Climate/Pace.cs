@@ -12,9 +12,6 @@ namespace Husbandry.Climate;
 /// </remarks>
 public sealed class Pace
 {
-    // A room never stands still altogether, nor runs four times too fast; this also bounds bad readings.
-    private const double SlowestRate = 0.05;
-    private const double FastestRate = 4;
     private const int LongestLookAhead = 2000;
     private const int NearEnough = 3;
     private const double LeastDays = 1e-3;
@@ -22,6 +19,7 @@ public sealed class Pace
     private readonly DailyMeans? means;
     private readonly double[] sums;
     private readonly Warmth? warmth;
+    private readonly RoomClimateRules? rules;
     private readonly int asOf;
     private readonly double recent;
     private readonly IReadOnlyList<(DateTimeOffset Until, Pace There)> former;
@@ -30,17 +28,18 @@ public sealed class Pace
         DailyMeans? means,
         double[] sums,
         Warmth? warmth,
+        RoomClimateRules? rules,
         int asOf,
         IReadOnlyList<(DateTimeOffset Until, Pace There)>? former = null
     )
     {
-        (this.means, this.sums, this.warmth, this.asOf) = (means, sums, warmth, asOf);
+        (this.means, this.sums, this.warmth, this.rules, this.asOf) = (means, sums, warmth, rules, asOf);
         this.former = former ?? [];
-        recent = means?.Recent(asOf) ?? warmth?.ReferenceC ?? 0;
+        recent = means?.Recent(asOf, rules!.LevelDays.Value) ?? warmth?.ReferenceC ?? 0;
     }
 
     /// <summary>Every day counts as one.</summary>
-    public static Pace Even { get; } = new(null, [], null, 0);
+    public static Pace Even { get; } = new(null, [], null, null, 0);
 
     /// <summary>Whether temperatures were read at all.</summary>
     public bool IsKnown => means is not null;
@@ -49,16 +48,20 @@ public sealed class Pace
     public double CelsiusNow => recent;
 
     /// <summary>Effective days that one day at the present temperature is worth.</summary>
-    public double RateNow => warmth is null ? 1 : Rate(warmth, recent);
+    public double RateNow => warmth is null ? 1 : RateAt(recent);
 
-    /// <summary>Effective days per day at a temperature.</summary>
-    public static double Rate(Warmth warmth, double celsius)
+    /// <summary>Effective days per day at a temperature, °C.</summary>
+    public static double Rate(Warmth warmth, RoomClimateRules rules, double celsius)
     {
         var rate = warmth.ThresholdC is { } threshold
             ? (celsius - threshold) / (warmth.ReferenceC - threshold)
             : Math.Pow(warmth.Q10 ?? 1, (celsius - warmth.ReferenceC) / 10);
-        return Math.Clamp(rate, SlowestRate, FastestRate);
+        return Math.Clamp(rate, rules.SlowestPace.Value, rules.FastestPace.Value);
     }
+
+    private double RateAt(double celsius) => Rate(warmth!, rules!, celsius);
+
+    private double RateAhead(int days) => RateAt(means!.Expected(asOf + days, asOf, recent, rules!.LevelDays.Value));
 
     /// <summary>
     /// Effective days between two instants, the later not after the instant of the pace, each day by the warmth where the
@@ -111,7 +114,7 @@ public sealed class Pace
         var gone = 0.0;
         for (var ahead = 1; ahead <= LongestLookAhead; ahead++)
         {
-            var rate = Rate(warmth, means.Expected(asOf + ahead, asOf, recent));
+            var rate = RateAhead(ahead);
             if (gone + rate >= effective)
             {
                 return new(ahead - 1 + ((effective - gone) / rate));
@@ -135,10 +138,10 @@ public sealed class Pace
         var (gone, whole) = (0.0, (int)Math.Min(calendar, LongestLookAhead));
         for (var ahead = 1; ahead <= whole; ahead++)
         {
-            gone += Rate(warmth, means.Expected(asOf + ahead, asOf, recent));
+            gone += RateAhead(ahead);
         }
 
-        var rest = whole == LongestLookAhead ? RateNow : Rate(warmth, means.Expected(asOf + whole + 1, asOf, recent));
+        var rest = whole == LongestLookAhead ? RateNow : RateAhead(whole + 1);
         return new(gone + ((calendar - whole) * rest));
     }
 
@@ -148,11 +151,7 @@ public sealed class Pace
         var gone = new EffectiveDays[days + 1];
         for (var ahead = 1; ahead <= days; ahead++)
         {
-            gone[ahead] =
-                gone[ahead - 1]
-                + new EffectiveDays(
-                    means is null || warmth is null ? 1 : Rate(warmth, means.Expected(asOf + ahead, asOf, recent))
-                );
+            gone[ahead] = gone[ahead - 1] + new EffectiveDays(means is null || warmth is null ? 1 : RateAhead(ahead));
         }
 
         return gone;

@@ -8,6 +8,12 @@ public static class PaceOfWaits
     extension(Subject subject)
     {
         /// <summary>How fast waits go by where it stands, and went by where it stood.</summary>
-        public Pace Pace => subject.Room.Climate.PaceFor(subject.Stays, subject.Profile.Warmth.Value, subject.Room.Now);
+        public Pace Pace =>
+            subject.Room.Climate.PaceFor(
+                subject.Stays,
+                subject.Profile.Warmth.Value,
+                subject.Room.Rules.Room.Climate,
+                subject.Room.Now
+            );
     }
 }

@@ -32,7 +32,8 @@ public sealed record ClimateReading(
 public sealed class RoomClimate
 {
     private readonly Dictionary<string, DailyMeans> zones;
-    private readonly ConcurrentDictionary<(string Zone, Warmth Warmth), double[]> cumulated = new();
+    private readonly ConcurrentDictionary<(string Zone, Warmth Warmth, RoomClimateRules Rules), double[]> cumulated =
+        new();
 
     private readonly Dictionary<string, DryAir> dryness;
 
@@ -53,64 +54,67 @@ public sealed class RoomClimate
     }
 
     /// <summary>
-    /// How much faster than of late the air at a place takes up water now: vapour-pressure deficit of the last two days over
-    /// that of the four weeks before. Source: evaporation goes with the deficit (Dalton's law).
+    /// How much faster than of late the air at a place takes up water now: vapour-pressure deficit of the last days over
+    /// that of the weeks before. Source: evaporation goes with the deficit (Dalton's law).
     /// </summary>
     /// <returns>1 for as ever, 2 for twice as fast; none where humidity was not read on enough days.</returns>
-    public double? Dryness(Place place, DateTimeOffset asOf) =>
+    public double? Dryness(Place place, RoomClimateRules rules, DateTimeOffset asOf) =>
         new[] { place.Code, place.ShelfCode, place.Rack, "" }
             .Where(dryness.ContainsKey)
-            .Select(zone => dryness[zone].Factor(Day(asOf)))
+            .Select(zone => dryness[zone].Factor(Day(asOf), rules))
             .FirstOrDefault();
 
     /// <summary>Mean temperature of the last days in which one was read before an instant; none when none was.</summary>
-    public double? RecentC(Place place, DateTimeOffset asOf) =>
-        ZoneOf(place) is { } zone ? zones[zone].Recent(Day(asOf)) : null;
+    public double? RecentC(Place place, RoomClimateRules rules, DateTimeOffset asOf) =>
+        ZoneOf(place) is { } zone ? zones[zone].Recent(Day(asOf), rules.LevelDays.Value) : null;
 
     /// <summary>Mean temperature of the last days in the room at large; none when none was read.</summary>
-    public double? RecentC(DateTimeOffset asOf)
+    public double? RecentC(RoomClimateRules rules, DateTimeOffset asOf)
     {
         var known = zones.TryGetValue("", out var whole) ? [whole] : zones.Values.ToList();
-        var recent = known.Select(z => z.Recent(Day(asOf))).OfType<double>().ToList();
+        var recent = known.Select(z => z.Recent(Day(asOf), rules.LevelDays.Value)).OfType<double>().ToList();
         return recent.Count == 0 ? null : recent.Average();
     }
 
     /// <summary>How fast waits went by where an enclosure stood, and go by where it stands.</summary>
     /// <param name="stays">Where it stood, in order.</param>
     /// <param name="warmth">Temperature for which the waits hold.</param>
+    /// <param name="rules">Bounds of the pace, and what is the present level.</param>
     /// <param name="asOf">The present instant.</param>
-    public Pace PaceFor(IReadOnlyList<Stay> stays, Warmth warmth, DateTimeOffset asOf)
+    public Pace PaceFor(IReadOnlyList<Stay> stays, Warmth warmth, RoomClimateRules rules, DateTimeOffset asOf)
     {
         ArgumentNullException.ThrowIfNull(stays);
         var now = ZoneOf(stays[^1].Place);
         if (stays.Count == 1 || stays.All(s => ZoneOf(s.Place) == now))
         {
-            return In(now, warmth, asOf, []);
+            return In(now, warmth, rules, asOf, []);
         }
 
         return In(
             now,
             warmth,
+            rules,
             asOf,
-            [.. stays.Zip(stays.Skip(1), (stay, next) => (next.From, In(ZoneOf(stay.Place), warmth, asOf, [])))]
+            [.. stays.Zip(stays.Skip(1), (stay, next) => (next.From, In(ZoneOf(stay.Place), warmth, rules, asOf, [])))]
         );
     }
 
     private Pace In(
         string? zone,
         Warmth warmth,
+        RoomClimateRules rules,
         DateTimeOffset asOf,
         IReadOnlyList<(DateTimeOffset Until, Pace There)> former
     )
     {
         if (zone is null)
         {
-            return former.Count == 0 ? Pace.Even : new Pace(null, [], null, 0, former);
+            return former.Count == 0 ? Pace.Even : new Pace(null, [], null, rules, 0, former);
         }
 
         var means = zones[zone];
-        var sums = cumulated.GetOrAdd((zone, warmth), _ => means.Cumulate(t => Pace.Rate(warmth, t)));
-        return new Pace(means, sums, warmth, Day(asOf), former);
+        var sums = cumulated.GetOrAdd((zone, warmth, rules), _ => means.Cumulate(t => Pace.Rate(warmth, rules, t)));
+        return new Pace(means, sums, warmth, rules, Day(asOf), former);
     }
 
     internal static int Day(DateTimeOffset at) => DateOnly.FromDateTime(at.UtcDateTime).DayNumber;
@@ -128,8 +132,6 @@ public sealed class RoomClimate
 /// <summary>Mean temperature of consecutive days.</summary>
 internal sealed record DailyMeans(int FirstDay, double[] Celsius)
 {
-    private const int RecentDays = 14;
-
     private const int Year = 365;
 
     public static DailyMeans Of(IEnumerable<ClimateReading> readings)
@@ -167,8 +169,10 @@ internal sealed record DailyMeans(int FirstDay, double[] Celsius)
         return sums;
     }
 
-    /// <summary>Mean of the last two weeks known on a day.</summary>
-    public double? Recent(int day)
+    /// <summary>Mean of the last days known on a day.</summary>
+    /// <param name="day">The day.</param>
+    /// <param name="days">How many days.</param>
+    public double? Recent(int day, int days)
     {
         var to = Math.Min(day - FirstDay, Celsius.Length - 1);
         if (to < 0)
@@ -176,20 +180,20 @@ internal sealed record DailyMeans(int FirstDay, double[] Celsius)
             return null;
         }
 
-        var from = Math.Max(0, to - RecentDays + 1);
+        var from = Math.Max(0, to - days + 1);
         return Celsius[from..(to + 1)].Average();
     }
 
     /// <summary>What to expect on a day to come: last year's course shifted to the present level, else the present level.</summary>
-    public double Expected(int day, int asOf, double recent)
+    public double Expected(int day, int asOf, double recent, int levelDays)
     {
         var then = day - Year - FirstDay;
         return
             then >= 0
             && then < Celsius.Length
             && day - Year <= asOf
-            && Recent(asOf - Year) is { } lastYear
-            && asOf - Year - FirstDay >= RecentDays
+            && Recent(asOf - Year, levelDays) is { } lastYear
+            && asOf - Year - FirstDay >= levelDays
             ? recent + Celsius[then] - lastYear
             : recent;
     }

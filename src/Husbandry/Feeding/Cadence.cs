@@ -74,13 +74,10 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
     public static Rulebook.Range? LifeLeft(Subject subject)
     {
         var life = subject.AdultLife.Value;
-        return life.High <= ShortLife && AdultNights(subject) is { } lived
+        return life.High <= subject.Room.Rules.Room.Feeding.ShortLifeDays.Value && AdultNights(subject) is { } lived
             ? new Rulebook.Range(Math.Max(0, life.Low - lived), Math.Max(1, life.High - lived))
             : null;
     }
-
-    // Lives shorter than a season are counted in days.
-    private const double ShortLife = 60;
 
     /// <summary>Nights since an animal became adult; none while it is not, or when nobody knows.</summary>
     public static int? AdultNights(Subject subject)

@@ -199,7 +199,7 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
             $"{Given(subject, last)}; mist plan of the enclosure: {Wording.Plain(mist.Ml)} mL every {Wording.Days(mist.EveryDays)}";
         (WaterClock, Reason) Every(double days, Reason why) =>
             (new WaterClock(WaterWay.Drops, WaterKind.Mist, After(subject, last, days), last, days, mist), why);
-        if (subject.Room.Climate.Dryness(subject.Place, subject.Room.Now) is not { } factor)
+        if (subject.Room.DrynessAt(subject.Place) is not { } factor)
         {
             const string Unread = "Humidity is not read here, so the plan stands as it is.";
             return Every(Math.Max(1, mist.EveryDays), Reason.FromRecord("Mist", $"{plan}. {Unread}", "record.mist"));

@@ -12,9 +12,6 @@ namespace Husbandry.Growth;
 /// <param name="Agree">Whether both ways overlap, or only one is to be had.</param>
 public sealed record MoltsLeft(int? BySizeLow, int? BySizeHigh, int? ByInstarLow, int? ByInstarHigh, bool Agree)
 {
-    // A molt less than a tenth of a step short of adult size is not counted as one more.
-    private const double NearlyThere = 0.1;
-
     /// <summary>Counts the molts left.</summary>
     /// <returns>No value for adults, and where neither size nor instar is known.</returns>
     public static Answer<MoltsLeft?> Of(Subject subject, Stage stage, BodySize? size, double ratio)
@@ -32,8 +29,9 @@ public sealed record MoltsLeft(int? BySizeLow, int? BySizeHigh, int? ByInstarLow
         (int Low, int High)? bySize = null;
         if (size is { } now)
         {
+            var nearly = subject.Room.Rules.Room.Growth.NearlyAdultMolts.Value;
             int Steps(double to) =>
-                Math.Max(1, (int)Math.Ceiling((Math.Log(to / now.SizeMm) / Math.Log(ratio)) - NearlyThere));
+                Math.Max(1, (int)Math.Ceiling((Math.Log(to / now.SizeMm) / Math.Log(ratio)) - nearly));
             bySize = (Steps(adult.Value.Low), Steps(adult.Value.High));
             reasons.Add(
                 adult.Because(

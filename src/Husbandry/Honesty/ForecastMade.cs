@@ -22,8 +22,10 @@ internal sealed record ForecastMade(
 )
 {
     /// <summary>The forecast of a molt.</summary>
-    public static ForecastMade OfMolt(Subject subject, MoltWait wait, WeighedWait weighed)
+    public static ForecastMade OfMolt(MoltOutlook outlook)
     {
+        var (life, wait, weighed, _) = outlook;
+        var subject = life.Subject;
         double Calendar(double p) => subject.Pace.Ahead(weighed.Quantile(p)).Value;
         return new ForecastMade(
             VigilKind.Molt,

@@ -113,19 +113,16 @@ public sealed class Replay
             return;
         }
 
-        var stage = StageReading.Of(subject, BodySize.Of(subject).Value).Value;
-        var reading = PremoltReading.Of(subject, stage, Condition.Of(subject).Value).Value;
-        var wait = MoltWait.Of(subject, stage);
-        var (weighed, _) = wait.Weigh(reading);
+        var outlook = MoltOutlook.Of(LifeReading.Of(subject));
         var outcome = life.Next(VigilKind.Molt, now);
         if (readingDue)
         {
-            Read(life, subject, reading, weighed, outcome, last);
+            Read(life, outlook, outcome, last);
         }
 
         if (age is { } share)
         {
-            Score(life, subject, ForecastMade.OfMolt(subject, wait, weighed), share, outcome, last);
+            Score(life, subject, ForecastMade.OfMolt(outlook), share, outcome, last);
         }
     }
 
@@ -188,15 +185,9 @@ public sealed class Replay
         );
     }
 
-    private void Read(
-        ReplayedLife life,
-        Subject subject,
-        PremoltReading reading,
-        WeighedWait weighed,
-        Outcome outcome,
-        DateOnly last
-    )
+    private void Read(ReplayedLife life, MoltOutlook outlook, Outcome outcome, DateOnly last)
     {
+        var (subject, weighed) = (outlook.Life.Subject, outlook.Weighed);
         var until = subject.Room.Now.AddDays(subject.Pace.Ahead(weighed.Premolt).Value);
         var followed = outcome.AsHoped is { } when && when.Middle <= until;
         // Near the end of the record, or of its stay, nobody knows whether a molt would have followed.
@@ -211,7 +202,7 @@ public sealed class Replay
                 subject.Group.Id,
                 subject.Room.Tonight,
                 weighed.PremoltChance,
-                reading.Word,
+                outlook.Life.Premolt.Value.Word,
                 followed
             )
         );

@@ -99,9 +99,6 @@ public sealed record Inmate(
 /// <param name="Outgrown">From when on it does not fit any more, when that comes within the molts looked at.</param>
 public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit> Now, OutgrownAt? Outgrown)
 {
-    /// <summary>How many molts are looked ahead.</summary>
-    public const int MoltsAhead = 3;
-
     /// <summary>Checks an enclosure against its inmate.</summary>
     /// <returns>No value while the enclosure or the animal was never measured, and for many animals kept as one.</returns>
     public static Answer<HousingFit?> Of(Inmate inmate)
@@ -246,7 +243,7 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
                 s,
                 inmate.Molt,
                 inmate.Size.Value,
-                Math.Min(MoltsAhead, MoltPath.Left(inmate.MoltsLeft))
+                Math.Min(s.Room.Rules.Room.Housing.MoltsAhead.Value, MoltPath.Left(inmate.MoltsLeft))
             )
         )
         {

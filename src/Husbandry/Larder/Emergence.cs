@@ -54,7 +54,7 @@ public static class Emergence
     /// <summary>Night on which a culture that stays warm from now on reaches an age in warm days; past ones too.</summary>
     public static DateOnly NightAt(Culture culture, double ageDays, Room room)
     {
-        var pace = Pace(room.Rules.Larder, room.Climate.RecentC(room.Now));
+        var pace = Pace(room.Rules.Larder, room.RecentC);
         return room.Tonight.AddDays((int)Math.Ceiling((ageDays - Age(culture, room.Now, pace)) / pace));
     }
 

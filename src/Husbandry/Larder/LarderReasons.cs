@@ -82,7 +82,7 @@ public static class LarderReasons
         };
         if (feeder.Culture is { } culture && LarderSupply.FoodOf(feeder) == food)
         {
-            reasons.AddRange(Of(feeder, culture, room.Climate.RecentC(room.Now), rules).Take(2));
+            reasons.AddRange(Of(feeder, culture, room.RecentC, rules).Take(2));
         }
 
         if (feeder.From is not (FeederFrom.Kitchen or FeederFrom.Culture))

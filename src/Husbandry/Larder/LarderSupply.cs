@@ -10,7 +10,7 @@ internal sealed class LarderSupply(LarderStanding larder, IReadOnlyList<FoodFed>
     private readonly ILookup<FoodKey, FoodFed> fedByFood = fed.ToLookup(f => f.Food);
 
     /// <summary>Warm days that one day here is worth to a culture.</summary>
-    public double Pace { get; } = Emergence.Pace(room.Rules.Larder, room.Climate.RecentC(room.Now));
+    public double Pace { get; } = Emergence.Pace(room.Rules.Larder, room.RecentC);
 
     /// <summary>Nights that are looked at.</summary>
     public int Nights => nights;

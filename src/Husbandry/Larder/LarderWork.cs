@@ -78,7 +78,7 @@ public sealed record LarderWork(
                 $"{verb} {feeder.PotsOf(culture.Pots)}",
                 because,
                 culture.Pots * room.Rules.Larder.MinutesPerPot.Value,
-                [why, .. LarderReasons.Of(feeder, rules, room.Climate.RecentC(room.Now), room.Rules.Larder)]
+                [why, .. LarderReasons.Of(feeder, rules, room.RecentC, room.Rules.Larder)]
             );
 
         if (culture.MitesAt is { } seen)

@@ -52,13 +52,11 @@ public sealed record Judgement(
     public static Judgement Of(Standing standing, Room room)
     {
         var subject = Subject.Of(standing, room);
-        var size = BodySize.Of(subject);
-        var stage = StageReading.Of(subject, size.Value);
-        var condition = Husbandry.Growth.Condition.Of(subject);
-        var reading = PremoltReading.Of(subject, stage.Value, condition.Value);
+        var life = LifeReading.Of(subject);
+        var (_, size, stage, condition, reading) = life;
         var firstMeal = Vigils.FirstMeal.Of(subject, stage.Value, size.Value);
         var phases = Husbandry.Hush.Phases.Of(subject, reading, firstMeal);
-        var molt = VigilForecast.OfMolt(subject, stage.Value, reading.Value);
+        var molt = VigilForecast.OfMolt(life);
         phases = [Husbandry.Hush.Phases.BesideForecast(phases[0], molt.Value, subject), .. phases.Skip(1)];
         var phase = phases[0];
         List<Answer<VigilForecast?>> waits = [.. subject.Waits.Select(w => VigilForecast.OfOther(subject, w))];

@@ -5,6 +5,7 @@ namespace Husbandry.Rulebook;
 /// <param name="Growth">Those of growth and condition.</param>
 /// <param name="Signs">Those of what signs and appetite tell.</param>
 /// <param name="Lessons">Those of what waits teach.</param>
+/// <param name="Climate">Those of warmth and dryness.</param>
 /// <param name="Feeding">Those of meals.</param>
 /// <param name="Water">Those of water.</param>
 /// <param name="Housing">Those of enclosures.</param>
@@ -13,6 +14,7 @@ public sealed record RoomRules(
     RoomGrowthRules Growth,
     RoomSignRules Signs,
     RoomLessonRules Lessons,
+    RoomClimateRules Climate,
     RoomFeedingRules Feeding,
     RoomWaterRules Water,
     RoomHousingRules Housing
@@ -42,6 +44,7 @@ public sealed record RoundRules(
 /// <param name="MissedMoltChance">Prior chance that a step hides one more molt than recorded.</param>
 /// <param name="StepNoiseFloor">Least spread of ln(ratio) around its mean.</param>
 /// <param name="StepRatioPriorSd">Spread of the usual ln(ratio) around the group's.</param>
+/// <param name="NearlyAdultMolts">Molts that may be lacking to the adult size and no more are counted.</param>
 public sealed record RoomGrowthRules(
     Rule<double> UsualGrowthRatio,
     Rule<double> ConditionLastsDays,
@@ -49,7 +52,8 @@ public sealed record RoomGrowthRules(
     Rule<double> ShrinkageSteps,
     Rule<double> MissedMoltChance,
     Rule<double> StepNoiseFloor,
-    Rule<double> StepRatioPriorSd
+    Rule<double> StepRatioPriorSd,
+    Rule<double> NearlyAdultMolts
 );
 
 /// <summary>Rules of what signs and appetite tell.</summary>
@@ -65,6 +69,10 @@ public sealed record RoomGrowthRules(
 /// <param name="AppetitePriorOffers">Weight of that share, in offers.</param>
 /// <param name="RefusalsCap">Greatest odds that refusals together may give.</param>
 /// <param name="ForecastSpeaksAbove">Chance of premolt above which an open lantern says why it differs.</param>
+/// <param name="AppetiteMost">Greatest share of offers that any animal is believed to take.</param>
+/// <param name="AppetiteLeast">Least share.</param>
+/// <param name="PremoltEdge">How sharply premolt begins, as a power of the time before the molt in lengths of premolt.</param>
+/// <param name="ImminentEdge">The same of the last hours.</param>
 public sealed record RoomSignRules(
     Rule<int> HelpCallNights,
     Rule<double> ReadingLooksBackDays,
@@ -77,7 +85,11 @@ public sealed record RoomSignRules(
     Rule<double> AppetitePrior,
     Rule<double> AppetitePriorOffers,
     Rule<double> RefusalsCap,
-    Rule<double> ForecastSpeaksAbove
+    Rule<double> ForecastSpeaksAbove,
+    Rule<double> AppetiteMost,
+    Rule<double> AppetiteLeast,
+    Rule<double> PremoltEdge,
+    Rule<double> ImminentEdge
 );
 
 /// <summary>Rules of what waits teach.</summary>
@@ -108,6 +120,22 @@ public sealed record RoomLessonRules(
     Rule<double> SurfacedNights
 );
 
+/// <summary>Rules of warmth and dryness.</summary>
+/// <param name="SlowestPace">Least effective days that a day counts for.</param>
+/// <param name="FastestPace">Most effective days that a day counts for.</param>
+/// <param name="LevelDays">Days whose mean is the present level of warmth.</param>
+/// <param name="DryDays">Days whose air is held against that before them.</param>
+/// <param name="DryAgainstDays">Days before them.</param>
+/// <param name="DryFewestDays">Fewest of these on which it must have been read.</param>
+public sealed record RoomClimateRules(
+    Rule<double> SlowestPace,
+    Rule<double> FastestPace,
+    Rule<int> LevelDays,
+    Rule<int> DryDays,
+    Rule<int> DryAgainstDays,
+    Rule<int> DryFewestDays
+);
+
 /// <summary>Rules of meals.</summary>
 /// <param name="SettleDays">Nights before a new arrival is first fed.</param>
 /// <param name="VarietyShareLimit">No feeder above this share of the last meals.</param>
@@ -129,6 +157,7 @@ public sealed record RoomLessonRules(
 /// <param name="LeafDaysWoody">Days that woody leaf does.</param>
 /// <param name="BitsNights">Nights for which the bits of a meal are asked for.</param>
 /// <param name="ChoicesForVariety">Possible foods from which variety is looked at.</param>
+/// <param name="ShortLifeDays">Longest adult life that is counted in days.</param>
 public sealed record RoomFeedingRules(
     Rule<double> SettleDays,
     Rule<double> VarietyShareLimit,
@@ -149,7 +178,8 @@ public sealed record RoomFeedingRules(
     Rule<double> LeafDaysSoft,
     Rule<double> LeafDaysWoody,
     Rule<int> BitsNights,
-    Rule<int> ChoicesForVariety
+    Rule<int> ChoicesForVariety,
+    Rule<double> ShortLifeDays
 );
 
 /// <summary>Rules of water.</summary>
@@ -173,9 +203,11 @@ public sealed record RoomWaterRules(
 /// <param name="RehouseAheadDays">How far ahead moves into larger enclosures are planned.</param>
 /// <param name="MostFloorShare">Share of an enclosure that may be floor.</param>
 /// <param name="TubRoomierBy">How much wider than needed one size for several animals may be.</param>
+/// <param name="MoltsAhead">Molts for which it is looked ahead whether an enclosure is outgrown.</param>
 public sealed record RoomHousingRules(
     Rule<int> QuarantineNights,
     Rule<double> RehouseAheadDays,
     Rule<double> MostFloorShare,
-    Rule<double> TubRoomierBy
+    Rule<double> TubRoomierBy,
+    Rule<int> MoltsAhead
 );

@@ -17,6 +17,7 @@ public static class RulePath
         "growth",
         "signs",
         "lessons",
+        "climate",
         "vigils",
         "hardening",
         "feeding",

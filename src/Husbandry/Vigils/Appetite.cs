@@ -9,10 +9,6 @@ namespace Husbandry.Vigils;
 /// <param name="Offers">Offers counted.</param>
 public sealed record Appetite(double Share, int Offers)
 {
-    // However greedy, one offer in thirty is missed for other reasons; however shy, one in ten is taken.
-    private const double Greediest = 0.97;
-    private const double Shyest = 0.1;
-
     /// <summary>The appetite of an animal: its own offers, weighed against what animals usually take.</summary>
     public static Appetite Of(Subject subject)
     {
@@ -44,7 +40,7 @@ public sealed record Appetite(double Share, int Offers)
 
         var weight = rules.Signs.AppetitePriorOffers.Value;
         var share = ((weight * rules.Signs.AppetitePrior.Value) + taken) / (weight + all);
-        return new Appetite(Math.Clamp(share, Shyest, Greediest), all);
+        return new Appetite(Math.Clamp(share, rules.Signs.AppetiteLeast.Value, rules.Signs.AppetiteMost.Value), all);
     }
 
     /// <summary>Likelihood ratio of so many refusals in a row; refusals are alike, so together they are capped.</summary>

@@ -33,7 +33,11 @@ public sealed record Evidence(
             Age(subject, premolt),
             Strength == SignStrength.Imminent ? subject.Group.Imminent : premolt,
             LikelihoodRatio,
-            Strength == SignStrength.Imminent
+            (
+                Strength == SignStrength.Imminent
+                    ? subject.Room.Rules.Room.Signs.ImminentEdge
+                    : subject.Room.Rules.Room.Signs.PremoltEdge
+            ).Value
         );
 
     // A sign that lasts until the molt is still there: it is never older than half a premolt.

@@ -11,14 +11,9 @@ namespace Husbandry.Vigils;
 /// <summary>Says why a molt is expected when it is.</summary>
 internal static class MoltReasons
 {
-    public static List<Reason> Of(
-        Subject subject,
-        Stage stage,
-        MoltWait wait,
-        VigilForecast forecast,
-        PremoltReading reading
-    )
+    public static List<Reason> Of(LifeReading life, MoltWait wait, VigilForecast forecast)
     {
+        var (subject, stage, reading) = (life.Subject, life.Stage.Value, life.Premolt.Value);
         var words = subject.Room.Wording;
         var prior = subject.Profile.MoltInterval[stage];
         var alone = wait.Prior.Alone;
@@ -95,7 +90,7 @@ internal static class MoltReasons
 
     private static void AddWarmth(List<Reason> reasons, Subject subject)
     {
-        if (subject.Room.Climate.RecentC(subject.Place, subject.Room.Now) is not { } celsius)
+        if (subject.Room.RecentCAt(subject.Place) is not { } celsius)
         {
             return;
         }

@@ -34,15 +34,15 @@ public sealed record VigilForecast(
 {
     /// <summary>The forecast of the next molt, the signs taken into account.</summary>
     /// <returns>No value for animals that will not molt again, or whose molts are not followed.</returns>
-    public static Answer<VigilForecast?> OfMolt(Subject subject, Stage stage, PremoltReading reading)
+    public static Answer<VigilForecast?> OfMolt(LifeReading life)
     {
+        var (subject, stage) = (life.Subject, life.Stage.Value);
         if (Molting.WillNotMoltAgain(subject) is { } never)
         {
             return new Answer<VigilForecast?>(null, never.Text, [never]);
         }
 
-        var wait = MoltWait.Of(subject, stage);
-        var (weighed, ladder) = wait.Weigh(reading);
+        var (_, wait, weighed, ladder) = MoltOutlook.Of(life);
         var room = subject.Room.Rules.Room;
         var left = new NightsToMolt(weighed, subject.Pace);
         DateOnly Quantile(double p) => left.Quantile(p).After(subject.Room.Tonight);
@@ -61,7 +61,7 @@ public sealed record VigilForecast(
         return new Answer<VigilForecast?>(
             forecast,
             Summary(subject.PupatesNext(stage) ? "Pupates" : "Molts", forecast, subject.Room.Wording),
-            MoltReasons.Of(subject, stage, wait, forecast, reading)
+            MoltReasons.Of(life, wait, forecast)
         );
     }
 

@@ -9,19 +9,13 @@ namespace Husbandry.Vigils;
 /// <param name="Age">How long ago it was made.</param>
 /// <param name="Span">Length of the span before the molt in which it is made.</param>
 /// <param name="Ratio">Likelihood ratio, &gt; 0.</param>
-/// <param name="IsSharp">
-/// Whether the span has a sharp edge, as the last hours before a molt have; premolt comes on gradually: at half its length
-/// ahead 94 in 100 are in it, at twice 6 in 100.
-/// </param>
-public sealed record Witness(EffectiveDays Age, EffectiveDays Span, double Ratio, bool IsSharp = false)
+/// <param name="Edge">How sharply the span begins, as a power: the share that is in it so long before is 1 / (1 + (time / span)^edge).</param>
+public sealed record Witness(EffectiveDays Age, EffectiveDays Span, double Ratio, double Edge)
 {
     /// <summary>Likelihood of the observation if so much is left, relative to being far from a molt.</summary>
     public double Of(EffectiveDays left)
     {
-        var before = (left + Age) / Span;
-        var squared = before * before;
-        var steep = squared * squared;
-        var inside = 1 / (1 + (IsSharp ? steep * steep : steep));
+        var inside = 1 / (1 + Math.Pow((left + Age) / Span, Edge));
         return (Ratio * inside) + 1 - inside;
     }
 }
