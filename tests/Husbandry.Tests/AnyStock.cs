@@ -8,6 +8,7 @@ using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Upkeep;
 using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
@@ -18,6 +19,11 @@ namespace Husbandry.Tests;
 /// </summary>
 internal static class AnyStock
 {
+    private static readonly string[] Tasks =
+    [
+        .. RuleSet.Shipped.Groups.SelectMany(g => g.Tasks).Select(t => t.Id).Distinct(),
+    ];
+
     private const int Steps = 40;
 
     private static readonly RuleSet Rules = RuleSet.Shipped;
@@ -29,6 +35,7 @@ internal static class AnyStock
         _ => new LeftoversRemoved(),
         r => new Watered(Pick<WaterKind>(r)),
         r => new TubeSeen(Pick<TubeWater>(r)),
+        r => new Tended(Tasks[r.Next(Tasks.Length)]),
         _ => new Looked(),
         r => new SignSeen(Rules.Signs[r.Next(Rules.Signs.Count)].Id, Some(r)),
         r => new Molted(Ultimate: r.Next(6) == 0, Mismolt: r.Next(8) == 0),

@@ -203,7 +203,7 @@ public class HushTableTests
                 foreach (var act in line.Choices.SelectMany(c => c.Acts))
                 {
                     Assert.False(
-                        EntryDefinition.Of(act).Care(act, judgement.Subject.Standing) is { } care
+                        EntryDefinition.Of(act).Care(act, judgement.Subject) is { } care
                             && judgement.Hush.Never.Contains(care),
                         told
                     );

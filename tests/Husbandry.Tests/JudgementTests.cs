@@ -90,7 +90,7 @@ public class JudgementTests
                         Assert.Equal(mark, HushMark.Against(act, standing, room, stale));
                         Assert.Equal(
                             mark is not null,
-                            EntryDefinition.Of(act).Care(act, judgement.Subject.Standing) is { } care
+                            EntryDefinition.Of(act).Care(act, judgement.Subject) is { } care
                                 && judgement.Hush[care].Verdict == Verdict.Never
                         );
                     }

@@ -9,6 +9,7 @@ using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Tanks;
+using Husbandry.Upkeep;
 using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
@@ -109,6 +110,7 @@ public class WordingTests
             { new LimbNoted("leg 3 left", LimbState.Small), "leg 3 left: grown again, still small" },
             { new SexSeen(Sex.Female, SexEvidence.ShedSkin), "told as female from the shed skin" },
             { new TubeSeen(TubeWater.Low), "tube looked at: water low" },
+            { new Tended("frass"), "frass out, walls wiped dry" },
             { new ConditionSeen(BodyCondition.VeryFull), "looks very full" },
             { new Began(Rulebook.VigilKind.Surfacing, 1), "buried itself, 1 of them" },
             { new Departed(DepartureKind.Escaped, "through the vent", 3), "escaped, 3 of them: through the vent" },

@@ -1285,7 +1285,7 @@ export interface components {
             address: string;
         };
         /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
@@ -1666,6 +1666,13 @@ export interface components {
              */
             count?: null | number;
         };
+        /** @description Something of its upkeep was done: frass brushed out, condensation wiped, the escape barrier renewed. */
+        ActTended: {
+            /** @enum {string} */
+            kind: "tended";
+            /** @description What, by its id in the rules of the stage. */
+            task: string;
+        };
         /** @description The water of a tube was looked at; it cannot be filled while somebody lives in it. */
         ActTubeSeen: {
             /** @enum {string} */
@@ -1846,6 +1853,7 @@ export interface components {
             vials: components["schemas"]["VialEvent"][];
             restingVials: number[];
             water: components["schemas"]["AnswerOfWaterPlan"];
+            upkeep: components["schemas"]["AnswerOfUpkeepPlan"];
             leftover: components["schemas"]["AnswerOfLeftover"];
             waits: components["schemas"]["AnswerOfVigilForecast"][];
             growth: components["schemas"]["AnswerOfGrowthRecord"];
@@ -1992,6 +2000,15 @@ export interface components {
         AnswerOfStage: {
             /** @description The value. */
             value: components["schemas"]["Stage"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfUpkeepPlan: {
+            /** @description The value. */
+            value: components["schemas"]["UpkeepPlan"];
             /** @description The judgement in one plain sentence. */
             summary: string;
             /** @description The steps that led to it, most telling first. */
@@ -5407,7 +5424,7 @@ export interface components {
          * @description What a line of the round asks for.
          * @enum {unknown}
          */
-        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask" | "askBack";
+        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask" | "askBack" | "tend";
         /** @description Where the round was left. */
         RoundBreak: {
             place: components["schemas"]["Place"];
@@ -6585,6 +6602,48 @@ export interface components {
             id: string;
             /** Format: uuid */
             entryId: string;
+        };
+        /** @description When one task of the upkeep is due. */
+        UpkeepClock: {
+            /** @description The task. */
+            task: components["schemas"]["UpkeepTask"];
+            /**
+             * Format: date
+             * @description Night on which it is due; none while it is held by the hush.
+             */
+            due: null | string;
+            /**
+             * Format: date
+             * @description Night on which it was last done.
+             */
+            last: null | string;
+            /** @description What is logged when it is done. */
+            done?: components["schemas"]["Act"];
+        };
+        /** @description What is to be done for it at regular times besides food and water; empty for most. */
+        UpkeepPlan: {
+            /** @description The clocks, the first due first, those held last. */
+            clocks: components["schemas"]["UpkeepClock"][];
+        };
+        /** @description Something that is done for an enclosure at regular times besides food and water. */
+        UpkeepTask: {
+            /** @description Written with the entry. */
+            id: string;
+            /** @description What it is about, in a word or two. */
+            name: string;
+            /** @description What to do. */
+            do: string;
+            /** @description The same in the past tense, for the journal. */
+            done: string;
+            /** @description Days between two times. */
+            everyDays: components["schemas"]["RuleOfdouble"];
+            care: null | components["schemas"]["CareAct"];
+            /** @description What else does it: `clean` when the whole enclosure was cleaned. */
+            doneBy: null | string;
+            /** @description Whether it is only for a queen with workers. */
+            ofColony: boolean;
+            /** @description Whether somebody else may do it. */
+            forSitter: boolean;
         };
         /** @description How varied the last meals were, and what the animal likes. */
         Variety: {

@@ -242,10 +242,10 @@ internal static class DemoHousing
         Ventilation vents = Ventilation.FewHoles
     ) => new(name, width, depth, height, substrate, vents, DampSide.None, HeatSource.Room, null);
 
-    private static JournalEntry Written(Guid stockId, NewEntry entry, int sequence) =>
+    internal static JournalEntry Written(Guid stockId, NewEntry entry, int sequence) =>
         new(entry.Id, stockId, sequence + 1, entry.When, entry.When.To, "", entry.Supersedes, entry.Act);
 
-    private static Guid Id(Random random)
+    internal static Guid Id(Random random)
     {
         Span<byte> bytes = stackalloc byte[16];
         random.NextBytes(bytes);

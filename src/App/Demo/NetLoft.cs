@@ -29,7 +29,11 @@ internal static class NetLoft
     {
         var (simulated, climate) = new SimulatedRacks(room).Write();
         var lives = ByHand(room).Concat(DemoCases.Write(room)).Concat(simulated).Select(l => l.Entries).ToList();
-        var entries = lives.SelectMany(l => l).Concat(DemoHousing.House(lives, room)).ToList();
+        var entries = lives
+            .SelectMany(l => l)
+            .Concat(DemoHousing.House(lives, room))
+            .Concat(DemoUpkeep.Tend(lives, room))
+            .ToList();
         return new RoomFile(
             RoomFile.FormatName,
             RoomFile.CurrentVersion,

@@ -9,6 +9,7 @@ using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Upkeep;
 using Husbandry.Vigils;
 
 namespace App.Stock;
@@ -99,6 +100,7 @@ public sealed record AnimalView(
     IReadOnlyList<VialEvent> Vials,
     IReadOnlyList<int> RestingVials,
     Answer<WaterPlan> Water,
+    Answer<UpkeepPlan> Upkeep,
     Answer<Leftover?> Leftover,
     IReadOnlyList<Answer<VigilForecast?>> Waits,
     Answer<GrowthRecord?> Growth,
@@ -168,6 +170,7 @@ public sealed record AnimalView(
             standing.Feeding.Vials,
             [.. s.RestingVials.Select(v => v.Number)],
             j.Water,
+            j.Upkeep,
             j.Leftover,
             j.Waits,
             j.Growth,

@@ -139,7 +139,7 @@ public sealed class OfferedEntry() : EntryDefinition<Offered>("offered")
     protected override bool IsHistory(Offered act) => act.Outcome.IsMeal();
 
     /// <inheritdoc/>
-    protected override CareAct? Care(Offered act, Standing standing) =>
+    protected override CareAct? Care(Offered act, Subject subject) =>
         act.Preparation == Preparation.Live ? CareAct.FeedLive : CareAct.FeedDead;
 
     /// <inheritdoc/>

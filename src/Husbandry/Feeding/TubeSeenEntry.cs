@@ -43,7 +43,7 @@ public sealed class TubeSeenEntry() : EntryDefinition<TubeSeen>("tubeSeen")
         $"tube looked at: water {act.Water.ToString().ToLowerInvariant()}";
 
     /// <inheritdoc/>
-    protected override CareAct? Care(TubeSeen act, Standing standing) => CareAct.Water;
+    protected override CareAct? Care(TubeSeen act, Subject subject) => CareAct.Water;
 
     /// <inheritdoc/>
     protected override RoundPart Round(TubeSeen act) => RoundPart.Work;

@@ -46,7 +46,7 @@ public sealed class WateredEntry() : EntryDefinition<Watered>("watered")
         };
 
     /// <inheritdoc/>
-    protected override CareAct? Care(Watered act, Standing standing) =>
+    protected override CareAct? Care(Watered act, Subject subject) =>
         act.Water == WaterKind.Mist ? CareAct.Mist : CareAct.Water;
 
     /// <inheritdoc/>

@@ -64,5 +64,5 @@ public sealed class HousedEntry() : EntryDefinition<Housed>("housed")
         $"{(act.Rehoused ? "rehoused into" : "lives in")} {act.Enclosure.Name}, {act.Enclosure.Text(words)}";
 
     /// <inheritdoc/>
-    protected override CareAct? Care(Housed act, Standing standing) => act.Rehoused ? CareAct.Rehouse : null;
+    protected override CareAct? Care(Housed act, Subject subject) => act.Rehoused ? CareAct.Rehouse : null;
 }

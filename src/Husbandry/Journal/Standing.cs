@@ -10,6 +10,15 @@ namespace Husbandry.Journal;
 /// <param name="RehousedAt">When the animal was last moved over into another one.</param>
 public sealed record HouseEvent(DateTimeOffset At, Enclosure Enclosure, DateTimeOffset? RehousedAt);
 
+/// <summary>When a task of the upkeep was last done.</summary>
+/// <param name="Task">The task, by its id in the rules.</param>
+/// <param name="At">When.</param>
+public sealed record TendedEvent(string Task, DateTimeOffset At)
+{
+    /// <summary>The whole enclosure was cleaned, whatever its tasks are.</summary>
+    public const string Cleaned = "clean";
+}
+
 /// <summary>
 /// The present state of one animal or brood: a fold over its journal, compact enough to be stored beside it and
 /// rebuilt from it at any time. It knows no rules; judgements are made from it. Each feature has a part of its own, which
@@ -27,6 +36,7 @@ public sealed record HouseEvent(DateTimeOffset At, Enclosure Enclosure, DateTime
 /// <param name="Vigils">Waits and what tells of them.</param>
 /// <param name="Feeding">Meals and what is still in there.</param>
 /// <param name="Water">Water given and seen.</param>
+/// <param name="Tended">Upkeep last done, one for each task.</param>
 /// <param name="House">What it lives in, once that was measured.</param>
 /// <param name="Pairings">When it was put together with a mate, in order.</param>
 /// <param name="Births">Young that it had, in order.</param>
@@ -46,6 +56,7 @@ public sealed record Standing(
     VigilState Vigils,
     FeedingState Feeding,
     WaterState Water,
+    IReadOnlyList<TendedEvent> Tended,
     HouseEvent? House,
     IReadOnlyList<PairingEvent> Pairings,
     IReadOnlyList<BirthEvent> Births,
@@ -55,7 +66,14 @@ public sealed record Standing(
 )
 {
     /// <summary>Changes with the shape of this record and its parts, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 14;
+    public const int Shape = 15;
+
+    /// <summary>With a task of the upkeep done at an instant.</summary>
+    public Standing WithTended(string task, DateTimeOffset at) =>
+        this with
+        {
+            Tended = [.. Tended.Where(t => t.Task != task), new TendedEvent(task, at)],
+        };
 
     /// <summary>Where its own enclosure stands, or stood before it went into a shared tank.</summary>
     [JsonIgnore]
@@ -136,6 +154,7 @@ public sealed record Standing(
             VigilState.Empty,
             FeedingState.Empty,
             WaterState.Empty,
+            Tended: [],
             House: null,
             Pairings: [],
             Births: [],

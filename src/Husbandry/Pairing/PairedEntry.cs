@@ -105,7 +105,7 @@ public sealed class PairedEntry() : EntryDefinition<Paired>("paired")
     protected override bool IsHistory(Paired act) => true;
 
     /// <inheritdoc/>
-    protected override CareAct? Care(Paired act, Standing standing) => CareAct.Pair;
+    protected override CareAct? Care(Paired act, Subject subject) => CareAct.Pair;
 
     /// <inheritdoc/>
     protected override bool IsNews(Paired act) => true;

@@ -100,7 +100,7 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
     }
 
     /// <inheritdoc/>
-    protected override CareAct? Care(Departed act, Standing standing) =>
+    protected override CareAct? Care(Departed act, Subject subject) =>
         act.Departure is DepartureKind.Sold or DepartureKind.GivenAway or DepartureKind.Released ? CareAct.Ship : null;
 
     /// <inheritdoc/>

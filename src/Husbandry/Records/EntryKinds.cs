@@ -7,6 +7,7 @@ using Husbandry.Journal;
 using Husbandry.Pairing;
 using Husbandry.Rooms;
 using Husbandry.Tanks;
+using Husbandry.Upkeep;
 using Husbandry.Vigils;
 
 namespace Husbandry.Records;
@@ -53,6 +54,7 @@ public static class EntryKinds
         GaveBirthEntry.It,
         LentEntry.It,
         ReturnedEntry.It,
+        TendedEntry.It,
     ];
 
     /// <summary>

@@ -36,7 +36,8 @@ public sealed class HandledEntry() : EntryDefinition<Handled>("handled")
                     new PairingEvent(entry.Id, entry.When.To, PartnerId: null, Partner: null, Method: null),
                 ],
             }
-            : standing;
+        : act.Care == CareAct.Clean ? standing.WithTended(TendedEvent.Cleaned, entry.When.To)
+        : standing;
 
     /// <inheritdoc/>
     protected override IEnumerable<Problem> Check(Handled act, EntryAt at)
@@ -72,5 +73,5 @@ public sealed class HandledEntry() : EntryDefinition<Handled>("handled")
     protected override bool IsHistory(Handled act) => act.Care == CareAct.Pair;
 
     /// <inheritdoc/>
-    protected override CareAct? Care(Handled act, Standing standing) => act.Care;
+    protected override CareAct? Care(Handled act, Subject subject) => act.Care;
 }

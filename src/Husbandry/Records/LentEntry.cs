@@ -56,7 +56,7 @@ public sealed class LentEntry() : EntryDefinition<Lent>("lent")
         $"lent to {act.To}" + (act.BackBy is { } back ? $", back by {words.Date(back)}" : "");
 
     /// <inheritdoc/>
-    protected override CareAct? Care(Lent act, Standing standing) => CareAct.Ship;
+    protected override CareAct? Care(Lent act, Subject subject) => CareAct.Ship;
 
     /// <inheritdoc/>
     protected override bool IsNews(Lent act) => true;

@@ -49,5 +49,6 @@ public sealed class MovedEntry() : EntryDefinition<Moved>("moved")
     protected override string Say(Moved act, RuleSet rules, Wording words) => $"moved to {act.Place.Code}";
 
     /// <summary>An enclosure is moved with whoever lives in it; one inmate of a shared tank is dug up and taken out.</summary>
-    protected override CareAct? Care(Moved act, Standing standing) => standing.TankId is null ? null : CareAct.Rehouse;
+    protected override CareAct? Care(Moved act, Subject subject) =>
+        subject.Standing.TankId is null ? null : CareAct.Rehouse;
 }

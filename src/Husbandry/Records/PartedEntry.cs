@@ -240,7 +240,7 @@ public sealed class PartedEntry() : EntryDefinition<Parted>("parted")
     }
 
     /// <summary>Whoever is parted is picked up and put elsewhere.</summary>
-    protected override CareAct? Care(Parted act, Standing standing) => act.HalfOf is null ? CareAct.Rehouse : null;
+    protected override CareAct? Care(Parted act, Subject subject) => act.HalfOf is null ? CareAct.Rehouse : null;
 
     /// <inheritdoc/>
     protected override bool IsNews(Parted act) => act.HalfOf is null;

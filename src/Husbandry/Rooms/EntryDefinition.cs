@@ -68,8 +68,8 @@ public abstract class EntryDefinition(string id) : EntryKind(id)
     /// </summary>
     public abstract bool IsHistory(Act act);
 
-    /// <summary>The act of the hush table that it is, if it is one, to an animal as it stood before.</summary>
-    public abstract CareAct? Care(Act act, Standing standing);
+    /// <summary>The act of the hush table that it is, if it is one, of an animal as it stood before.</summary>
+    public abstract CareAct? Care(Act act, Subject subject);
 
     /// <summary>The part it has in the round.</summary>
     public abstract RoundPart Round(Act act);
@@ -110,7 +110,7 @@ public abstract class EntryDefinition<T>(string id) : EntryDefinition(id)
     public sealed override bool IsHistory(Act act) => IsHistory((T)act);
 
     /// <inheritdoc/>
-    public sealed override CareAct? Care(Act act, Standing standing) => Care((T)act, standing);
+    public sealed override CareAct? Care(Act act, Subject subject) => Care((T)act, subject);
 
     /// <inheritdoc/>
     public sealed override RoundPart Round(Act act) => Round((T)act);
@@ -139,8 +139,8 @@ public abstract class EntryDefinition<T>(string id) : EntryDefinition(id)
     /// <inheritdoc cref="EntryDefinition.IsHistory(Act)"/>
     protected virtual bool IsHistory(T act) => false;
 
-    /// <inheritdoc cref="EntryDefinition.Care(Act, Standing)"/>
-    protected virtual CareAct? Care(T act, Standing standing) => null;
+    /// <inheritdoc cref="EntryDefinition.Care(Act, Subject)"/>
+    protected virtual CareAct? Care(T act, Subject subject) => null;
 
     /// <inheritdoc cref="EntryDefinition.Round(Act)"/>
     protected virtual RoundPart Round(T act) => RoundPart.None;

@@ -18,7 +18,7 @@ public static class HushMark
     public static string? Against(Act act, Standing standing, Room room, Glance? glance = null)
     {
         if (
-            EntryDefinition.Of(act).Care(act, standing) is not { } care
+            EntryDefinition.Of(act).Care(act, Subject.Of(standing, room)) is not { } care
             || (glance is not null && glance.Sequence == standing.LatestSequence && !glance.Waits.Never.Contains(care))
         )
         {

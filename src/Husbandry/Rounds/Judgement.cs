@@ -6,6 +6,7 @@ using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
+using Husbandry.Upkeep;
 using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
@@ -26,6 +27,7 @@ namespace Husbandry.Rounds;
 /// <param name="NotEating">Why it has not eaten for long, when it has not.</param>
 /// <param name="Variety">How varied the last meals were and what it likes.</param>
 /// <param name="Water">The water clock.</param>
+/// <param name="Upkeep">What is done at regular times besides food and water.</param>
 /// <param name="Leftover">Prey still in there.</param>
 /// <param name="Inmates">Those that live in it, if it is a shared tank.</param>
 public sealed record Judgement(
@@ -44,6 +46,7 @@ public sealed record Judgement(
     Answer<NotEating?> NotEating,
     Variety Variety,
     Answer<WaterPlan> Water,
+    Answer<UpkeepPlan> Upkeep,
     Answer<Leftover?> Leftover,
     IReadOnlyList<Judgement> Inmates
 )
@@ -100,6 +103,7 @@ public sealed record Judgement(
             Feeding.NotEating.Of(subject, phase.Value, condition.Value, meal.Value, reading.Value, molt.Value),
             variety,
             WaterPlan.Of(subject, stage.Value, meal.Value),
+            UpkeepPlan.Of(subject, stage.Value, hush),
             Feeding.Leftover.Of(subject, stage.Value, phase.Value, meal.Value),
             inmates
         );

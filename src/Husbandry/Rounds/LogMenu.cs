@@ -115,6 +115,9 @@ public sealed record LogMenu(
     IReadOnlyList<LogOffer> Forms
 )
 {
+    // As many as any stage has tasks; the rulebook is held to it.
+    private static readonly string[] TendKeys = ["i", "b"];
+
     /// <summary>Composes the menu of an animal.</summary>
     public static LogMenu Of(Judgement j)
     {
@@ -233,6 +236,17 @@ public sealed record LogMenu(
         if (Eats(j))
         {
             yield return new LogOffer("x", "Leftovers taken out", [new LeftoversRemoved()], null);
+        }
+
+        for (var (i, clocks) = (0, j.Upkeep.Value.Clocks); i < clocks.Count; i++)
+        {
+            yield return new LogOffer(
+                TendKeys[i],
+                clocks[i].Task.Done.ToUpperFirst(),
+                [clocks[i].Done],
+                null,
+                clocks[i].Task.Care
+            );
         }
 
         if (j.Subject.Group.ChecksFangs && !j.Subject.Standing.IsTank)

@@ -23,7 +23,7 @@ public sealed partial record RoundLine
         };
         // Seen in a molt as well, it may not be sprayed: then only eyes and advice help.
         var forbidden =
-            EntryDefinition.Of(new Watered(kind)).Care(new Watered(kind), j.Subject.Standing) is { } care
+            EntryDefinition.Of(new Watered(kind)).Care(new Watered(kind), j.Subject) is { } care
             && j.Hush.Never.Contains(care);
         return forbidden || j.Subject.Group.At(j.Stage.Value).WaterWay.Value is WaterWay.None or WaterWay.ColdMist
             ? Line(
@@ -127,6 +127,34 @@ public sealed partial record RoundLine
         };
     }
 
+    /// <summary>All that is due of the upkeep, in one visit.</summary>
+    private static RoundLine TendLine(Judgement j)
+    {
+        var due = j.Upkeep.Value.DueOn(j.Subject.Room.Tonight);
+        var all = due.Count > 0 ? due : [.. j.Upkeep.Value.Clocks.Take(1)];
+        var last = all.Min(c => c.Last);
+        return Line(
+            j,
+            RoundAct.Tend,
+            "upkeep",
+            string.Join("; ", all.Select((c, i) => i == 0 ? c.Task.Do : c.Task.Do.ToLowerFirst())),
+            Join(
+                all.All(c => c.Last is not null) && last is { } night
+                    ? $"last {j.Subject.Room.Wording.Day(night)}"
+                    : "",
+                Some(j)
+            ),
+            As(RoundAct.Tend, j.Upkeep),
+            [new LineChoice("d", "Done", "Done", [.. all.Select(c => c.Done)])]
+        );
+    }
+
+    /// <summary>What else is due of the upkeep while the lid is off.</summary>
+    private static string ThenTend(Judgement j) =>
+        j.Upkeep.Value.DueOn(j.Subject.Room.Tonight) is { Count: > 0 } due
+            ? $"then: {string.Join(", ", due.Select(c => c.Task.Name.ToLowerFirst()))}"
+            : "";
+
     private static RoundLine FeedLine(Judgement j)
     {
         var s = j.Subject;
@@ -158,6 +186,7 @@ public sealed partial record RoundLine
             s.PupatesNext(j.Stage.Value)
                 ? $"full grown: {s.Profile.PupatesIn?.Value ?? "loose leaf or twigs under the lid, or soil"}"
                 : "",
+            ThenTend(j),
             LifeLeft(j),
             HushTable.JustUp(s) is { } who ? $"{who} just up: much food and calcium, no bath" : "",
             j.Meal.Value.LastMeal is { } last ? $"last fed {words.Ago(last)}, {words.Day(last)}" : "not fed here yet",

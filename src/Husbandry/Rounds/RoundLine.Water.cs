@@ -73,6 +73,7 @@ public sealed partial record RoundLine
         var detail = Join(
             all[0].Last is { } last ? $"last {words.Day(last)}" : "no water on record yet",
             Some(j),
+            ThenTend(j),
             j.Meal.Value.EatsNothing || j.Stage.Value is Stage.Pupa ? ""
                 : j.Meal.Value.Forbidden ? "water only, no food"
                 : j.Meal.Value.Due is { } meal && meal > s.Room.Tonight ? $"not hungry until {words.Day(meal)}"

@@ -44,6 +44,9 @@ public enum RoundAct
 
     /// <summary>It was lent and should be back.</summary>
     AskBack,
+
+    /// <summary>Do what is done at regular times besides food and water.</summary>
+    Tend,
 }
 
 /// <summary>Which part of the round a line belongs to.</summary>
@@ -208,6 +211,14 @@ public sealed partial record RoundLine(
         foreach (var clock in j.Water.Value.Clocks.Where(c => c.Way != WaterWay.Tube && MayWater(j, c)))
         {
             yield return (StartOf(clock.Due), () => WaterLine(j));
+        }
+
+        foreach (var clock in j.Upkeep.Value.Clocks)
+        {
+            if (clock.Due is { } upkeep)
+            {
+                yield return (StartOf(upkeep), () => TendLine(j));
+            }
         }
 
         if (stays is not null)

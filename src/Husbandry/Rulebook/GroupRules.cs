@@ -59,6 +59,10 @@ public sealed record GroupRules(
         return null;
     }
 
+    /// <summary>What is done at regular times at any of its stages.</summary>
+    [JsonIgnore]
+    public IEnumerable<UpkeepTask> Tasks => Stages.SelectMany(s => s.Upkeep);
+
     /// <summary>What a keeper of this group calls a stage.</summary>
     public string StageWord(Stage stage) => Find(stage)?.Word ?? "adult";
 
@@ -81,14 +85,42 @@ public sealed record GroupRules(
 /// <param name="Food">Its meals; none for what takes nothing.</param>
 /// <param name="PremoltDays">Length of premolt; none where no molt is awaited.</param>
 /// <param name="LarvaLitres">Room for one larva; none where larvae are not housed by volume.</param>
+/// <param name="Upkeep">What is done at regular times besides food and water; empty for most.</param>
 public sealed record StageRules(
     Stage Stage,
     string Word,
     Rule<WaterWay> WaterWay,
     StageFood? Food,
     Rule<double>? PremoltDays,
-    Rule<double>? LarvaLitres
+    Rule<double>? LarvaLitres,
+    IReadOnlyList<UpkeepTask> Upkeep
 );
+
+/// <summary>Something that is done for an enclosure at regular times besides food and water.</summary>
+/// <param name="Id">Written with the entry.</param>
+/// <param name="Name">What it is about, in a word or two.</param>
+/// <param name="Do">What to do.</param>
+/// <param name="Done">The same in the past tense, for the journal.</param>
+/// <param name="EveryDays">Days between two times.</param>
+/// <param name="Care">The act of the hush table that it is; none for a look or a wipe that disturbs nobody.</param>
+/// <param name="DoneBy">What else does it: <c>clean</c> when the whole enclosure was cleaned.</param>
+/// <param name="OfColony">Whether it is only for a queen with workers.</param>
+/// <param name="ForSitter">Whether somebody else may do it.</param>
+public sealed record UpkeepTask(
+    string Id,
+    string Name,
+    string Do,
+    string Done,
+    Rule<double> EveryDays,
+    CareAct? Care,
+    string? DoneBy,
+    bool OfColony,
+    bool ForSitter
+)
+{
+    /// <summary>Most tasks of one stage.</summary>
+    public const int MostOfStage = 2;
+}
 
 /// <summary>Meals of a stage of life.</summary>
 /// <param name="Cadence">Days between meals.</param>

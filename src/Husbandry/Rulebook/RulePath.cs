@@ -110,7 +110,7 @@ public static class RulePath
         return string.Join('.', [rule[0], path[1], .. rule[1..]]);
     }
 
-    /// <summary>Elements of a list are named by their stage and size where they have one, else by their number.</summary>
+    /// <summary>Elements of a list are named by their id, or their stage and size, where they have one; else by their number.</summary>
     private static JsonNode? Element(JsonArray array, string segment)
     {
         for (var i = 0; i < array.Count; i++)
@@ -126,6 +126,11 @@ public static class RulePath
 
     private static string KeyOf(JsonNode? node, int index)
     {
+        if (node is JsonObject named && named["id"] is { } id)
+        {
+            return id.GetValue<string>();
+        }
+
         if (node is JsonObject o && o["stage"] is { } stage)
         {
             var above = o["aboveSizeMm"]?.GetValue<double>() ?? 0;

@@ -127,6 +127,17 @@ internal static class RuleSetChecks
                 : new Problem($"{at}.firstMeal", "Has no rule from 0 mm up.");
         }
 
+        yield return stage.Upkeep.Count <= UpkeepTask.MostOfStage
+            ? null
+            : new Problem(
+                $"{at}.upkeep",
+                $"At most {UpkeepTask.MostOfStage} tasks, or the menu has no letters for them."
+            );
+        foreach (var task in stage.Upkeep)
+        {
+            yield return Within($"{at}.upkeep.{task.Id}.everyDays", task.EveryDays, 0.5, 400);
+        }
+
         if (stage.Food is not { } food)
         {
             yield break;

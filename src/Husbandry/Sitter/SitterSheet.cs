@@ -90,7 +90,11 @@ public sealed record SitterSheet(
                 line = water;
             }
 
-            if (line.State == LineState.PassBy || PhaseMark.Of(j.Phase.Value).PassesBy)
+            if (line.Act == RoundAct.Tend && !venom && IsSafe(j, line))
+            {
+                lines.Add(LineOf(line, venom));
+            }
+            else if (line.State == LineState.PassBy || PhaseMark.Of(j.Phase.Value).PassesBy)
             {
                 shut.Add(Shut(j, line.State == LineState.PassBy ? line.Do : j.Phase.Summary));
             }
@@ -158,6 +162,7 @@ public sealed record SitterSheet(
         {
             RoundAct.LookAtTube => j.Subject.IsQueenAlone && j.Subject.Profile.Founding?.Value == Founding.SemiClaustral
                 || !j.Subject.IsQueenAlone,
+            RoundAct.Tend => j.Upkeep.Value.DueOn(j.Subject.Room.Tonight).All(c => c.Task.ForSitter),
             RoundAct.Water or RoundAct.Help => j.Hush[CareAct.Water].Verdict == Verdict.Fine,
             RoundAct.RemoveLeftovers => line.OutAt is null && j.Phase.Value is Phase.Open or Phase.WellFed,
             RoundAct.Feed => line.Offer is not null

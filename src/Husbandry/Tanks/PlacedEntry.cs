@@ -72,5 +72,5 @@ public sealed class PlacedEntry() : EntryDefinition<Placed>("placed")
         act.Tank is { Length: > 0 } name ? $"put into {name}" : "put into a shared tank";
 
     /// <inheritdoc/>
-    protected override CareAct? Care(Placed act, Standing standing) => CareAct.Rehouse;
+    protected override CareAct? Care(Placed act, Subject subject) => CareAct.Rehouse;
 }

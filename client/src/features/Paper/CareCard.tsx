@@ -82,6 +82,15 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
     ['Prey', animal.takesPrey && has('food') ? animal.prey.summary : null],
     ['Water', animal.water.reasons.map((r) => r.text).join(' ')],
     [
+      'Besides',
+      animal.upkeep.value.clocks.length === 0
+        ? null
+        : animal.upkeep.value.clocks
+            .map(({ task }) => `${task.do}: every ${task.everyDays.value} days.`)
+            .join(' ')
+            .replaceAll('every 1 days', 'every day'),
+    ],
+    [
       'Enclosure',
       needs !== undefined
         ? `At least ${fromMm(needs.minWidthMm, unit)} ${unit} wide, ${fromMm(needs.minHeightMm, unit)} ${unit} free height${needs.maxHeightMm === null ? '' : `, no more than ${fromMm(needs.maxHeightMm, unit)} ${unit}`}${needs.substrateDepthMm === null ? '' : `, ${fromMm(needs.substrateDepthMm, unit)} ${unit} of floor`}.`

@@ -91,6 +91,14 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
               small
             />
           )}
+          {animal.upkeep.value.clocks.length > 0 && (
+            <SectionHead
+              id="upkeep"
+              title={animal.upkeep.summary}
+              onWhy={why('What else is done?', animal.upkeep)}
+              small
+            />
+          )}
           {animal.takesPrey && has('food') && (
             <SectionHead
               id="meal"

@@ -1,0 +1,69 @@
+using Husbandry.Hush;
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rooms;
+using Husbandry.Rulebook;
+
+namespace Husbandry.Upkeep;
+
+/// <summary>When one task of the upkeep is due.</summary>
+/// <param name="Task">The task.</param>
+/// <param name="Due">Night on which it is due; none while it is held by the hush.</param>
+/// <param name="Last">Night on which it was last done.</param>
+public sealed record UpkeepClock(UpkeepTask Task, DateOnly? Due, DateOnly? Last)
+{
+    /// <summary>What is logged when it is done.</summary>
+    public Act Done => new Tended(Task.Id);
+}
+
+/// <summary>What is to be done for it at regular times besides food and water; empty for most.</summary>
+/// <param name="Clocks">The clocks, the first due first, those held last.</param>
+public sealed record UpkeepPlan(IReadOnlyList<UpkeepClock> Clocks)
+{
+    /// <summary>The clocks of its stage: from when it was last done, or from when it came.</summary>
+    /// <param name="subject">The animal.</param>
+    /// <param name="stage">Its stage of life.</param>
+    /// <param name="hush">What may be done: a task that the hush forbids waits.</param>
+    public static Answer<UpkeepPlan> Of(Subject subject, Stage stage, HushTable hush)
+    {
+        var tasks = subject.Group.Has(stage) ? subject.Group.At(stage).Upkeep : [];
+        // What lies in the cold is left in the dark; who is fed with a tank is tended with it.
+        if (subject.IsChilled || subject.FedWith is not null)
+        {
+            tasks = [];
+        }
+
+        var reasons = new List<Reason>();
+        var clocks = new List<UpkeepClock>();
+        foreach (var task in tasks.Where(t => !t.OfColony || !subject.IsQueenAlone))
+        {
+            var last = subject.Standing.Tended.LastOrDefault(t => t.Task == task.Id || t.Task == task.DoneBy)?.At;
+            var since = subject.Night(last ?? subject.Standing.ArrivedAt);
+            var due = since.AddDays((int)Math.Ceiling(task.EveryDays.Value));
+            var held = task.Care is { } care && hush[care].Verdict != Verdict.Fine ? hush[care] : null;
+            clocks.Add(new UpkeepClock(task, held is null ? due : null, last is { } at ? subject.Night(at) : null));
+            reasons.Add(
+                held is not null
+                    ? held.Contributors[0].Why
+                    : task.EveryDays.Because(
+                        task.Name,
+                        $"group.upkeep.{Growth.StageReading.Key(stage)}.{task.Id}.everyDays",
+                        $"{task.Do}: every {Wording.Days(task.EveryDays.Value)}"
+                            + (last is null ? "." : $", last {subject.Room.Wording.Day(subject.Night(last.Value))}.")
+                    )
+            );
+        }
+
+        var plan = new UpkeepPlan([.. clocks.OrderBy(c => c.Due ?? DateOnly.MaxValue)]);
+        return new Answer<UpkeepPlan>(plan, Summary(subject, plan), reasons);
+    }
+
+    /// <summary>The tasks that are due on a night.</summary>
+    public IReadOnlyList<UpkeepClock> DueOn(DateOnly night) => [.. Clocks.Where(c => c.Due <= night)];
+
+    private static string Summary(Subject subject, UpkeepPlan plan) =>
+        plan.Clocks.Count == 0 ? "Nothing besides food and water."
+        : plan.Clocks[0].Due is not { } due ? $"{plan.Clocks[0].Task.Name} waits for the hush to end."
+        : due <= subject.Room.Tonight ? $"{plan.Clocks[0].Task.Name}: tonight."
+        : $"{plan.Clocks[0].Task.Name} again {subject.Room.Wording.Day(due)}.";
+}
