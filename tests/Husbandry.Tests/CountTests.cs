@@ -57,6 +57,14 @@ public class CountTests
     }
 
     [Fact]
+    public void A_colony_that_nobody_counted_is_not_told_to_be_one_animal()
+    {
+        var colony = new Diary("armadillidium-vulgare", kind: StockKind.Colony, count: 1);
+        Assert.Equal("Nobody has counted them yet.", Book(colony).Summary);
+        Assert.EndsWith(": 60 are there.", Book(colony.With(1, new Counted(60))).Summary, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public void More_of_a_colony_was_bred_unseen_and_needs_no_reason()
     {
         var ants = new Diary("messor-barbarus", Sex.Female, 60, kind: StockKind.Colony);

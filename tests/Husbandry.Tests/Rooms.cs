@@ -37,7 +37,8 @@ public sealed class Diary
         int? molts = null,
         DateOnly? hatched = null,
         StockKind kind = StockKind.Specimen,
-        string? other = null
+        string? other = null,
+        int? count = null
     )
     {
         var group = RuleSet.Shipped.Profile(species)!.Group;
@@ -56,7 +57,7 @@ public sealed class Diary
                     molts,
                     mature,
                     hatched,
-                    kind is StockKind.Specimen or StockKind.Tank ? 1 : 20
+                    count ?? (kind is StockKind.Specimen or StockKind.Tank ? 1 : 20)
                 ),
                 new Place("A", 1, 3)
             )

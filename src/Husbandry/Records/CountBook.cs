@@ -60,7 +60,13 @@ public sealed record CountBook(
             .ToList();
         var missing = -lines.Where(l => l.IsUnexplained).Sum(l => Math.Min(0, l.By));
         lines.Reverse();
-        return new CountBook(lines, sums, missing, Say(sums, counts[^1].Now));
+        var uncounted = bred && counts is [{ Now: 1 }];
+        return new CountBook(
+            lines,
+            sums,
+            missing,
+            uncounted ? "Nobody has counted them yet." : Say(sums, counts[^1].Now)
+        );
     }
 
     /// <summary>A change in a word, such as "died".</summary>

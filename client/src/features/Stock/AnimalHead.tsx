@@ -14,7 +14,7 @@ export function AnimalHead({ animal }: { animal: AnimalView }) {
     [
       animal.details.kind === 'specimen' &&
         (animal.details.sex === 'unknown' ? 'sex unknown' : animal.details.sex),
-      animal.stageWord,
+      animal.stageWord !== animal.phaseWord && animal.stageWord,
       animal.instar,
     ]
       .filter(Boolean)
@@ -26,7 +26,7 @@ export function AnimalHead({ animal }: { animal: AnimalView }) {
     animal.meal.value.lastMeal === null
       ? animal.tank === null && animal.sections.includes('food') && 'not fed here yet'
       : `last fed ${dayDate(animal.meal.value.lastMeal)}`,
-  ].filter((fact): fact is string => fact !== false);
+  ].filter((fact): fact is string => fact !== false && fact !== '');
   return (
     <header className="flex flex-wrap items-center gap-x-4 gap-y-2 px-6 pt-3 pb-2.5 max-sm:px-4">
       <Lantern
