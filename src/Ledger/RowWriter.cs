@@ -9,7 +9,7 @@ namespace Ledger;
 /// standings, an import a whole journal. Everything else is saved by EF Core.
 /// </summary>
 /// <param name="db">The file, in a transaction of the caller's that outlives the writer.</param>
-internal sealed class RowWriter(LanternDb db) : IAsyncDisposable
+public sealed class RowWriter(LanternDb db) : IAsyncDisposable
 {
     private readonly SqliteCommand entry = Command(
         db,

@@ -5024,9 +5024,11 @@ export interface components {
             meal: boolean;
             /** @description Whether water does. */
             water: boolean;
+            /** @description Whether something of its upkeep does. */
+            tend: boolean;
             /** @description What is awaited of it around that night, in words; empty for nothing. */
             awaited: string;
-            /** @description Whether that is counted from a meal or water still to come, so that it may shift. */
+            /** @description Whether that is counted from a meal, water or upkeep still to come, so that it may shift. */
             again: boolean;
         };
         /** @description The reading of the signs since the last molt. */
@@ -6624,6 +6626,8 @@ export interface components {
         UpkeepPlan: {
             /** @description The clocks, the first due first, those held last. */
             clocks: components["schemas"]["UpkeepClock"][];
+            /** @description The first due; none where nothing is done besides. */
+            first?: components["schemas"]["UpkeepClock"];
         };
         /** @description Something that is done for an enclosure at regular times besides food and water. */
         UpkeepTask: {

@@ -12,8 +12,9 @@ namespace Husbandry.Almanac;
 /// <param name="Species">Its species.</param>
 /// <param name="Meal">Whether a meal falls on that night.</param>
 /// <param name="Water">Whether water does.</param>
+/// <param name="Tend">Whether something of its upkeep does.</param>
 /// <param name="Awaited">What is awaited of it around that night, in words; empty for nothing.</param>
-/// <param name="Again">Whether that is counted from a meal or water still to come, so that it may shift.</param>
+/// <param name="Again">Whether that is counted from a meal, water or upkeep still to come, so that it may shift.</param>
 public sealed record PlannedLine(
     Guid StockId,
     Place Place,
@@ -21,6 +22,7 @@ public sealed record PlannedLine(
     string Species,
     bool Meal,
     bool Water,
+    bool Tend,
     string Awaited,
     bool Again
 );
@@ -51,7 +53,9 @@ public sealed record NightAhead(
         var due = chores.Chores.Where(c => FallsOn(c, night, room.Tonight)).ToList();
         var seconds =
             lines.Sum(l =>
-                (l.Meal ? room.RoundPace.SecondsFor("feed") : 0) + (l.Water ? room.RoundPace.SecondsFor("water") : 0)
+                (l.Meal ? room.RoundPace.SecondsFor("feed") : 0)
+                + (l.Water ? room.RoundPace.SecondsFor("water") : 0)
+                + (l.Tend ? room.RoundPace.SecondsFor("upkeep") : 0)
             ) + due.Sum(c => c.Plan.Minutes * 60);
         return new NightAhead(night, lines, due, seconds);
     }
@@ -60,6 +64,7 @@ public sealed record NightAhead(
     {
         var (meal, mealAgain) = Falls(g.Care.MealDue, g.Care.MealEveryDays, night, room.Tonight);
         var (water, waterAgain) = Falls(g.Care.WaterDue, g.Care.WaterEveryDays, night, room.Tonight);
+        var (tend, tendAgain) = Falls(g.Care.TendDue, g.Care.TendEveryDays, night, room.Tonight);
         // A meal that would fall into the window of the molt is not promised.
         if (meal && mealAgain && g.Waits.Band is { } b && night >= b.From && night <= b.To)
         {
@@ -70,7 +75,7 @@ public sealed record NightAhead(
             g.Waits.Band is { } band && (night == band.From || night == band.Likely)
                 ? $"{band.Label} about {room.Wording.Date(band.Likely)} ({room.Wording.Dates(band.From, band.To)})"
                 : "";
-        return meal || water || awaited.Length > 0
+        return meal || water || tend || awaited.Length > 0
             ? new PlannedLine(
                 g.StockId,
                 g.Where.Place,
@@ -78,8 +83,9 @@ public sealed record NightAhead(
                 g.Who.Species,
                 meal,
                 water,
+                tend,
                 awaited,
-                (meal && mealAgain) || (water && waterAgain)
+                (meal && mealAgain) || (water && waterAgain) || (tend && tendAgain)
             )
             : null;
     }

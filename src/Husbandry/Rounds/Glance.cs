@@ -102,7 +102,9 @@ public sealed record Glance(
                 j.Meal.Value.EveryDays,
                 j.Water.Value.Due,
                 j.Water.Value.EveryDays,
-                standing.Water.LastGivenAt is not null || standing.Water.Tube is not null || j.Water.Value.Due is null
+                standing.Water.LastGivenAt is not null || standing.Water.Tube is not null || j.Water.Value.Due is null,
+                j.Upkeep.Value.First?.Due,
+                j.Upkeep.Value.First?.Task.EveryDays.Value ?? 0
             ),
             new GlanceHouse(
                 s.House?.Enclosure,

@@ -74,20 +74,24 @@ public sealed record GlanceWaits(
     IReadOnlyList<EndedWait> EndedWaits
 );
 
-/// <summary>Of a glance: its meals and its water.</summary>
+/// <summary>Of a glance: its meals, its water and its upkeep.</summary>
 /// <param name="LastMeal">Night of its last meal.</param>
 /// <param name="MealDue">Night of its next meal; none while food is hushed.</param>
 /// <param name="MealEveryDays">Days between meals.</param>
 /// <param name="WaterDue">Night of its next water; none where none is given.</param>
 /// <param name="WaterEveryDays">Days between waterings.</param>
 /// <param name="Watered">Whether any water is on record, or none is given.</param>
+/// <param name="TendDue">Night of the first of its upkeep; none where there is none, or the hush holds it.</param>
+/// <param name="TendEveryDays">Days between two times of that.</param>
 public sealed record GlanceCare(
     DateOnly? LastMeal,
     DateOnly? MealDue,
     double MealEveryDays,
     DateOnly? WaterDue,
     double WaterEveryDays,
-    bool Watered
+    bool Watered,
+    DateOnly? TendDue,
+    double TendEveryDays
 );
 
 /// <summary>Of a glance: what it lives in.</summary>

@@ -10,88 +10,6 @@ using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
 
-/// <summary>The form in which an entry is said; named after the entry.</summary>
-public enum EntryForm
-{
-    /// <summary>Food offered.</summary>
-    Offered,
-
-    /// <summary>A sign seen.</summary>
-    SignSeen,
-
-    /// <summary>A molt.</summary>
-    Molted,
-
-    /// <summary>A length.</summary>
-    Measured,
-
-    /// <summary>Moved to another place.</summary>
-    Moved,
-
-    /// <summary>Counted.</summary>
-    Counted,
-
-    /// <summary>Young born, a runaway found, some put in.</summary>
-    Gained,
-
-    /// <summary>Put together with a mate.</summary>
-    Paired,
-
-    /// <summary>Something done to it.</summary>
-    Handled,
-
-    /// <summary>A limb lost or growing.</summary>
-    LimbNoted,
-
-    /// <summary>Sex told.</summary>
-    SexSeen,
-
-    /// <summary>A note.</summary>
-    Noted,
-
-    /// <summary>Put off with a reason.</summary>
-    PutOff,
-
-    /// <summary>What it lives in.</summary>
-    Housed,
-
-    /// <summary>Put into a shared tank.</summary>
-    Placed,
-
-    /// <summary>Leaves the collection.</summary>
-    Departed,
-
-    /// <summary>Water given.</summary>
-    Watered,
-
-    /// <summary>The water of a tube.</summary>
-    TubeSeen,
-
-    /// <summary>Condition by eye.</summary>
-    ConditionSeen,
-
-    /// <summary>A wait began.</summary>
-    Began,
-
-    /// <summary>A wait ended.</summary>
-    Ended,
-
-    /// <summary>Into the cold or out of it.</summary>
-    Chilled,
-
-    /// <summary>Some of many parted from them.</summary>
-    Parted,
-
-    /// <summary>Young came out.</summary>
-    GaveBirth,
-
-    /// <summary>Lent to somebody.</summary>
-    Lent,
-
-    /// <summary>Back from a loan.</summary>
-    Returned,
-}
-
 /// <summary>One thing that can be logged of an animal as it is tonight: at once, or in a form.</summary>
 /// <param name="Key">The letter or digit that picks it.</param>
 /// <param name="Label">What it says.</param>
@@ -128,8 +46,28 @@ public sealed record LogMenu(
 
         var waterForm = j.Water.Value.Clocks.Any(c => c.Kind is not null);
         var tube = j.Water.Value.Clocks.Any(c => c.Way == WaterWay.Tube);
-        return new LogMenu([.. HeadOf(j, tube)], [.. AtOnceOf(j)], [.. FoundOf(j)], [.. FormsOf(j, waterForm, tube)]);
+        return new LogMenu(
+            [.. Marked(j, HeadOf(j, tube))],
+            [.. Marked(j, AtOnceOf(j))],
+            [.. FoundOf(j)],
+            [.. FormsOf(j, waterForm, tube)]
+        );
     }
+
+    /// <summary>What is logged at once bears what the strictest of its entries is for the hush table.</summary>
+    private static IEnumerable<LogOffer> Marked(Judgement j, IEnumerable<LogOffer> offers) =>
+        offers.Select(offer =>
+            offer.Form is not null
+                ? offer
+                : offer with
+                {
+                    Care = offer
+                        .Acts.Select(act => EntryDefinition.Of(act).Care(act, j.Subject))
+                        .OfType<CareAct>()
+                        .Select(care => (CareAct?)care)
+                        .MaxBy(care => j.Hush[care!.Value].Verdict),
+                }
+        );
 
     /// <summary>Of one that is with somebody else: that it is back, and what is told of it from there.</summary>
     private static LogMenu OnLoan(Judgement j)
@@ -183,7 +121,7 @@ public sealed record LogMenu(
         }
         else if (Given(j) is { Count: > 0 } waters)
         {
-            yield return new LogOffer("w", "Water", [.. waters.Select(w => new Watered(w))], null, CareAct.Water);
+            yield return new LogOffer("w", "Water", [.. waters.Select(w => new Watered(w))], null);
         }
 
         if (MayMolt(j))
@@ -206,29 +144,28 @@ public sealed record LogMenu(
     private static IEnumerable<LogOffer> AtOnceOf(Judgement j)
     {
         var way = j.Subject.Tank is null ? j.Subject.Group.At(j.Stage.Value).WaterWay.Value : WaterWay.None;
-        LogOffer Water(string key, string label, WaterKind kind, CareAct care) =>
-            new(key, label, [new Watered(kind)], null, care);
+        LogOffer Water(string key, string label, WaterKind kind) => new(key, label, [new Watered(kind)], null);
         if (way == WaterWay.Dish)
         {
-            yield return Water("d", "Dish filled", WaterKind.Dish, CareAct.Water);
+            yield return Water("d", "Dish filled", WaterKind.Dish);
         }
 
         if (way == WaterWay.Pools)
         {
-            yield return Water("d", "Both pools filled", WaterKind.Pools, CareAct.Water);
+            yield return Water("d", "Both pools filled", WaterKind.Pools);
         }
 
         if (way is WaterWay.Dish or WaterWay.Drops || (way == WaterWay.ColdMist && j.Subject.IsChilled))
         {
-            yield return Water("i", "Misted", WaterKind.Mist, CareAct.Mist);
+            yield return Water("i", "Misted", WaterKind.Mist);
         }
 
         if (way is WaterWay.Dish or WaterWay.DampEnd)
         {
-            yield return Water("j", "Damp side moistened", WaterKind.Damp, CareAct.Water);
+            yield return Water("j", "Damp side moistened", WaterKind.Damp);
         }
 
-        if (!j.Subject.Standing.IsTank)
+        if (ShowsSigns(j))
         {
             yield return new LogOffer("l", "Looked: no sign", [new Looked()], null);
         }
@@ -240,13 +177,7 @@ public sealed record LogMenu(
 
         for (var (i, clocks) = (0, j.Upkeep.Value.Clocks); i < clocks.Count; i++)
         {
-            yield return new LogOffer(
-                TendKeys[i],
-                clocks[i].Task.Done.ToUpperFirst(),
-                [clocks[i].Done],
-                null,
-                clocks[i].Task.Care
-            );
+            yield return new LogOffer(TendKeys[i], clocks[i].Task.Done.ToUpperFirst(), [clocks[i].Done], null);
         }
 
         if (j.Subject.Group.ChecksFangs && !j.Subject.Standing.IsTank)

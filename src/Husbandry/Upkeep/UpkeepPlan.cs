@@ -58,6 +58,9 @@ public sealed record UpkeepPlan(IReadOnlyList<UpkeepClock> Clocks)
         return new Answer<UpkeepPlan>(plan, Summary(subject, plan), reasons);
     }
 
+    /// <summary>The first due; none where nothing is done besides.</summary>
+    public UpkeepClock? First => Clocks.Count == 0 ? null : Clocks[0];
+
     /// <summary>The tasks that are due on a night.</summary>
     public IReadOnlyList<UpkeepClock> DueOn(DateOnly night) => [.. Clocks.Where(c => c.Due <= night)];
 

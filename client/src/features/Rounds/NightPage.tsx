@@ -130,7 +130,9 @@ function Ahead({ night }: { night: string }) {
 const count = (n: number, word: string) => `${n === 0 ? 'no' : n} ${word}${n === 1 ? '' : 's'}`;
 
 function Planned({ line }: { line: Schemas['PlannedLine'] }) {
-  const what = [line.meal ? 'meal' : '', line.water ? 'water' : ''].filter((w) => w !== '').join(' and ');
+  const what = [line.meal ? 'meal' : '', line.water ? 'water' : '', line.tend ? 'upkeep' : '']
+    .filter((w) => w !== '')
+    .join(' and ');
   return (
     <li className="grid grid-cols-[72px_170px_minmax(0,1fr)] items-baseline gap-x-3 py-1.5 pr-6 pl-2.5 max-sm:grid-cols-[72px_minmax(0,1fr)]">
       <Link to={`/stock/${line.stockId}`} className="code hover:underline">

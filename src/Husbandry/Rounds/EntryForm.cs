@@ -1,0 +1,83 @@
+namespace Husbandry.Rounds;
+
+/// <summary>The form in which an entry is said; named after the entry.</summary>
+public enum EntryForm
+{
+    /// <summary>Food offered.</summary>
+    Offered,
+
+    /// <summary>A sign seen.</summary>
+    SignSeen,
+
+    /// <summary>A molt.</summary>
+    Molted,
+
+    /// <summary>A length.</summary>
+    Measured,
+
+    /// <summary>Moved to another place.</summary>
+    Moved,
+
+    /// <summary>Counted.</summary>
+    Counted,
+
+    /// <summary>Young born, a runaway found, some put in.</summary>
+    Gained,
+
+    /// <summary>Put together with a mate.</summary>
+    Paired,
+
+    /// <summary>Something done to it.</summary>
+    Handled,
+
+    /// <summary>A limb lost or growing.</summary>
+    LimbNoted,
+
+    /// <summary>Sex told.</summary>
+    SexSeen,
+
+    /// <summary>A note.</summary>
+    Noted,
+
+    /// <summary>Put off with a reason.</summary>
+    PutOff,
+
+    /// <summary>What it lives in.</summary>
+    Housed,
+
+    /// <summary>Put into a shared tank.</summary>
+    Placed,
+
+    /// <summary>Leaves the collection.</summary>
+    Departed,
+
+    /// <summary>Water given.</summary>
+    Watered,
+
+    /// <summary>The water of a tube.</summary>
+    TubeSeen,
+
+    /// <summary>Condition by eye.</summary>
+    ConditionSeen,
+
+    /// <summary>A wait began.</summary>
+    Began,
+
+    /// <summary>A wait ended.</summary>
+    Ended,
+
+    /// <summary>Into the cold or out of it.</summary>
+    Chilled,
+
+    /// <summary>Some of many parted from them.</summary>
+    Parted,
+
+    /// <summary>Young came out.</summary>
+    GaveBirth,
+
+    /// <summary>Lent to somebody.</summary>
+    Lent,
+
+    /// <summary>Back from a loan.</summary>
+    Returned,
+}
