@@ -216,6 +216,22 @@ public class RulebookTests
     }
 
     [Fact]
+    public void Every_rule_has_a_section_and_a_word_of_its_own()
+    {
+        foreach (var group in RuleSet.Shipped.Groups)
+        {
+            var lines = RuleSheet
+                .Of(group)
+                .Concat(RuleSet.Shipped.Species.Where(s => s.Group == group.Id).SelectMany(RuleSheet.Of))
+                .ToList();
+            Assert.DoesNotContain(lines, line => line.Section == "Other");
+        }
+
+        var ants = RuleSheet.Of(RuleSet.Shipped.Groups.Single(g => g.Id == "ant"));
+        Assert.Contains(ants, line => line is { Label: "Upkeep, adult, outworld", Text: "14 days" });
+    }
+
+    [Fact]
     public void A_species_that_is_not_in_the_rulebook_can_be_kept_in_every_group()
     {
         foreach (var group in RuleSet.Shipped.Groups)

@@ -53,7 +53,7 @@ internal sealed class LifeWriter
             name,
             sex,
             room.Tonight.AddDays(-arrived),
-            count > 1 ? "young of our own" : "a trade at the quay",
+            count > 1 ? "a pairing of our own" : "a trade at the quay",
             moltsBefore,
             mature,
             null,

@@ -118,6 +118,9 @@ public sealed record UpkeepTask(
     bool ForSitter
 )
 {
+    /// <summary>The only rule of a task, in the names of rules.</summary>
+    public const string Interval = "everyDays";
+
     /// <summary>Most tasks of one stage.</summary>
     public const int MostOfStage = 2;
 }

@@ -118,6 +118,7 @@ public static class RuleSheet
         ["pacePerFood"] = ("Feeding", "Waits by food"),
         ["founding"] = ("Keeping", "Founding"),
         ["hazard"] = ("Hazards, origin, law", "Hazard"),
+        ["upkeep"] = ("Keeping", "Upkeep"),
         ["otherEnds"] = ("Waits", "Ends otherwise than hoped"),
     };
 
@@ -146,7 +147,10 @@ public static class RuleSheet
         var parts = name.Split('.')[1..];
         var (section, label) = Labels.GetValueOrDefault(parts[0], ("Other", Words(parts[0])));
         var school = Schools.Contains(parts[^1]) ? parts[^1] : "";
-        var rest = parts[1..].Where(p => p != school && !int.TryParse(p, out _)).Select(Words).ToList();
+        var rest = parts[1..]
+            .Where(p => p != school && p != UpkeepTask.Interval && !int.TryParse(p, out _))
+            .Select(Words)
+            .ToList();
         var value = rule["value"]!;
         var unit = rule["unit"]!.GetValue<string>();
         var choices =

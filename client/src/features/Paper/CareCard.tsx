@@ -19,6 +19,9 @@ export function CareCard() {
   );
 }
 
+const everyDays = (days: number): string =>
+  Math.abs(days - 1) < 0.05 ? 'every day' : `every ${Number(days.toFixed(1))} days`;
+
 function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   const family = useFamily(animal.stockId).data;
   const settings = useSettings().data?.settings;
@@ -74,7 +77,7 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
     [
       'Food',
       has('food')
-        ? `${animal.meal.summary} Usually every ${Number(animal.meal.value.everyDays.toFixed(1))} days.`
+        ? `${animal.meal.summary} Usually ${everyDays(animal.meal.value.everyDays)}.`
         : animal.meal.value.eatsNothing
           ? animal.meal.summary
           : 'None at this stage.',
@@ -86,17 +89,18 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
       animal.upkeep.value.clocks.length === 0
         ? null
         : animal.upkeep.value.clocks
-            .map(({ task }) => `${task.do}: every ${task.everyDays.value} days.`)
-            .join(' ')
-            .replaceAll('every 1 days', 'every day'),
+            .map(({ task }) => `${task.do}: ${everyDays(task.everyDays.value)}.`)
+            .join(' '),
     ],
     [
       'Enclosure',
-      needs !== undefined
-        ? `At least ${fromMm(needs.minWidthMm, unit)} ${unit} wide, ${fromMm(needs.minHeightMm, unit)} ${unit} free height${needs.maxHeightMm === null ? '' : `, no more than ${fromMm(needs.maxHeightMm, unit)} ${unit}`}${needs.substrateDepthMm === null ? '' : `, ${fromMm(needs.substrateDepthMm, unit)} ${unit} of floor`}.`
-        : house !== undefined
-          ? `Now ${house.name}, ${fromMm(house.widthMm, unit)} × ${fromMm(house.depthMm, unit)} × ${fromMm(house.heightMm, unit)} ${unit}.`
-          : 'Not measured.',
+      needs?.litres != null
+        ? `At least ${Number(needs.litres.toFixed(1))} L for all of them.`
+        : needs !== undefined
+          ? `At least ${fromMm(needs.minWidthMm, unit)} ${unit} wide, ${fromMm(needs.minHeightMm, unit)} ${unit} free height${needs.maxHeightMm === null ? '' : `, no more than ${fromMm(needs.maxHeightMm, unit)} ${unit}`}${needs.substrateDepthMm === null ? '' : `, ${fromMm(needs.substrateDepthMm, unit)} ${unit} of floor`}.`
+          : house !== undefined
+            ? `Now ${house.name}, ${fromMm(house.widthMm, unit)} × ${fromMm(house.depthMm, unit)} × ${fromMm(house.heightMm, unit)} ${unit}.`
+            : 'Not measured.',
     ],
     ['Awaited', awaited.length === 0 ? null : awaited.map(({ summary }) => summary).join(' ')],
   ]);
