@@ -102,6 +102,14 @@ public class LogMenuTests
     }
 
     [Fact]
+    public void Larvae_lay_no_eggs_and_what_came_without_a_stage_may_be_eggs()
+    {
+        Assert.DoesNotContain("Laid…", Labels(Menu(new Diary("samia-ricini", molts: 2, kind: StockKind.Brood))));
+        Assert.Contains("Laid…", Labels(Menu(new Diary("samia-ricini", kind: StockKind.Brood))));
+        Assert.Contains("Laid…", Labels(Menu(new Diary("samia-ricini", mature: true))));
+    }
+
+    [Fact]
     public void Eggs_hatch_and_nothing_else_happens_to_them()
     {
         var eggs = new Diary("samia-ricini", kind: StockKind.Brood).With(5, new Began(VigilKind.Hatching));

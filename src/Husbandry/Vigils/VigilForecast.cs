@@ -151,7 +151,9 @@ public sealed record VigilForecast(
                     VigilKind.Emergence => stage is not (Stage.Adult or Stage.Egg),
                     VigilKind.FirstWorkers => subject.Standing.Details.Kind != StockKind.Colony,
                     VigilKind.Young => subject.Standing.Details.Sex != Sex.Male,
-                    VigilKind.Hatching => stage is Stage.Adult or Stage.Egg || subject.IsMany,
+                    // Many of which no molt is known may be eggs; larvae lay none.
+                    VigilKind.Hatching => stage is Stage.Adult or Stage.Egg
+                        || (subject.IsMany && subject.Standing.MoltsInLife is null or 0),
                     VigilKind.Surfacing => true,
                     _ => throw new ArgumentOutOfRangeException(
                         nameof(subject),
