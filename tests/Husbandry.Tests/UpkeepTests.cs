@@ -70,6 +70,19 @@ public class UpkeepTests
     }
 
     [Fact]
+    public void While_some_of_a_box_pupate_the_frass_of_the_rest_goes_out()
+    {
+        var box = Larvae().With(5, new Tended("frass")).With(1, new Began(VigilKind.Emergence, 5));
+        Assert.Equal(Tonight.AddDays(-3), Assert.Single(Clocks(box)).Due);
+    }
+
+    [Fact]
+    public void Nobody_is_tended_in_an_empty_tank()
+    {
+        Assert.Empty(Clocks(new Diary("porcellio-laevis", kind: StockKind.Tank)));
+    }
+
+    [Fact]
     public void The_round_asks_for_all_that_is_due_in_one_visit_and_is_done_with_it()
     {
         var colony = new Diary("lasius-niger", cameNightsAgo: 100, mature: true, kind: StockKind.Colony)

@@ -27,8 +27,8 @@ public sealed record UpkeepPlan(IReadOnlyList<UpkeepClock> Clocks)
     public static Answer<UpkeepPlan> Of(Subject subject, Stage stage, HushTable hush)
     {
         var tasks = subject.Group.Has(stage) ? subject.Group.At(stage).Upkeep : [];
-        // What lies in the cold is left in the dark; who is fed with a tank is tended with it.
-        if (subject.IsChilled || subject.FedWith is not null)
+        // What lies in the cold is left in the dark; who is fed with a tank is tended with it; nobody lives in an empty one.
+        if (subject.IsChilled || subject.FedWith is not null || (subject.Standing.IsTank && subject.Inmates.Count == 0))
         {
             tasks = [];
         }
@@ -40,7 +40,12 @@ public sealed record UpkeepPlan(IReadOnlyList<UpkeepClock> Clocks)
             var last = subject.Standing.Tended.LastOrDefault(t => t.Task == task.Id || t.Task == task.DoneBy)?.At;
             var since = subject.Night(last ?? subject.Standing.ArrivedAt);
             var due = since.AddDays((int)Math.Ceiling(task.EveryDays.Value));
-            var held = task.Care is { } care && hush[care].Verdict != Verdict.Fine ? hush[care] : null;
+            // Of many the rest need it all the same; the task itself says to leave those that molt in peace.
+            var held =
+                task.Care is { } care
+                && (hush[care].Verdict == Verdict.Never || (hush[care].Verdict == Verdict.Avoid && !subject.IsMany))
+                    ? hush[care]
+                    : null;
             clocks.Add(new UpkeepClock(task, held is null ? due : null, last is { } at ? subject.Night(at) : null));
             reasons.Add(
                 held is not null
