@@ -214,7 +214,7 @@ public class AgreementTests
                     menu.Head.Concat(menu.Forms),
                     o => o.Form is { } form && meaningless.Contains(form)
                 );
-                Assert.DoesNotContain(Offered(menu), act => act is Looked { } || act is LeftoversRemoved);
+                Assert.DoesNotContain(Offered(menu), act => act is Looked or LeftoversRemoved);
                 Assert.DoesNotContain(PageSection.Signs, PageSections.Of(j, Lifeline.Of(j, [])));
             },
             iter: 900

@@ -61,7 +61,7 @@ public class TankTests
         Assert.Null(own.Meal.Value.Due);
         Assert.Empty(own.Water.Value.Clocks);
         Assert.Equal("Fed with Tansy.", own.Meal.Summary);
-        Assert.DoesNotContain(LogMenu.Of(own).AtOnce, o => o.Acts is [Watered]);
+        Assert.DoesNotContain(LogMenu.Of(own).AtOnce, o => o.Acts is [Watered or LeftoversRemoved]);
         Assert.DoesNotContain(LogMenu.Of(own).Head, o => o.Form == EntryForm.Offered);
     }
 

@@ -170,7 +170,7 @@ public sealed record LogMenu(
             yield return new LogOffer("l", "Looked: no sign", [new Looked()], null);
         }
 
-        if (Eats(j))
+        if (Eats(j) && j.Subject.Tank is null)
         {
             yield return new LogOffer("x", "Leftovers taken out", [new LeftoversRemoved()], null);
         }

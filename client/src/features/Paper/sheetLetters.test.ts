@@ -58,6 +58,18 @@ const line = (changed: Partial<RoundLine>): RoundLine => ({
 });
 
 describe('letters of a line', () => {
+  it('logs the upkeep where it stood on the line, and only there', () => {
+    const tended = { kind: 'tended', task: 'condensation' } as const;
+    const eggs = line({
+      act: 'tend',
+      offer: null,
+      waters: [],
+      choices: [{ key: 'd', label: 'Done', brief: 'Done', isRefusal: false, acts: [tended] }],
+    });
+    expect(readLetters('D', eggs)).toEqual({ acts: [tended], words: 'upkeep done', trouble: null });
+    expect(readLetters('d', line({})).trouble).toContain('no upkeep was on this line');
+  });
+
   it('are its boxes, several of them one after another', () => {
     const read = readLetters('FW', line({}));
     expect(read.acts).toMatchObject([

@@ -8,6 +8,7 @@ export const boxes: readonly (readonly [string, string])[] = [
   ['W', 'watered'],
   ['X', 'leftovers out'],
   ['K', 'looked, no sign'],
+  ['D', 'upkeep done'],
 ];
 
 /** What came of reading the letters of one line. */
@@ -33,6 +34,7 @@ export function readLetters(letters: string, line: RoundLine): Read {
     w: water,
     x: [{ kind: 'leftoversRemoved', feederIds: null }],
     k: [{ kind: 'looked' }],
+    d: line.act === 'tend' ? (line.choices[0]?.acts ?? []) : [],
   };
   for (const letter of letters.toLowerCase().replaceAll(/[\s,.]/g, '')) {
     const meant = meaning[letter];
@@ -40,7 +42,12 @@ export function readLetters(letters: string, line: RoundLine): Read {
       return { acts: [], words: '', trouble: `“${letter}” is no box of the sheet` };
     }
     if (meant.length === 0) {
-      const none = letter === 'w' ? 'no water is poured there' : 'no food was on this line';
+      const none =
+        letter === 'w'
+          ? 'no water is poured there'
+          : letter === 'd'
+            ? 'no upkeep was on this line'
+            : 'no food was on this line';
       return { acts: [], words: '', trouble: `${none}: log it on the animal’s page` };
     }
     acts.push(...meant);
