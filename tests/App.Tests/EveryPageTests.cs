@@ -20,7 +20,12 @@ public sealed class EveryPageTests
             .OfType<string>();
 
     private static HashSet<string> Sections(JsonNode page) =>
-        [.. page["sections"]!.AsArray().Select(s => s!.GetValue<string>())];
+        [
+            .. page["layout"]!
+                .AsObject()
+                .SelectMany(column => column.Value!.AsArray())
+                .Select(s => s!.GetValue<string>()),
+        ];
 
     /// <summary>What must hold of any page.</summary>
     private static void Check(JsonNode page)

@@ -40,7 +40,7 @@ public class AgreementTests
 
             Assert.True(j.Meal.Value.Due is null, Told(j));
             Assert.NotEqual(RoundAct.Feed, RoundLine.Of(j).Act);
-            Assert.DoesNotContain(PageSection.Food, PageSections.Of(j, Lifeline.Of(j, [])));
+            Assert.False(PageLayout.Of(j, Lifeline.Of(j, [])).Has(PageSection.Food), Told(j));
             Assert.DoesNotContain(LogMenu.Of(j).Head, o => o.Form == EntryForm.Offered);
             Assert.DoesNotContain(CareAct.FeedLive, CareWords.Of(j).Keys);
         });
@@ -215,7 +215,7 @@ public class AgreementTests
                     o => o.Form is { } form && meaningless.Contains(form)
                 );
                 Assert.DoesNotContain(Offered(menu), act => act is Looked or LeftoversRemoved);
-                Assert.DoesNotContain(PageSection.Signs, PageSections.Of(j, Lifeline.Of(j, [])));
+                Assert.False(PageLayout.Of(j, Lifeline.Of(j, [])).Has(PageSection.Signs), Told(j));
             },
             iter: 900
         );

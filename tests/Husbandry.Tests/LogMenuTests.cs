@@ -1,6 +1,5 @@
 using CsCheck;
 using Husbandry.Feeding;
-using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
@@ -65,8 +64,6 @@ public class LogMenuTests
                 var judgement = diary.Judge();
                 var line = RoundLine.Of(judgement);
                 Assert.Equal(LogMenu.ShowsSigns(judgement), line.Signs);
-                Assert.Distinct(PageSections.Of(judgement, Lifeline.Of(judgement, diary.Entries)));
-                Assert.NotEmpty(PageSections.HeadingOf(judgement));
                 var sheet = SitterSheet.Of([judgement], true, judgement.Subject.Room);
                 Assert.All(sheet.Lines, l => Assert.Equal(line.StockId, l.StockId));
             },
@@ -142,21 +139,5 @@ public class LogMenuTests
         Assert.DoesNotContain("Pupated…", Labels(Menu(moth)));
         Assert.DoesNotContain("Began to brood…", Labels(Menu(new Diary(sex: Sex.Male))));
         Assert.Contains("Began to brood…", Labels(Menu(new Diary(mature: true))));
-    }
-
-    [Fact]
-    public void The_page_of_a_colony_draws_no_growth_and_speaks_of_no_molt()
-    {
-        var judgement = new Diary("lasius-niger", kind: StockKind.Colony).Judge();
-        var sections = PageSections.Of(judgement, Lifeline.Of(judgement, [])).ToList();
-        Assert.Equal([PageSection.Food, PageSection.Numbers], sections);
-        Assert.DoesNotContain("molt", judgement.Phase.Summary);
-    }
-
-    [Fact]
-    public void A_grown_caterpillar_is_about_to_pupate_rather_than_in_premolt()
-    {
-        var grown = new Diary("samia-ricini", cameNightsAgo: 30, molts: 4).With(8, new Molted());
-        Assert.EndsWith("that it is about to pupate", PageSections.HeadingOf(grown.Judge()));
     }
 }

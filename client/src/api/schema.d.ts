@@ -1825,7 +1825,8 @@ export interface components {
             instarMark: string;
             stageWord: string;
             takesPrey: boolean;
-            sections: components["schemas"]["PageSection"][];
+            layout: components["schemas"]["PageLayout"];
+            turns: components["schemas"]["Turn"][];
             heading: string;
             instar: null | string;
             it: string;
@@ -3151,9 +3152,9 @@ export interface components {
              */
             protein: boolean;
             /** @description Whether it is bought as pots that hatch; what comes in several sizes is bought as animals. */
-            boughtAsPots?: boolean;
+            boughtAsPots: boolean;
             /** @description Whether it feeds the brood of a colony: any insect does. */
-            feedsBrood?: boolean;
+            feedsBrood: boolean;
         };
         /**
          * @description What a feeder does that a keeper must mind.
@@ -3573,9 +3574,9 @@ export interface components {
              */
             likelyMolts: number;
             /** @description Whether more molts are likely than the record has. */
-            hidesAMolt?: boolean;
+            hidesAMolt: boolean;
             /** @description Whether hard parts shrank, which cannot be: a wrong measure or the wrong animal. */
-            shrank?: boolean;
+            shrank: boolean;
         };
         /** @description An answer and the question or outcome that it leads to. */
         GuideAnswer: {
@@ -3603,6 +3604,8 @@ export interface components {
             outcomes: components["schemas"]["GuideOutcome"][];
             /** @description Stages in which it can be seen; all where none is named. */
             stages?: null | components["schemas"]["Stage"][];
+            /** @description Phases in which its page names it; none for most cases. */
+            during?: null | components["schemas"]["Phase"][];
         };
         /** @enum {unknown} */
         GuideFact: "adult" | "young" | "lastStage" | "notLastStage" | "moltsLeft" | "noMoltsLeft" | "claustral" | "semiClaustral" | null;
@@ -3721,7 +3724,7 @@ export interface components {
              */
             needsMm: number;
             /** @description "too low", "too narrow" and so on. */
-            word?: null | string;
+            word: string;
         };
         HttpValidationProblemDetails: {
             type?: null | string;
@@ -3948,7 +3951,7 @@ export interface components {
              * Format: int32
              * @description Labels on one sheet.
              */
-            perSheet?: number;
+            perSheet: number;
         };
         /** @description Labels to print. */
         LabelRequest: {
@@ -4916,11 +4919,24 @@ export interface components {
             /** @description At least ten characters. */
             password: string;
         };
+        /** @description The page of an animal, composed of what its kind and stage of life have, in the order in which it is read. */
+        PageLayout: {
+            /** @description Drawings along time, side by side. */
+            drawn: components["schemas"]["PageSection"][];
+            /** @description What takes the whole width. */
+            wide: components["schemas"]["PageSection"][];
+            /** @description How it is and what is due. */
+            tonight: components["schemas"]["PageSection"][];
+            /** @description Food, growth, numbers; none where all of it is a remark or two, which then stand with tonight. */
+            body: components["schemas"]["PageSection"][];
+            /** @description What it may have, and what was done. */
+            care: components["schemas"]["PageSection"][];
+        };
         /**
-         * @description A part of an animal's page that not every animal has.
+         * @description A part of an animal's page.
          * @enum {unknown}
          */
-        PageSection: "life" | "awaited" | "signs" | "stage" | "condition" | "food" | "growth" | "numbers" | "inmates";
+        PageSection: "life" | "awaited" | "inmates" | "signs" | "ends" | "turns" | "leftover" | "water" | "upkeep" | "meal" | "firstMeal" | "stage" | "condition" | "enclosure" | "quarantine" | "cautions" | "food" | "fasting" | "growth" | "numbers" | "young" | "notes" | "hush" | "journal";
         /** @enum {unknown} */
         PairingMethod: "watched" | "leftTogether" | "throughMesh" | null;
         /** @description How an order of the supplier stands. */
@@ -5257,7 +5273,7 @@ export interface components {
              * Format: double
              * @description The middle of the range.
              */
-            middle?: number;
+            middle: number;
         };
         /** @description A temperature read off in the room. */
         ReadOff: {
@@ -5903,8 +5919,6 @@ export interface components {
              * @description 1–31.
              */
             toDay: number;
-            /** @description Whether both ends are days of the calendar. */
-            isSound?: boolean;
         };
         /** @description Whether one must sign in, and as whom one is. */
         SessionView: {
@@ -6598,6 +6612,15 @@ export interface components {
          * @enum {unknown}
          */
         TubeWater: "full" | "low" | "gone";
+        /** @description Something that would change the reading of an animal, said beforehand. */
+        Turn: {
+            /** @description What would be seen. */
+            when: string;
+            /** @description What it would mean. */
+            then: string;
+            /** @description The guide's case of it; none where the guide has nothing to ask. */
+            case: null | string;
+        };
         /** @description Taking an entry back. */
         UndoRequest: {
             /** Format: uuid */
@@ -6620,7 +6643,7 @@ export interface components {
              */
             last: null | string;
             /** @description What is logged when it is done. */
-            done?: components["schemas"]["Act"];
+            done: components["schemas"]["Act"];
         };
         /** @description What is to be done for it at regular times besides food and water; empty for most. */
         UpkeepPlan: {
@@ -6743,6 +6766,11 @@ export interface components {
             /** @description Whether the wait is beyond the 97.5 % point. */
             longerThanNormal: boolean;
             ends: null | components["schemas"]["EndForecast"];
+            /**
+             * @description The distribution as a grid: the nights by which 1, 2 … 19 of twenty such waits have ended, if as hoped.
+             *     Worked out when asked for: lists are never.
+             */
+            twentieths: string[];
         };
         /**
          * @description What is waited for.
@@ -6868,7 +6896,7 @@ export interface components {
              * Format: double
              * @description Days between two times of the first; 0 where no water is given.
              */
-            everyDays?: number;
+            everyDays: number;
         };
         /** @description An enclosure of which no water is on record, and what to log once it is known when it was given. */
         WaterUnknown: {

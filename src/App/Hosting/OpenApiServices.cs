@@ -1,4 +1,5 @@
 using System.Reflection;
+using System.Text.Json.Serialization.Metadata;
 using App.Stock;
 using Husbandry.Reasons;
 using Husbandry.Stock;
@@ -31,6 +32,7 @@ public static class OpenApiServices
             api.AddSchemaTransformer(
                 (schema, context, _) =>
                 {
+                    RequireWorkedOut(schema, context.JsonTypeInfo);
                     if (context.JsonTypeInfo.Type == typeof(Place))
                     {
                         schema.Type = JsonSchemaType.String;
@@ -52,6 +54,23 @@ public static class OpenApiServices
         )
         {
             (concrete.Required ??= new HashSet<string>()).Add("kind");
+        }
+    }
+
+    /// <summary>What is worked out from the rest is always there; the generator asks only for what a constructor takes.</summary>
+    private static void RequireWorkedOut(OpenApiSchema schema, JsonTypeInfo type)
+    {
+        foreach (var property in type.Properties)
+        {
+            if (
+                property is { Set: null, AssociatedParameter: null, Get: not null, IsGetNullable: false }
+                && schema.Properties?.TryGetValue(property.Name, out var said) == true
+                && said is OpenApiSchema concrete
+            )
+            {
+                (schema.Required ??= new HashSet<string>()).Add(property.Name);
+                concrete.Type &= ~JsonSchemaType.Null;
+            }
         }
     }
 

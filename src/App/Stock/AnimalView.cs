@@ -75,7 +75,8 @@ public sealed record AnimalView(
     string InstarMark,
     string StageWord,
     bool TakesPrey,
-    IReadOnlyList<PageSection> Sections,
+    PageLayout Layout,
+    IReadOnlyList<Turn> Turns,
     string Heading,
     string? Instar,
     string It,
@@ -143,8 +144,9 @@ public sealed record AnimalView(
             s.Group.InstarMark,
             KindWords.StageWord(j),
             s.Group.Feeding.Prey is not null,
-            [.. PageSections.Of(j, life)],
-            PageSections.HeadingOf(j),
+            PageLayout.Of(j, life),
+            [.. Turn.Of(j)],
+            PageLayout.HeadingOf(j),
             pupates && j.Stage.Value is Husbandry.Rulebook.Stage.Pupa or Husbandry.Rulebook.Stage.Adult
                 ? null
                 : s.InstarText,

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Husbandry.Reasons;
 using Husbandry.Stock;
 
@@ -65,6 +66,7 @@ public sealed record SeasonSpan(int FromMonth, int FromDay, int ToMonth, int ToD
     }
 
     /// <summary>Whether both ends are days of the calendar.</summary>
+    [JsonIgnore]
     public bool IsSound =>
         FromMonth is >= 1 and <= 12
         && ToMonth is >= 1 and <= 12

@@ -81,10 +81,15 @@ public static class Phases
     }
 
     /// <summary>
-    /// Where the calendar alone makes premolt probable while no sign was seen, the open lantern says so: the word and the
-    /// chance must not stand side by side without a reason.
+    /// Where the calendar makes premolt probable while what was seen makes no verdict, the open lantern says so: the word
+    /// and the chance must not stand side by side without a reason.
     /// </summary>
-    public static Answer<Phase> BesideForecast(Answer<Phase> phase, VigilForecast? molt, Subject subject)
+    public static Answer<Phase> BesideForecast(
+        Answer<Phase> phase,
+        PremoltReading reading,
+        VigilForecast? molt,
+        Subject subject
+    )
     {
         var rule = subject.Room.Rules.Room.Signs.ForecastSpeaksAbove;
         if (phase.Value is not (Phase.Open or Phase.WellFed) || molt is null || molt.PremoltChance < rule.Value)
@@ -92,8 +97,10 @@ public static class Phases
             return phase;
         }
 
-        var text =
-            $"By the nights waited it is in premolt with {Wording.Chance(molt.PremoltChance)}, though no sign that tells was seen: look before the food goes in.";
+        var chance = Wording.Chance(molt.PremoltChance);
+        var text = reading.Evidence.Any(e => e.LikelihoodRatio > 1)
+            ? $"By the nights waited and what was seen it is in premolt with {chance}: look before the food goes in."
+            : $"By the nights waited it is in premolt with {chance}, though no sign that tells was seen: look before the food goes in.";
         return phase with
         {
             Summary = $"{phase.Summary} {text}",

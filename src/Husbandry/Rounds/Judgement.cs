@@ -60,7 +60,11 @@ public sealed record Judgement(
         var firstMeal = Vigils.FirstMeal.Of(subject, stage.Value, size.Value);
         var phases = Husbandry.Hush.Phases.Of(subject, reading, firstMeal);
         var molt = VigilForecast.OfMolt(life);
-        phases = [Husbandry.Hush.Phases.BesideForecast(phases[0], molt.Value, subject), .. phases.Skip(1)];
+        phases =
+        [
+            Husbandry.Hush.Phases.BesideForecast(phases[0], reading.Value, molt.Value, subject),
+            .. phases.Skip(1),
+        ];
         var phase = phases[0];
         List<Answer<VigilForecast?>> waits = [.. subject.Waits.Select(w => VigilForecast.OfOther(subject, w))];
         var firstMealRule = Vigils.FirstMeal.RuleFor(subject.Group, stage.Value, size.Value?.SizeMm);

@@ -24,6 +24,7 @@ public enum Sureness
 /// <param name="Questions">Questions.</param>
 /// <param name="Outcomes">What it can come to.</param>
 /// <param name="Stages">Stages in which it can be seen; all where none is named.</param>
+/// <param name="During">Phases in which its page names it; none for most cases.</param>
 public sealed record GuideCase(
     string Id,
     string Title,
@@ -32,7 +33,8 @@ public sealed record GuideCase(
     string Start,
     IReadOnlyList<GuideQuestion> Questions,
     IReadOnlyList<GuideOutcome> Outcomes,
-    IReadOnlyList<Stage>? Stages = null
+    IReadOnlyList<Stage>? Stages = null,
+    IReadOnlyList<Phase>? During = null
 );
 
 /// <summary>A question with its answers.</summary>

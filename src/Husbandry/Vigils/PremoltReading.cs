@@ -118,7 +118,7 @@ public sealed record PremoltReading(
         return signs.Count switch
         {
             0 => ReadingWord.Open,
-            1 when signs[0].Family == SignFamily.Fullness => ReadingWord.WellFed,
+            1 when signs[0] is { Family: SignFamily.Fullness, Strength: SignStrength.Weak } => ReadingWord.WellFed,
             1 => ReadingWord.Open,
             _ when ateAfterStrongSign => ReadingWord.Suspected,
             2 => strong && firm ? ReadingWord.Likely : ReadingWord.Suspected,

@@ -19,6 +19,7 @@ namespace Husbandry.Vigils;
 /// <param name="LongerThanNormal">Whether the wait is beyond the 97.5 % point.</param>
 /// <param name="Ends">The chance of each end by each night; none for molts. The nights above hold if it ends as hoped.</param>
 /// <param name="Left">The whole distribution of what is left, if it ends as hoped; the three nights are read off it.</param>
+/// <param name="Tonight">The night it was made.</param>
 public sealed record VigilForecast(
     VigilKind Vigil,
     DateOnly P10,
@@ -29,9 +30,20 @@ public sealed record VigilForecast(
     IReadOnlyList<Rung> Ladder,
     bool LongerThanNormal,
     EndForecast? Ends,
-    [property: JsonIgnore] NightsLeft Left
+    [property: JsonIgnore] NightsLeft Left,
+    [property: JsonIgnore] DateOnly Tonight
 )
 {
+    /// <summary>The wait in steps of a twentieth.</summary>
+    public const int Parts = 20;
+
+    /// <summary>
+    /// The distribution as a grid: the nights by which 1, 2 … 19 of twenty such waits have ended, if as hoped.
+    /// Worked out when asked for: lists are never.
+    /// </summary>
+    public IReadOnlyList<DateOnly> Twentieths =>
+        [.. Enumerable.Range(1, Parts - 1).Select(k => Left.Quantile((double)k / Parts).After(Tonight))];
+
     /// <summary>The forecast of the next molt, the signs taken into account.</summary>
     /// <returns>No value for animals that will not molt again, or whose molts are not followed.</returns>
     public static Answer<VigilForecast?> OfMolt(LifeReading life)
@@ -43,9 +55,9 @@ public sealed record VigilForecast(
         }
 
         var (_, wait, weighed, ladder) = MoltOutlook.Of(life);
-        var room = subject.Room.Rules.Room;
+        var room = subject.Room;
         var left = new NightsToMolt(weighed, subject.Pace);
-        DateOnly Quantile(double p) => left.Quantile(p).After(subject.Room.Tonight);
+        DateOnly Quantile(double p) => left.Quantile(p).After(room.Tonight);
         var forecast = new VigilForecast(
             VigilKind.Molt,
             Quantile(0.1),
@@ -54,13 +66,14 @@ public sealed record VigilForecast(
             wait.WaitedNights,
             weighed.PremoltChance,
             ladder,
-            wait.StartIsKnown && wait.Left.ShareAlreadyOver > room.Lessons.LongerThanNormal.Value,
+            wait.StartIsKnown && wait.Left.ShareAlreadyOver > room.Rules.Room.Lessons.LongerThanNormal.Value,
             null,
-            left
+            left,
+            room.Tonight
         );
         return new Answer<VigilForecast?>(
             forecast,
-            Summary(subject.PupatesNext(stage) ? "Pupates" : "Molts", forecast, subject.Room.Wording),
+            Summary(subject.PupatesNext(stage) ? "Pupates" : "Molts", forecast, room.Wording),
             MoltReasons.Of(life, wait, forecast)
         );
     }
@@ -82,7 +95,8 @@ public sealed record VigilForecast(
             wait.Chill <= CalendarDays.Zero
                 && wait.Hoped.Left.ShareAlreadyOver > subject.Room.Rules.Room.Lessons.LongerThanNormal.Value,
             EndForecast.Of(wait),
-            new NightsToEnd(wait.Hoped.Left, wait.Chill, subject.Pace)
+            new NightsToEnd(wait.Hoped.Left, wait.Chill, subject.Pace),
+            subject.Room.Tonight
         );
         List<Reason> reasons =
         [

@@ -1,11 +1,12 @@
 import { Link, useParams } from 'react-router';
-import type { AnimalView, Schemas } from '../../api/client';
+import type { AnimalView } from '../../api/client';
 import { useAnimal, useSettings } from '../../api/queries';
 import { useFamily } from '../../api/roomQueries';
 import { longDate, shortDate } from '../../ui/dates';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
 import { Waiting } from '../../ui/Waiting';
 import { LifelineDrawing } from '../Growth/LifelineDrawing';
+import { hasPart, type PageSection } from '../Stock/pagePart';
 import { hazardWord } from '../Stock/words';
 
 /** The card that goes with an animal that is given away: how to keep it, its whole history, picture and parents. */
@@ -28,7 +29,7 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   const picture = animal.pictures.findLast((p) => !p.ofExuvia) ?? animal.pictures.at(-1);
   const entries = animal.journal.filter((line) => line.struckBy === null);
   const needs = animal.fit.value?.needs;
-  const has = (section: Schemas['PageSection']) => animal.sections.includes(section);
+  const has = (section: PageSection) => hasPart(animal, section);
   const single = animal.details.kind === 'specimen' || animal.details.kind === 'tank';
   const isTank = animal.details.kind === 'tank';
   const sized = animal.size.value;

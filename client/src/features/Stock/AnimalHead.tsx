@@ -5,6 +5,7 @@ import { Lantern } from '../../ui/Lantern';
 import { AnimalFigure } from '../Animals/AnimalFigure';
 import { figureOfAnimal } from '../Animals/figureOfAnimal';
 import { AnimalActs } from './AnimalActs';
+import { hasPart } from './pagePart';
 import { hazardWord } from './words';
 
 /** Who it is, how it is tonight, and what can be logged of it. */
@@ -20,11 +21,11 @@ export function AnimalHead({ animal }: { animal: AnimalView }) {
       .filter(Boolean)
       .join(', '),
     animal.lastMolt === null
-      ? animal.sections.includes('signs') && 'no molt on record'
+      ? hasPart(animal, 'signs') && 'no molt on record'
       : `${toDays(animal.tonight) - toDays(animal.lastMolt)} nights since the molt of ${shortDate(animal.lastMolt, animal.tonight)}`,
     animal.details.kind === 'tank' && `${animal.inmates.reduce((sum, i) => sum + i.count, 0)} in it`,
     animal.meal.value.lastMeal === null
-      ? animal.tank === null && animal.sections.includes('food') && 'not fed here yet'
+      ? animal.tank === null && hasPart(animal, 'food') && 'not fed here yet'
       : `last fed ${dayDate(animal.meal.value.lastMeal)}`,
   ].filter((fact): fact is string => fact !== false && fact !== '');
   return (

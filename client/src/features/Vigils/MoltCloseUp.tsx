@@ -4,6 +4,7 @@ import { fromDays, shortDate, toDays } from '../../ui/dates';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
 import { Measured } from '../../ui/Measured';
 import { useWhy, whyAnimal } from '../Reasons/WhyContext';
+import { ForecastShade } from './ForecastShade';
 
 const height = 206;
 const mostAhead = 240;
@@ -95,15 +96,9 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
       aria-label={`${awaited(animal).summary} ${events.map((e) => `${e.text} ${shortDate(e.night, animal.tonight)}`).join(', ')}`}
       className="block overflow-hidden"
     >
-      {band !== null && (
+      {molt !== null && band !== null && (
         <>
-          <rect
-            x={band.x1}
-            y="24"
-            width={Math.max(2, band.x2 - band.x1)}
-            height="130"
-            fill="var(--hushpale)"
-          />
+          <ForecastShade forecast={molt} tonight={animal.tonight} x={x} top={24} height={130} />
           <path d={`M${band.x1} 24V154M${band.x2} 24V154`} stroke="var(--hush)" strokeOpacity="0.75" />
           <path d={`M${band.half} 24V154`} stroke="var(--hush)" strokeWidth="2" />
         </>

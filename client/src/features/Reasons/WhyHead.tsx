@@ -1,0 +1,58 @@
+import type { AnimalView, Reason } from '../../api/client';
+import { useWhy, whyAnimal } from './WhyContext';
+
+interface WhyHeadProps {
+  id: string;
+  animal: AnimalView;
+  title: string;
+  note?: string;
+  /** Title of the drawer, and the answer that it gives. */
+  why: string;
+  answer: { summary: string; reasons: readonly Reason[] };
+  /** Below something else of its column. */
+  second?: boolean;
+}
+
+/** The heading of a part of an animal's page, with the button that says why. */
+export function WhyHead({ id, title, note = '', second = false, ...asked }: WhyHeadProps) {
+  return (
+    <h2 id={id} className={`mb-1 text-18 ${second ? 'mt-4' : ''}`}>
+      {title}
+      {note !== '' && (
+        <span className="ml-2 font-text text-13 font-normal tracking-normal text-muted">{note}</span>
+      )}{' '}
+      <AskWhy title={title} {...asked} />
+    </h2>
+  );
+}
+
+/** An answer in one line, with the button that says why. */
+export function WhyLine({ id, title, ...asked }: Omit<WhyHeadProps, 'note' | 'second'>) {
+  return (
+    <h2 id={id} className="border-t border-line py-1.5 text-13">
+      <span className="font-text font-normal tracking-normal">{title}</span>{' '}
+      <AskWhy title={title} {...asked} />
+    </h2>
+  );
+}
+
+function AskWhy({ animal, title, why, answer }: Pick<WhyHeadProps, 'animal' | 'title' | 'why' | 'answer'>) {
+  const { toggle } = useWhy();
+  return (
+    <button
+      type="button"
+      onClick={() =>
+        toggle({
+          title: why,
+          animal: whyAnimal(animal),
+          summary: answer.summary,
+          reasons: answer.reasons,
+        })
+      }
+      aria-label={`Why: ${title}`}
+      className="ml-0.5 size-6 rounded-full border border-edge align-middle font-text text-12 font-semibold text-muted hover:text-ink"
+    >
+      ?
+    </button>
+  );
+}
