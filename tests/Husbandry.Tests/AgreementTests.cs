@@ -154,18 +154,10 @@ public class AgreementTests
             foreach (var ahead in new[] { 1, 3, 8, 21 })
             {
                 var night = NightAhead.Of([glance], ChoreStanding.Empty, room.Tonight.AddDays(ahead), room);
-                foreach (var line in night.Lines)
-                {
-                    Assert.True(!line.Meal || !j.Meal.Value.EatsNothing, $"{Told(j)}: a meal {ahead} nights ahead");
-                    Assert.True(
-                        !line.Water || j.Water.Value.Clocks.Count > 0,
-                        $"{Told(j)}: water {ahead} nights ahead"
-                    );
-                    Assert.True(
-                        !line.Tend || j.Upkeep.Value.Clocks.Count > 0,
-                        $"{Told(j)}: upkeep {ahead} nights ahead"
-                    );
-                }
+                Assert.All(
+                    night.Lines.SelectMany(l => l.Care),
+                    care => Assert.Contains(j.Care, c => c.What == care.What && c.Due is not null)
+                );
             }
         });
 
@@ -177,8 +169,8 @@ public class AgreementTests
             Assert.Equal(j.Phase.Value, glance.Waits.Phase);
             Assert.Equal(PhaseMark.Of(j.Phase.Value).Shutters, glance.Waits.Shutters);
             Assert.Equal(j.Hush.Never, glance.Waits.Never);
-            Assert.Equal(j.Meal.Value.Due, glance.Care.MealDue);
-            Assert.Equal(j.Water.Value.Due, glance.Care.WaterDue);
+            Assert.Equal(j.Care, glance.Care.Clocks);
+            Assert.Equal(j.Subject.FedWith is null ? j.Meal.Value.Due : null, glance.Care.MealDue);
             Assert.Equal(IsHere(j) && PhaseMark.Of(j.Phase.Value).PassesBy, glance.IsHushed && IsHere(j));
             Assert.Equal(j.Subject.Standing.LatestSequence, glance.Sequence);
         });

@@ -144,7 +144,7 @@ public class PageLayoutTests
     }
 
     [Fact]
-    public void The_grid_of_any_forecast_climbs_and_holds_the_three_nights_that_are_told() =>
+    public void The_grid_of_any_forecast_climbs_evenly_spaced_through_the_night_that_is_told() =>
         Gen.Int[0, 1_000_000]
             .Select(AnyStock.Of)
             .Sample(
@@ -158,10 +158,18 @@ public class PageLayoutTests
                             .OfType<VigilForecast>()
                     )
                     {
-                        var grid = forecast.Twentieths;
-                        Assert.Equal(VigilForecast.Parts - 1, grid.Count);
-                        Assert.Equal(grid.Order(), grid);
-                        Assert.Equal((forecast.P10, forecast.P50, forecast.P90), (grid[1], grid[9], grid[17]));
+                        var grid = forecast.Grid;
+                        Assert.InRange(grid.Count, 2, 42);
+                        Assert.Equal(0, grid[0].Chance, 1e-9);
+                        Assert.True(grid[^1].Chance >= 0.95);
+                        Assert.Equal(grid.Select(by => by.Chance).Order(), grid.Select(by => by.Chance));
+                        Assert.Single(
+                            grid.Zip(grid.Skip(1), (a, b) => b.Night.DayNumber - a.Night.DayNumber).Distinct()
+                        );
+                        // The night that is told as half lies where the grid passes one half.
+                        var passed = grid.First(by => by.Chance >= 0.5).Night.AddDays(1);
+                        Assert.True(forecast.P50 <= passed);
+                        Assert.True(grid.Last(by => by.Chance <= 0.5).Night.AddDays(-1) <= forecast.P50);
                     }
                 },
                 iter: 300

@@ -265,8 +265,7 @@ public class TankTests
         var line = male.Line();
         Assert.Equal(LineState.Quiet, line.State);
         Assert.Contains("with a friend", line.Do, StringComparison.Ordinal);
-        Assert.Null(Glance.Of(male.Judge()).Care.MealDue);
-        Assert.Null(Glance.Of(male.Judge()).Care.WaterDue);
+        Assert.DoesNotContain(Glance.Of(male.Judge()).Care.Clocks, c => c.Due is not null);
         Assert.Equal("Fed with a friend.", male.Judge().Meal.Summary);
         Assert.Empty(SitterSheet.Of([male.Judge()], false, Diary.Room()).Lines);
 

@@ -7,6 +7,7 @@ using Husbandry.Journal;
 using Husbandry.Labels;
 using Husbandry.Reasons;
 using Husbandry.Records;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Sitter;
@@ -147,11 +148,11 @@ public class WholeRoomTests
         ]);
         var ahead = NightAhead.Of([glance], chores, meal, room);
         var line = Assert.Single(ahead.Lines);
-        Assert.True(line.Meal);
-        Assert.False(line.Again);
+        Assert.Contains(new PlannedCare(CareClock.Food, "meal", Again: false), line.Care);
         Assert.Single(ahead.Chores);
-        var again = NightAhead.Of([glance], chores, meal.AddDays((int)glance.Care.MealEveryDays), room);
-        Assert.True(Assert.Single(again.Lines).Again);
+        var food = Assert.Single(glance.Care.Clocks, c => c.Clock == CareClock.Food);
+        var again = NightAhead.Of([glance], chores, meal.AddDays((int)Math.Round(food.EveryDays)), room);
+        Assert.Contains(new PlannedCare(CareClock.Food, "meal", Again: true), Assert.Single(again.Lines).Care);
         Assert.Empty(NightAhead.Of([glance], chores, room.Tonight.AddDays(1), room).Lines);
     }
 

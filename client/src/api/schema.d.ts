@@ -2284,6 +2284,33 @@ export interface components {
          * @enum {unknown}
          */
         CareAct: "water" | "feedLive" | "feedDead" | "handle" | "rehouse" | "dig" | "ship" | "pair" | "mist" | "brightLight" | "clean";
+        /**
+         * @description What kind of care a clock measures.
+         * @enum {unknown}
+         */
+        CareClock: "food" | "water" | "upkeep";
+        /** @description One clock of an animal's care: something that is done for it again and again. */
+        CareDue: {
+            /** @description What kind of care. */
+            clock: components["schemas"]["CareClock"];
+            /** @description In a word or two, as on a list: "meal", "both pools", "escape barrier". */
+            what: string;
+            /**
+             * Format: date
+             * @description Night on which it is due; none while the hush holds it.
+             */
+            due: null | string;
+            /**
+             * Format: double
+             * @description Days between two times now.
+             */
+            everyDays: number;
+            /**
+             * Format: date
+             * @description Night on which it was last done; none where nothing is on record.
+             */
+            last: null | string;
+        };
         /** @description A chore as it stands. */
         Chore: {
             /**
@@ -4676,6 +4703,19 @@ export interface components {
             to: string;
             hushed: boolean;
         };
+        /** @description How likely it is that a wait has ended by a night. */
+        NightBy: {
+            /**
+             * Format: date
+             * @description The night.
+             */
+            night: string;
+            /**
+             * Format: double
+             * @description Chance (0–1).
+             */
+            chance: number;
+        };
         /** @description How many enclosures need a hand on a night to come. */
         NightChores: {
             /** Format: date */
@@ -5023,6 +5063,15 @@ export interface components {
         };
         /** @description Where an enclosure stands: rack, shelf and slot like A1·03 (rack A–ZZ, shelf 1–99, slot 1–999). */
         Place: string;
+        /** @description Something to be done for it on a night to come. */
+        PlannedCare: {
+            /** @description What kind of care. */
+            clock: components["schemas"]["CareClock"];
+            /** @description In a word or two. */
+            what: string;
+            /** @description Whether it is counted from a time still to come, so that it may shift. */
+            again: boolean;
+        };
         /** @description One enclosure that will need a hand on a night to come. */
         PlannedLine: {
             /**
@@ -5036,16 +5085,10 @@ export interface components {
             name: string;
             /** @description Its species. */
             species: string;
-            /** @description Whether a meal falls on that night. */
-            meal: boolean;
-            /** @description Whether water does. */
-            water: boolean;
-            /** @description Whether something of its upkeep does. */
-            tend: boolean;
+            /** @description What falls on that night. */
+            care: components["schemas"]["PlannedCare"][];
             /** @description What is awaited of it around that night, in words; empty for nothing. */
             awaited: string;
-            /** @description Whether that is counted from a meal, water or upkeep still to come, so that it may shift. */
-            again: boolean;
         };
         /** @description The reading of the signs since the last molt. */
         PremoltReading: {
@@ -6644,6 +6687,8 @@ export interface components {
             last: null | string;
             /** @description What is logged when it is done. */
             done: components["schemas"]["Act"];
+            /** @description The clock as one of its care. */
+            care: components["schemas"]["CareDue"];
         };
         /** @description What is to be done for it at regular times besides food and water; empty for most. */
         UpkeepPlan: {
@@ -6767,10 +6812,10 @@ export interface components {
             longerThanNormal: boolean;
             ends: null | components["schemas"]["EndForecast"];
             /**
-             * @description The distribution as a grid: the nights by which 1, 2 … 19 of twenty such waits have ended, if as hoped.
-             *     Worked out when asked for: lists are never.
+             * @description The distribution as a grid, for drawings: from tonight on, evenly spaced, to the night by which 19 of 20 such waits have
+             *     ended. Worked out when asked for: lists are never.
              */
-            twentieths: string[];
+            grid: components["schemas"]["NightBy"][];
         };
         /**
          * @description What is waited for.
@@ -6877,6 +6922,8 @@ export interface components {
              */
             everyDays: number;
             mist?: null | components["schemas"]["MistPlan"];
+            /** @description The clock as one of its care. */
+            care: components["schemas"]["CareDue"];
         };
         /**
          * @description How water was given.

@@ -83,7 +83,7 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
     private static List<WaterUnknown> WaterUnknown(List<RoundLine> lines, StockIndex index, Room room)
     {
         var unknown = lines
-            .Where(l => l.Act == RoundAct.Water && index.Find(l.StockId) is { Care.Watered: false })
+            .Where(l => l.Act == RoundAct.Water && index.Find(l.StockId) is { Care.WaterUnknown: true })
             .OrderBy(l => l.Place, room.Layout.WalkingOrder())
             .Select(l => new WaterUnknown(l.StockId, l.Place, l.Name, l.Choices[0].Acts))
             .ToList();

@@ -5,26 +5,26 @@ using Husbandry.Stock;
 
 namespace Husbandry.Almanac;
 
+/// <summary>Something to be done for it on a night to come.</summary>
+/// <param name="Clock">What kind of care.</param>
+/// <param name="What">In a word or two.</param>
+/// <param name="Again">Whether it is counted from a time still to come, so that it may shift.</param>
+public sealed record PlannedCare(CareClock Clock, string What, bool Again);
+
 /// <summary>One enclosure that will need a hand on a night to come.</summary>
 /// <param name="StockId">Which.</param>
 /// <param name="Place">Where it stands.</param>
 /// <param name="Name">Its name.</param>
 /// <param name="Species">Its species.</param>
-/// <param name="Meal">Whether a meal falls on that night.</param>
-/// <param name="Water">Whether water does.</param>
-/// <param name="Tend">Whether something of its upkeep does.</param>
+/// <param name="Care">What falls on that night.</param>
 /// <param name="Awaited">What is awaited of it around that night, in words; empty for nothing.</param>
-/// <param name="Again">Whether that is counted from a meal, water or upkeep still to come, so that it may shift.</param>
 public sealed record PlannedLine(
     Guid StockId,
     Place Place,
     string Name,
     string Species,
-    bool Meal,
-    bool Water,
-    bool Tend,
-    string Awaited,
-    bool Again
+    IReadOnlyList<PlannedCare> Care,
+    string Awaited
 );
 
 /// <summary>A night to come, if all is done until then on the night it is due.</summary>
@@ -52,60 +52,57 @@ public sealed record NightAhead(
             .ToList();
         var due = chores.Chores.Where(c => FallsOn(c, night, room.Tonight)).ToList();
         var seconds =
-            lines.Sum(l =>
-                (l.Meal ? room.RoundPace.SecondsFor("feed") : 0)
-                + (l.Water ? room.RoundPace.SecondsFor("water") : 0)
-                + (l.Tend ? room.RoundPace.SecondsFor("upkeep") : 0)
-            ) + due.Sum(c => c.Plan.Minutes * 60);
+            lines.Sum(l => l.Care.DistinctBy(c => c.Clock).Sum(c => room.RoundPace.SecondsFor(PaceOf(c.Clock))))
+            + due.Sum(c => c.Plan.Minutes * 60);
         return new NightAhead(night, lines, due, seconds);
     }
 
+    private static string PaceOf(CareClock clock) =>
+        clock switch
+        {
+            CareClock.Food => "feed",
+            CareClock.Water => "water",
+            CareClock.Upkeep => "upkeep",
+            _ => throw new ArgumentOutOfRangeException(nameof(clock), clock, "Nothing says how long that takes."),
+        };
+
     private static PlannedLine? LineOf(Glance g, DateOnly night, Room room)
     {
-        var (meal, mealAgain) = Falls(g.Care.MealDue, g.Care.MealEveryDays, night, room.Tonight);
-        var (water, waterAgain) = Falls(g.Care.WaterDue, g.Care.WaterEveryDays, night, room.Tonight);
-        var (tend, tendAgain) = Falls(g.Care.TendDue, g.Care.TendEveryDays, night, room.Tonight);
-        // A meal that would fall into the window of the molt is not promised.
-        if (meal && mealAgain && g.Waits.Band is { } b && night >= b.From && night <= b.To)
-        {
-            meal = false;
-        }
-
+        List<PlannedCare> care =
+        [
+            .. g
+                .Care.Clocks.Select(c => On(c, night, room.Tonight))
+                .OfType<PlannedCare>()
+                // A meal that would fall into the window of the molt is not promised.
+                .Where(c =>
+                    !(
+                        c is { Clock: CareClock.Food, Again: true }
+                        && g.Waits.Band is { } b
+                        && night >= b.From
+                        && night <= b.To
+                    )
+                ),
+        ];
         var awaited =
             g.Waits.Band is { } band && (night == band.From || night == band.Likely)
                 ? $"{band.Label} about {room.Wording.Date(band.Likely)} ({room.Wording.Dates(band.From, band.To)})"
                 : "";
-        return meal || water || tend || awaited.Length > 0
-            ? new PlannedLine(
-                g.StockId,
-                g.Where.Place,
-                g.Who.Name,
-                g.Who.Species,
-                meal,
-                water,
-                tend,
-                awaited,
-                (meal && mealAgain) || (water && waterAgain) || (tend && tendAgain)
-            )
+        return care.Count > 0 || awaited.Length > 0
+            ? new PlannedLine(g.StockId, g.Where.Place, g.Who.Name, g.Who.Species, care, awaited)
             : null;
     }
 
-    private static (bool Falls, bool Again) Falls(DateOnly? due, double every, DateOnly night, DateOnly tonight)
+    private static PlannedCare? On(CareDue care, DateOnly night, DateOnly tonight)
     {
-        if (due is not { } first)
+        if (care.Due is not { } due)
         {
-            return (false, false);
+            return null;
         }
 
-        var start = first < tonight ? tonight : first;
-        if (night < start)
-        {
-            return (false, false);
-        }
-
-        var step = Math.Max(1, (int)Math.Round(every));
-        var nights = night.DayNumber - start.DayNumber;
-        return (nights % step == 0, nights > 0);
+        var first = due < tonight ? tonight : due;
+        var step = Math.Max(1, (int)Math.Round(care.EveryDays));
+        var nights = night.DayNumber - first.DayNumber;
+        return nights < 0 || nights % step != 0 ? null : new PlannedCare(care.Clock, care.What, nights > 0);
     }
 
     private static bool FallsOn(Chore chore, DateOnly night, DateOnly tonight)

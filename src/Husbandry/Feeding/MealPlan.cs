@@ -50,6 +50,18 @@ public sealed record MealPlan(
     bool EatsNothing = false
 )
 {
+    /// <summary>Its clock; none where it eats nothing, or is fed with others of its tank.</summary>
+    public CareDue? Care(Subject subject) =>
+        EatsNothing || subject.FedWith is not null
+            ? null
+            : new CareDue(
+                CareClock.Food,
+                subject.Group.Feeding.Prey is null ? "food" : "meal",
+                Due,
+                EveryDays,
+                LastMeal
+            );
+
     /// <summary>Plans the next meal from cadence school, condition, phase and refusals.</summary>
     public static Answer<MealPlan> Of(
         Subject subject,

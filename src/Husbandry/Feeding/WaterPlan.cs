@@ -21,7 +21,22 @@ public sealed record WaterClock(
     DateOnly? Last,
     double EveryDays,
     MistPlan? Mist = null
-);
+)
+{
+    /// <summary>The clock as one of its care.</summary>
+    public CareDue Care => new(CareClock.Water, Name, Due, EveryDays, Last);
+
+    private string Name =>
+        Way switch
+        {
+            WaterWay.Dish => "water dish",
+            WaterWay.Pools => "both pools",
+            WaterWay.Tube => "look at the water",
+            WaterWay.DampEnd => "damp end",
+            WaterWay.Drops or WaterWay.ColdMist => "mist",
+            _ => throw new InvalidOperationException($"Nothing is given by way of {Way}."),
+        };
+}
 
 /// <summary>When water is due, in each way in which it is given; no clock where none is.</summary>
 /// <param name="Clocks">The clocks, the first due first.</param>

@@ -16,7 +16,11 @@ public static class CareWords
         if (waters)
         {
             words[CareAct.Water] = "Water";
-            words[CareAct.Mist] = "Misting";
+            // Where the water is a light mist, the line of the water speaks of it.
+            if (j.Water.Value.Clocks.All(c => c.Way != WaterWay.ColdMist))
+            {
+                words[CareAct.Mist] = "Misting";
+            }
         }
 
         if (LogMenu.Eats(j) && j.Subject.Group.Feeding.Prey is { } prey)

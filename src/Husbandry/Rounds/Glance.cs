@@ -28,7 +28,7 @@ public enum FitWord
 /// <param name="Who">Who it is.</param>
 /// <param name="Where">Where it is.</param>
 /// <param name="Waits">What is awaited of it.</param>
-/// <param name="Care">Its meals and its water.</param>
+/// <param name="Care">What is done for it at regular times.</param>
 /// <param name="House">What it lives in.</param>
 /// <param name="Sequence">Newest entry folded.</param>
 public sealed record Glance(
@@ -96,16 +96,7 @@ public sealed record Glance(
                 GlanceBand.Of(j),
                 EndedWait.Of(s)
             ),
-            new GlanceCare(
-                j.Meal.Value.LastMeal,
-                j.Meal.Value.Due,
-                j.Meal.Value.EveryDays,
-                j.Water.Value.Due,
-                j.Water.Value.EveryDays,
-                standing.Water.LastGivenAt is not null || standing.Water.Tube is not null || j.Water.Value.Due is null,
-                j.Upkeep.Value.First?.Due,
-                j.Upkeep.Value.First?.Task.EveryDays.Value ?? 0
-            ),
+            new GlanceCare(j.Meal.Value.LastMeal, j.Care),
             new GlanceHouse(
                 s.House?.Enclosure,
                 fit.Value is null ? FitWord.Unknown

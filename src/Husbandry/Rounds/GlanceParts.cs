@@ -1,4 +1,6 @@
+using System.Text.Json.Serialization;
 using Husbandry.Journal;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 
@@ -74,25 +76,20 @@ public sealed record GlanceWaits(
     IReadOnlyList<EndedWait> EndedWaits
 );
 
-/// <summary>Of a glance: its meals, its water and its upkeep.</summary>
+/// <summary>Of a glance: what is done for it at regular times.</summary>
 /// <param name="LastMeal">Night of its last meal.</param>
-/// <param name="MealDue">Night of its next meal; none while food is hushed.</param>
-/// <param name="MealEveryDays">Days between meals.</param>
-/// <param name="WaterDue">Night of its next water; none where none is given.</param>
-/// <param name="WaterEveryDays">Days between waterings.</param>
-/// <param name="Watered">Whether any water is on record, or none is given.</param>
-/// <param name="TendDue">Night of the first of its upkeep; none where there is none, or the hush holds it.</param>
-/// <param name="TendEveryDays">Days between two times of that.</param>
-public sealed record GlanceCare(
-    DateOnly? LastMeal,
-    DateOnly? MealDue,
-    double MealEveryDays,
-    DateOnly? WaterDue,
-    double WaterEveryDays,
-    bool Watered,
-    DateOnly? TendDue,
-    double TendEveryDays
-);
+/// <param name="Clocks">The clocks of its care: those that its stage of life has.</param>
+public sealed record GlanceCare(DateOnly? LastMeal, IReadOnlyList<CareDue> Clocks)
+{
+    /// <summary>Night of its next meal; none while food is hushed, or where it eats nothing.</summary>
+    [JsonIgnore]
+    public DateOnly? MealDue => Clocks.FirstOrDefault(c => c.Clock == CareClock.Food)?.Due;
+
+    /// <summary>Whether water is given and no time of it is on record.</summary>
+    [JsonIgnore]
+    public bool WaterUnknown =>
+        Clocks.Any(c => c.Clock == CareClock.Water) && Clocks.All(c => c.Clock != CareClock.Water || c.Last is null);
+}
 
 /// <summary>Of a glance: what it lives in.</summary>
 /// <param name="Enclosure">What it lives in, if measured.</param>

@@ -113,6 +113,14 @@ public sealed record Judgement(
         );
     }
 
+    /// <summary>The clocks of its care: food, water, upkeep. Only those that its stage of life has.</summary>
+    public IReadOnlyList<CareDue> Care =>
+        [
+            .. Meal.Value.Care(Subject) is { } food ? [food] : Array.Empty<CareDue>(),
+            .. Water.Value.Clocks.Select(c => c.Care),
+            .. Upkeep.Value.Clocks.Select(c => c.Care),
+        ];
+
     /// <summary>Those in a shared tank that are left alone, each with the word for how it is: "Kelp (buried)".</summary>
     public IReadOnlyList<string> InmatesAtRest => AtRest(Inmates);
 

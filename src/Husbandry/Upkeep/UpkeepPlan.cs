@@ -14,6 +14,9 @@ public sealed record UpkeepClock(UpkeepTask Task, DateOnly? Due, DateOnly? Last)
 {
     /// <summary>What is logged when it is done.</summary>
     public Act Done => new Tended(Task.Id);
+
+    /// <summary>The clock as one of its care.</summary>
+    public CareDue Care => new(CareClock.Upkeep, Task.Name.ToLowerFirst(), Due, Task.EveryDays.Value, Last);
 }
 
 /// <summary>What is to be done for it at regular times besides food and water; empty for most.</summary>

@@ -8,6 +8,11 @@ using Husbandry.Rulebook;
 
 namespace Husbandry.Vigils;
 
+/// <summary>How likely it is that a wait has ended by a night.</summary>
+/// <param name="Night">The night.</param>
+/// <param name="Chance">Chance (0–1).</param>
+public sealed record NightBy(DateOnly Night, double Chance);
+
 /// <summary>When something awaited is to be expected.</summary>
 /// <param name="Vigil">What is awaited.</param>
 /// <param name="P10">Night by which it would have come in one of ten such waits.</param>
@@ -34,15 +39,29 @@ public sealed record VigilForecast(
     [property: JsonIgnore] DateOnly Tonight
 )
 {
-    /// <summary>The wait in steps of a twentieth.</summary>
-    public const int Parts = 20;
+    private const int MostSteps = 40;
+
+    /// <summary>Share of waits that have ended by the last night of the grid.</summary>
+    private const double Drawn = 0.95;
 
     /// <summary>
-    /// The distribution as a grid: the nights by which 1, 2 … 19 of twenty such waits have ended, if as hoped.
-    /// Worked out when asked for: lists are never.
+    /// The distribution as a grid, for drawings: from tonight on, evenly spaced, to the night by which 19 of 20 such waits have
+    /// ended. Worked out when asked for: lists are never.
     /// </summary>
-    public IReadOnlyList<DateOnly> Twentieths =>
-        [.. Enumerable.Range(1, Parts - 1).Select(k => Left.Quantile((double)k / Parts).After(Tonight))];
+    public IReadOnlyList<NightBy> Grid
+    {
+        get
+        {
+            var nights = Math.Max(1, (int)Math.Ceiling(Left.Quantile(Drawn).Value));
+            var step = (nights + MostSteps - 1) / MostSteps;
+            return
+            [
+                .. Enumerable
+                    .Range(0, ((nights + step - 1) / step) + 1)
+                    .Select(k => new NightBy(Tonight.AddDays(k * step), Left.Within(new CalendarDays(k * step)))),
+            ];
+        }
+    }
 
     /// <summary>The forecast of the next molt, the signs taken into account.</summary>
     /// <returns>No value for animals that will not molt again, or whose molts are not followed.</returns>

@@ -1,4 +1,5 @@
 import { groups } from 'd3-array';
+import { Fragment } from 'react';
 import { Link, useParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useLarderWork, useNightline, useSettings } from '../../api/queries';
@@ -130,9 +131,6 @@ function Ahead({ night }: { night: string }) {
 const count = (n: number, word: string) => `${n === 0 ? 'no' : n} ${word}${n === 1 ? '' : 's'}`;
 
 function Planned({ line }: { line: Schemas['PlannedLine'] }) {
-  const what = [line.meal ? 'meal' : '', line.water ? 'water' : '', line.tend ? 'upkeep' : '']
-    .filter((w) => w !== '')
-    .join(' and ');
   return (
     <li className="grid grid-cols-[72px_170px_minmax(0,1fr)] items-baseline gap-x-3 py-1.5 pr-6 pl-2.5 max-sm:grid-cols-[72px_minmax(0,1fr)]">
       <Link to={`/stock/${line.stockId}`} className="code hover:underline">
@@ -140,11 +138,16 @@ function Planned({ line }: { line: Schemas['PlannedLine'] }) {
       </Link>
       <b className="truncate font-display font-semibold">{line.name}</b>
       <span className="max-sm:col-start-2">
-        {what}
-        {line.again && what !== '' && <span className="text-13 text-muted"> again</span>}
+        {line.care.map((care, k) => (
+          <Fragment key={care.what}>
+            {k > 0 && ', '}
+            {care.what}
+            {care.again && <span className="text-13 text-muted"> again</span>}
+          </Fragment>
+        ))}
         {line.awaited !== '' && (
           <span className="text-13 text-hush">
-            {what === '' ? '' : ' · '}
+            {line.care.length === 0 ? '' : ' · '}
             {line.awaited}
           </span>
         )}

@@ -22,7 +22,7 @@ export function MoltBand({ forecast, tonight }: { forecast: Forecast; tonight: s
       aria-label={`From tonight: one in ten by ${shortDate(forecast.p10, tonight)}, half by ${shortDate(forecast.p50, tonight)}, nine in ten by ${shortDate(forecast.p90, tonight)}`}
       className="mt-1.5 block max-w-full overflow-visible"
     >
-      <ForecastShade forecast={forecast} tonight={tonight} x={x} top={3} height={12} />
+      <ForecastShade forecast={forecast} x={x} top={3} height={12} />
       <path d={`M${from} 3v12M${to} 3v12`} stroke="var(--hush)" strokeOpacity="0.75" />
       <path d={`M${likely} 1v16`} stroke="var(--hush)" strokeWidth="2" />
       <path d={`M0 17.5H${width}`} stroke="var(--edge)" />

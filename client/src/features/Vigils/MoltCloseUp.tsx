@@ -4,10 +4,16 @@ import { fromDays, shortDate, toDays } from '../../ui/dates';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
 import { Measured } from '../../ui/Measured';
 import { useWhy, whyAnimal } from '../Reasons/WhyContext';
+import { hasPart } from '../Stock/pagePart';
 import { ForecastShade } from './ForecastShade';
 
-const height = 206;
+const line = 56;
+const rowHeight = 15.5;
+/** Beside the drawing of its life it is as high as that one. */
+const rowsBeside = 4;
+const mostRows = 6;
 const mostAhead = 240;
+const nightsBack = 49;
 
 /** Everything the animal is waited for: the ends of other waits, the oldest first, then the next molt. */
 const allAwaited = (animal: AnimalView) => [
@@ -60,19 +66,32 @@ export function MoltCloseUp({ animal, unit }: { animal: AnimalView; unit: Length
           </p>
         )}
       </figcaption>
-      <Measured height={height}>{(width) => <CloseUp animal={animal} width={width} unit={unit} />}</Measured>
+      <Measured height={footOf(animal) + 52}>
+        {(width) => <CloseUp animal={animal} width={width} unit={unit} />}
+      </Measured>
     </figure>
   );
 }
 
+const fromOf = (animal: AnimalView) => toDays(animal.tonight) - nightsBack;
+
+/** What was seen of late, as it is written. */
+const told = (animal: AnimalView) =>
+  merged(signsAndRefusals(animal).filter((e) => toDays(e.night) >= fromOf(animal))).slice(-mostRows);
+
+/** Where the band ends, below what is written. */
+const footOf = (animal: AnimalView) =>
+  line + 36 + rowHeight * Math.max(hasPart(animal, 'life') ? rowsBeside : 1, told(animal).length);
+
 function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; unit: LengthUnit }) {
   const tonight = toDays(animal.tonight);
   const molt = awaited(animal).value;
-  const from = tonight - 49;
+  const from = fromOf(animal);
+  const foot = footOf(animal);
+  const height = foot + 52;
   const to = Math.max(tonight + 28, Math.min(tonight + mostAhead, molt === null ? 0 : toDays(molt.p90) + 10));
   const x = scaleLinear([from, to], [0, width]);
   const within = (night: string) => toDays(night) >= from;
-  const line = 56;
   const events = signsAndRefusals(animal).filter((e) => within(e.night));
   const next = animal.growth.value?.fit?.next ?? null;
   const band =
@@ -98,9 +117,13 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
     >
       {molt !== null && band !== null && (
         <>
-          <ForecastShade forecast={molt} tonight={animal.tonight} x={x} top={24} height={130} />
-          <path d={`M${band.x1} 24V154M${band.x2} 24V154`} stroke="var(--hush)" strokeOpacity="0.75" />
-          <path d={`M${band.half} 24V154`} stroke="var(--hush)" strokeWidth="2" />
+          <ForecastShade forecast={molt} x={x} top={24} height={foot - 24} />
+          <path
+            d={`M${band.x1} 24V${foot}M${band.x2} 24V${foot}`}
+            stroke="var(--hush)"
+            strokeOpacity="0.75"
+          />
+          <path d={`M${band.half} 24V${foot}`} stroke="var(--hush)" strokeWidth="2" />
         </>
       )}
       <path d={`M0 ${line}H${x(tonight)}`} stroke="var(--ink)" strokeWidth="2.5" />
@@ -136,33 +159,31 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
             strokeWidth="1.3"
           />
         ))}
-      {merged(events)
-        .slice(-6)
-        .map((event, k) => {
-          const at = x(toDays(event.night));
-          const below = line + 30 + k * 15.5;
-          // The label ends at its leader, or as near to it as the edge of the drawing allows.
-          const end = Math.max(at - 7, (event.text.length + 9) * 6.2);
-          return (
-            <g key={`${event.text}${event.night}`}>
-              {!event.refused && <path d={`M${at - 4} ${line - 5}h8l-4 5Z`} fill="var(--hush)" />}
-              <path
-                d={`M${at} ${line + (event.refused ? 15 : 4)}V${below - 4}h-4`}
-                fill="none"
-                stroke="var(--edge)"
-              />
-              <text x={end} y={below} textAnchor="end">
-                {event.text} {shortDate(event.night)}
-              </text>
-            </g>
-          );
-        })}
-      <path d={`M${x(tonight)} 24V182`} stroke="var(--lampmark)" strokeWidth="2" />
+      {told(animal).map((event, k) => {
+        const at = x(toDays(event.night));
+        const below = line + 30 + k * rowHeight;
+        // The label ends at its leader, or as near to it as the edge of the drawing allows.
+        const end = Math.max(at - 7, (event.text.length + 9) * 6.2);
+        return (
+          <g key={`${event.text}${event.night}`}>
+            {!event.refused && <path d={`M${at - 4} ${line - 5}h8l-4 5Z`} fill="var(--hush)" />}
+            <path
+              d={`M${at} ${line + (event.refused ? 15 : 4)}V${below - 4}h-4`}
+              fill="none"
+              stroke="var(--edge)"
+            />
+            <text x={end} y={below} textAnchor="end">
+              {event.text} {shortDate(event.night)}
+            </text>
+          </g>
+        );
+      })}
+      <path d={`M${x(tonight)} 24V${foot + 28}`} stroke="var(--lampmark)" strokeWidth="2" />
       {until !== null && (
         <g>
           <rect
             x={x(tonight)}
-            y="159"
+            y={foot + 5}
             width={Math.max(2, x(toDays(until.from)) - x(tonight))}
             height="12"
             fill="var(--hush)"
@@ -170,30 +191,30 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
           />
           <rect
             x={x(toDays(until.from))}
-            y="159"
+            y={foot + 5}
             width={Math.max(2, Math.min(width, x(toDays(until.to))) - x(toDays(until.from)))}
             height="12"
             fill="var(--hushpale)"
           />
           <path
-            d={`M${Math.min(width, x(toDays(until.night)))} 157v16`}
+            d={`M${Math.min(width, x(toDays(until.night)))} ${foot + 3}v16`}
             stroke="var(--hush)"
             strokeWidth="2"
           />
-          <text x={x(tonight) - 6} y="169.5" textAnchor="end" className="fill-muted!">
+          <text x={x(tonight) - 6} y={foot + 15.5} textAnchor="end" className="fill-muted!">
             no food
           </text>
         </g>
       )}
-      <path d={`M0 178H${width}`} stroke="var(--edge)" />
+      <path d={`M0 ${foot + 24}H${width}`} stroke="var(--edge)" />
       {labels
         .filter((day) => x(day) > 16 && x(day) < width - 16)
         .map((day) => (
           <g key={day}>
-            <path d={`M${x(day)} 178v4`} stroke="var(--edge)" />
+            <path d={`M${x(day)} ${foot + 24}v4`} stroke="var(--edge)" />
             <text
               x={x(day)}
-              y="196"
+              y={foot + 42}
               textAnchor="middle"
               fontWeight={day === tonight ? 650 : 400}
               className={day === tonight ? 'fill-lamptext!' : 'fill-muted!'}

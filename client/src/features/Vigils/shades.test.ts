@@ -1,28 +1,23 @@
 import { describe, expect, it } from 'vitest';
+import { toDays } from '../../ui/dates';
 import { shades } from './shades';
 
-const nights = (...days: number[]) => days.map((d) => `2026-11-${String(d).padStart(2, '0')}`);
+const by = (day: number, chance: number) => ({ night: `2026-11-${String(day).padStart(2, '0')}`, chance });
 
 describe('shades', () => {
-  it('are thickest where the twentieths lie closest, and thin out in proportion', () => {
-    const [first, second, third] = shades(nights(1, 5, 7, 15));
-    expect([first?.strength, second?.strength, third?.strength]).toEqual([0.5, 1, 0.25]);
-    expect([first?.ended, second?.ended, third?.ended]).toEqual([2, 3, 4]);
+  it('are as strong as the chance that ends in each step, beside the strongest', () => {
+    const strengths = shades([by(1, 0), by(3, 0.2), by(5, 0.6), by(7, 0.7)]).map((s) => s.strength);
+    expect(strengths[0]).toBeCloseTo(0.5);
+    expect(strengths[1]).toBe(1);
+    expect(strengths[2]).toBeCloseTo(0.25);
   });
 
-  it('lie beside each other from the first night to the last', () => {
-    const all = shades(nights(1, 2, 4, 4, 9, 20));
-    all.slice(1).forEach((shade, k) => expect(shade.from).toBe(all[k]?.to));
-    expect(all.at(-1)?.ended).toBe(6);
+  it('stand in the middle of their step', () => {
+    const [first] = shades([by(1, 0), by(3, 0.2)]);
+    expect(first?.day).toBe(toDays('2026-11-02'));
   });
 
-  it('lay twentieths that fall on one night together', () => {
-    const [first, second] = shades(nights(1, 2, 2, 3));
-    expect(first).toMatchObject({ ended: 3, strength: 1 });
-    expect(second).toMatchObject({ ended: 4, strength: 0.5 });
-  });
-
-  it('show something when all fall on one night', () => {
-    expect(shades(nights(3, 3, 3))).toHaveLength(1);
+  it('are none where nothing ends', () => {
+    expect(shades([by(1, 0), by(2, 0)])[0]?.strength).toBe(0);
   });
 });

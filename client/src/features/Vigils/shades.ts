@@ -1,35 +1,18 @@
 import { toDays } from '../../ui/dates';
 
-/** A stretch of nights in which one in twenty such waits ends. */
+/** A point in time and how thickly the ends of a wait lie there, 1 where they lie thickest. */
 export interface Shade {
-  /** First day, counted like all days of drawings. */
-  from: number;
-  to: number;
-  /** How thickly the ends lie there, 1 where they lie thickest. */
+  day: number;
   strength: number;
-  /** How many of twenty have ended at its end. */
-  ended: number;
 }
 
-/**
- * The forecast as stretches of nights: equal shares, so the shorter one is, the likelier are its nights. Twentieths that fall
- * on one night lie on it together.
- */
-export function shades(twentieths: readonly string[]): Shade[] {
-  const days = twentieths.map(toDays);
-  const stretches: Omit<Shade, 'strength'>[] = [];
-  for (let k = 1; k < days.length; k++) {
-    const [from, to] = [days[k - 1] ?? 0, days[k] ?? 0];
-    const before = stretches.at(-1);
-    if (to > from || before === undefined) {
-      stretches.push({ from, to: Math.max(to, from + 1), ended: k + 1 });
-    } else {
-      before.ended = k + 1;
-    }
-  }
-  const density = stretches.map(
-    ({ from, to, ended }, k) => (ended - (stretches[k - 1]?.ended ?? 1)) / (to - from),
-  );
-  const most = Math.max(...density);
-  return stretches.map((stretch, k) => ({ ...stretch, strength: (density[k] ?? 0) / most }));
+/** The forecast as shades, one for the middle of each step of its grid. */
+export function shades(grid: readonly { night: string; chance: number }[]): Shade[] {
+  const steps = grid.slice(1).map((by, k) => {
+    const before = grid[k] ?? by;
+    const [from, to] = [toDays(before.night), toDays(by.night)];
+    return { day: (from + to) / 2, density: (by.chance - before.chance) / (to - from) };
+  });
+  const most = Math.max(...steps.map(({ density }) => density));
+  return steps.map(({ day, density }) => ({ day, strength: most > 0 ? density / most : 0 }));
 }
