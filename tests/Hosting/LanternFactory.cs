@@ -52,7 +52,8 @@ public sealed class LanternFactory : WebApplicationFactory<Program>
 
     private static void Copy(string from, string to)
     {
-        foreach (var file in Directory.EnumerateFiles(from))
+        // Without the lock: a process forked meanwhile may still hold it for a moment.
+        foreach (var file in Directory.EnumerateFiles(from).Where(f => Path.GetExtension(f) != ".lock"))
         {
             File.Copy(file, Path.Combine(to, Path.GetFileName(file)));
         }

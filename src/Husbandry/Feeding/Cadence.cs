@@ -23,7 +23,8 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
         {
             CadenceSchool.Often => rule.Often,
             CadenceSchool.Lean => rule.Lean,
-            _ => rule.Default,
+            CadenceSchool.Default => rule.Default,
+            _ => throw new ArgumentOutOfRangeException(nameof(subject), school, "It has no cadence."),
         };
         var why = new List<Reason>
         {

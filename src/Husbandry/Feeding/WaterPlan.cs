@@ -128,7 +128,8 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
             WaterWay.Dish => WaterKind.Dish,
             WaterWay.Drops => WaterKind.Mist,
             WaterWay.Pools => WaterKind.Pools,
-            _ => WaterKind.Damp,
+            WaterWay.DampEnd => WaterKind.Damp,
+            _ => throw new ArgumentOutOfRangeException(nameof(way), way, "Nothing is given by that way."),
         };
         var last = LastNight(subject, kind, orAny: true);
         var moisture = subject.Profile.Moisture.Value;

@@ -104,7 +104,8 @@ public sealed record Condition(ConditionWord Word, double? Score)
             BodyCondition.Thin => ConditionWord.Thin,
             BodyCondition.Normal => ConditionWord.Normal,
             BodyCondition.Full => ConditionWord.Plump,
-            _ => ConditionWord.VeryPlump,
+            BodyCondition.VeryFull => ConditionWord.VeryPlump,
+            _ => throw new ArgumentOutOfRangeException(nameof(condition), condition, "No word belongs to it."),
         };
 
     private static Answer<Condition> FromEye(Subject subject, DateTimeOffset at, ConditionWord word)

@@ -127,11 +127,12 @@ public static class StageReading
                 "species.subAdultFromShare",
                 $"{has}: {group.StageWord(stage)} from {words.Length(from)}, one molt below the smallest adult."
             ),
-            _ => profile.SlingUntilMm.Because(
+            Stage.Juvenile => profile.SlingUntilMm.Because(
                 "Stage",
                 "species.slingUntilMm",
                 $"{has}: past {words.Length(profile.SlingUntilMm.Value)}, below the {group.StageWord(Stage.SubAdult)}'s {words.Length(from)}."
             ),
+            _ => throw new ArgumentOutOfRangeException(nameof(stage), stage, "No size tells that stage."),
         };
     }
 

@@ -37,7 +37,8 @@ public sealed record GuideAsked(
             GuideFact.MoltsLeft => MoltsAgain,
             GuideFact.NoMoltsLeft => !MoltsAgain,
             GuideFact.Claustral => Founding is null ? null : Founding == Rulebook.Founding.Claustral,
-            _ => Founding is null ? null : Founding == Rulebook.Founding.SemiClaustral,
+            GuideFact.SemiClaustral => Founding is null ? null : Founding == Rulebook.Founding.SemiClaustral,
+            _ => throw new ArgumentOutOfRangeException(nameof(fact), fact, "Nothing tells whether that is so."),
         };
 
     private bool? MoltsAgain =>

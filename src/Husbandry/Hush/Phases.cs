@@ -75,7 +75,8 @@ public static class Phases
             ReadingWord.Suspected => Phase.Suspected,
             ReadingWord.Likely => Phase.Likely,
             ReadingWord.Imminent => Phase.Imminent,
-            _ => Phase.Open,
+            ReadingWord.Open => Phase.Open,
+            var word => throw new ArgumentOutOfRangeException(nameof(reading), word, "No phase belongs to that word."),
         };
         return new Answer<Phase>(phase, reading.Summary, reading.Reasons);
     }

@@ -140,7 +140,12 @@ public static class RoundKit
                         ""
                     ),
                     { Kind: WaterKind.Damp } => new KitItem(KitKind.Water, "water can", 0, ""),
-                    _ => new KitItem(KitKind.Water, "water can", 1, "dishes"),
+                    { Kind: WaterKind.Dish or null } => new KitItem(KitKind.Water, "water can", 1, "dishes"),
+                    _ => throw new ArgumentOutOfRangeException(
+                        nameof(waters),
+                        w.Kind,
+                        "Nothing says what is needed for it."
+                    ),
                 }
             )
         );

@@ -19,7 +19,12 @@ public sealed partial record RoundLine
             WaterWay.Drops => WaterKind.Mist,
             WaterWay.Pools => WaterKind.Pools,
             WaterWay.DampEnd => WaterKind.Damp,
-            _ => WaterKind.Dish,
+            WaterWay.Dish or WaterWay.Tube or WaterWay.ColdMist or WaterWay.None => WaterKind.Dish,
+            var way => throw new ArgumentOutOfRangeException(
+                nameof(j),
+                way,
+                "Nothing says how that one is watered in need."
+            ),
         };
         // Seen in a molt as well, it may not be sprayed: then only eyes and advice help.
         var forbidden =

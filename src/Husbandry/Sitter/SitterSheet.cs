@@ -137,7 +137,8 @@ public sealed record SitterSheet(
                     act is Offered o ? o with { Outcome = OfferOutcome.NotSeen, LeftIn = false } : act
                 ),
             ],
-            _ => [],
+            (SitterTick.NotTaken, _) => [],
+            _ => throw new ArgumentOutOfRangeException(nameof(tick), tick, "Nothing says what such a tick becomes."),
         };
 
     /// <summary>What a sitter did: food was put in, and nobody knows yet whether it is taken.</summary>
@@ -168,7 +169,17 @@ public sealed record SitterSheet(
             RoundAct.Feed => line.Offer is not null
                 && j.Phase.Value is Phase.Open or Phase.WellFed
                 && j.Hush[CareAct.FeedLive].Verdict == Verdict.Fine,
-            _ => false,
+            RoundAct.None
+            or RoundAct.LookForMolt
+            or RoundAct.CheckFangs
+            or RoundAct.DampSide
+            or RoundAct.Ask
+            or RoundAct.AskBack => false,
+            _ => throw new ArgumentOutOfRangeException(
+                nameof(line),
+                line.Act,
+                "Nothing says whether that is safe for a sitter."
+            ),
         };
 
     private static SitterLine LineOf(RoundLine line, bool venom) =>

@@ -105,7 +105,8 @@ public sealed record PremoltReading(
             ReadingWord.WellFed => "well fed",
             ReadingWord.Suspected => "suspected premolt",
             ReadingWord.Likely => "likely premolt",
-            _ => "molt imminent",
+            ReadingWord.Imminent => "molt imminent",
+            _ => throw new ArgumentOutOfRangeException(nameof(word), word, "It has no text."),
         };
 
     private static ReadingWord WordOf(List<Evidence> signs, bool ateAfterStrongSign)
