@@ -110,7 +110,11 @@ public class TankTests
         Inmate();
         tank.With(9, new Offered("crab-mix", "one", 1, Preparation.Fresh, OfferOutcome.Eaten));
         var sheet = SitterSheet.Of([Judge(tank), Judge(down)], twoPeople: false, Room());
-        Assert.Contains("dig nothing up", Assert.Single(sheet.Lines).Note, StringComparison.Ordinal);
+        var line = Assert.Single(sheet.Lines);
+        Assert.Contains("dig nothing up", line.Note, StringComparison.Ordinal);
+        // One below forbids prey that runs, not the dish of the rest.
+        Assert.Equal(RoundAct.Feed, line.Act);
+        Assert.Contains(line.Done, act => act is Offered { FeederId: "crab-mix" });
         var shut = Assert.Single(sheet.LeaveShut);
         Assert.Equal(down.StockId, shut.StockId);
         Assert.Contains("opened for food and water only", shut.Why, StringComparison.Ordinal);

@@ -12,6 +12,7 @@ using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Sitter;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
 
@@ -251,6 +252,21 @@ public class WholeRoomTests
     }
 
     [Fact]
+    public void A_queen_that_is_fed_while_she_founds_is_fed_by_the_sitter_too_and_one_on_her_reserves_is_not()
+    {
+        Diary Queen(string species) =>
+            new Diary(species, cameNightsAgo: 20, mature: true).With(10, new Began(VigilKind.FirstWorkers));
+        var fed = Queen("manica-rubida").With(0.2, new TubeSeen(TubeWater.Full));
+        var line = Assert.Single(Sheet(false, fed).Lines);
+        Assert.Equal(RoundAct.Feed, line.Act);
+        // What she left would be mouldy by the time the keeper is back.
+        fed.With(4, new Offered("cut-insect", "one", 1, Preparation.Fresh, OfferOutcome.NotSeen, LeftIn: true));
+        Assert.Equal(RoundAct.RemoveLeftovers, Assert.Single(Sheet(false, fed).Lines).Act);
+        var claustral = Sheet(false, Queen("lasius-niger"));
+        Assert.DoesNotContain(claustral.Lines, l => l.Act is RoundAct.Feed or RoundAct.RemoveLeftovers);
+    }
+
+    [Fact]
     public void A_tick_becomes_what_was_done_and_nothing_else()
     {
         var line = Assert.Single(Sheet(false, new Diary().LegSpan(60).Ate(20).Watered(0)).Lines);
@@ -296,8 +312,15 @@ public class WholeRoomTests
                     return SitterSheet
                         .Of([judgement], two, Diary.Room())
                         .Lines.All(l =>
-                            judgement.Phase.Value < Phase.Likely
-                            && (l.Act != RoundAct.Feed || judgement.Hush[CareAct.FeedLive].Verdict == Verdict.Fine)
+                            // A queen that is fed while she founds is the one hushed animal that needs a hand.
+                            (
+                                judgement.Phase.Value < Phase.Likely
+                                || (judgement.Phase.Value, profile.Founding?.Value)
+                                    == (Phase.Founding, Founding.SemiClaustral)
+                            )
+                            && l.Done.Select(act => EntryDefinition.Of(act).Care(act, judgement.Subject))
+                                .OfType<CareAct>()
+                                .All(care => judgement.Hush[care].Verdict == Verdict.Fine)
                             && (l.Act != RoundAct.Water || judgement.Hush[CareAct.Water].Verdict == Verdict.Fine)
                             && (l.TwoPeople || profile.Hazard?.Value != Hazard.MedicallySignificant)
                         );

@@ -94,7 +94,7 @@ public sealed record SitterSheet(
             {
                 lines.Add(LineOf(line, venom));
             }
-            else if (line.State == LineState.PassBy || PhaseMark.Of(j.Phase.Value).PassesBy)
+            else if (line.State == LineState.PassBy || (PhaseMark.Of(j.Phase.Value).PassesBy && !IsFedWhileFounding(j)))
             {
                 shut.Add(Shut(j, line.State == LineState.PassBy ? line.Do : j.Phase.Summary));
             }
@@ -165,10 +165,8 @@ public sealed record SitterSheet(
                 || !j.Subject.IsQueenAlone,
             RoundAct.Tend => j.Upkeep.Value.DueOn(j.Subject.Room.Tonight).All(c => c.Task.ForSitter),
             RoundAct.Water or RoundAct.Help => j.Hush[CareAct.Water].Verdict == Verdict.Fine,
-            RoundAct.RemoveLeftovers => line.OutAt is null && j.Phase.Value is Phase.Open or Phase.WellFed,
-            RoundAct.Feed => line.Offer is not null
-                && j.Phase.Value is Phase.Open or Phase.WellFed
-                && j.Hush[CareAct.FeedLive].Verdict == Verdict.Fine,
+            RoundAct.RemoveLeftovers => line.OutAt is null && MayBeFed(j),
+            RoundAct.Feed => line.Offer is not null && MayBeFed(j) && IsFine(j, line),
             RoundAct.None
             or RoundAct.LookForMolt
             or RoundAct.CheckFangs
@@ -181,6 +179,21 @@ public sealed record SitterSheet(
                 "Nothing says whether that is safe for a sitter."
             ),
         };
+
+    private static bool MayBeFed(Judgement j) => j.Phase.Value is Phase.Open or Phase.WellFed || IsFedWhileFounding(j);
+
+    /// <summary>A queen that goes out for food while she founds starves if her keeper's hand is missing for a week.</summary>
+    private static bool IsFedWhileFounding(Judgement j) =>
+        j.Phase.Value == Phase.Founding
+        && j.Subject.IsQueenAlone
+        && j.Subject.Profile.Founding?.Value == Founding.SemiClaustral;
+
+    /// <summary>Whether the hush has nothing against any of what the line puts in.</summary>
+    private static bool IsFine(Judgement j, RoundLine line) =>
+        line.Choices[0]
+            .Acts.Select(act => EntryDefinition.Of(act).Care(act, j.Subject))
+            .OfType<CareAct>()
+            .All(care => j.Hush[care].Verdict == Verdict.Fine);
 
     private static SitterLine LineOf(RoundLine line, bool venom) =>
         new(

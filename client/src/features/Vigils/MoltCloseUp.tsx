@@ -89,7 +89,10 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
   const from = fromOf(animal);
   const foot = footOf(animal);
   const height = foot + 52;
-  const to = Math.max(tonight + 28, Math.min(tonight + mostAhead, molt === null ? 0 : toDays(molt.p90) + 10));
+  // The likely night is always in sight, however far off it is.
+  const far =
+    molt === null ? 0 : Math.min(Math.max(tonight + mostAhead, toDays(molt.p50) + 20), toDays(molt.p90) + 10);
+  const to = Math.max(tonight + 28, far);
   const x = scaleLinear([from, to], [0, width]);
   const within = (night: string) => toDays(night) >= from;
   const events = signsAndRefusals(animal).filter((e) => within(e.night));
@@ -159,6 +162,7 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
             strokeWidth="1.3"
           />
         ))}
+      <path d={`M${x(tonight)} 24V${foot + 28}`} stroke="var(--lampmark)" strokeWidth="2" />
       {told(animal).map((event, k) => {
         const at = x(toDays(event.night));
         const below = line + 30 + k * rowHeight;
@@ -172,13 +176,12 @@ function CloseUp({ animal, width, unit }: { animal: AnimalView; width: number; u
               fill="none"
               stroke="var(--edge)"
             />
-            <text x={end} y={below} textAnchor="end">
+            <text x={end} y={below} textAnchor="end" stroke="var(--bg)" strokeWidth="4" paintOrder="stroke">
               {event.text} {shortDate(event.night)}
             </text>
           </g>
         );
       })}
-      <path d={`M${x(tonight)} 24V${foot + 28}`} stroke="var(--lampmark)" strokeWidth="2" />
       {until !== null && (
         <g>
           <rect
