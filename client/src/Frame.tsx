@@ -3,8 +3,10 @@ import { type ReactNode, Suspense, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
 import { useSession } from './api/accessQueries';
 import { useLive } from './api/useLive';
+import { useDelivery } from './api/useDelivery';
 import { SignInPage } from './features/Access/SignInPage';
 import { DoneProvider } from './features/Journal/DoneBar';
+import { OutboxStrip } from './features/Outbox/OutboxStrip';
 import { WhyContext, type Why } from './features/Reasons/WhyContext';
 import { WhyDrawer } from './features/Reasons/WhyDrawer';
 import { NightlineStrip } from './features/Rounds/NightlineStrip';
@@ -73,6 +75,7 @@ export function Frame() {
 
 function Room() {
   useLive(true);
+  useDelivery();
   const { pathname } = useLocation();
   const navigate = useNavigate();
   // A "why" belongs to the page on which it was asked.
@@ -133,7 +136,10 @@ function Room() {
                       </Suspense>
                     </TroubleHere>
                   </main>
-                  <div className={pathname === '/' ? 'max-sm:mb-[97px]' : ''}>{bar}</div>
+                  <div className={pathname === '/' ? 'max-sm:mb-[97px]' : ''}>
+                    <OutboxStrip />
+                    {bar}
+                  </div>
                 </div>
                 <WhyDrawer />
               </div>

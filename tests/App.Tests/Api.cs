@@ -80,10 +80,16 @@ internal sealed class Api(LanternFactory app) : IDisposable
     public async Task<(HttpStatusCode Status, JsonNode? Body)> SendAsync(
         HttpMethod method,
         string path,
-        string? json = null
+        string? json = null,
+        params (string Name, string Value)[] headers
     )
     {
         using var request = new HttpRequestMessage(method, path);
+        foreach (var (name, value) in headers)
+        {
+            request.Headers.Add(name, value);
+        }
+
         if (json is not null)
         {
             request.Content = new StringContent(json, Encoding.UTF8, "application/json");

@@ -68,7 +68,10 @@ public abstract class BrowserRoom : IDisposable
     }
 
     /// <summary>Lets the room's clock go on.</summary>
-    protected void PassDays(int days) => app.Clock.Advance(TimeSpan.FromDays(days));
+    protected void PassDays(int days) => PassTime(TimeSpan.FromDays(days));
+
+    /// <summary>The same, by any time.</summary>
+    protected void PassTime(TimeSpan time) => app.Clock.Advance(time);
 
     /// <summary>Takes the server away while the page stays open.</summary>
     protected void StopServer()

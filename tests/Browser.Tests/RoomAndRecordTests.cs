@@ -153,7 +153,10 @@ public sealed class RoomAndRecordTests() : BrowserRoom(demo: true)
         WalkTo("Tansy");
         StopServer();
         Keeper.Keys("f");
-        Keeper.SeeText("[role=status]", "The server cannot be reached");
-        Keeper.SeeText("article[aria-current=true]", "Tansy");
+        Keeper.SeeText("[data-bar]", "(waits for the server)");
+        Keeper.SeeText("[aria-label='Waiting for the server']", "1 entry waits");
+        // It is marked as waiting, and not as done.
+        Keeper.SeeText("section[aria-label='Shelf A1']", "waiting");
+        Keeper.SeeNoText("[aria-label=done]", "Tansy");
     }
 }

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, type Schemas, setToken, take } from './client';
+import { outbox } from './writing';
 
 const keep = (session: Schemas['SessionView']) => {
   setToken(session.token);
@@ -20,6 +21,8 @@ function useAfterSession() {
     keep(session);
     client.setQueryData(['session'], session);
     await client.resetQueries({ predicate: (query) => query.queryKey[0] !== 'session' });
+    // What waited for a name is written now.
+    outbox.poke();
   };
 }
 

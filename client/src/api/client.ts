@@ -20,6 +20,8 @@ export const setToken = (next: string): void => {
   token = next;
 };
 
+export const csrfToken = (): string => token;
+
 api.use({
   onRequest: ({ request }) => {
     if (request.method !== 'GET' && token !== '') {

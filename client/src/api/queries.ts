@@ -1,7 +1,8 @@
 import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { type Act, type AnimalView, api, Refusal, type Schemas, take } from './client';
+import { type AnimalView, api, Refusal, type Schemas, take } from './client';
 import { setTonight } from '../ui/dates';
 import { wroteOurselves } from './own';
+import { whenWritten, writing } from './writing';
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -167,10 +168,12 @@ export const useSettings = () =>
   useQuery({ queryKey: ['settings'], queryFn: () => take(api.GET('/api/settings')) });
 
 /** What to log: the same id is written once, however often it is sent. */
-export interface LogInput {
+export interface LogInput extends Pick<Schemas['LogRequest'], 'id' | 'act'> {
   stockId: string;
-  id: string;
-  act: Act;
+  /** What it is, in a few words, for as long as the server has not put it into its own. */
+  text: string;
+  /** Whether a refusal is shown at its fields; else it is set aside. */
+  shows: boolean;
   foundOn?: string | null;
   lastSeenBefore?: string | null;
   corrects?: string | null;
@@ -205,32 +208,34 @@ function useAfterWrite() {
   };
 }
 
-export function useLog() {
-  const after = useAfterWrite();
-  return useMutation({
-    mutationFn: ({ stockId, ...body }: LogInput) => {
-      wroteOurselves(body.id);
-      return take(api.POST('/api/stock/{id}/journal', { params: { path: { id: stockId } }, body }));
-    },
-    onSuccess: after,
-  });
-}
+// What was written is shown wherever it is: the animal as answered, and what follows the journal.
+whenWritten(async (item, answer) => {
+  const [only] = item.about;
+  if (item.about.length === 1 && only !== undefined && (answer as AnimalView).stockId === only) {
+    queryClient.setQueryData(['animal', only], answer);
+  } else {
+    void queryClient.invalidateQueries({ queryKey: ['animal'] });
+  }
+  await afterJournal(queryClient);
+});
 
-export function useUndo() {
-  const after = useAfterWrite();
-  return useMutation({
-    mutationFn: ({ stockId, entryId, id }: { stockId: string; entryId: string; id: string }) => {
-      wroteOurselves(id);
-      return take(
-        api.POST('/api/stock/{id}/journal/undo', {
-          params: { path: { id: stockId } },
-          body: { id, entryId },
-        }),
-      );
-    },
-    onSuccess: after,
+/** Logs an entry; none is answered while it waits for the server. */
+export const useLog = () =>
+  useMutation({
+    mutationFn: ({ stockId, text, shows, ...body }: LogInput) => writing.log(stockId, body, text, shows),
   });
-}
+
+export const useUndo = () =>
+  useMutation({
+    mutationFn: ({ stockId, text, ...body }: Schemas['UndoRequest'] & { stockId: string; text: string }) =>
+      writing.undo(stockId, body, text),
+  });
+
+/** Writes entries of many animals, all or none. */
+export const useLogBatch = () =>
+  useMutation({
+    mutationFn: ({ text, ...body }: Schemas['BatchRequest'] & { text: string }) => writing.batch(body, text),
+  });
 
 export function useAddStock() {
   const after = useAfterWrite();

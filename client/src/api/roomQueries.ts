@@ -1,7 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, type Schemas, take } from './client';
 import { wroteOurselves } from './own';
-import { afterJournal } from './queries';
 
 export const useRound = () =>
   useQuery({ queryKey: ['round'], queryFn: () => take(api.GET('/api/round')), refetchInterval: 60_000 });
@@ -113,26 +112,6 @@ export const useFamily = (id: string) =>
     queryKey: ['animal', id, 'family'],
     queryFn: () => take(api.GET('/api/stock/{id}/family', { params: { path: { id } } })),
   });
-
-export interface Batch {
-  entries: Schemas['BatchEntry'][];
-  night?: string | null;
-}
-
-/** Writes entries of many animals, all or none. */
-export function useLogBatch() {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: (body: Batch) => {
-      wroteOurselves(...body.entries.map((e) => e.id));
-      return take(api.POST('/api/journal/batch', { body }));
-    },
-    onSuccess: async () => {
-      void client.invalidateQueries({ queryKey: ['animal'] });
-      await afterJournal(client);
-    },
-  });
-}
 
 export const useShelves = () =>
   useQuery({ queryKey: ['shelves'], queryFn: () => take(api.GET('/api/shelves')) });

@@ -7061,10 +7061,14 @@ export interface operations {
     logBatch: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "X-Lantern-Tapped"?: string;
+                "X-Lantern-Sent"?: string;
+            };
             path?: never;
             cookie?: never;
         };
+        /** @description Instant of sending, by the same clock: what it differs from the server's is what that clock is wrong by. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["BatchRequest"];
@@ -7826,12 +7830,16 @@ export interface operations {
     log: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "X-Lantern-Tapped"?: string;
+                "X-Lantern-Sent"?: string;
+            };
             path: {
                 id: string;
             };
             cookie?: never;
         };
+        /** @description Instant of sending, by the same clock: what it differs from the server's is what that clock is wrong by. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["LogRequest"];
@@ -7879,12 +7887,16 @@ export interface operations {
     undo: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "X-Lantern-Tapped"?: string;
+                "X-Lantern-Sent"?: string;
+            };
             path: {
                 id: string;
             };
             cookie?: never;
         };
+        /** @description Instant of sending, by the same clock: what it differs from the server's is what that clock is wrong by. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["UndoRequest"];

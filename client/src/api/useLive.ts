@@ -3,6 +3,7 @@ import { useEffect } from 'react';
 import type { Schemas } from './client';
 import { isOurs } from './own';
 import { afterJournal } from './queries';
+import { outbox } from './writing';
 
 /** As the server tells it; the stream is not part of the OpenAPI document. */
 interface LiveEvent {
@@ -23,6 +24,9 @@ export function useLive(enabled: boolean): void {
     let heardBefore = false;
     source.onmessage = (message: MessageEvent<string>) => {
       const told = JSON.parse(message.data) as LiveEvent;
+      if (told.what === 'all') {
+        outbox.poke();
+      }
       if (told.what === 'all') {
         // The first greeting brings nothing new; one after a break may.
         if (heardBefore) {

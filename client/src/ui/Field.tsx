@@ -32,7 +32,7 @@ interface TextFieldProps {
   onChange: (value: string) => void;
   hint?: string | undefined;
   error?: string | undefined;
-  type?: 'text' | 'date';
+  type?: 'text' | 'date' | 'datetime-local';
   max?: string;
   inputMode?: 'numeric' | 'decimal';
 }

@@ -157,7 +157,9 @@ public static class AccessServices
             await Results
                 .Problem(
                     statusCode: StatusCodes.Status400BadRequest,
-                    title: "This did not come from an open page of the room: reload and try again."
+                    title: "This did not come from an open page of the room: reload and try again.",
+                    // By this the page knows that it has to ask for a new token.
+                    extensions: new Dictionary<string, object?> { ["code"] = "token" }
                 )
                 .ExecuteAsync(context);
             return;

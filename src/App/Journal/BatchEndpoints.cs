@@ -39,6 +39,7 @@ public static class BatchEndpoints
 
     private static async Task<IResult> WriteAsync(
         BatchRequest body,
+        [AsParameters] Tap tap,
         HttpContext context,
         RoomNow now,
         JournalStore store,
@@ -65,6 +66,11 @@ public static class BatchEndpoints
         }
 
         var room = await now.ReadAsync(cancel);
+        if (tap.Read(room, out var tapped) is { } wrong)
+        {
+            return Problems.Of(wrong.Field, wrong.Message);
+        }
+
         var earliest = room.Tonight.AddYears(-EntryCheck.LongestRecordYears);
         if (body.Night is { } on && (on > room.Tonight || on < earliest))
         {
@@ -74,7 +80,7 @@ public static class BatchEndpoints
             );
         }
 
-        var at = body.Night is { } night ? JournalTimes.Evening(night, room) : room.Now;
+        var at = body.Night is { } night ? JournalTimes.Evening(night, room) : tapped;
         var by = Hand.Of(context, room);
         var result = await store.WriteAsync(
             [
@@ -84,10 +90,11 @@ public static class BatchEndpoints
                             e.StockId,
                             new NewEntry(
                                 e.Id,
-                                Occurrence.At(e.Act is Withdrawn ? room.Now : at),
+                                Occurrence.At(e.Act is Withdrawn ? tapped : at),
                                 null,
                                 e.Act,
-                                WrittenBy: by
+                                tapped,
+                                by
                             ),
                             $"entries[{i}]."
                         )

@@ -51,6 +51,7 @@ public static class JournalEndpoints
     private static async Task<IResult> LogAsync(
         Guid id,
         LogRequest body,
+        [AsParameters] Tap tap,
         HttpContext context,
         RoomNow now,
         JournalStore store,
@@ -67,7 +68,7 @@ public static class JournalEndpoints
         }
 
         var room = await now.ReadAsync(cancel);
-        if (JournalTimes.Check(body, room) is { } wrong)
+        if ((tap.Read(room, out var at) ?? JournalTimes.Check(body, room)) is { } wrong)
         {
             return Problems.Of(wrong.Field, wrong.Message);
         }
@@ -77,10 +78,11 @@ public static class JournalEndpoints
             : null;
         var entry = new NewEntry(
             body.Id,
-            JournalTimes.When(body, former, room),
+            JournalTimes.When(body, former, room, at),
             body.Corrects,
             body.Act,
-            WrittenBy: Hand.Of(context, room)
+            at,
+            Hand.Of(context, room)
         );
         var result = await store.WriteAsync(id, [entry], null, room, cancel);
         return await StockEndpoints.AnswerAsync(id, result, room, reader, cancel);
@@ -89,6 +91,7 @@ public static class JournalEndpoints
     private static async Task<IResult> UndoAsync(
         Guid id,
         UndoRequest body,
+        [AsParameters] Tap tap,
         HttpContext context,
         RoomNow now,
         JournalStore store,
@@ -97,12 +100,18 @@ public static class JournalEndpoints
     )
     {
         var room = await now.ReadAsync(cancel);
+        if (tap.Read(room, out var at) is { } wrong)
+        {
+            return Problems.Of(wrong.Field, wrong.Message);
+        }
+
         var entry = new NewEntry(
             body.Id,
-            Occurrence.At(room.Now),
+            Occurrence.At(at),
             null,
             new Withdrawn(body.EntryId),
-            WrittenBy: Hand.Of(context, room)
+            at,
+            Hand.Of(context, room)
         );
         var result = await store.WriteAsync(id, [entry], null, room, cancel);
         return await StockEndpoints.AnswerAsync(id, result, room, reader, cancel);
@@ -142,19 +151,23 @@ public static class JournalTimes
     /// When an entry happened. A correction that says nothing of dates keeps those of what it corrects; food that is
     /// found to be taken after all was taken at some time between the offer and now.
     /// </summary>
-    public static Occurrence When(LogRequest body, JournalEntry? former, Room room)
+    /// <param name="body">The entry.</param>
+    /// <param name="former">What it corrects.</param>
+    /// <param name="room">The room now.</param>
+    /// <param name="at">When it was tapped.</param>
+    public static Occurrence When(LogRequest body, JournalEntry? former, Room room, DateTimeOffset at)
     {
         if (former is not null && body.FoundOn is null && body.LastSeenBefore is null)
         {
             return body.Act is Offered { Outcome: OfferOutcome.TakenLater }
                 ? former.When with
                 {
-                    To = room.Now,
+                    To = at,
                 }
                 : former.When;
         }
 
-        var to = body.FoundOn is { } found && found < room.Tonight ? Evening(found, room) : room.Now;
+        var to = body.FoundOn is { } found && found < room.Tonight ? Evening(found, room) : at;
         return new Occurrence(body.LastSeenBefore is { } before ? Evening(before, room) : to, to);
     }
 }

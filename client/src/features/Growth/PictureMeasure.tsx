@@ -101,6 +101,8 @@ export function PictureMeasure({ animal, source, picture, parts, unit, onClose }
             errorMm: Math.round(result.errorMm * 1000) / 1000,
             pictureId: picture.pictureId,
           },
+          text: `${animal.details.nickname}: measured in a picture`,
+          shows: true,
         },
         { onSuccess: onClose },
       );

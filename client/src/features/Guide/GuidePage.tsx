@@ -270,6 +270,8 @@ function LogSigns({ animal, signs }: { animal: Asked; signs: string[] }) {
                 stockId: animal.id,
                 id: newId(),
                 act: { kind: 'signSeen', signId: s.id },
+                text: `${animal.name}: ${s.brief}`,
+                shows: true,
               })
             }
           >
@@ -277,7 +279,7 @@ function LogSigns({ animal, signs }: { animal: Asked; signs: string[] }) {
           </button>
         ))}
       <span role="status" className="text-mosstext">
-        {log.isSuccess ? 'Logged.' : ''}
+        {log.isSuccess ? (log.data === null ? 'Waits for the server.' : 'Logged.') : ''}
       </span>
       <FormError>{log.error instanceof Refusal ? log.error.all : undefined}</FormError>
     </div>

@@ -46,6 +46,7 @@ export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialog
     setBusy(true);
     try {
       await log(subject.stockId, subject.name, act, {
+        label: form.title.toLowerCase(),
         // A correction without a date keeps the former one, so that tonight must be said.
         foundOn: timing !== 'tonight' ? foundOn || null : corrects === undefined ? null : (tonight ?? null),
         lastSeenBefore: timing === 'between' ? before || null : null,

@@ -1,29 +1,31 @@
-import { useQueryClient } from '@tanstack/react-query';
 import { type ReactNode, useRef, useState } from 'react';
-import type { Act, Schemas } from '../../api/client';
+import type { Act } from '../../api/client';
 import { Refusal } from '../../api/client';
-import { useLog, useUndo } from '../../api/queries';
-import { useLogBatch } from '../../api/roomQueries';
+import { useLog, useLogBatch, useUndo } from '../../api/queries';
+import { outbox } from '../../api/writing';
 import { newId } from '../../ui/newId';
 import { useKeys } from '../../ui/useKeys';
 import { Bar, type Message, undoSeconds } from './Bar';
 import { type Done, DoneContext, type LogOptions } from './DoneContext';
-import { PendingIds } from './pendingIds';
 
 type Taken = Done & { until: number };
+
+/** What the bar says of something that the server has not answered yet. */
+const waits = (text: string) => `${text} (waits for the server)`;
 
 /** Logs acts, says what was logged, and takes each of them back on one key or tap for ten seconds. */
 export function DoneProvider({ children }: { children: (bar: ReactNode) => ReactNode }) {
   const write = useLog();
   const takeBack = useUndo();
   const batch = useLogBatch();
-  const client = useQueryClient();
   const [message, setMessage] = useState<Message | null>(null);
   // What can still be taken back, the newest last: two quick acts are both within reach.
   const stack = useRef<Taken[]>([]);
-  const pending = useRef(new PendingIds());
   // What this page has written itself, so that others' acts can be told from its own.
   const own = useRef(new Set<string>());
+  // Animals of which something is being written: a second press on the same line counts for nothing, one on another does.
+  const [writing, setWriting] = useState<ReadonlySet<string>>(new Set());
+  const held = useRef(new Set<string>());
 
   const say = (next: Omit<Message, 'since'>) => setMessage({ ...next, since: Date.now() });
   const fresh = () => {
@@ -36,39 +38,42 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
   };
   const refused = (error: unknown) =>
     say({ kind: 'refused', text: error instanceof Refusal ? error.all : 'That could not be logged.' });
-
-  const tonight = () => client.getQueryData<Schemas['Nightline']>(['nightline'])?.tonight ?? '';
-  /** Sends under ids that are kept while no answer comes. */
-  const send = async <T,>(what: string, count: number, go: (ids: readonly string[]) => Promise<T>) => {
-    const night = tonight();
+  /** An id of an entry of our own. */
+  const ownId = () => {
+    const id = newId();
+    own.current.add(id);
+    return id;
+  };
+  const holding = async (stockIds: readonly string[], go: () => Promise<void>) => {
+    stockIds.forEach((id) => held.current.add(id));
+    setWriting(new Set(held.current));
     try {
-      const ids = pending.current.take(night, what, count);
-      ids.forEach((id) => own.current.add(id));
-      const answer = await go(ids);
-      pending.current.settle(night, what, count);
-      return answer;
-    } catch (error) {
-      // Without an answer nobody knows whether it was written: then the ids are kept for the next try.
-      if (!(error instanceof Refusal && error.status === 0)) {
-        pending.current.settle(night, what, count);
-      }
-      throw error;
+      await go();
+    } finally {
+      stockIds.forEach((id) => held.current.delete(id));
+      setWriting(new Set(held.current));
     }
   };
 
-  const log = (stockId: string, name: string, act: Act, options: LogOptions = {}) =>
-    send(JSON.stringify([stockId, act, options]), 1, async ([id = newId()]) => {
-      const animal = await write.mutateAsync({ stockId, id, act, ...options });
-      const line = animal.journal.find((entry) => entry.id === id);
-      did({ text: `${name}: ${line?.text ?? 'logged'}`, entries: [{ stockId, entryId: id, act }] });
+  const log = (stockId: string, name: string, act: Act, { label, shows = true, ...when }: LogOptions) =>
+    holding([stockId], async () => {
+      const id = ownId();
+      const text = `${name}: ${label}`;
+      const animal = await write.mutateAsync({ stockId, id, act, text, shows, ...when });
+      const line = animal?.journal.find((entry) => entry.id === id);
+      did({
+        text: animal === null ? waits(text) : `${name}: ${line?.text ?? label}`,
+        entries: [{ stockId, entryId: id, act }],
+      });
     });
 
-  const visit = (stockId: string, name: string, acts: readonly Act[]) =>
-    send(JSON.stringify([stockId, acts]), acts.length, async (ids) => {
-      const entries = acts.map((act, k) => ({ stockId, act, id: ids[k] ?? newId() }));
-      const { texts } = await batch.mutateAsync({ entries, night: null });
+  const visit = (stockId: string, name: string, acts: readonly Act[], label: string) =>
+    holding([stockId], async () => {
+      const entries = acts.map((act) => ({ stockId, act, id: ownId() }));
+      const text = `${name}: ${label}`;
+      const written = await batch.mutateAsync({ entries, night: null, text });
       did({
-        text: `${name}: ${texts.join(', ')}`,
+        text: written === null ? waits(text) : `${name}: ${written.texts.join(', ')}`,
         entries: entries.map((e) => ({ stockId, entryId: e.id, act: e.act })),
       });
     });
@@ -79,11 +84,17 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
     night: string | null = null,
   ) => {
     try {
-      await send(JSON.stringify([acts, night]), acts.length, async (ids) => {
-        const entries = acts.map((a, k) => ({ ...a, id: ids[k] ?? newId() }));
-        await batch.mutateAsync({ entries, night });
-        did({ text, entries: entries.map((e) => ({ stockId: e.stockId, entryId: e.id, act: e.act })) });
-      });
+      await holding(
+        acts.map((a) => a.stockId),
+        async () => {
+          const entries = acts.map((a) => ({ ...a, id: ownId() }));
+          const written = await batch.mutateAsync({ entries, night, text });
+          did({
+            text: written === null ? waits(text) : text,
+            entries: entries.map((e) => ({ stockId: e.stockId, entryId: e.id, act: e.act })),
+          });
+        },
+      );
       return true;
     } catch (error) {
       refused(error);
@@ -91,58 +102,71 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
     }
   };
 
-  const busy = write.isPending || batch.isPending || takeBack.isPending;
-  const undo = () => {
+  const undo = async () => {
     const last = fresh().at(-1);
-    if (last === undefined || busy) {
+    if (last === undefined || last.entries.some((e) => held.current.has(e.stockId))) {
       return;
     }
     const { entries, text } = last;
     const [only] = entries;
-    const after = {
-      onSuccess: () => {
-        stack.current = stack.current.filter((done) => done !== last);
-        const before = fresh().at(-1);
-        say({ kind: 'undone', text, ...(before === undefined ? {} : { done: before }) });
-      },
-      onError: refused,
-    };
-    if (entries.length === 1 && only !== undefined) {
-      takeBack.mutate({ stockId: only.stockId, entryId: only.entryId, id: newId() }, after);
-    } else {
-      batch.mutate(
-        {
-          entries: entries.map((e) => ({
-            stockId: e.stockId,
-            id: newId(),
-            act: { kind: 'withdrawn', entryId: e.entryId },
-          })),
-        },
-        after,
-      );
+    const stockIds = entries.map((e) => e.stockId);
+    try {
+      await holding(stockIds, async () => {
+        // What was not sent yet never happened.
+        if (await outbox.recall(entries.map((e) => e.entryId))) {
+          return;
+        }
+        const back = `Taken back: ${text}`;
+        if (entries.length === 1 && only !== undefined) {
+          await takeBack.mutateAsync({
+            stockId: only.stockId,
+            entryId: only.entryId,
+            id: ownId(),
+            text: back,
+          });
+        } else {
+          await batch.mutateAsync({
+            entries: entries.map((e) => ({
+              stockId: e.stockId,
+              id: ownId(),
+              act: { kind: 'withdrawn', entryId: e.entryId },
+            })),
+            text: back,
+          });
+        }
+      });
+      stack.current = stack.current.filter((done) => done !== last);
+      const before = fresh().at(-1);
+      say({ kind: 'undone', text, ...(before === undefined ? {} : { done: before }) });
+    } catch (error) {
+      refused(error);
     }
   };
-  useKeys({ z: undo });
+  useKeys({ z: () => void undo() });
 
   const control = {
     log,
-    quick: (stockId: string, name: string, acts: Act | readonly Act[], options?: LogOptions) => {
+    quick: (stockId: string, name: string, acts: Act | readonly Act[], options: LogOptions) => {
       const all = 'kind' in acts ? [acts] : acts;
       const [only] = all;
-      if (busy || only === undefined) {
+      if (held.current.has(stockId) || only === undefined) {
         return;
       }
-      (all.length === 1 ? log(stockId, name, only, options) : visit(stockId, name, all)).catch(refused);
+      (all.length === 1
+        ? log(stockId, name, only, { shows: false, ...options })
+        : visit(stockId, name, all, options.label)
+      ).catch(refused);
     },
     logMany,
     isOwn: (entryId: string) => own.current.has(entryId),
     tell: (text: string) => say({ kind: 'told', text }),
-    undo,
-    busy,
+    undo: () => void undo(),
+    busy: writing.size > 0,
+    isBusy: (stockId: string) => writing.has(stockId),
   };
   return (
     <DoneContext value={control}>
-      {children(<Bar key={message?.since} message={message} undo={undo} />)}
+      {children(<Bar key={message?.since} message={message} undo={() => void undo()} />)}
     </DoneContext>
   );
 }

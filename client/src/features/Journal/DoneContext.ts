@@ -8,16 +8,20 @@ export interface Done {
 }
 
 export interface LogOptions {
+  /** What it is, in a few words, until the server has put it into its own. */
+  label: string;
+  /** Whether a refusal is shown at its fields by the one who asks; else it is set aside. */
+  shows?: boolean;
   foundOn?: string | null;
   lastSeenBefore?: string | null;
   corrects?: string | null;
 }
 
 export interface DoneControl {
-  /** Logs an act at once and offers to take it back. Resolves when it is written; throws what was refused. */
-  log: (stockId: string, name: string, act: Act, options?: LogOptions) => Promise<void>;
+  /** Logs an act and offers to take it back. Resolves when it is written, or waits for the server; throws what was refused. */
+  log: (stockId: string, name: string, act: Act, options: LogOptions) => Promise<void>;
   /** Logs from a button: a refusal is shown in the bar instead of thrown. Acts of one visit are written all or none. */
-  quick: (stockId: string, name: string, acts: Act | readonly Act[], options?: LogOptions) => void;
+  quick: (stockId: string, name: string, acts: Act | readonly Act[], options: LogOptions) => void;
   /** Logs acts at many enclosures, all or none. Tells whether they were written. */
   logMany: (
     acts: readonly { stockId: string; act: Act }[],
@@ -30,6 +34,8 @@ export interface DoneControl {
   tell: (text: string) => void;
   undo: () => void;
   busy: boolean;
+  /** Whether something of an animal is being written just now. */
+  isBusy: (stockId: string) => boolean;
 }
 
 export const DoneContext = createContext<DoneControl | null>(null);

@@ -51,7 +51,14 @@ export function JournalList({ animal }: { animal: AnimalView }) {
               <MendMenu
                 line={line}
                 onCorrect={() => setCorrecting(line)}
-                onTakeBack={() => undo.mutate({ stockId: animal.stockId, entryId: line.id, id: newId() })}
+                onTakeBack={() =>
+                  undo.mutate({
+                    stockId: animal.stockId,
+                    entryId: line.id,
+                    id: newId(),
+                    text: `${animal.details.nickname}: taken back: ${line.text}`,
+                  })
+                }
               />
             )}
           </li>

@@ -26,7 +26,7 @@ export function useOffers(stockId: string, name: string, animal: AnimalView | un
   const [asking, setAsking] = useState<LogOffer | null>(null);
   const log = (offer: LogOffer) => {
     if (offer.form === null) {
-      quick(stockId, name, offer.acts);
+      quick(stockId, name, offer.acts, { label: offer.label.toLowerCase() });
     } else {
       setForm({ kind: offer.form, start: offer.acts.find(hasForm) });
     }

@@ -1,4 +1,4 @@
-import { Check, ChevronDown, ChevronRight } from 'lucide-react';
+import { Check, ChevronDown, ChevronRight, Hourglass } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { RoundLine, Schemas } from '../../api/client';
@@ -21,6 +21,20 @@ export function DoneRow({ done, keeper }: { done: Schemas['DoneLine']; keeper: s
         {done.by !== keeper && <span className="text-lamptext"> · {done.by}</span>}
       </span>
       <time dateTime={done.at}>{clockTime(done.at)}</time>
+    </article>
+  );
+}
+
+/** An enclosure at which something was done that the server does not know yet. */
+export function WaitingRow({ line, text }: { line: RoundLine; text: string }) {
+  return (
+    <article className="grid min-h-8 grid-cols-[24px_62px_minmax(0,1fr)_auto] items-center gap-x-3 py-1 pr-6 pl-2.5 text-13 text-muted max-sm:min-h-10 max-sm:px-4">
+      <Hourglass className="size-5 text-lamptext" aria-hidden="true" />
+      <Link to={`/stock/${line.stockId}`} className="code hover:underline">
+        {line.place}
+      </Link>
+      <span className="text-soft">{text}</span>
+      <span className="text-lamptext">waiting</span>
     </article>
   );
 }

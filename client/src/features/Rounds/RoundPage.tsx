@@ -3,12 +3,13 @@ import { Link, useNavigate } from 'react-router';
 import type { RoundLine, RoundView, Schemas } from '../../api/client';
 import { useLarderWork, useSettings } from '../../api/queries';
 import { useRound } from '../../api/roomQueries';
+import { useOutbox } from '../../api/writing';
 import { clockTime, longDate } from '../../ui/dates';
 import { useKeys } from '../../ui/useKeys';
 import { Waiting } from '../../ui/Waiting';
 import { useWhy } from '../Reasons/WhyContext';
 import { KitSheet } from './KitSheet';
-import { DoneRow, PassByFold, RestingFold } from './QuietRows';
+import { DoneRow, PassByFold, RestingFold, WaitingRow } from './QuietRows';
 import { RoundChores } from './RoundChores';
 import { DueRow } from './RoundRows';
 import { canBatch, ShelfBatch } from './ShelfBatch';
@@ -30,6 +31,18 @@ export function RoundPage() {
   );
 }
 
+/** What was done here and is not answered, by animal; none while the server is in reach. */
+function useWaitingActs(): ReadonlyMap<string, string> {
+  const { items, silentSince, signIn } = useOutbox();
+  return silentSince === null && !signIn
+    ? new Map()
+    : new Map(
+        items
+          .filter((item) => item.setAside === null)
+          .flatMap((item) => item.about.map((stockId) => [stockId, item.text] as const)),
+      );
+}
+
 type Sheet = { kind: 'kit' } | { kind: 'sum' } | { kind: 'batch'; shelf: string };
 
 /** Says who did it when the line in the light is done from elsewhere. */
@@ -49,7 +62,8 @@ function useToldWhoDid(round: RoundView, lit: RoundLine | undefined) {
 
 function Round({ round: newest }: { round: RoundView }) {
   const [round, hold] = useHeld(newest);
-  const shelves = byShelf(round);
+  const waiting = useWaitingActs();
+  const shelves = byShelf(round, waiting);
   const due = shelves.flatMap((s) => s.rows.flatMap((row) => (row.kind === 'due' ? [row.line] : [])));
   const [sheet, setSheet] = useState<Sheet | null>(null);
   const { at, selected, select, settled, settling, acted } = useLight(round, due);
@@ -74,7 +88,7 @@ function Round({ round: newest }: { round: RoundView }) {
   const batch = sheet?.kind === 'batch' ? shelves.find((s) => s.code === sheet.shelf) : undefined;
   return (
     <ActingContext value={{ settled, settling, acted, hold }}>
-      <RoundHead round={round} larder={larder} selected={selected} open={setSheet} />
+      <RoundHead round={round} waiting={waiting.size} larder={larder} selected={selected} open={setSheet} />
       {round.waterUnknown.length > 0 && <WaterAsked unknown={round.waterUnknown} night={round.night} />}
       <div className="border-t border-line">
         {round.progress.total === 0 &&
@@ -114,12 +128,14 @@ function batchOf(selected: RoundLine | undefined, shelves: readonly Shelf[]): st
 
 interface HeadProps {
   round: RoundView;
+  /** How many are done and wait for the server. */
+  waiting: number;
   larder: readonly Schemas['LarderWork'][];
   selected: RoundLine | undefined;
   open: (sheet: Sheet) => void;
 }
 
-function RoundHead({ round, larder, selected, open }: HeadProps) {
+function RoundHead({ round, waiting, larder, selected, open }: HeadProps) {
   const { toggle } = useWhy();
   const { done, total } = round.progress;
   const minutes = Math.ceil(round.progress.secondsLeft / 60);
@@ -145,6 +161,7 @@ function RoundHead({ round, larder, selected, open }: HeadProps) {
         <p className="text-right max-sm:text-left">
           <b className="font-display text-22 font-semibold max-sm:text-15">
             {done} of {total} done
+            {waiting > 0 && <span className="text-lamptext">, {waiting} waiting</span>}
           </b>
           <span className="block text-muted max-sm:inline max-sm:pl-2">
             {total > done ? (
@@ -275,6 +292,8 @@ function ShelfSection({ shelf, selected, onSelect, onBatch }: SectionProps) {
         {shelf.rows.map((row) =>
           row.kind === 'done' ? (
             <DoneRow key={row.done.stockId} done={row.done} keeper={keeper} />
+          ) : row.kind === 'waiting' ? (
+            <WaitingRow key={row.line.stockId} line={row.line} text={row.text} />
           ) : (
             <DueRow
               key={row.line.stockId}

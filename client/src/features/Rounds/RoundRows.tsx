@@ -111,7 +111,8 @@ export function DueRow({ line, selected, onSelect }: DueRowProps) {
 const releaseMs = 80;
 
 function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
-  const { quick, busy } = useDone();
+  const { quick, isBusy } = useDone();
+  const busy = isBusy(line.stockId);
   const { settled, settling, acted, hold } = useActing();
   const { why, toggle } = useWhy();
   const [menu, setMenu] = useState<'refused' | 'else' | null>(null);
@@ -130,14 +131,16 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
   };
   // The click comes after the finger is up: the round is let go of only then.
   const release = () => setTimeout(() => hold(false), releaseMs);
-  const choose = (choice: LineChoice) => () => quick(line.stockId, line.name, choice.acts);
+  const choose = (choice: LineChoice) => () =>
+    quick(line.stockId, line.name, choice.acts, { label: choice.label.toLowerCase() });
   const later = () =>
     tonight !== undefined &&
-    quick(line.stockId, line.name, {
-      kind: 'putOff',
-      untilNight: fromDays(toDays(tonight) + 1),
-      reason: null,
-    });
+    quick(
+      line.stockId,
+      line.name,
+      { kind: 'putOff', untilNight: fromDays(toDays(tonight) + 1), reason: null },
+      { label: 'later' },
+    );
   // The offer itself is corrected, so that one cricket is not two on the record.
   const ateIt = () =>
     line.preyIn !== null &&
@@ -145,7 +148,7 @@ function Acts({ line, phone }: { line: RoundLine; phone: boolean }) {
       line.stockId,
       line.name,
       { ...line.preyIn.offer, kind: 'offered', outcome: 'takenLater', leftIn: null, untaken: null },
-      { corrects: line.preyIn.entryId },
+      { label: 'eaten after all', corrects: line.preyIn.entryId },
     );
   const tell = () => void navigate(`/stock/${line.stockId}/edit`);
   const keys: Record<string, () => void> = {

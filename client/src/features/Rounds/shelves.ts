@@ -4,7 +4,9 @@ type Done = Schemas['DoneLine'];
 
 /** One line to walk to. */
 export type WalkRow =
-  { kind: 'due'; place: string; line: RoundLine } | { kind: 'done'; place: string; done: Done };
+  | { kind: 'due'; place: string; line: RoundLine }
+  | { kind: 'waiting'; place: string; line: RoundLine; text: string }
+  | { kind: 'done'; place: string; done: Done };
 
 export interface Shelf {
   code: string;
@@ -27,8 +29,11 @@ export const leftoversFirst = 'Out first';
 /** What comes out at an hour still to come; it stands behind the last shelf. */
 export const laterTonight = 'Later';
 
-/** The round by shelf, in the walking order that the server gives; leftovers stand before the first shelf. */
-export function byShelf(round: RoundView): Shelf[] {
+/**
+ * The round by shelf, in the walking order that the server gives; leftovers stand before the first shelf.
+ * @param waiting What was done and waits for the server, by animal: nobody needs to walk there again.
+ */
+export function byShelf(round: RoundView, waiting: ReadonlyMap<string, string> = new Map()): Shelf[] {
   const apart = (code: string): Shelf => ({
     code,
     quarantine: false,
@@ -57,6 +62,11 @@ export function byShelf(round: RoundView): Shelf[] {
     if (line.state !== 'due') {
       shelf?.passBy.push(line);
     } else {
+      const text = waiting.get(line.stockId);
+      if (text !== undefined) {
+        shelf?.rows.push({ kind: 'waiting', place: line.place, line, text });
+        continue;
+      }
       const section = line.outAt !== null ? later : line.act === 'removeLeftovers' ? first : shelf;
       section?.rows.push({ kind: 'due', place: line.place, line });
     }

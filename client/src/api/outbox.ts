@@ -1,0 +1,285 @@
+/** What is wrong with an entry that the server refused. */
+export interface SetAside {
+  title: string;
+  fields: Readonly<Record<string, readonly string[]>>;
+  status: number;
+}
+
+/** Something to be written, kept until the server has it. */
+export interface Outgoing {
+  /** Order in which it was made. */
+  seq: number;
+  path: string;
+  body: unknown;
+  /** Ids of the entries in it: the same id is written once, however often it is sent. */
+  ids: readonly string[];
+  /** What must be written in order: the animals that it is about. */
+  about: readonly string[];
+  /** What it is, in a few words, for as long as the server has not put it into its own. */
+  text: string;
+  /** Instant of the tap. */
+  tapped: string;
+  /** Why the server refused it; it then waits for the keeper. */
+  setAside: SetAside | null;
+}
+
+/** Where it is kept. */
+export interface OutboxStore {
+  all: () => Promise<Outgoing[]>;
+  add: (item: Omit<Outgoing, 'seq'>) => Promise<number>;
+  put: (item: Outgoing) => Promise<void>;
+  remove: (seq: number) => Promise<void>;
+}
+
+/** What came of sending. */
+export type Reply =
+  | { kind: 'written'; answer: unknown }
+  | { kind: 'refused'; why: SetAside }
+  /** Nobody knows whether it was written: it is sent again under the same ids. */
+  | { kind: 'unanswered' }
+  | { kind: 'signIn' };
+
+export type Outcome =
+  { kind: 'written'; answer: unknown } | { kind: 'waiting' } | { kind: 'refused'; why: SetAside };
+
+/** What is seen of it. */
+export interface OutboxState {
+  items: readonly Outgoing[];
+  /** Since when the server has not answered; none while it does. */
+  silentSince: string | null;
+  signIn: boolean;
+}
+
+interface Parts {
+  store: OutboxStore;
+  send: (item: Outgoing) => Promise<Reply>;
+  /** Shows what was written; the item is listed until that is done, so that nothing jumps. */
+  written: (item: Outgoing, answer: unknown) => Promise<void>;
+  now: () => Date;
+  /** Calls back later; only while something waits. */
+  later: (again: () => void, ms: number) => void;
+}
+
+/** How long one waits for an answer before one is told that it waits. */
+const patienceMs = 2500;
+const pausesMs = [500, 1000, 2000, 4000, 8000, 15_000];
+
+/**
+ * Everything that is to be written, in the order in which it was tapped. It is kept before it is sent, sent until there is an
+ * answer, and set aside when it is refused; only what is about the same animal waits for that.
+ */
+export class Outbox {
+  #items: Outgoing[] = [];
+  #state: OutboxState = { items: [], silentSince: null, signIn: false };
+  readonly #listeners = new Set<() => void>();
+  readonly #asked = new Map<number, { settle: (outcome: Outcome) => void; shows: boolean }>();
+  readonly #parts: Parts;
+  #inFlight: number | null = null;
+  #delivering = false;
+  #failures = 0;
+  #due = false;
+
+  constructor(parts: Parts) {
+    this.#parts = parts;
+  }
+
+  /** Takes up what an earlier page has left. */
+  async open(): Promise<void> {
+    const left = await this.#parts.store.all();
+    this.#items = [...left, ...this.#items.filter((item) => left.every((l) => l.seq !== item.seq))];
+    this.#emit();
+    void this.deliver();
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.#listeners.add(listener);
+    return () => this.#listeners.delete(listener);
+  };
+
+  readonly state = (): OutboxState => this.#state;
+
+  /**
+   * Keeps something and sends it.
+   * @param shows Whether the one who asks shows a refusal at its fields; else it is set aside.
+   */
+  async write(made: Omit<Outgoing, 'seq' | 'tapped' | 'setAside'>, shows: boolean): Promise<Outcome> {
+    const fresh = { ...made, tapped: this.#parts.now().toISOString(), setAside: null };
+    const item: Outgoing = { ...fresh, seq: await this.#parts.store.add(fresh) };
+    this.#items = [...this.#items, item];
+    this.#emit();
+    if (this.#state.silentSince !== null || this.#state.signIn) {
+      // Out of reach already: it waits, and the try that is made with every tap says when that is over.
+      void this.deliver();
+      return { kind: 'waiting' };
+    }
+    return await new Promise((resolve) => {
+      this.#asked.set(item.seq, { settle: resolve, shows });
+      this.#parts.later(() => this.#settle(item.seq, { kind: 'waiting' }), patienceMs);
+      void this.deliver();
+    });
+  }
+
+  /** Takes back what was not sent yet. Says whether it was in time. */
+  async recall(ids: readonly string[]): Promise<boolean> {
+    const item = this.#items.find((i) => i.ids.some((id) => ids.includes(id)));
+    if (
+      item === undefined ||
+      item.seq === this.#inFlight ||
+      this.#mayBeWritten.has(item.seq) ||
+      this.#finished.has(item.seq)
+    ) {
+      return false;
+    }
+    await this.drop(item.seq);
+    return true;
+  }
+
+  /** Gives up something that was set aside. */
+  async drop(seq: number): Promise<void> {
+    await this.#parts.store.remove(seq);
+    this.#forget(seq);
+    void this.deliver();
+  }
+
+  /** Sends again what was set aside, changed or as it is. */
+  async again(seq: number, change: Partial<Pick<Outgoing, 'body' | 'tapped'>> = {}): Promise<void> {
+    await this.#change(seq, { ...change, setAside: null });
+    void this.deliver();
+  }
+
+  /** The server was heard of: what waits is sent now. */
+  poke(): void {
+    this.#failures = 0;
+    void this.deliver();
+  }
+
+  /** What was sent and not answered may be written already. */
+  readonly #mayBeWritten = new Set<number>();
+  /** What was written and is listed until it is shown. */
+  readonly #finished = new Set<number>();
+
+  /** Sends everything in order, one after another, until there is no answer. */
+  async deliver(): Promise<void> {
+    if (this.#delivering) {
+      return;
+    }
+    this.#delivering = true;
+    try {
+      for (let item = this.#next(); item !== undefined; item = this.#next()) {
+        if (!(await this.#deliverOne(item))) {
+          return;
+        }
+      }
+      // Told only when all that could be sent is written: until then some of it still waits.
+      this.#show({ signIn: false, silentSince: null });
+    } finally {
+      this.#delivering = false;
+    }
+  }
+
+  async #deliverOne(item: Outgoing): Promise<boolean> {
+    this.#inFlight = item.seq;
+    const reply = await this.#parts.send(item);
+    this.#inFlight = null;
+    if (reply.kind === 'unanswered') {
+      this.#mayBeWritten.add(item.seq);
+      this.#show({ silentSince: this.#state.silentSince ?? this.#parts.now().toISOString() });
+      this.#allWait();
+      this.#comeAgain();
+      return false;
+    }
+    this.#failures = 0;
+    this.#mayBeWritten.delete(item.seq);
+    if (reply.kind === 'signIn') {
+      this.#show({ signIn: true, silentSince: null });
+      this.#allWait();
+      return false;
+    }
+    if (reply.kind === 'written') {
+      await this.#parts.store.remove(item.seq);
+      this.#finished.add(item.seq);
+      const asked = this.#asked.get(item.seq);
+      this.#asked.delete(item.seq);
+      void this.#parts.written(item, reply.answer).finally(() => {
+        asked?.settle({ kind: 'written', answer: reply.answer });
+        this.#forget(item.seq);
+      });
+    } else if (this.#asked.get(item.seq)?.shows === true) {
+      // Its form is still open and shows what is wrong.
+      await this.#parts.store.remove(item.seq);
+      this.#settle(item.seq, { kind: 'refused', why: reply.why });
+      this.#forget(item.seq);
+    } else {
+      await this.#change(item.seq, { setAside: reply.why });
+      this.#settle(item.seq, { kind: 'refused', why: reply.why });
+    }
+    return true;
+  }
+
+  /** The first that is not set aside, and not about what is. */
+  #next(): Outgoing | undefined {
+    const held = new Set<string>();
+    return this.#items.find((item) => {
+      if (this.#finished.has(item.seq)) {
+        return false;
+      }
+      const free = item.setAside === null && item.about.every((about) => !held.has(about));
+      if (!free) {
+        item.about.forEach((about) => held.add(about));
+      }
+      return free;
+    });
+  }
+
+  #comeAgain(): void {
+    if (this.#due) {
+      return;
+    }
+    this.#due = true;
+    const pause = pausesMs[Math.min(this.#failures++, pausesMs.length - 1)] ?? patienceMs;
+    this.#parts.later(() => {
+      this.#due = false;
+      void this.deliver();
+    }, pause);
+  }
+
+  /** Nobody waits for an answer that does not come. */
+  #allWait(): void {
+    [...this.#asked.keys()].forEach((seq) => this.#settle(seq, { kind: 'waiting' }));
+  }
+
+  #settle(seq: number, outcome: Outcome): void {
+    this.#asked.get(seq)?.settle(outcome);
+    this.#asked.delete(seq);
+  }
+
+  async #change(seq: number, change: Partial<Outgoing>): Promise<void> {
+    const former = this.#items.find((item) => item.seq === seq);
+    if (former !== undefined) {
+      const changed = { ...former, ...change };
+      await this.#parts.store.put(changed);
+      this.#items = this.#items.map((item) => (item.seq === seq ? changed : item));
+      this.#emit();
+    }
+  }
+
+  #forget(seq: number): void {
+    this.#mayBeWritten.delete(seq);
+    this.#finished.delete(seq);
+    this.#items = this.#items.filter((item) => item.seq !== seq);
+    this.#emit();
+  }
+
+  #show(change: Partial<OutboxState>): void {
+    const { silentSince = this.#state.silentSince, signIn = this.#state.signIn } = change;
+    if (silentSince !== this.#state.silentSince || signIn !== this.#state.signIn) {
+      this.#state = { ...this.#state, silentSince, signIn };
+      this.#listeners.forEach((listener) => listener());
+    }
+  }
+
+  #emit(): void {
+    this.#state = { ...this.#state, items: this.#items };
+    this.#listeners.forEach((listener) => listener());
+  }
+}

@@ -1,0 +1,140 @@
+using System.Globalization;
+using Hosting.Tests;
+using Ledger;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.Extensions.DependencyInjection;
+
+namespace Browser.Tests;
+
+/// <summary>At the edge of the radio: what is tapped is never lost, never written twice, and stands at its own time.</summary>
+public sealed class OutOfReachTests() : BrowserRoom(demo: true)
+{
+    private const string Strip = "[aria-label='Waiting for the server']";
+
+    private HashSet<Guid> Written()
+    {
+        using var scope = Services.CreateScope();
+        return [.. scope.ServiceProvider.GetRequiredService<LanternDb>().Entries.AsNoTracking().Select(e => e.Id)];
+    }
+
+    /// <summary>Logs the lit line by its first key, and steps over lines whose act opens a form.</summary>
+    private static void ActOnce(Keeper keeper)
+    {
+        keeper.Wait(
+            () =>
+            {
+                var key = keeper.Text("[role=group][data-settling=false] .act-first kbd");
+                if (key is "X" or "F" or "W")
+                {
+                    keeper.Keys(key.ToLowerInvariant());
+                    return true;
+                }
+
+                keeper.Keys("j");
+                return false;
+            },
+            "a line that is logged with one key"
+        );
+    }
+
+    private static void SeeWaiting(Keeper keeper, int count) =>
+        keeper.SeeText(Strip, count == 1 ? "1 entry waits" : $"{count} entries wait");
+
+    private static void SeeNothingWaiting(Keeper keeper) =>
+        keeper.Wait(
+            () => keeper.Run($"return document.querySelector(\"{Strip}\") === null") is true,
+            "nothing to wait any more"
+        );
+
+    [Fact]
+    public void Twelve_acts_without_the_server_are_written_once_each_at_their_own_times()
+    {
+        using var proxy = new CutProxy(Address);
+        using var keeper = new Keeper(proxy.Address);
+        keeper.Open("/");
+        keeper.See("[role=group][data-settling=false] .act-first");
+        var before = Written();
+        const int Acts = 12;
+        var watch = System.Diagnostics.Stopwatch.StartNew();
+        for (var k = 1; k <= Acts; k++)
+        {
+            // The room's clock goes on as the device's does.
+            PassTime(watch.Elapsed);
+            watch.Restart();
+            // In turn nobody answers, and the answer alone is lost: then it is written, and sent again all the same.
+            proxy.Let(k % 4 == 1 ? Passage.Mute : Passage.Closed);
+            ActOnce(keeper);
+            SeeWaiting(keeper, k);
+        }
+
+        PassTime(watch.Elapsed);
+        proxy.Let(Passage.Open);
+        SeeNothingWaiting(keeper);
+        using var scope = Services.CreateScope();
+        var fresh = scope
+            .ServiceProvider.GetRequiredService<LanternDb>()
+            .Entries.AsNoTracking()
+            .Where(e => !before.Contains(e.Id))
+            .OrderBy(e => e.WrittenTicks)
+            .ToList();
+        // A visit may be two entries of one tap.
+        Assert.Equal(Acts, fresh.Select(e => e.WrittenTicks).Distinct().Count());
+        Assert.All(
+            fresh,
+            e => Assert.True(e.WrittenTicks >= LanternFactory.Evening.UtcTicks - TimeSpan.TicksPerMinute)
+        );
+        // One after another as they were tapped, though the first had been written and asked about all along.
+        Assert.Equal(fresh.Select(e => e.Sequence).Order(), fresh.Select(e => e.Sequence));
+        Assert.Equal(Acts, fresh.Select(e => e.StockId).Distinct().Count());
+        // The room agrees: each stands as done, once.
+        var done = Convert.ToInt32(
+            keeper.Run("return document.querySelectorAll('[aria-label=done]').length"),
+            CultureInfo.InvariantCulture
+        );
+        Assert.True(done >= Acts, $"{done} done");
+    }
+
+    [Fact]
+    public void What_waits_outlives_the_page_and_is_written_by_the_next()
+    {
+        using var proxy = new CutProxy(Address);
+        using var keeper = new Keeper(proxy.Address);
+        keeper.Open("/");
+        keeper.See("[role=group][data-settling=false] .act-first");
+        var before = Written();
+        proxy.Let(Passage.ReadsOnly);
+        ActOnce(keeper);
+        SeeWaiting(keeper, 1);
+        keeper.Open("/stock");
+        keeper.SeeText("main", "Bramble");
+        SeeWaiting(keeper, 1);
+        Assert.True(before.SetEquals(Written()));
+        proxy.Let(Passage.Open);
+        SeeNothingWaiting(keeper);
+        Assert.NotEmpty(Written().Except(before));
+    }
+
+    [Fact]
+    public void What_was_not_sent_yet_is_taken_back_as_if_it_had_never_been()
+    {
+        using var proxy = new CutProxy(Address);
+        using var keeper = new Keeper(proxy.Address);
+        keeper.Open("/");
+        keeper.See("[role=group][data-settling=false] .act-first");
+        var before = Written();
+        proxy.Let(Passage.Closed);
+        ActOnce(keeper);
+        SeeWaiting(keeper, 1);
+        var first = keeper.Text("[data-bar]");
+        ActOnce(keeper);
+        SeeWaiting(keeper, 2);
+        keeper.Wait(() => keeper.Text("[data-bar]") != first, "the bar to name the second");
+        // The second was never sent, as the first had no answer.
+        keeper.Keys("z");
+        keeper.SeeText("[role=status]", "Taken back");
+        SeeWaiting(keeper, 1);
+        proxy.Let(Passage.Open);
+        SeeNothingWaiting(keeper);
+        Assert.Single(Written().Except(before));
+    }
+}
