@@ -19,15 +19,23 @@ public sealed class ChoreStore(LanternDb db)
     /// <summary>Writes an entry once, however often it is sent.</summary>
     /// <param name="id">Id made by the client.</param>
     /// <param name="act">What happened.</param>
+    /// <param name="at">When.</param>
     /// <param name="by">Who says so.</param>
     /// <param name="room">The room.</param>
     /// <param name="cancel">Cancels; nothing is written then.</param>
-    public async Task<WriteResult> WriteAsync(Guid id, ChoreAct act, string by, Room room, CancellationToken cancel)
+    public async Task<WriteResult> WriteAsync(
+        Guid id,
+        ChoreAct act,
+        DateTimeOffset at,
+        string by,
+        Room room,
+        CancellationToken cancel
+    )
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
-        if (await db.Chores.AnyAsync(e => e.Id == id, cancel))
+        if (await db.Chores.Where(e => e.Id == id).Select(e => e.Act).FirstOrDefaultAsync(cancel) is { } former)
         {
-            return WriteResult.WrittenBefore;
+            return WriteResult.Again(former, JsonSerializer.Serialize(act, LedgerJson.Options));
         }
 
         if (act is ChoreWithdrawn back && !await db.Chores.AnyAsync(e => e.Id == back.EntryId, cancel))
@@ -41,7 +49,7 @@ public sealed class ChoreStore(LanternDb db)
             return WriteResult.Refuse(problems);
         }
 
-        db.Chores.Add(Row(id, act, room.Now, by));
+        db.Chores.Add(Row(id, act, at, by));
         await db.SaveChangesAsync(cancel);
         await transaction.CommitAsync(cancel);
         return WriteResult.Written;

@@ -25,9 +25,9 @@ public sealed class ContactStore(LanternDb db)
     public async Task<WriteResult> WriteAsync(Guid id, ContactAct act, string by, Room room, CancellationToken cancel)
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
-        if (await db.Contacts.AnyAsync(e => e.Id == id, cancel))
+        if (await db.Contacts.Where(e => e.Id == id).Select(e => e.Act).FirstOrDefaultAsync(cancel) is { } former)
         {
-            return WriteResult.WrittenBefore;
+            return WriteResult.Again(former, JsonSerializer.Serialize(act, LedgerJson.Options));
         }
 
         if ((await BookAsync(cancel)).Check(act).ToList() is { Count: > 0 } problems)

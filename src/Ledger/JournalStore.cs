@@ -59,6 +59,12 @@ public sealed record WriteResult(WriteOutcome Outcome, IReadOnlyList<Problem> Pr
             Problems = [.. Problems.Select(p => p with { Field = field + p.Field })],
         };
 
+    /// <summary>What is said of an id that was written before: a retry where the act is the same, else a mistake.</summary>
+    /// <param name="former">The act as it is stored under that id.</param>
+    /// <param name="act">The act that comes now, as it would be stored.</param>
+    internal static WriteResult Again(string former, string act) =>
+        former == act ? WrittenBefore : Clash("id", "This id was used for another entry; make a new one.");
+
     internal static readonly WriteResult Written = new(WriteOutcome.Written, []);
     internal static readonly WriteResult WrittenBefore = new(WriteOutcome.WrittenBefore, []);
     internal static readonly WriteResult NotFound = new(WriteOutcome.NotFound, []);

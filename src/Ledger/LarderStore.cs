@@ -81,9 +81,9 @@ public sealed class LarderStore(LanternDb db, RoomCache cache)
     )
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
-        if (await db.Larder.AnyAsync(e => e.Id == id, cancel))
+        if (await db.Larder.Where(e => e.Id == id).Select(e => e.Act).FirstOrDefaultAsync(cancel) is { } former)
         {
-            return WriteResult.WrittenBefore;
+            return WriteResult.Again(former, JsonSerializer.Serialize(act, LedgerJson.Options));
         }
 
         if (act is LarderWithdrawn back && !await db.Larder.AnyAsync(e => e.Id == back.EntryId, cancel))

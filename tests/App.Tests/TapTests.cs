@@ -128,4 +128,47 @@ public sealed class TapTests : IDisposable
         Assert.Equal(HttpStatusCode.BadRequest, status);
         Assert.Contains("tapped", body!.ToJsonString(), StringComparison.OrdinalIgnoreCase);
     }
+
+    private const string Crickets = """{"feederId":"cricket","sizeClassId":"small"}""";
+
+    [Theory]
+    [InlineData(
+        "/api/larder/journal",
+        $$"""{"kind":"foodCounted","food":{{Crickets}},"quantity":40}""",
+        $$"""{"kind":"foodCounted","food":{{Crickets}},"quantity":41}"""
+    )]
+    [InlineData(
+        "/api/chores/journal",
+        """{"kind":"gearAdded","gearId":"00000000-0000-0000-0000-000000000001","name":"Scale"}""",
+        """{"kind":"gearAdded","gearId":"00000000-0000-0000-0000-000000000001","name":"Tongs"}"""
+    )]
+    public async Task The_same_id_is_written_once_and_refused_for_anything_else(string path, string act, string other)
+    {
+        var id = Guid.NewGuid();
+        Task<(HttpStatusCode Status, JsonNode? Body)> SendAsync(string what) =>
+            api.PostAsync(path, JsonNode.Parse($$"""{"id":"{{id}}","act":{{what}}}""")!);
+        var (first, answer) = await SendAsync(act);
+        Assert.True(first == HttpStatusCode.OK, answer?.ToJsonString());
+        Assert.Equal(HttpStatusCode.OK, (await SendAsync(act)).Status);
+        Assert.Equal(HttpStatusCode.Conflict, (await SendAsync(other)).Status);
+    }
+
+    [Fact]
+    public async Task A_chore_done_out_of_reach_stands_at_its_own_instant()
+    {
+        var sent = LanternFactory.Evening;
+        var body = new JsonObject
+        {
+            ["id"] = Guid.NewGuid().ToString(),
+            ["act"] = Api.Act("gearAdded", ("gearId", Guid.NewGuid().ToString()), ("name", "Scale")),
+        };
+        await api.SendAsync(
+            HttpMethod.Post,
+            "/api/chores/journal",
+            body.ToJsonString(),
+            Headers(sent.AddHours(-3), sent)
+        );
+        var line = Assert.Single((await api.GetAsync("/api/chores"))["log"]!.AsArray());
+        Assert.Equal(sent.AddHours(-3), line!["at"]!.GetValue<DateTimeOffset>());
+    }
 }

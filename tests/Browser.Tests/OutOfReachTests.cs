@@ -137,4 +137,40 @@ public sealed class OutOfReachTests() : BrowserRoom(demo: true)
         SeeNothingWaiting(keeper);
         Assert.Single(Written().Except(before));
     }
+
+    [Fact]
+    public void A_sitters_tick_waits_as_well_and_is_written_under_the_sitters_name()
+    {
+        Keeper.Open("/");
+        Keeper.See("main h1");
+        var path = Keeper.RunAsync(
+            """
+            const done = arguments[arguments.length - 1];
+            const link = { name: 'Wren', from: '2026-11-23', to: '2026-11-25', twoPeople: false, contacts: '555 0101', note: '' };
+            fetch('/api/sitter-links', { method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(link) })
+              .then((r) => r.json()).then((made) => done(made.path));
+            """
+        )!;
+        using var proxy = new CutProxy(Address);
+        using var sitter = new Keeper(proxy.Address);
+        sitter.Phone();
+        sitter.Open(path);
+        sitter.SeeText("section[aria-label='To do']", "Tansy");
+        var before = Written();
+        proxy.Let(Passage.Closed);
+        sitter.Press("Put in", "section[aria-label='To do']");
+        sitter.SeeText(Strip, "1 entry waits");
+        sitter.SeeText("section[aria-label='To do']", "Ticked; it waits for the server.");
+        Assert.True(before.SetEquals(Written()));
+        proxy.Let(Passage.Open);
+        SeeNothingWaiting(sitter);
+        sitter.SeeText("section[aria-label=Done]", "Tansy");
+        using var scope = Services.CreateScope();
+        var fresh = scope
+            .ServiceProvider.GetRequiredService<LanternDb>()
+            .Entries.AsNoTracking()
+            .Where(e => !before.Contains(e.Id))
+            .ToList();
+        Assert.Equal(["Wren (sitter)"], fresh.Select(e => e.WrittenBy).Distinct());
+    }
 }

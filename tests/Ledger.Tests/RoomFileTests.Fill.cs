@@ -192,8 +192,14 @@ public sealed partial class RoomFileTests
         foreach (var act in acts)
         {
             var id = Guid.NewGuid();
-            Assert.Equal(WriteOutcome.Written, (await store.WriteAsync(id, act, "Ann", Room, Cancel)).Outcome);
-            Assert.Equal(WriteOutcome.WrittenBefore, (await store.WriteAsync(id, act, "Ann", Room, Cancel)).Outcome);
+            Assert.Equal(
+                WriteOutcome.Written,
+                (await store.WriteAsync(id, act, Room.Now, "Ann", Room, Cancel)).Outcome
+            );
+            Assert.Equal(
+                WriteOutcome.WrittenBefore,
+                (await store.WriteAsync(id, act, Room.Now, "Ann", Room, Cancel)).Outcome
+            );
         }
     }
 

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, type Schemas, setToken, take } from './client';
-import { outbox } from './writing';
+import { outbox, writing } from './writing';
 
 const keep = (session: Schemas['SessionView']) => {
   setToken(session.token);
@@ -105,11 +105,9 @@ export const useSitterSheet = (secret: string) =>
     refetchInterval: 60_000,
   });
 
-export function useTick(secret: string) {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: (body: Schemas['TickRequest']) =>
-      take(api.POST('/api/sit/{secret}/ticks', { params: { path: { secret } }, body })),
-    onSuccess: (view) => client.setQueryData(['sit', secret], view),
+/** Ticks a line; none is answered while it waits for the server. */
+export const useTick = (secret: string) =>
+  useMutation({
+    mutationFn: ({ text, ...body }: Schemas['TickRequest'] & { text: string }) =>
+      writing.tick(secret, body, text),
   });
-}

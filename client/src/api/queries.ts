@@ -2,7 +2,7 @@ import { QueryClient, useMutation, useQuery, useQueryClient } from '@tanstack/re
 import { type AnimalView, api, Refusal, type Schemas, take } from './client';
 import { setTonight } from '../ui/dates';
 import { wroteOurselves } from './own';
-import { whenWritten, writing } from './writing';
+import { sitterSecret, whenWritten, writing } from './writing';
 
 export const queryClient = new QueryClient({
   defaultOptions: {
@@ -208,15 +208,27 @@ function useAfterWrite() {
   };
 }
 
-// What was written is shown wherever it is: the animal as answered, and what follows the journal.
+// What was written is shown wherever it is: what was answered, and what follows it.
 whenWritten(async (item, answer) => {
-  const [only] = item.about;
-  if (item.about.length === 1 && only !== undefined && (answer as AnimalView).stockId === only) {
-    queryClient.setQueryData(['animal', only], answer);
+  const [about] = item.about;
+  if (about === 'larder') {
+    await afterLarder(queryClient);
+  } else if (about === 'chores') {
+    queryClient.setQueryData(['chores'], answer);
+    for (const key of ['almanac', 'night']) {
+      void queryClient.invalidateQueries({ queryKey: [key] });
+    }
+    await queryClient.invalidateQueries({ queryKey: ['round'] });
+  } else if (sitterSecret(item) !== null) {
+    queryClient.setQueryData(['sit', sitterSecret(item)], answer);
   } else {
-    void queryClient.invalidateQueries({ queryKey: ['animal'] });
+    if (item.about.length === 1 && (answer as AnimalView).stockId === about) {
+      queryClient.setQueryData(['animal', about], answer);
+    } else {
+      void queryClient.invalidateQueries({ queryKey: ['animal'] });
+    }
+    await afterJournal(queryClient);
   }
-  await afterJournal(queryClient);
 });
 
 /** Logs an entry; none is answered while it waits for the server. */
@@ -272,14 +284,16 @@ export const useFeeders = () =>
   useQuery({ queryKey: ['feeders'], queryFn: () => take(api.GET('/api/feeders')) });
 
 /** What the room keeps decides what is offered: after a change in the larder the rest is asked anew as well. */
+async function afterLarder(client: QueryClient): Promise<void> {
+  for (const key of ['round', 'animal', 'larderWork']) {
+    void client.invalidateQueries({ queryKey: [key] });
+  }
+  await client.invalidateQueries({ queryKey: ['larder'] });
+}
+
 function useAfterLarder() {
   const client = useQueryClient();
-  return async () => {
-    for (const key of ['round', 'animal', 'larderWork']) {
-      void client.invalidateQueries({ queryKey: [key] });
-    }
-    await client.invalidateQueries({ queryKey: ['larder'] });
-  };
+  return () => afterLarder(client);
 }
 
 /**
@@ -293,16 +307,7 @@ export const useLarderWork = (night: string) =>
     staleTime: 60_000,
   });
 
-export function useLogInLarder() {
-  const after = useAfterLarder();
-  return useMutation({
-    mutationFn: (body: { id: string; act: Schemas['LarderAct'] }) => {
-      wroteOurselves(body.id);
-      return take(api.POST('/api/larder/journal', { body }));
-    },
-    onSuccess: after,
-  });
-}
+export const useLogInLarder = () => useMutation({ mutationFn: writing.larder });
 
 export function useOrder() {
   const after = useAfterLarder();

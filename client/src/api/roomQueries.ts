@@ -1,6 +1,7 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
 import { api, type Schemas, take } from './client';
 import { wroteOurselves } from './own';
+import { writing } from './writing';
 
 export const useRound = () =>
   useQuery({ queryKey: ['round'], queryFn: () => take(api.GET('/api/round')), refetchInterval: 60_000 });
@@ -133,22 +134,7 @@ export function useChangeLayout() {
 export const useChores = () =>
   useQuery({ queryKey: ['chores'], queryFn: () => take(api.GET('/api/chores')) });
 
-export function useLogChore() {
-  const client = useQueryClient();
-  return useMutation({
-    mutationFn: (body: Schemas['ChoreRequest']) => {
-      wroteOurselves(body.id);
-      return take(api.POST('/api/chores/journal', { body }));
-    },
-    onSuccess: async (chores) => {
-      client.setQueryData(['chores'], chores);
-      for (const key of ['almanac', 'night']) {
-        void client.invalidateQueries({ queryKey: [key] });
-      }
-      await client.invalidateQueries({ queryKey: ['round'] });
-    },
-  });
-}
+export const useLogChore = () => useMutation({ mutationFn: writing.chore });
 
 export const useAlmanac = () =>
   useQuery({ queryKey: ['almanac'], queryFn: () => take(api.GET('/api/almanac')) });

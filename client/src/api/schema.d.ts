@@ -7825,6 +7825,15 @@ export interface operations {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
         };
     };
     log: {
@@ -7964,10 +7973,14 @@ export interface operations {
     logChore: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "X-Lantern-Tapped"?: string;
+                "X-Lantern-Sent"?: string;
+            };
             path?: never;
             cookie?: never;
         };
+        /** @description Instant of sending, by the same clock: what it differs from the server's is what that clock is wrong by. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ChoreRequest"];
@@ -7990,6 +8003,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -8720,12 +8742,16 @@ export interface operations {
     sitterTick: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "X-Lantern-Tapped"?: string;
+                "X-Lantern-Sent"?: string;
+            };
             path: {
                 secret: string;
             };
             cookie?: never;
         };
+        /** @description Instant of sending, by the same clock: what it differs from the server's is what that clock is wrong by. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["TickRequest"];
@@ -8793,10 +8819,14 @@ export interface operations {
     logInLarder: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "X-Lantern-Tapped"?: string;
+                "X-Lantern-Sent"?: string;
+            };
             path?: never;
             cookie?: never;
         };
+        /** @description Instant of sending, by the same clock: what it differs from the server's is what that clock is wrong by. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["LarderRequest"];
@@ -8819,6 +8849,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -8852,6 +8891,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

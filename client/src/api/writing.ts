@@ -89,6 +89,12 @@ export const outbox = new Outbox({
 
 export const useOutbox = () => useSyncExternalStore(outbox.subscribe, outbox.state);
 
+const sitterRoot = '/api/sit/';
+
+/** The secret of the sitter's link through which something is written; none for the keeper's own. */
+export const sitterSecret = (item: Outgoing): string | null =>
+  item.path.startsWith(sitterRoot) ? (item.path.slice(sitterRoot.length).split('/')[0] ?? null) : null;
+
 /** What was written, or that it waits; what the server refused is thrown. */
 export async function write<T>(
   made: Omit<Outgoing, 'seq' | 'tapped' | 'setAside'>,
@@ -102,7 +108,13 @@ export async function write<T>(
   return outcome.kind === 'written' ? (outcome.answer as T) : null;
 }
 
-/** Entries of one animal, of many, or one taken back. */
+/** "cultureStarted" as it is said: "culture started". */
+const spoken = (kind: string): string => kind.replace(/[A-Z]/g, (capital) => ` ${capital.toLowerCase()}`);
+
+/** What belongs to no animal is written in order with its like. */
+const ofAll = { chores: 'chores', larder: 'larder' } as const;
+
+/** Entries of one animal, of many, or one taken back; of chores and larder; ticks of a sitter. */
 export const writing = {
   log: (stockId: string, body: Schemas['LogRequest'], text: string, shows: boolean) =>
     write<Schemas['AnimalView']>(
@@ -124,5 +136,32 @@ export const writing = {
         text,
       },
       false,
+    ),
+  chore: (body: Schemas['ChoreRequest']) =>
+    write<Schemas['ChoresView']>(
+      {
+        path: '/api/chores/journal',
+        body,
+        ids: [body.id],
+        about: [ofAll.chores],
+        text: spoken(body.act.kind),
+      },
+      true,
+    ),
+  larder: (body: Pick<Schemas['LarderRequest'], 'id' | 'act'>) =>
+    write<Schemas['LarderWritten']>(
+      {
+        path: '/api/larder/journal',
+        body,
+        ids: [body.id],
+        about: [ofAll.larder],
+        text: spoken(body.act.kind),
+      },
+      true,
+    ),
+  tick: (secret: string, body: Schemas['TickRequest'], text: string) =>
+    write<Schemas['SitterView']>(
+      { path: `${sitterRoot}${secret}/ticks`, body, ids: [body.id], about: [body.stockId], text },
+      body.tick === 'looksWrong',
     ),
 };

@@ -40,7 +40,12 @@ public static class ChoreEndpoints
     {
         var chores = app.MapGroup("/api/chores").WithTags("Chores");
         chores.MapGet("", ReadAsync).WithName("chores");
-        chores.MapPost("journal", WriteAsync).WithName("logChore").Produces<ChoresView>().ProducesValidationProblem();
+        chores
+            .MapPost("journal", WriteAsync)
+            .WithName("logChore")
+            .Produces<ChoresView>()
+            .ProducesValidationProblem()
+            .ProducesProblem(409);
     }
 
     private static async Task<Ok<ChoresView>> ReadAsync(RoomNow now, ChoreStore store, CancellationToken cancel) =>
@@ -79,6 +84,7 @@ public static class ChoreEndpoints
 
     private static async Task<IResult> WriteAsync(
         ChoreRequest body,
+        [AsParameters] Tap tap,
         HttpContext context,
         RoomNow now,
         ChoreStore store,
@@ -87,8 +93,13 @@ public static class ChoreEndpoints
     )
     {
         var room = await now.ReadAsync(cancel);
+        if (tap.Read(room, out var at) is { } wrong)
+        {
+            return Problems.Of(wrong.Field, wrong.Message);
+        }
+
         var by = Hand.Of(context, room);
-        var result = await store.WriteAsync(body.Id, body.Act, by, room, cancel);
+        var result = await store.WriteAsync(body.Id, body.Act, at, by, room, cancel);
         if (Problems.ForFailure(result) is { } failure)
         {
             return failure;

@@ -27,7 +27,8 @@ public static class ContactEndpoints
             .MapPost("journal", WriteAsync)
             .WithName("sayContact")
             .Produces<IReadOnlyList<Contact>>()
-            .ProducesValidationProblem();
+            .ProducesValidationProblem()
+            .ProducesProblem(409);
     }
 
     private static async Task<IResult> WriteAsync(

@@ -35,8 +35,14 @@ public static class LarderEndpoints
             .MapPost("journal", WriteAsync)
             .WithName("logInLarder")
             .Produces<LarderWritten>()
-            .ProducesValidationProblem();
-        larder.MapPost("orders", OrderAsync).WithName("order").Produces<LarderWritten>().ProducesValidationProblem();
+            .ProducesValidationProblem()
+            .ProducesProblem(409);
+        larder
+            .MapPost("orders", OrderAsync)
+            .WithName("order")
+            .Produces<LarderWritten>()
+            .ProducesValidationProblem()
+            .ProducesProblem(409);
         larder.MapGet("work", WorkAsync).WithName("larderWork");
         larder.MapGet("shopping.csv", ShoppingAsync).WithName("shoppingList").Produces<string>(200, "text/csv");
     }
@@ -104,6 +110,7 @@ public static class LarderEndpoints
 
     private static async Task<IResult> WriteAsync(
         LarderRequest body,
+        [AsParameters] Tap tap,
         HttpContext context,
         RoomNow now,
         LarderStore store,
@@ -117,6 +124,11 @@ public static class LarderEndpoints
         }
 
         var room = await now.ReadAsync(cancel);
+        if (tap.Read(room, out var tapped) is { } wrong)
+        {
+            return Problems.Of(wrong.Field, wrong.Message);
+        }
+
         var earliest = room.Tonight.AddYears(-1);
         if (body.On is { } on && (on > room.Tonight || on < earliest))
         {
@@ -126,7 +138,7 @@ public static class LarderEndpoints
             );
         }
 
-        var at = body.On is { } night ? Journal.JournalTimes.Evening(night, room) : room.Now;
+        var at = body.On is { } night ? Journal.JournalTimes.Evening(night, room) : tapped;
         var by = Hand.Of(context, room);
         return Written(await store.WriteAsync(body.Id, body.Act, at, by, room, cancel), body.Id, by, live);
     }

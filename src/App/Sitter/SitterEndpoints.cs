@@ -104,6 +104,7 @@ public static class SitterEndpoints
     private static async Task<IResult> TickAsync(
         string secret,
         TickRequest body,
+        [AsParameters] Tap tap,
         RoomNow now,
         SitterReader reader,
         JournalStore store,
@@ -124,6 +125,11 @@ public static class SitterEndpoints
         )
         {
             return Problems.Of("remark", $"Say what looks wrong, 1 to {LongestRemark} characters.");
+        }
+
+        if (tap.Read(room, out var at) is { } wrong)
+        {
+            return Problems.Of(wrong.Field, wrong.Message);
         }
 
         // A second tap finds the line gone, or asking for something else by now.
@@ -162,10 +168,11 @@ public static class SitterEndpoints
                     (act, i) =>
                         new NewEntry(
                             i == 0 ? body.Id : DerivedId.Of(body.Id, $"{i}"),
-                            Occurrence.At(room.Now),
+                            Occurrence.At(at),
                             null,
                             act,
-                            WrittenBy: SitterReader.HandOf(link)
+                            at,
+                            SitterReader.HandOf(link)
                         )
                 ),
             ],

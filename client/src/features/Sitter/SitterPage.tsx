@@ -3,6 +3,9 @@ import { useState } from 'react';
 import { useParams } from 'react-router';
 import { Refusal, type Schemas } from '../../api/client';
 import { useSitterSheet, useTick } from '../../api/accessQueries';
+import { useDelivery } from '../../api/useDelivery';
+import { useOutbox } from '../../api/writing';
+import { OutboxStrip } from '../Outbox/OutboxStrip';
 import { clockTime, longDate } from '../../ui/dates';
 import { Dialog } from '../../ui/Dialog';
 import { Field, FormError } from '../../ui/Field';
@@ -14,11 +17,15 @@ import { newId } from '../../ui/newId';
 /** What somebody who minds the room sees: tonight's safe acts, what to leave shut, whom to call. */
 export function SitterPage() {
   const { secret = '' } = useParams();
+  useDelivery();
   return (
     <main className="mx-auto flex min-h-full w-full max-w-[720px] flex-col px-6 pt-4 pb-12 max-sm:px-4">
       <Waiting query={useSitterSheet(secret)} what="Tonight’s sheet">
         {(view) => <Sheet view={view} secret={secret} />}
       </Waiting>
+      <div className="sticky bottom-0 -mx-6 mt-auto max-sm:-mx-4">
+        <OutboxStrip />
+      </div>
     </main>
   );
 }
@@ -32,8 +39,18 @@ function Sheet({ view, secret }: SheetProps) {
   const tick = useTick(secret);
   const [wrong, setWrong] = useState<{ stockId: string; name: string } | null>(null);
   const { sheet } = view;
-  const send = (stockId: string, what: Schemas['SitterTick']) =>
-    tick.mutate({ id: newId(), stockId, tick: what, remark: '' });
+  const { items, silentSince } = useOutbox();
+  const waiting = new Set(
+    silentSince === null ? [] : items.filter((i) => i.setAside === null).flatMap((i) => i.about),
+  );
+  const send = (line: Schemas['SitterLine'], what: 'done' | 'notTaken') =>
+    tick.mutate({
+      id: newId(),
+      stockId: line.stockId,
+      tick: what,
+      remark: '',
+      text: `${line.name}: ${what === 'done' ? 'done' : 'not taken'}`,
+    });
   return (
     <>
       <header>
@@ -56,7 +73,8 @@ function Sheet({ view, secret }: SheetProps) {
               key={line.stockId}
               line={line}
               busy={tick.isPending}
-              onTick={(what) => send(line.stockId, what)}
+              waiting={waiting.has(line.stockId)}
+              onTick={(what) => send(line, what)}
               onWrong={() => setWrong(line)}
             />
           ))}
@@ -123,7 +141,13 @@ function Sheet({ view, secret }: SheetProps) {
           busy={tick.isPending}
           onSend={(remark) =>
             tick.mutate(
-              { id: newId(), stockId: wrong.stockId, tick: 'looksWrong', remark },
+              {
+                id: newId(),
+                stockId: wrong.stockId,
+                tick: 'looksWrong',
+                remark,
+                text: `${wrong.name}: looks wrong`,
+              },
               { onSuccess: () => setWrong(null) },
             )
           }
@@ -137,11 +161,13 @@ function Sheet({ view, secret }: SheetProps) {
 interface LineProps {
   line: Schemas['SitterLine'];
   busy: boolean;
-  onTick: (what: Schemas['SitterTick']) => void;
+  /** Whether it was ticked and waits for the server. */
+  waiting: boolean;
+  onTick: (what: 'done' | 'notTaken') => void;
   onWrong: () => void;
 }
 
-function Line({ line, busy, onTick, onWrong }: LineProps) {
+function Line({ line, busy, waiting, onTick, onWrong }: LineProps) {
   return (
     <li className="border-t border-line py-3">
       <div className="flex items-baseline gap-3">
@@ -152,7 +178,8 @@ function Line({ line, busy, onTick, onWrong }: LineProps) {
       <p className="mt-1 text-16 font-semibold">{line.do}</p>
       {line.note !== '' && <p className="text-soft">{line.note}</p>}
       {line.hazard !== null && <p className="font-semibold text-ember">{hazardWord[line.hazard]}</p>}
-      <div className="mt-2 flex flex-wrap gap-2">
+      {waiting && <p className="mt-1 text-lamptext">Ticked; it waits for the server.</p>}
+      <div className={`mt-2 flex flex-wrap gap-2 ${waiting ? 'hidden' : ''}`}>
         <button type="button" className="act act-first px-5" disabled={busy} onClick={() => onTick('done')}>
           {line.act === 'feed' ? 'Put in' : 'Done'}
           <span className="sr-only">: {line.name}</span>
