@@ -55,6 +55,15 @@ public sealed class TapTests : IDisposable
     }
 
     [Fact]
+    public async Task What_comes_within_moments_is_written_by_the_servers_clock_alone()
+    {
+        var id = await api.AddAsync();
+        var device = LanternFactory.Evening.AddHours(5);
+        await LogAsync(id, Api.Log(Water()), device.AddSeconds(-3), device);
+        Assert.Equal(LanternFactory.Evening, (await WateredAsync(id))["at"]!.GetValue<DateTimeOffset>());
+    }
+
+    [Fact]
     public async Task What_comes_two_nights_late_stands_on_its_own_night()
     {
         var id = await api.AddAsync();

@@ -1,9 +1,10 @@
 import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
-import { api, type Schemas, setToken, take } from './client';
+import { api, type Schemas, setSignedIn, setToken, take } from './client';
 import { outbox, writing } from './writing';
 
 const keep = (session: Schemas['SessionView']) => {
   setToken(session.token);
+  setSignedIn(session.name);
   return session;
 };
 

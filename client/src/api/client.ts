@@ -22,6 +22,15 @@ export const setToken = (next: string): void => {
 
 export const csrfToken = (): string => token;
 
+/** Who is signed in here; none where nobody is asked. */
+let signedIn: string | null = null;
+
+export const setSignedIn = (name: string | null): void => {
+  signedIn = name;
+};
+
+export const signedInAs = (): string | null => signedIn;
+
 api.use({
   onRequest: ({ request }) => {
     if (request.method !== 'GET' && token !== '') {

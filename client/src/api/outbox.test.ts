@@ -30,6 +30,7 @@ class Server {
 }
 
 function world(store: OutboxStore = memoryStore(), server = new Server()) {
+  const signedIn: { name: string | null } = { name: 'Keeper' };
   const timers: (() => void)[] = [];
   let minute = 0;
   const shown: Outgoing[] = [];
@@ -40,6 +41,7 @@ function world(store: OutboxStore = memoryStore(), server = new Server()) {
       shown.push(item);
       return Promise.resolve();
     },
+    me: () => signedIn.name,
     now: () => new Date(Date.UTC(2026, 10, 27, 21, minute++)),
     later: (again) => void timers.push(again),
   });
@@ -51,8 +53,11 @@ function world(store: OutboxStore = memoryStore(), server = new Server()) {
     }
   };
   const act = (id: string, animal: string, shows = false) =>
-    outbox.write({ path: `/${animal}`, body: { id }, ids: [id], about: [animal], text: id }, shows);
-  return { outbox, server, store, pass, act, shown };
+    outbox.write(
+      { path: `/${animal}`, body: { id }, ids: [id], about: [animal], text: id, by: signedIn.name },
+      shows,
+    );
+  return { signedIn, outbox, server, store, pass, act, shown };
 }
 
 describe('the outbox', () => {
@@ -153,6 +158,23 @@ describe('the outbox', () => {
     await pass();
     expect(server.written.has('a')).toBe(true);
     expect(outbox.state().signIn).toBe(false);
+  });
+
+  it('writes nothing of one person under the name of another', async () => {
+    const { act, server, outbox, pass, signedIn } = world();
+    server.replies = ['signIn'];
+    await act('a', 'Tansy');
+    signedIn.name = 'Ann';
+    const own = act('b', 'Moss');
+    outbox.poke();
+    await pass();
+    await own;
+    expect([...server.written.keys()]).toEqual(['b']);
+    expect(outbox.state().items.map((i) => [i.ids[0], i.by])).toEqual([['a', 'Keeper']]);
+    signedIn.name = 'Keeper';
+    outbox.poke();
+    await pass();
+    expect([...server.written.keys()]).toEqual(['b', 'a']);
   });
 
   it('takes back what was never sent, and nothing that may have been written', async () => {

@@ -17,6 +17,8 @@ export interface Outgoing {
   about: readonly string[];
   /** What it is, in a few words, for as long as the server has not put it into its own. */
   text: string;
+  /** Who was signed in; none where nobody is asked, or a link speaks for itself. */
+  by: string | null;
   /** Instant of the tap. */
   tapped: string;
   /** Why the server refused it; it then waits for the keeper. */
@@ -56,6 +58,8 @@ interface Parts {
   /** Shows what was written; the item is listed until that is done, so that nothing jumps. */
   written: (item: Outgoing, answer: unknown) => Promise<void>;
   now: () => Date;
+  /** Who is signed in. */
+  me: () => string | null;
   /** Calls back later; only while something waits. */
   later: (again: () => void, ms: number) => void;
 }
@@ -147,6 +151,11 @@ export class Outbox {
     void this.deliver();
   }
 
+  /** Whether something may be written under the name of who is signed in. */
+  isMine(item: Outgoing): boolean {
+    return item.by === null || item.by === this.#parts.me();
+  }
+
   /** The server was heard of: what waits is sent now. */
   poke(): void {
     this.#failures = 0;
@@ -216,14 +225,15 @@ export class Outbox {
     return true;
   }
 
-  /** The first that is not set aside, and not about what is. */
+  /** The first that is not set aside, nor about what is, and that was not tapped by somebody else. */
   #next(): Outgoing | undefined {
     const held = new Set<string>();
     return this.#items.find((item) => {
       if (this.#finished.has(item.seq)) {
         return false;
       }
-      const free = item.setAside === null && item.about.every((about) => !held.has(about));
+      const free =
+        item.setAside === null && this.isMine(item) && item.about.every((about) => !held.has(about));
       if (!free) {
         item.about.forEach((about) => held.add(about));
       }

@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { api, csrfToken, Refusal, type Schemas, setToken, take } from './client';
+import { api, csrfToken, Refusal, type Schemas, setToken, signedInAs, take } from './client';
 import { wroteOurselves } from './own';
 import { type Outgoing, Outbox, type OutboxStore, type Reply } from './outbox';
 import { memoryStore, openOutboxStore } from './outboxStore';
@@ -84,6 +84,7 @@ export const outbox = new Outbox({
   send,
   written: (item, answer) => afterWriting(item, answer),
   now: () => new Date(),
+  me: signedInAs,
   later: (again, ms) => void setTimeout(again, ms),
 });
 
@@ -97,11 +98,12 @@ export const sitterSecret = (item: Outgoing): string | null =>
 
 /** What was written, or that it waits; what the server refused is thrown. */
 export async function write<T>(
-  made: Omit<Outgoing, 'seq' | 'tapped' | 'setAside'>,
+  made: Omit<Outgoing, 'seq' | 'tapped' | 'setAside' | 'by'>,
   shows: boolean,
 ): Promise<T | null> {
   wroteOurselves(...made.ids);
-  const outcome = await outbox.write(made, shows);
+  const by = made.path.startsWith(sitterRoot) ? null : signedInAs();
+  const outcome = await outbox.write({ ...made, by }, shows);
   if (outcome.kind === 'refused') {
     throw new Refusal(outcome.why.title, outcome.why.fields, outcome.why.status);
   }

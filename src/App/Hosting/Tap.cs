@@ -25,6 +25,10 @@ public sealed record Tap(
     // A clock that was set back in between puts the tap after the sending; a little of that is only set right.
     private static readonly TimeSpan MostAhead = TimeSpan.FromMinutes(10);
 
+    // What takes no longer to come is written at once, by the server's clock alone: neither the way nor the load of the
+    // device puts acts of one moment out of order.
+    private static readonly TimeSpan AtOnce = TimeSpan.FromSeconds(5);
+
     // Nobody carries an act about for longer; a date that old is a broken clock.
     private const int MostDaysBack = 60;
 
@@ -52,7 +56,7 @@ public sealed record Tap(
             );
         }
 
-        at = instant > room.Now ? room.Now : instant.ToUniversalTime();
+        at = instant > room.Now - AtOnce ? room.Now : instant.ToUniversalTime();
         return null;
     }
 }

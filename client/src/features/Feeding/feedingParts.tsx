@@ -1,32 +1,12 @@
 import { fromMm } from '../../ui/lengths';
-import { WhyHead, WhyLine } from '../Reasons/WhyHead';
+import { answerLine, WhyHead } from '../Reasons/WhyHead';
 import type { PagePart } from '../Stock/pagePart';
 import { AppetitePanel } from './AppetitePanel';
 import { PreyGauge } from './PreyGauge';
 
-const leftover: PagePart = ({ animal }) => (
-  <WhyLine
-    id="leftover"
-    animal={animal}
-    title={animal.leftover.summary}
-    why="Why take it out?"
-    answer={animal.leftover}
-  />
-);
-
-const water: PagePart = ({ animal }) => (
-  <WhyLine
-    id="water"
-    animal={animal}
-    title={animal.water.summary}
-    why="Why this water?"
-    answer={animal.water}
-  />
-);
-
-const meal: PagePart = ({ animal }) => (
-  <WhyLine id="meal" animal={animal} title={animal.meal.summary} why="Why this meal?" answer={animal.meal} />
-);
+const leftover = answerLine('leftover', 'Why take it out?', (animal) => animal.leftover);
+const water = answerLine('water', 'Why this water?', (animal) => animal.water);
+const meal = answerLine('meal', 'Why this meal?', (animal) => animal.meal);
 
 const food: PagePart = ({ animal, unit }) => {
   const fit = animal.prey.value;

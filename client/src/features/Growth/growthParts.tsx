@@ -1,28 +1,11 @@
-import { WhyHead, WhyLine } from '../Reasons/WhyHead';
+import { answerLine, WhyHead } from '../Reasons/WhyHead';
 import type { PagePart } from '../Stock/pagePart';
 import { GrowthNotes } from './GrowthNotes';
 import { LifelineDrawing } from './LifelineDrawing';
 import { SkinTable } from './SkinTable';
 
-const stage: PagePart = ({ animal }) => (
-  <WhyLine
-    id="stage"
-    animal={animal}
-    title={animal.stage.summary}
-    why="Why this stage?"
-    answer={animal.stage}
-  />
-);
-
-const condition: PagePart = ({ animal }) => (
-  <WhyLine
-    id="condition"
-    animal={animal}
-    title={animal.condition.summary}
-    why="Why this condition?"
-    answer={animal.condition}
-  />
-);
+const stage = answerLine('stage', 'Why this stage?', (animal) => animal.stage);
+const condition = answerLine('condition', 'Why this condition?', (animal) => animal.condition);
 
 const growth: PagePart = ({ animal, unit }) => {
   const record = animal.growth.value;

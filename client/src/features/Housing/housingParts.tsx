@@ -1,6 +1,6 @@
 import type { AnimalView } from '../../api/client';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
-import { WhyLine } from '../Reasons/WhyHead';
+import { answerLine, WhyLine } from '../Reasons/WhyHead';
 import type { PagePart } from '../Stock/pagePart';
 
 /** What it lives in, and whether that fits. */
@@ -21,15 +21,7 @@ const enclosure: PagePart = ({ animal, unit }) => (
   />
 );
 
-const quarantine: PagePart = ({ animal }) => (
-  <WhyLine
-    id="quarantine"
-    animal={animal}
-    title={animal.quarantine.summary}
-    why="Why apart?"
-    answer={animal.quarantine}
-  />
-);
+const quarantine = answerLine('quarantine', 'Why apart?', (animal) => animal.quarantine);
 
 /** What its house has to say on an animal's page. */
 export const housingParts = { enclosure, quarantine };

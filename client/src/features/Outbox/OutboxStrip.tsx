@@ -11,9 +11,10 @@ const count = (n: number, one: string, many: string) => (n === 1 ? `1 ${one}` : 
 export function OutboxStrip() {
   const { items, silentSince, signIn } = useOutbox();
   const aside = items.filter((item) => item.setAside !== null);
-  const waiting = items.length - aside.length;
+  const others = items.filter((item) => item.setAside === null && !outbox.isMine(item));
+  const waiting = items.length - aside.length - others.length;
   const stands = silentSince !== null || signIn;
-  if (aside.length === 0 && !(stands && waiting > 0)) {
+  if (aside.length + others.length === 0 && !(stands && waiting > 0)) {
     return null;
   }
   return (
@@ -39,6 +40,13 @@ export function OutboxStrip() {
           <button type="button" className="act act-plain" onClick={() => outbox.poke()}>
             Try now
           </button>
+        </p>
+      )}
+      {others.length > 0 && (
+        <p>
+          {count(others.length, 'entry', 'entries')} of{' '}
+          {[...new Set(others.map((item) => item.by))].join(', ')} {others.length === 1 ? 'waits' : 'wait'} on
+          this device until they sign in here.
         </p>
       )}
       {aside.map((item) => (

@@ -1,4 +1,5 @@
 import type { AnimalView, Reason } from '../../api/client';
+import type { PagePart } from '../Stock/pagePart';
 import { useWhy, whyAnimal } from './WhyContext';
 
 interface WhyHeadProps {
@@ -26,12 +27,22 @@ export function WhyHead({ id, title, note = '', second = false, ...asked }: WhyH
   );
 }
 
+/** A part that is an answer in one line, with the button that says why. */
+export const answerLine =
+  (id: string, why: string, answerOf: (animal: AnimalView) => WhyHeadProps['answer']): PagePart =>
+  ({ animal }) => <WhyLine id={id} animal={animal} why={why} answer={answerOf(animal)} />;
+
+interface WhyLineProps extends Omit<WhyHeadProps, 'title' | 'note' | 'second'> {
+  /** What it says; the answer itself when left out. */
+  title?: string;
+}
+
 /** An answer in one line, with the button that says why. */
-export function WhyLine({ id, title, ...asked }: Omit<WhyHeadProps, 'note' | 'second'>) {
+export function WhyLine({ id, title, ...asked }: WhyLineProps) {
+  const said = title ?? asked.answer.summary;
   return (
     <h2 id={id} className="border-t border-line py-1.5 text-13">
-      <span className="font-text font-normal tracking-normal">{title}</span>{' '}
-      <AskWhy title={title} {...asked} />
+      <span className="font-text font-normal tracking-normal">{said}</span> <AskWhy title={said} {...asked} />
     </h2>
   );
 }

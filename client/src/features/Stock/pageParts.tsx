@@ -3,7 +3,7 @@ import { growthParts } from '../Growth/growthParts';
 import { housingParts } from '../Housing/housingParts';
 import { HushList } from '../Hush/HushList';
 import { JournalList } from '../Journal/JournalList';
-import { WhyHead, WhyLine } from '../Reasons/WhyHead';
+import { answerLine, WhyHead } from '../Reasons/WhyHead';
 import { recordParts } from '../Records/recordParts';
 import { InmatesPanel } from '../Tanks/InmatesPanel';
 import { vigilParts } from '../Vigils/vigilParts';
@@ -16,15 +16,7 @@ const cautions: PagePart = ({ animal }) =>
     </p>
   ));
 
-const upkeep: PagePart = ({ animal }) => (
-  <WhyLine
-    id="upkeep"
-    animal={animal}
-    title={animal.upkeep.summary}
-    why="What else is done?"
-    answer={animal.upkeep}
-  />
-);
+const upkeep = answerLine('upkeep', 'What else is done?', (animal) => animal.upkeep);
 
 const hush: PagePart = ({ animal }) => (
   <>

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { WhyLine } from '../Reasons/WhyHead';
+import { answerLine } from '../Reasons/WhyHead';
 import type { PagePart } from '../Stock/pagePart';
 import { EndsCharts } from './EndsChart';
 import { EvidenceLadder } from './EvidenceLadder';
@@ -25,15 +25,7 @@ const turns: PagePart = ({ animal }) => (
   </dl>
 );
 
-const firstMeal: PagePart = ({ animal }) => (
-  <WhyLine
-    id="first"
-    animal={animal}
-    title={animal.firstMeal.summary}
-    why="Why this wait?"
-    answer={animal.firstMeal}
-  />
-);
+const firstMeal = answerLine('first', 'Why this wait?', (animal) => animal.firstMeal);
 
 /** What signs and waits have to say on an animal's page. */
 export const vigilParts = { awaited: MoltCloseUp, signs: EvidenceLadder, ends: EndsCharts, turns, firstMeal };
