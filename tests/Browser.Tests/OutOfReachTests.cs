@@ -171,4 +171,48 @@ public sealed class OutOfReachTests() : BrowserRoom(demo: true)
             .ToList();
         Assert.Equal(["Wren (sitter)"], fresh.Select(e => e.WrittenBy).Distinct());
     }
+
+    [Fact]
+    public void On_a_phone_a_fast_second_tap_hits_no_other_animal_and_the_lit_line_stays_in_view()
+    {
+        using var proxy = new CutProxy(Address);
+        using var keeper = new Keeper(proxy.Address);
+        keeper.Phone();
+        keeper.Open("/");
+        keeper.See("[role=group][data-settling=false] .act-first");
+        proxy.Let(Passage.Closed);
+        var taps = 0;
+        foreach (var delayMs in new[] { 40, 120, 300 })
+        {
+            keeper.RunAsync(
+                $$"""
+                const done = arguments[arguments.length - 1];
+                const first = () => {
+                  const button = document.querySelector('[role=group][data-settling=false] .act-first:enabled');
+                  if (button === null) return void requestAnimationFrame(first);
+                  const box = button.getBoundingClientRect();
+                  const tap = () => document.elementFromPoint(box.x + box.width / 2, box.y + box.height / 2)?.click();
+                  tap();
+                  setTimeout(() => { tap(); done(''); }, {{delayMs}});
+                };
+                first();
+                """
+            );
+            SeeWaiting(keeper, ++taps);
+            keeper.See("[role=group][data-settling=false] .act-first");
+            keeper.Wait(
+                () =>
+                    keeper.Run(
+                        """
+                        const line = document.querySelector('article[aria-current=true]');
+                        const box = line?.getBoundingClientRect();
+                        return line !== null && line.contains(document.elementFromPoint(box.x + 60, box.y + 14));
+                        """
+                    )
+                        is true,
+                $"the lit line to be in view after {taps} acts"
+            );
+            keeper.SeeText(Strip, taps == 1 ? "1 entry waits" : $"{taps} entries wait");
+        }
+    }
 }

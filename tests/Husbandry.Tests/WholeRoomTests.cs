@@ -259,6 +259,7 @@ public class WholeRoomTests
         var fed = Queen("manica-rubida").With(0.2, new TubeSeen(TubeWater.Full));
         var line = Assert.Single(Sheet(false, fed).Lines);
         Assert.Equal(RoundAct.Feed, line.Act);
+        Assert.StartsWith("Red light, no knocks", line.Note, StringComparison.Ordinal);
         // What she left would be mouldy by the time the keeper is back.
         fed.With(4, new Offered("cut-insect", "one", 1, Preparation.Fresh, OfferOutcome.NotSeen, LeftIn: true));
         Assert.Equal(RoundAct.RemoveLeftovers, Assert.Single(Sheet(false, fed).Lines).Act);

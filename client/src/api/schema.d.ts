@@ -2289,28 +2289,6 @@ export interface components {
          * @enum {unknown}
          */
         CareClock: "food" | "water" | "upkeep";
-        /** @description One clock of an animal's care: something that is done for it again and again. */
-        CareDue: {
-            /** @description What kind of care. */
-            clock: components["schemas"]["CareClock"];
-            /** @description In a word or two, as on a list: "meal", "both pools", "escape barrier". */
-            what: string;
-            /**
-             * Format: date
-             * @description Night on which it is due; none while the hush holds it.
-             */
-            due: null | string;
-            /**
-             * Format: double
-             * @description Days between two times now.
-             */
-            everyDays: number;
-            /**
-             * Format: date
-             * @description Night on which it was last done; none where nothing is on record.
-             */
-            last: null | string;
-        };
         /** @description A chore as it stands. */
         Chore: {
             /**
@@ -6687,8 +6665,6 @@ export interface components {
             last: null | string;
             /** @description What is logged when it is done. */
             done: components["schemas"]["Act"];
-            /** @description The clock as one of its care. */
-            care: components["schemas"]["CareDue"];
         };
         /** @description What is to be done for it at regular times besides food and water; empty for most. */
         UpkeepPlan: {
@@ -6922,8 +6898,6 @@ export interface components {
              */
             everyDays: number;
             mist?: null | components["schemas"]["MistPlan"];
-            /** @description The clock as one of its care. */
-            care: components["schemas"]["CareDue"];
         };
         /**
          * @description How water was given.

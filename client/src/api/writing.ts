@@ -114,7 +114,11 @@ export async function write<T>(
 const spoken = (kind: string): string => kind.replace(/[A-Z]/g, (capital) => ` ${capital.toLowerCase()}`);
 
 /** What belongs to no animal is written in order with its like. */
-const ofAll = { chores: 'chores', larder: 'larder' } as const;
+const ofTheRoom = <T>(about: 'chores' | 'larder', body: { id: string; act: { kind: string } }) =>
+  write<T>(
+    { path: `/api/${about}/journal`, body, ids: [body.id], about: [about], text: spoken(body.act.kind) },
+    true,
+  );
 
 /** Entries of one animal, of many, or one taken back; of chores and larder; ticks of a sitter. */
 export const writing = {
@@ -139,28 +143,9 @@ export const writing = {
       },
       false,
     ),
-  chore: (body: Schemas['ChoreRequest']) =>
-    write<Schemas['ChoresView']>(
-      {
-        path: '/api/chores/journal',
-        body,
-        ids: [body.id],
-        about: [ofAll.chores],
-        text: spoken(body.act.kind),
-      },
-      true,
-    ),
+  chore: (body: Schemas['ChoreRequest']) => ofTheRoom<Schemas['ChoresView']>('chores', body),
   larder: (body: Pick<Schemas['LarderRequest'], 'id' | 'act'>) =>
-    write<Schemas['LarderWritten']>(
-      {
-        path: '/api/larder/journal',
-        body,
-        ids: [body.id],
-        about: [ofAll.larder],
-        text: spoken(body.act.kind),
-      },
-      true,
-    ),
+    ofTheRoom<Schemas['LarderWritten']>('larder', body),
   tick: (secret: string, body: Schemas['TickRequest'], text: string) =>
     write<Schemas['SitterView']>(
       { path: `${sitterRoot}${secret}/ticks`, body, ids: [body.id], about: [body.stockId], text },

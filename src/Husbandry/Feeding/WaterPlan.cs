@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Husbandry.Climate;
 using Husbandry.Journal;
 using Husbandry.Reasons;
@@ -24,6 +25,7 @@ public sealed record WaterClock(
 )
 {
     /// <summary>The clock as one of its care.</summary>
+    [JsonIgnore]
     public CareDue Care => new(CareClock.Water, Name, Due, EveryDays, Last);
 
     private string Name =>

@@ -68,6 +68,12 @@ public static class RoundKit
             mind.Add("Wash your hands first; move the leaf, not the larva");
         }
 
+        // The line of the tube says it beside what it asks.
+        if (s.IsQueenAlone && act != RoundAct.LookAtTube)
+        {
+            mind.Add("Red light, no knocks: she is alone");
+        }
+
         mind.AddRange(j.InmatesAtRest.Select(who => $"{who}: leave alone, dig nothing up"));
         return mind;
     }

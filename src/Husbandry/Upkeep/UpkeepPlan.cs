@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Husbandry.Hush;
 using Husbandry.Journal;
 using Husbandry.Reasons;
@@ -16,6 +17,7 @@ public sealed record UpkeepClock(UpkeepTask Task, DateOnly? Due, DateOnly? Last)
     public Act Done => new Tended(Task.Id);
 
     /// <summary>The clock as one of its care.</summary>
+    [JsonIgnore]
     public CareDue Care => new(CareClock.Upkeep, Task.Name.ToLowerFirst(), Due, Task.EveryDays.Value, Last);
 }
 
