@@ -19,10 +19,18 @@ public sealed class ContactStore(LanternDb db)
     /// <summary>Writes an entry once, however often it is sent.</summary>
     /// <param name="id">Id made by the client.</param>
     /// <param name="act">What is said.</param>
+    /// <param name="at">When.</param>
     /// <param name="by">Who says so.</param>
     /// <param name="room">The room.</param>
     /// <param name="cancel">Cancels; nothing is written then.</param>
-    public async Task<WriteResult> WriteAsync(Guid id, ContactAct act, string by, Room room, CancellationToken cancel)
+    public async Task<WriteResult> WriteAsync(
+        Guid id,
+        ContactAct act,
+        DateTimeOffset at,
+        string by,
+        Room room,
+        CancellationToken cancel
+    )
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         if (await db.Contacts.Where(e => e.Id == id).Select(e => e.Act).FirstOrDefaultAsync(cancel) is { } former)
@@ -35,7 +43,7 @@ public sealed class ContactStore(LanternDb db)
             return WriteResult.Refuse(problems);
         }
 
-        db.Contacts.Add(Row(id, act, room.Now, by));
+        db.Contacts.Add(Row(id, act, at, by));
         await db.SaveChangesAsync(cancel);
         await transaction.CommitAsync(cancel);
         return WriteResult.Written;

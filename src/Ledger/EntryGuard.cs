@@ -38,6 +38,58 @@ internal sealed class EntryGuard(LanternDb db, JournalReader reader)
             : WriteResult.Clash("id", "Some of these ids were used before; make new ones.");
     }
 
+    /// <summary>Whether somebody else has told the same of the same night since the writer last looked.</summary>
+    /// <param name="batch">The entries.</param>
+    /// <param name="latest">Number of the newest entry of the journal.</param>
+    /// <param name="room">The room now.</param>
+    /// <param name="cancel">Cancels.</param>
+    public async Task<WriteResult?> FindToldTwiceAsync(
+        IReadOnlyList<StockEntry> batch,
+        long latest,
+        Room room,
+        CancellationToken cancel
+    )
+    {
+        var asked = batch.Where(b => b.Entry is { Seen: { } seen, Supersedes: null } && seen < latest).ToList();
+        if (asked.Count == 0)
+        {
+            return null;
+        }
+
+        var since = asked.Min(b => b.Entry.Seen!.Value);
+        var ids = asked.Select(b => b.StockId).Distinct().ToList();
+        var rows = await db
+            .Entries.AsNoTracking()
+            .Where(e => e.Sequence > since && ids.Contains(e.StockId))
+            .ToListAsync(cancel);
+        var fresh = Chronicle.Effective([.. rows.Select(Rows.ToEntry)]).ToLookup(e => e.StockId);
+        var twice = new List<ToldTwice>();
+        foreach (var (stockId, entry, _) in asked)
+        {
+            var kind = EntryDefinition.Of(entry.Act);
+            var night = room.Clock.NightOf(entry.When.To);
+            var theirs = fresh[stockId]
+                .FirstOrDefault(e =>
+                    e.Id != entry.Id
+                    && e.Sequence > entry.Seen
+                    && room.Clock.NightOf(e.When.To) == night
+                    && kind.IsToldTwice(entry.Act, e.Act)
+                );
+            if (theirs is not null)
+            {
+                twice.Add(new ToldTwice(entry, theirs));
+            }
+        }
+
+        return twice.Count == 0
+            ? null
+            : new WriteResult(
+                WriteOutcome.ToldMeanwhile,
+                [new Problem("seen", "Somebody else wrote the same in the meantime.")],
+                twice
+            );
+    }
+
     /// <summary>What is wrong with an entry; none when it may be written.</summary>
     public async Task<WriteResult?> CheckAsync(
         Guid stockId,

@@ -15,6 +15,7 @@ namespace Ledger;
 /// <param name="WrittenAt">When it was written down; now when left out.</param>
 /// <param name="WrittenBy">Who wrote it; the keeper when left out.</param>
 /// <param name="Against">What the hush table says against it.</param>
+/// <param name="Seen">Number of the newest entry that the writer knew of; none when the same is not asked about.</param>
 public sealed record NewEntry(
     Guid Id,
     Occurrence When,
@@ -22,7 +23,8 @@ public sealed record NewEntry(
     Act Act,
     DateTimeOffset? WrittenAt = null,
     string? WrittenBy = null,
-    string? Against = null
+    string? Against = null,
+    long? Seen = null
 );
 
 /// <summary>What came of writing.</summary>
@@ -40,12 +42,30 @@ public enum WriteOutcome
     /// <summary>Nothing written: somebody changed it in the meantime, or the id is taken by something else.</summary>
     Conflict,
 
+    /// <summary>Nothing written: its details were changed in the meantime.</summary>
+    Stale,
+
+    /// <summary>Nothing written: somebody else told the same of that night in the meantime.</summary>
+    ToldMeanwhile,
+
     /// <summary>Nothing written: there is no such stock.</summary>
     NotFound,
 }
 
+/// <summary>An entry that somebody else wrote, and the one that tells the same.</summary>
+/// <param name="Yours">The one that was to be written.</param>
+/// <param name="Theirs">The one that is there.</param>
+public sealed record ToldTwice(NewEntry Yours, JournalEntry Theirs);
+
 /// <summary>Outcome of writing, and what was wrong.</summary>
-public sealed record WriteResult(WriteOutcome Outcome, IReadOnlyList<Problem> Problems)
+/// <param name="Outcome">What came of it.</param>
+/// <param name="Problems">What is wrong.</param>
+/// <param name="Twice">What was told in the meantime.</param>
+public sealed record WriteResult(
+    WriteOutcome Outcome,
+    IReadOnlyList<Problem> Problems,
+    IReadOnlyList<ToldTwice>? Twice = null
+)
 {
     internal static WriteResult Refuse(params IReadOnlyList<Problem> problems) => new(WriteOutcome.Refused, problems);
 
@@ -65,8 +85,15 @@ public sealed record WriteResult(WriteOutcome Outcome, IReadOnlyList<Problem> Pr
     internal static WriteResult Again(string former, string act) =>
         former == act ? WrittenBefore : Clash("id", "This id was used for another entry; make a new one.");
 
+    internal static readonly WriteResult Stale = new(
+        WriteOutcome.Stale,
+        [new Problem("version", "Somebody changed this in the meantime.")]
+    );
+
     internal static readonly WriteResult Written = new(WriteOutcome.Written, []);
-    internal static readonly WriteResult WrittenBefore = new(WriteOutcome.WrittenBefore, []);
+
+    /// <summary>Written already, by an earlier try.</summary>
+    public static readonly WriteResult WrittenBefore = new(WriteOutcome.WrittenBefore, []);
     internal static readonly WriteResult NotFound = new(WriteOutcome.NotFound, []);
 }
 
@@ -138,6 +165,11 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
 
         // Only one writes at a time, and entries are never removed: the next numbers are ours.
         var sequence = await reader.LatestSequenceAsync(cancel);
+        if (await guard.FindToldTwiceAsync(batch, sequence, room, cancel) is { } told)
+        {
+            return told;
+        }
+
         room = room.With(cache.Tanks ?? cache.KeepTanks(await TankReader.ReadAsync(db, cancel), sequence));
         var animals = new Dictionary<Guid, (StandingRow? Row, Standing? Standing)>();
         var rows = new List<EntryRow>(batch.Count);
@@ -155,10 +187,7 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
 
                 if (expectedVersion is { } seen && animal.Standing is { } known && known.DetailsVersion != seen)
                 {
-                    return WriteResult.Clash(
-                        "version",
-                        "Somebody changed this animal in the meantime: reload and try again."
-                    );
+                    return WriteResult.Stale;
                 }
             }
 

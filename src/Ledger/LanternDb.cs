@@ -127,6 +127,7 @@ public sealed class LanternDb : DbContext
         modelBuilder.Entity<SessionRow>().HasIndex(s => s.PersonId);
         modelBuilder.Entity<SitterLinkRow>().HasIndex(l => l.TokenHash).IsUnique();
         modelBuilder.Entity<ClimateRow>().HasIndex(c => new { c.Zone, c.Ticks }).IsUnique();
+        modelBuilder.Entity<ClimateRow>().HasIndex(c => c.ReadingId).IsUnique();
         modelBuilder.Entity<OverrideRow>().HasIndex(o => o.EndedTicks);
         modelBuilder.Entity<PictureRow>().HasIndex(p => p.StockId);
         modelBuilder.Entity<RoomRow>().Property(r => r.Id).ValueGeneratedNever();

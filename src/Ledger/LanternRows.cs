@@ -102,6 +102,9 @@ public sealed class ClimateRow
     /// <summary>Order of arrival; the primary key.</summary>
     public long Id { get; set; }
 
+    /// <summary>Id made by the client, of a reading taken by hand.</summary>
+    public Guid? ReadingId { get; set; }
+
     /// <summary>When, UTC ticks.</summary>
     public long Ticks { get; set; }
 

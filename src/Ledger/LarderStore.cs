@@ -19,6 +19,12 @@ public sealed class LarderStore(LanternDb db, RoomCache cache)
     public async Task<IReadOnlyList<LarderEntry>> ReadAsync(CancellationToken cancel) =>
         [.. (await db.Larder.AsNoTracking().OrderBy(e => e.Sequence).ToListAsync(cancel)).Select(ToEntry)];
 
+    /// <summary>What an entry says; none when there is no such entry.</summary>
+    public async Task<LarderAct?> FindAsync(Guid id, CancellationToken cancel) =>
+        await db.Larder.AsNoTracking().Where(e => e.Id == id).Select(e => e.Act).FirstOrDefaultAsync(cancel) is { } act
+            ? LedgerJson.Read<LarderAct>(act)
+            : null;
+
     /// <summary>The larder now.</summary>
     public async Task<LarderStanding> StandingAsync(RuleSet rules, CancellationToken cancel) =>
         LarderStanding.Fold(await ReadAsync(cancel), rules);

@@ -142,10 +142,9 @@ public sealed class RoomFileLoader(
 
         foreach (var change in file.Overrides ?? [])
         {
-            wrong = await rulebook.SetAsync(change, now, cancel);
-            if (wrong.Count > 0)
+            if ((await rulebook.SetAsync(change, now, cancel)).Problems is { Count: > 0 } refused)
             {
-                return new LoadedRoom(0, 0, 0, wrong);
+                return new LoadedRoom(0, 0, 0, refused);
             }
         }
 

@@ -67,24 +67,26 @@ public sealed class RulebookStore(LanternDb db, RoomCache cache)
 
     /// <summary>Sets a rule; one that was set for the same rule and reach ends.</summary>
     /// <returns>What is wrong with it; then nothing was written.</returns>
-    public async Task<IReadOnlyList<Problem>> SetAsync(
-        RuleOverride change,
-        DateTimeOffset now,
-        CancellationToken cancel
-    )
+    public async Task<WriteResult> SetAsync(RuleOverride change, DateTimeOffset now, CancellationToken cancel)
     {
-        var standing = await OverridesAsync(cancel);
-        if (standing.Any(o => o.Id == change.Id))
+        var text = JsonSerializer.Serialize(change, LedgerJson.Options);
+        if (
+            await db.Overrides.Where(o => o.Id == change.Id).Select(o => o.Override).FirstOrDefaultAsync(cancel) is
+            { } former
+        )
         {
-            return [];
+            // As it would be written today: a later version may write more of it.
+            var known = JsonSerializer.Serialize(LedgerJson.Read<RuleOverride>(former), LedgerJson.Options);
+            return WriteResult.Again(known, text);
         }
 
+        var standing = await OverridesAsync(cancel);
         var others = standing.Where(o => !SameReach(o, change)).ToList();
         var own = await WithSpeciesAsync([], cancel);
         var reading = own.Rules!.With([.. others, change]);
         if (reading.Rules is null)
         {
-            return reading.Problems;
+            return WriteResult.Refuse(reading.Problems);
         }
 
         await EndAsync(standing.Where(o => SameReach(o, change)).Select(o => o.Id), now, cancel);
@@ -92,13 +94,13 @@ public sealed class RulebookStore(LanternDb db, RoomCache cache)
             new OverrideRow
             {
                 Id = change.Id,
-                Override = JsonSerializer.Serialize(change, LedgerJson.Options),
+                Override = text,
                 SetTicks = now.UtcTicks,
             }
         );
         await db.SaveChangesAsync(cancel);
         cache.Rules = null;
-        return [];
+        return WriteResult.Written;
     }
 
     /// <summary>Gives a changed rule up, so that the rulebook's holds again.</summary>

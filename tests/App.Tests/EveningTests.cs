@@ -246,6 +246,7 @@ public sealed class EveningTests : IDisposable
         var (status, _) = await api.SendAsync(HttpMethod.Put, "/api/settings", settings.ToJsonString());
         Assert.Equal(HttpStatusCode.OK, status);
         Assert.Empty((await api.GetAsync("/api/round"))["lines"]!.AsArray());
+        settings["settings"]!["cadence"] = "often";
         var (stale, _) = await api.SendAsync(HttpMethod.Put, "/api/settings", settings.ToJsonString());
         Assert.Equal(HttpStatusCode.Conflict, stale);
     }

@@ -85,8 +85,19 @@ public sealed class HousingApiTests : IDisposable
         var round = await api.GetAsync("/api/round");
         Assert.Equal(["B1", "A1"], round["shelves"]!.AsArray().Select(s => s!["code"]!.GetValue<string>()));
         Assert.Equal(["B1·01", "A1·03"], round["lines"]!.AsArray().Select(l => l!["place"]!.GetValue<string>()));
-        (status, _) = await api.SendAsync(HttpMethod.Put, "/api/shelves/layout", Layout(0).ToJsonString());
+        var another = Layout(0);
+        another["layout"]!["walk"] = new JsonArray("B1", "A1");
+        (status, view) = await api.SendAsync(HttpMethod.Put, "/api/shelves/layout", another.ToJsonString());
         Assert.Equal(HttpStatusCode.Conflict, status);
+        var differs = Assert.Single(view!["differences"]!.AsArray())!;
+        Assert.Equal(
+            ("Walk", "A1, B1", "B1, A1"),
+            (
+                differs["label"]!.GetValue<string>(),
+                differs["theirs"]!.GetValue<string>(),
+                differs["yours"]!.GetValue<string>()
+            )
+        );
         var wrong = Layout(1);
         wrong["layout"]!["racks"]![0]!["shelves"]![0]!["slots"] = 0;
         Api.Refused(

@@ -51,11 +51,17 @@ public sealed class Visitor(LanternFactory app) : IDisposable
     public async Task<(HttpStatusCode Status, JsonNode? Body)> SendAsync(
         HttpMethod method,
         string path,
-        JsonNode? body = null
+        JsonNode? body = null,
+        params (string Name, string Value)[] headers
     )
     {
         using var request = new HttpRequestMessage(method, path);
         request.Headers.Add("X-Lantern-Token", token);
+        foreach (var (name, value) in headers)
+        {
+            request.Headers.Add(name, value);
+        }
+
         if (body is not null)
         {
             request.Content = new StringContent(body.ToJsonString(), Encoding.UTF8, "application/json");

@@ -1,5 +1,7 @@
+using System.Globalization;
 using System.Net;
 using System.Text.Json.Nodes;
+using Hosting.Tests;
 
 namespace App.Tests;
 
@@ -96,6 +98,36 @@ public sealed class SitterApiTests : NetworkRoom
         Assert.Equal(
             "notSeen",
             lines.Select(l => l!["act"]!["outcome"]?.GetValue<string>()).Single(o => o is not null)
+        );
+    }
+
+    [Fact]
+    public async Task A_tick_that_comes_on_another_night_is_held_against_the_sheet_of_its_own()
+    {
+        using var owner = await OwnerAsync();
+        var id = await AddAsync(owner);
+        var link = await LinkAsync(owner, Link(to: "2026-11-23"));
+        using var sitter = new Visitor(App);
+        var (_, view) = await sitter.SendAsync(HttpMethod.Get, link);
+        var seen = view!["seen"]!.GetValue<long>().ToString(CultureInfo.InvariantCulture);
+        var tapped = LanternFactory.Evening;
+        App.Clock.Advance(TimeSpan.FromHours(20));
+        (string, string)[] headers =
+        [
+            ("X-Lantern-Tapped", tapped.ToString("O", CultureInfo.InvariantCulture)),
+            ("X-Lantern-Sent", tapped.AddHours(20).ToString("O", CultureInfo.InvariantCulture)),
+            ("X-Lantern-Seen", seen),
+        ];
+        var (status, answer) = await sitter.SendAsync(HttpMethod.Post, link + "/ticks", Tick(id, "done"), headers);
+        Assert.True(status == HttpStatusCode.OK, answer?.ToJsonString());
+        var (_, animal) = await owner.SendAsync(HttpMethod.Get, $"/api/stock/{id}");
+        var written = animal!["journal"]!.AsArray().Where(l => l!["writtenBy"]!.GetValue<string>() == "Ann (sitter)");
+        Assert.All(written, l => Assert.Equal("2026-11-23", l!["night"]!.GetValue<string>()));
+        Assert.NotEmpty(written);
+        // Of tonight the link opens nothing any more.
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await sitter.SendAsync(HttpMethod.Post, link + "/ticks", Tick(id, "done"))).Status
         );
     }
 

@@ -198,10 +198,21 @@ public sealed class WholeRoomApiTests : IDisposable
             }
         }
 
-        Assert.Equal("all", (await NextAsync())["what"]!.GetValue<string>());
+        Assert.Equal("anything", (await NextAsync())["topic"]!.GetValue<string>());
         await api.LogAsync(id, Water());
         var told = await NextAsync();
-        Assert.Equal("journal", told["what"]!.GetValue<string>());
+        Assert.Equal("journal", told["topic"]!.GetValue<string>());
         Assert.Equal(id, told["stock"]![0]!.GetValue<string>());
+        var settings = await api.GetAsync("/api/settings");
+        settings["settings"]!["cadence"] = "lean";
+        await api.SendAsync(HttpMethod.Put, "/api/settings", settings.ToJsonString());
+        Assert.Equal("settings", (await NextAsync())["topic"]!.GetValue<string>());
+        await api.TakeAsync("/api/climate", new JsonObject { ["temperatureC"] = 24 });
+        Assert.Equal("climate", (await NextAsync())["topic"]!.GetValue<string>());
+        var own = JsonNode.Parse(
+            """{"name":"moth larva","plural":"moth larvae","fatty":true,"canBeCut":false,"traits":[],"keepsDays":30,"serving":"","classes":[{"name":"","fromMm":8,"toMm":15}]}"""
+        )!;
+        await api.SendAsync(HttpMethod.Put, "/api/feeders/moth-larva", own.ToJsonString());
+        Assert.Equal("rules", (await NextAsync())["topic"]!.GetValue<string>());
     }
 }

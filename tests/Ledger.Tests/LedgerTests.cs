@@ -99,7 +99,7 @@ public sealed class LedgerTests : LedgerFolder
         var change = Entry(0, new DetailsChanged(Details() with { Nickname = "New name" }));
         Assert.Equal(WriteOutcome.Written, (await store.WriteAsync(id, [change], version, Room, Cancel)).Outcome);
         var late = Entry(0, new DetailsChanged(Details() with { Nickname = "Late name" }));
-        Assert.Equal(WriteOutcome.Conflict, (await store.WriteAsync(id, [late], version, Room, Cancel)).Outcome);
+        Assert.Equal(WriteOutcome.Stale, (await store.WriteAsync(id, [late], version, Room, Cancel)).Outcome);
     }
 
     [Fact]

@@ -148,20 +148,22 @@ public sealed partial class RoomFileTests
         await FillRoomAsync(db);
         await FillLarderAsync(db, await rules.ReadAsync(Cancel));
         Assert.Empty(
-            await rules.SetAsync(
-                new RuleOverride(
-                    Guid.NewGuid(),
-                    OverrideScope.Animal,
-                    "tarantula",
-                    null,
-                    ids["brood"],
-                    "group.cadence.juvenile.default",
-                    JsonValue.Create(11),
-                    ""
-                ),
-                Evening,
-                Cancel
-            )
+            (
+                await rules.SetAsync(
+                    new RuleOverride(
+                        Guid.NewGuid(),
+                        OverrideScope.Animal,
+                        "tarantula",
+                        null,
+                        ids["brood"],
+                        "group.cadence.juvenile.default",
+                        JsonValue.Create(11),
+                        ""
+                    ),
+                    Evening,
+                    Cancel
+                )
+            ).Problems
         );
         return ids;
     }
@@ -169,7 +171,7 @@ public sealed partial class RoomFileTests
     private static async Task FillRoomAsync(LanternDb db)
     {
         var friend = new ContactSaid(Guid.NewGuid(), "Keeper of the ferry", "good males");
-        await new ContactStore(db).WriteAsync(Guid.NewGuid(), friend, "Keeper", Room, Cancel);
+        await new ContactStore(db).WriteAsync(Guid.NewGuid(), friend, Room.Now, "Keeper", Room, Cancel);
         var layout = new RoomLayout(
             [new RackLayout("A", "by the door", [new ShelfLayout(1, 900, 300, 350, 8, true, "warm", "damp")])],
             ["A1"]

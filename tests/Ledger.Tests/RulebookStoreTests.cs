@@ -27,7 +27,7 @@ public sealed class RulebookStoreTests : LedgerFolder
     private async Task SetAsync(RuleOverride change, DateTimeOffset at)
     {
         await using var db = Open();
-        Assert.Empty(await new RulebookStore(db, new RoomCache()).SetAsync(change, at, Cancel));
+        Assert.Empty((await new RulebookStore(db, new RoomCache()).SetAsync(change, at, Cancel)).Problems);
     }
 
     [Fact]
@@ -61,7 +61,7 @@ public sealed class RulebookStoreTests : LedgerFolder
     {
         await using var db = Open();
         var store = new RulebookStore(db, new RoomCache());
-        var problems = await store.SetAsync(Change(-3), Evening, Cancel);
+        var problems = (await store.SetAsync(Change(-3), Evening, Cancel)).Problems;
         Assert.Equal(("value", "Must be above 0 and at most 10000 days."), (problems[0].Field, problems[0].Message));
         Assert.Empty(db.Overrides);
     }

@@ -127,6 +127,7 @@ public sealed class UpgradeTests : LedgerFolder
                 (Brood, 143, """{"kind":"gained","how":"found","count":1,"remark":"under the lid"}"""),
             ]
         ),
+        ("ReadingIds", [(Spider, 150, """{"kind":"noted","text":"webbed the dish over"}""")]),
     ];
 
     public static TheoryData<int> EveryForm => [.. Enumerable.Range(0, Forms.Length)];

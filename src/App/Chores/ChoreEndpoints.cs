@@ -45,7 +45,7 @@ public static class ChoreEndpoints
             .WithName("logChore")
             .Produces<ChoresView>()
             .ProducesValidationProblem()
-            .ProducesProblem(409);
+            .Produces<BothSides>(409, "application/problem+json");
     }
 
     private static async Task<Ok<ChoresView>> ReadAsync(RoomNow now, ChoreStore store, CancellationToken cancel) =>
@@ -100,12 +100,12 @@ public static class ChoreEndpoints
 
         var by = Hand.Of(context, room);
         var result = await store.WriteAsync(body.Id, body.Act, at, by, room, cancel);
-        if (Problems.ForFailure(result) is { } failure)
+        if (Problems.ForFailure(result, room) is { } failure)
         {
             return failure;
         }
 
-        live.Tell("chores", body.Id, by);
+        live.Tell(LiveTopic.Chores, by, body.Id);
         return TypedResults.Ok(await ViewAsync(now, store, cancel));
     }
 }

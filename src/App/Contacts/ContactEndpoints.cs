@@ -28,11 +28,12 @@ public static class ContactEndpoints
             .WithName("sayContact")
             .Produces<IReadOnlyList<Contact>>()
             .ProducesValidationProblem()
-            .ProducesProblem(409);
+            .Produces<BothSides>(409, "application/problem+json");
     }
 
     private static async Task<IResult> WriteAsync(
         ContactRequest body,
+        [AsParameters] Tap tap,
         HttpContext context,
         RoomNow now,
         ContactStore store,
@@ -41,14 +42,19 @@ public static class ContactEndpoints
     )
     {
         var room = await now.ReadAsync(cancel);
+        if (tap.Read(room, out var at) is { } odd)
+        {
+            return Problems.Of(odd.Field, odd.Message);
+        }
+
         var by = Hand.Of(context, room);
-        var result = await store.WriteAsync(body.Id, body.Act, by, room, cancel);
-        if (Problems.ForFailure(result) is { } failure)
+        var result = await store.WriteAsync(body.Id, body.Act, at, by, room, cancel);
+        if (Problems.ForFailure(result, room) is { } failure)
         {
             return failure;
         }
 
-        live.Tell("contacts", body.Id, by);
+        live.Tell(LiveTopic.Contacts, by, body.Id);
         return TypedResults.Ok((await store.BookAsync(cancel)).Contacts);
     }
 }

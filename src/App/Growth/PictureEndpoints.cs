@@ -23,7 +23,7 @@ public static class PictureEndpoints
             .Produces<AnimalView>()
             .ProducesValidationProblem()
             .ProducesProblem(404)
-            .ProducesProblem(409);
+            .Produces<BothSides>(409, "application/problem+json");
         app.MapGet("/api/pictures/{id:guid}", ReadAsync)
             .WithName("picture")
             .WithTags("Growth")
@@ -36,6 +36,7 @@ public static class PictureEndpoints
         Guid pictureId,
         Guid entryId,
         HttpRequest request,
+        [AsParameters] Tap tap,
         RoomNow now,
         LanternDb db,
         JournalStore store,
@@ -81,11 +82,17 @@ public static class PictureEndpoints
         }
 
         var room = await now.ReadAsync(cancel);
+        if (tap.Read(room, out var at) is { } odd)
+        {
+            return Problems.Of(odd.Field, odd.Message);
+        }
+
         var entry = new NewEntry(
             entryId,
-            Occurrence.At(room.Now),
+            Occurrence.At(at),
             null,
             new Pictured(pictureId, caption, ofExuvia),
+            WrittenAt: at,
             WrittenBy: Hand.Of(request.HttpContext, room)
         );
         // The picture goes first: an entry without its picture would be a promise broken.
@@ -97,7 +104,7 @@ public static class PictureEndpoints
                 {
                     Id = pictureId,
                     StockId = id,
-                    AddedTicks = room.Now.UtcTicks,
+                    AddedTicks = at.UtcTicks,
                     Width = picture.Width,
                     Height = picture.Height,
                     Jpeg = picture.Jpeg,

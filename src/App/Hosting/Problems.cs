@@ -1,4 +1,5 @@
 using Husbandry.Reasons;
+using Husbandry.Rooms;
 using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -25,24 +26,22 @@ public static class Problems
     /// <summary>A 400 about one field.</summary>
     public static ValidationProblem Of(string field, string message) => Of([new Problem(field, message)]);
 
-    /// <summary>A 409 that says who was faster.</summary>
-    public static ProblemHttpResult Conflict(IReadOnlyList<Problem> problems) =>
-        TypedResults.Problem(
-            statusCode: StatusCodes.Status409Conflict,
-            title: problems[0].Message,
-            extensions: new Dictionary<string, object?> { ["field"] = problems[0].Field }
-        );
+    /// <summary>A 409 that says what is there already.</summary>
+    public static IResult Conflict(BothSides conflict) =>
+        Results.Json(conflict, statusCode: StatusCodes.Status409Conflict, contentType: "application/problem+json");
 
     /// <summary>A 404 for stock.</summary>
     public static ProblemHttpResult NotFound(string what) =>
         TypedResults.Problem(statusCode: StatusCodes.Status404NotFound, title: $"There is no such {what}.");
 
     /// <summary>The answer to a write that did not happen, or none when it did.</summary>
-    public static IResult? ForFailure(WriteResult result) =>
+    public static IResult? ForFailure(WriteResult result, Room room) =>
         result.Outcome switch
         {
             WriteOutcome.Refused => Of(result.Problems),
-            WriteOutcome.Conflict => Conflict(result.Problems),
+            WriteOutcome.Conflict => Conflict(BothSides.OfId(result.Problems[0])),
+            WriteOutcome.Stale => Conflict(BothSides.OfVersion(0, [])),
+            WriteOutcome.ToldMeanwhile => Conflict(BothSides.OfTwice(result.Twice ?? [], room)),
             WriteOutcome.NotFound => NotFound("animal"),
             _ => null,
         };

@@ -18,9 +18,14 @@ public sealed class RoomNow(
     TimeProvider clock
 )
 {
+    /// <summary>Number of the newest entry of the journal when the room was read last.</summary>
+    public long Latest { get; private set; }
+
+    /// <summary>The room now.</summary>
     public async Task<Room> ReadAsync(CancellationToken cancel)
     {
         var latest = await reader.LatestSequenceAsync(cancel);
+        Latest = latest;
         cache.See(latest);
         var at = Room.At(await rulebook.ReadAsync(cancel), (await store.ReadAsync(cancel)).Settings, clock.GetUtcNow());
         var bare = at.With(await rulebook.ClimateAsync(cancel)) with

@@ -11,9 +11,11 @@ namespace App.Hosting;
 /// </summary>
 /// <param name="Tapped">Instant of the tap.</param>
 /// <param name="Sent">Instant of sending, by the same clock: what it differs from the server's is what that clock is wrong by.</param>
+/// <param name="Seen">Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote.</param>
 public sealed record Tap(
     [FromHeader(Name = Tap.TappedHeader)] DateTimeOffset? Tapped,
-    [FromHeader(Name = Tap.SentHeader)] DateTimeOffset? Sent
+    [FromHeader(Name = Tap.SentHeader)] DateTimeOffset? Sent,
+    [FromHeader(Name = Tap.SeenHeader)] long? Seen
 )
 {
     /// <summary>Header of the instant of the tap.</summary>
@@ -21,6 +23,9 @@ public sealed record Tap(
 
     /// <summary>Header of the instant of sending.</summary>
     public const string SentHeader = "X-Lantern-Sent";
+
+    /// <summary>Header of what was on screen.</summary>
+    public const string SeenHeader = "X-Lantern-Seen";
 
     // A clock that was set back in between puts the tap after the sending; a little of that is only set right.
     private static readonly TimeSpan MostAhead = TimeSpan.FromMinutes(10);

@@ -2,7 +2,6 @@ using App.Access;
 using App.Hosting;
 using App.Live;
 using Husbandry.Almanac;
-using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -95,7 +94,7 @@ public static class ShelfEndpoints
             .ForOwner()
             .Produces<ShelvesView>()
             .ProducesValidationProblem()
-            .ProducesProblem(409);
+            .Produces<BothSides>(409, "application/problem+json");
         shelves.MapGet("rehousing", RehousingAsync).WithName("rehousing");
     }
 
@@ -118,13 +117,15 @@ public static class ShelfEndpoints
         var room = await now.ReadAsync(cancel);
         if (!await store.WriteLayoutAsync(body.Layout, body.Version, cancel))
         {
-            return Problems.Conflict([
-                new Problem("version", "Somebody changed the shelves in the meantime: reload and try again."),
-            ]);
+            var there = await store.LayoutAsync(cancel);
+            var differences = Differences.Between("layout", there.Layout, body.Layout, room.Wording);
+            return differences.Count == 0
+                ? TypedResults.Ok(await reader.ReadAsync(cancel))
+                : Problems.Conflict(BothSides.OfVersion(there.Version, differences));
         }
 
         cache.Layout = null;
-        live.Tell("shelves", Guid.Empty, Hand.Of(context, room));
+        live.Tell(LiveTopic.Shelves, Hand.Of(context, room));
         return TypedResults.Ok(await reader.ReadAsync(cancel));
     }
 

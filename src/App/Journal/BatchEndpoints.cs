@@ -35,7 +35,7 @@ public static class BatchEndpoints
             .Produces<BatchWritten>()
             .ProducesValidationProblem()
             .ProducesProblem(404)
-            .ProducesProblem(409);
+            .Produces<BothSides>(409, "application/problem+json");
 
     private static async Task<IResult> WriteAsync(
         BatchRequest body,
@@ -94,7 +94,8 @@ public static class BatchEndpoints
                                 null,
                                 e.Act,
                                 tapped,
-                                by
+                                by,
+                                Seen: tap.Seen
                             ),
                             $"entries[{i}]."
                         )
@@ -104,7 +105,7 @@ public static class BatchEndpoints
             room,
             cancel
         );
-        return Problems.ForFailure(result)
+        return Problems.ForFailure(result, room)
             ?? TypedResults.Ok(
                 new BatchWritten(
                     body.Entries.Count,

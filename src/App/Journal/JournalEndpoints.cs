@@ -38,14 +38,14 @@ public static class JournalEndpoints
             .Produces<AnimalView>()
             .ProducesValidationProblem()
             .ProducesProblem(404)
-            .ProducesProblem(409);
+            .Produces<BothSides>(409, "application/problem+json");
         journal
             .MapPost("undo", UndoAsync)
             .WithName("undo")
             .Produces<AnimalView>()
             .ProducesValidationProblem()
             .ProducesProblem(404)
-            .ProducesProblem(409);
+            .Produces<BothSides>(409, "application/problem+json");
     }
 
     private static async Task<IResult> LogAsync(
@@ -82,7 +82,8 @@ public static class JournalEndpoints
             body.Corrects,
             body.Act,
             at,
-            Hand.Of(context, room)
+            Hand.Of(context, room),
+            Seen: tap.Seen
         );
         var result = await store.WriteAsync(id, [entry], null, room, cancel);
         return await StockEndpoints.AnswerAsync(id, result, room, reader, cancel);

@@ -1,5 +1,6 @@
 using App.Access;
 using App.Hosting;
+using App.Live;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
 using Ledger;
@@ -65,7 +66,10 @@ public static class FeederEndpoints
     private static async Task<IResult> WriteAsync(
         string id,
         OwnFeeder body,
+        HttpContext context,
         RulebookStore store,
+        RoomNow now,
+        LiveRoom live,
         CancellationToken cancel
     )
     {
@@ -77,7 +81,13 @@ public static class FeederEndpoints
 
         var feeder = Rules(id, body);
         var wrong = await store.SetFeederAsync(feeder, cancel);
-        return wrong.Count > 0 ? Problems.Of(wrong) : TypedResults.Ok(Show(feeder));
+        if (wrong.Count > 0)
+        {
+            return Problems.Of(wrong);
+        }
+
+        live.Tell(LiveTopic.Rules, Hand.Of(context, await now.ReadAsync(cancel)));
+        return TypedResults.Ok(Show(feeder));
     }
 
     private static IEnumerable<Problem> Check(string id, OwnFeeder body)

@@ -36,13 +36,13 @@ public static class LarderEndpoints
             .WithName("logInLarder")
             .Produces<LarderWritten>()
             .ProducesValidationProblem()
-            .ProducesProblem(409);
+            .Produces<BothSides>(409, "application/problem+json");
         larder
             .MapPost("orders", OrderAsync)
             .WithName("order")
             .Produces<LarderWritten>()
             .ProducesValidationProblem()
-            .ProducesProblem(409);
+            .Produces<BothSides>(409, "application/problem+json");
         larder.MapGet("work", WorkAsync).WithName("larderWork");
         larder.MapGet("shopping.csv", ShoppingAsync).WithName("shoppingList").Produces<string>(200, "text/csv");
     }
@@ -140,11 +140,12 @@ public static class LarderEndpoints
 
         var at = body.On is { } night ? Journal.JournalTimes.Evening(night, room) : tapped;
         var by = Hand.Of(context, room);
-        return Written(await store.WriteAsync(body.Id, body.Act, at, by, room, cancel), body.Id, by, live);
+        return Written(await store.WriteAsync(body.Id, body.Act, at, by, room, cancel), room, body.Id, by, live);
     }
 
     private static async Task<IResult> OrderAsync(
         OrderRequest body,
+        [AsParameters] Tap tap,
         HttpContext context,
         RoomNow now,
         LarderStore store,
@@ -159,19 +160,28 @@ public static class LarderEndpoints
             return Problems.Of(refusal.Field, refusal.Message);
         }
 
-        var placed = new OrderPlaced(body.OrderId, body.Lines, supplier.Promise(room.Tonight));
+        if (tap.Read(room, out var at) is { } wrong)
+        {
+            return Problems.Of(wrong.Field, wrong.Message);
+        }
+
+        // Sent again after a lost answer it has its promise already, and that of a later night would be another order.
+        var promise = await store.FindAsync(body.Id, cancel) is OrderPlaced former
+            ? former.PromisedOn
+            : supplier.Promise(room.Clock.NightOf(at));
+        var placed = new OrderPlaced(body.OrderId, body.Lines, promise);
         var by = Hand.Of(context, room);
-        return Written(await store.WriteAsync(body.Id, placed, room.Now, by, room, cancel), body.Id, by, live);
+        return Written(await store.WriteAsync(body.Id, placed, at, by, room, cancel), room, body.Id, by, live);
     }
 
-    private static IResult Written(WriteResult result, Guid id, string by, LiveRoom live)
+    private static IResult Written(WriteResult result, Room room, Guid id, string by, LiveRoom live)
     {
-        if (Problems.ForFailure(result) is { } failure)
+        if (Problems.ForFailure(result, room) is { } failure)
         {
             return failure;
         }
 
-        live.Tell("larder", id, by);
+        live.Tell(LiveTopic.Larder, by, id);
         return TypedResults.Ok(new LarderWritten(id));
     }
 

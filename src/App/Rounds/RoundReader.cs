@@ -56,6 +56,7 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
         );
         return new RoundView(
             room.Settings.RoomName,
+            now.Latest,
             room.Tonight,
             progress,
             LeftAt(tonight, index, openLines.Count, room),

@@ -44,6 +44,7 @@ public sealed record RoundBreak(Place Place, string Name, DateTimeOffset At);
 public sealed record RoundChore(Chore Chore, bool DoneTonight);
 
 /// <summary>Tonight's round.</summary>
+/// <param name="Seen">Number of the newest entry of the journal, told back with what is written.</param>
 /// <param name="Left">Where it was left, when that was more than a while ago.</param>
 /// <param name="Chores">Work other than at animals.</param>
 /// <param name="Kit">What to have ready for what is still to do.</param>
@@ -51,6 +52,7 @@ public sealed record RoundChore(Chore Chore, bool DoneTonight);
 /// <param name="WaterUnknown">Enclosures of which no water is on record and which are asked for once, all together.</param>
 public sealed record RoundView(
     string RoomName,
+    long Seen,
     DateOnly Night,
     RoundProgress Progress,
     RoundBreak? Left,

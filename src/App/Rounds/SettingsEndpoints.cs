@@ -1,7 +1,7 @@
 using System.Reflection;
 using App.Access;
 using App.Hosting;
-using Husbandry.Reasons;
+using App.Live;
 using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -22,7 +22,7 @@ public static class SettingsEndpoints
             .WithTags("Settings")
             .Produces<VersionedSettings>()
             .ProducesValidationProblem()
-            .ProducesProblem(409);
+            .Produces<BothSides>(409, "application/problem+json");
     }
 
     public static void MapHealth(this WebApplication app)
@@ -38,10 +38,12 @@ public static class SettingsEndpoints
 
     private static async Task<IResult> WriteAsync(
         VersionedSettings body,
+        HttpContext context,
         RoomStore store,
         NightJudge judge,
         RulebookStore rulebook,
         RoomNow now,
+        LiveRoom live,
         CancellationToken cancel
     )
     {
@@ -54,13 +56,19 @@ public static class SettingsEndpoints
         var rules = await rulebook.ReadAsync(cancel);
         if (!await store.WriteAsync(body.Settings, body.Version, rules.Fingerprint, cancel))
         {
-            return Problems.Conflict([
-                new Problem("version", "Somebody changed the settings in the meantime: reload and try again."),
-            ]);
+            var there = await store.ReadAsync(cancel);
+            var room = await now.ReadAsync(cancel);
+            var differences = Differences.Between("settings", there.Settings, body.Settings, room.Wording);
+            // What is sent again after a lost answer is there already.
+            return differences.Count == 0
+                ? TypedResults.Ok(there)
+                : Problems.Conflict(BothSides.OfVersion(there.Version, differences));
         }
 
         // Due dates depend on schools and nights, so every standing is judged anew.
-        await judge.RejudgeAsync(await now.ReadAsync(cancel), cancel);
+        var after = await now.ReadAsync(cancel);
+        await judge.RejudgeAsync(after, cancel);
+        live.Tell(LiveTopic.Settings, Hand.Of(context, after));
         return TypedResults.Ok(await store.ReadAsync(cancel));
     }
 }

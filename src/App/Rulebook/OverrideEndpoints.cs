@@ -1,5 +1,6 @@
 using App.Access;
 using App.Hosting;
+using App.Live;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
@@ -45,7 +46,8 @@ public static class OverrideEndpoints
             .WithName("setOverride")
             .ForOwner()
             .Produces<OverridePreview>()
-            .ProducesValidationProblem();
+            .ProducesValidationProblem()
+            .Produces<BothSides>(409, "application/problem+json");
         rulebook
             .MapDelete("overrides/{id:guid}", GiveUpAsync)
             .WithName("giveUpOverride")
@@ -124,11 +126,13 @@ public static class OverrideEndpoints
 
     private static async Task<IResult> SetAsync(
         RuleOverride body,
+        [AsParameters] Tap tap,
+        HttpContext context,
         RoomNow now,
         RulebookStore store,
         NightJudge judge,
         JournalReader reader,
-        TimeProvider clock,
+        LiveRoom live,
         CancellationToken cancel
     )
     {
@@ -138,12 +142,17 @@ public static class OverrideEndpoints
         }
 
         var before = await now.ReadAsync(cancel);
-        var wrong = await store.SetAsync(body, clock.GetUtcNow(), cancel);
-        if (wrong.Count > 0)
+        if (tap.Read(before, out var at) is { } odd)
         {
-            return Problems.Of(wrong);
+            return Problems.Of(odd.Field, odd.Message);
         }
 
+        if (Problems.ForFailure(await store.SetAsync(body, at, cancel), before) is { } failure)
+        {
+            return failure;
+        }
+
+        live.Tell(LiveTopic.Rules, Hand.Of(context, before), body.Id);
         var after = await now.ReadAsync(cancel);
         await judge.RejudgeAsync(after, cancel);
         return TypedResults.Ok(await MovedAsync(before, after, reader, cancel));
@@ -151,19 +160,28 @@ public static class OverrideEndpoints
 
     private static async Task<IResult> GiveUpAsync(
         Guid id,
+        [AsParameters] Tap tap,
+        HttpContext context,
         RoomNow now,
         RulebookStore store,
         NightJudge judge,
-        TimeProvider clock,
+        LiveRoom live,
         CancellationToken cancel
     )
     {
-        if (!await store.GiveUpAsync(id, clock.GetUtcNow(), cancel))
+        var room = await now.ReadAsync(cancel);
+        if (tap.Read(room, out var at) is { } odd)
+        {
+            return Problems.Of(odd.Field, odd.Message);
+        }
+
+        if (!await store.GiveUpAsync(id, at, cancel))
         {
             return Problems.NotFound("change");
         }
 
         await judge.RejudgeAsync(await now.ReadAsync(cancel), cancel);
+        live.Tell(LiveTopic.Rules, Hand.Of(context, room), id);
         return TypedResults.NoContent();
     }
 

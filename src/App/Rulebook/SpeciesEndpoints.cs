@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using App.Access;
 using App.Hosting;
+using App.Live;
 using Husbandry.Rulebook;
 using Ledger;
 
@@ -114,8 +115,11 @@ public static class SpeciesEndpoints
 
     private static async Task<IResult> AddAsync(
         SpeciesProfile body,
+        HttpContext context,
         RulebookStore store,
         JournalReader reader,
+        RoomNow now,
+        LiveRoom live,
         CancellationToken cancel
     )
     {
@@ -125,6 +129,7 @@ public static class SpeciesEndpoints
             return Problems.Of(wrong);
         }
 
+        live.Tell(LiveTopic.Rules, Hand.Of(context, await now.ReadAsync(cancel)));
         var rules = await store.ReadAsync(cancel);
         return TypedResults.Ok(Sheet(rules, rules.Profile(body.Id)!, await KeptAsync(body.Id, reader, cancel)));
     }

@@ -15,6 +15,7 @@ public sealed record TickedLine(Guid StockId, string Place, string Name, string 
 
 /// <summary>What a sitter sees.</summary>
 /// <param name="RoomName">Name of the room.</param>
+/// <param name="Seen">Number of the newest entry of the journal, told back with what is written.</param>
 /// <param name="Sitter">Name of the sitter.</param>
 /// <param name="LastNight">Last night on which the link opens.</param>
 /// <param name="Sheet">Tonight's sheet.</param>
@@ -24,6 +25,7 @@ public sealed record TickedLine(Guid StockId, string Place, string Name, string 
 /// <param name="IfWrong">What to do if something looks wrong.</param>
 public sealed record SitterView(
     string RoomName,
+    long Seen,
     string Sitter,
     DateOnly LastNight,
     SitterSheet Sheet,
@@ -64,7 +66,7 @@ public static class SitterEndpoints
             .Produces<SitterView>()
             .ProducesValidationProblem()
             .ProducesProblem(404)
-            .ProducesProblem(409);
+            .Produces<BothSides>(409, "application/problem+json");
     }
 
     private static async Task<IResult> ReadAsync(
@@ -77,7 +79,7 @@ public static class SitterEndpoints
     {
         context.Response.Headers.CacheControl = "no-store";
         var room = await now.ReadAsync(cancel);
-        return await reader.LinkAsync(secret, room, cancel) is { } link
+        return await reader.LinkAsync(secret, room.Tonight, cancel) is { } link
             ? TypedResults.Ok(await ViewAsync(link, room, reader, cancel))
             : Problems.NotFound(
                 "sheet: the link is not open, has run out or was withdrawn. Ask the keeper for a new one"
@@ -92,6 +94,7 @@ public static class SitterEndpoints
     ) =>
         new(
             room.Settings.RoomName,
+            reader.Seen,
             link.Name,
             DateOnly.FromDayNumber(link.ToDay),
             await reader.SheetAsync(link, room, cancel),
@@ -112,7 +115,14 @@ public static class SitterEndpoints
     )
     {
         var room = await now.ReadAsync(cancel);
-        if (await reader.LinkAsync(secret, room, cancel) is not { } link)
+        if (tap.Read(room, out var at) is { } wrong)
+        {
+            return Problems.Of(wrong.Field, wrong.Message);
+        }
+
+        // What was ticked out of reach may come on another night: the link and the sheet of its own night count.
+        var then = room.AsAt(at);
+        if (await reader.LinkAsync(secret, then.Tonight, cancel) is not { } link)
         {
             return Problems.NotFound(
                 "sheet: the link is not open, has run out or was withdrawn. Ask the keeper for a new one"
@@ -127,18 +137,15 @@ public static class SitterEndpoints
             return Problems.Of("remark", $"Say what looks wrong, 1 to {LongestRemark} characters.");
         }
 
-        if (tap.Read(room, out var at) is { } wrong)
-        {
-            return Problems.Of(wrong.Field, wrong.Message);
-        }
-
         // A second tap finds the line gone, or asking for something else by now.
         if (await reader.WasWrittenAsync(body.Id, cancel))
         {
             return TypedResults.Ok(await ViewAsync(link, room, reader, cancel));
         }
 
-        var sheet = await reader.SheetAsync(link, room, cancel);
+        var sheet = tap.Seen is { } seen
+            ? await reader.SheetSeenAsync(link, body.StockId, seen, then, cancel)
+            : await reader.SheetAsync(link, room, cancel);
         var line = sheet.Lines.FirstOrDefault(l => l.StockId == body.StockId);
         IReadOnlyList<Act> acts;
         if (line is not null)
@@ -149,7 +156,7 @@ public static class SitterEndpoints
         {
             // What must stay shut can still look wrong through the wall.
             var shut = sheet.LeaveShut.Any(s => s.StockId == body.StockId);
-            var ticked = (await reader.TickedAsync(link, room, cancel)).Any(t => t.StockId == body.StockId);
+            var ticked = (await reader.TickedAsync(link, then, cancel)).Any(t => t.StockId == body.StockId);
             acts =
                 (shut || ticked) && body.Tick == SitterTick.LooksWrong
                     ? [new Noted($"looks wrong: {body.Remark}")]
@@ -172,7 +179,8 @@ public static class SitterEndpoints
                             null,
                             act,
                             at,
-                            SitterReader.HandOf(link)
+                            SitterReader.HandOf(link),
+                            Seen: tap.Seen
                         )
                 ),
             ],
@@ -180,7 +188,7 @@ public static class SitterEndpoints
             room,
             cancel
         );
-        return Problems.ForFailure(result)
+        return Problems.ForFailure(result, room)
             ?? TypedResults.Ok(await ViewAsync(link, await now.ReadAsync(cancel), reader, cancel));
     }
 }
@@ -191,10 +199,13 @@ public sealed class SitterReader(LanternDb db, JournalReader journal, RoomNow no
     /// <summary>The name under which a sitter's ticks are written.</summary>
     public static string HandOf(SitterLinkRow link) => $"{link.Name} (sitter)";
 
-    /// <summary>The link of a secret, if it is open tonight.</summary>
-    public async Task<SitterLinkRow?> LinkAsync(string secret, Room room, CancellationToken cancel)
+    /// <summary>Number of the newest entry of the journal when the room was read.</summary>
+    public long Seen => now.Latest;
+
+    /// <summary>The link of a secret, if it is open on a night.</summary>
+    public async Task<SitterLinkRow?> LinkAsync(string secret, DateOnly on, CancellationToken cancel)
     {
-        var (hash, tonight) = (Secrets.Hash(secret), room.Tonight.DayNumber);
+        var (hash, tonight) = (Secrets.Hash(secret), on.DayNumber);
         return await db
             .SitterLinks.AsNoTracking()
             .FirstOrDefaultAsync(
@@ -209,6 +220,30 @@ public sealed class SitterReader(LanternDb db, JournalReader journal, RoomNow no
         var ids = await db.DueOrHushedIds(end).ToListAsync(cancel);
         var judged = (await journal.StandingsAsync(ids, cancel)).Select(s => Judgement.Of(s, room));
         return SitterSheet.Of(judged, link.TwoPeople, room);
+    }
+
+    /// <summary>What the sheet said of one animal when it was looked at.</summary>
+    /// <param name="link">The link.</param>
+    /// <param name="stockId">The animal.</param>
+    /// <param name="seen">Number of the newest entry that was told then.</param>
+    /// <param name="then">The room at that instant.</param>
+    /// <param name="cancel">Cancels.</param>
+    public async Task<SitterSheet> SheetSeenAsync(
+        SitterLinkRow link,
+        Guid stockId,
+        long seen,
+        Room then,
+        CancellationToken cancel
+    )
+    {
+        var entries = await journal.ReadAsync(stockId, cancel);
+        return SitterSheet.Of(
+            Standing.Fold([.. entries.Where(e => e.Sequence <= seen)]) is { Departure: null } standing
+                ? [Judgement.Of(standing, then)]
+                : [],
+            link.TwoPeople,
+            then
+        );
     }
 
     public async Task<IReadOnlyList<TickedLine>> TickedAsync(SitterLinkRow link, Room room, CancellationToken cancel)

@@ -65,9 +65,11 @@ public sealed record InmateView(
 }
 
 /// <summary>Everything on an animal's page.</summary>
+/// <param name="Seen">Number of its newest entry, told back with what is written.</param>
 public sealed record AnimalView(
     Guid StockId,
     long Version,
+    long Seen,
     StockDetails Details,
     Place Place,
     string Species,
@@ -137,6 +139,7 @@ public sealed record AnimalView(
         return new AnimalView(
             standing.StockId,
             standing.DetailsVersion,
+            journal.Max(e => e.Sequence),
             standing.Details,
             s.Place,
             s.SpeciesName,

@@ -63,14 +63,14 @@ public static class StockEndpoints
             .WithName("addStock")
             .Produces<AnimalView>()
             .ProducesValidationProblem()
-            .ProducesProblem(409);
+            .Produces<BothSides>(409, "application/problem+json");
         stock
             .MapPut("{id:guid}", ChangeAsync)
             .WithName("changeStock")
             .Produces<AnimalView>()
             .ProducesValidationProblem()
             .ProducesProblem(404)
-            .ProducesProblem(409);
+            .Produces<BothSides>(409, "application/problem+json");
     }
 
     /// <summary>The animal's page after a write, or the failure.</summary>
@@ -82,7 +82,7 @@ public static class StockEndpoints
         CancellationToken cancel
     )
     {
-        if (Problems.ForFailure(result) is { } failure)
+        if (Problems.ForFailure(result, room) is { } failure)
         {
             return failure;
         }
@@ -192,6 +192,7 @@ public static class StockEndpoints
 
     private static async Task<IResult> AddAsync(
         NewStock body,
+        [AsParameters] Tap tap,
         HttpContext context,
         RoomNow now,
         JournalStore store,
@@ -205,6 +206,11 @@ public static class StockEndpoints
         if (wrong.Count > 0)
         {
             return Problems.Of(wrong);
+        }
+
+        if (tap.Read(room, out var at) is { } odd)
+        {
+            return Problems.Of(odd.Field, odd.Message);
         }
 
         // It came at the start of that night, so that whatever happened on the same day lies after it.
@@ -240,7 +246,7 @@ public static class StockEndpoints
             entries.Add(
                 new NewEntry(
                     DerivedId.Of(body.EntryId, "measure"),
-                    Occurrence.At(room.Now),
+                    Occurrence.At(at),
                     null,
                     new Measured(measure.Part, measure.LengthMm)
                 )
@@ -249,15 +255,13 @@ public static class StockEndpoints
 
         if (body.TankId is { } tank)
         {
-            entries.Add(
-                new NewEntry(DerivedId.Of(body.EntryId, "tank"), Occurrence.At(room.Now), null, new Placed(tank))
-            );
+            entries.Add(new NewEntry(DerivedId.Of(body.EntryId, "tank"), Occurrence.At(at), null, new Placed(tank)));
         }
 
         var by = Hand.Of(context, room);
         var result = await store.WriteAsync(
             body.Id,
-            [.. entries.Select(e => e with { WrittenBy = by })],
+            [.. entries.Select(e => e with { WrittenAt = at, WrittenBy = by })],
             null,
             room,
             cancel
@@ -265,9 +269,46 @@ public static class StockEndpoints
         return await AnswerAsync(body.Id, result, room, reader, cancel);
     }
 
+    /// <summary>What somebody else has set otherwise since the form was opened.</summary>
+    private static async Task<IResult> StaleAsync(
+        Standing standing,
+        StockChange body,
+        Room room,
+        JournalReader reader,
+        CancellationToken cancel
+    )
+    {
+        var there = new StockChange(body.EntryId, body.Version, standing.Details, Subject.Of(standing, room).Place);
+        var relatives = new Dictionary<string, string>();
+        foreach (
+            var known in new[]
+            {
+                there.Details.MotherId,
+                there.Details.FatherId,
+                body.Details.MotherId,
+                body.Details.FatherId,
+            }.OfType<Guid>()
+        )
+        {
+            relatives[$"{known}"] = (await reader.StandingAsync(known, cancel))?.Details.Nickname ?? "unknown";
+        }
+
+        IReadOnlyList<Difference> differences =
+        [
+            .. Differences.Between("details", there.Details, body.Details, room.Wording, relatives.GetValueOrDefault),
+            .. Differences
+                .Between("", there, body with { Details = there.Details }, room.Wording)
+                .Select(d => d with { Field = d.Field.TrimStart('.') }),
+        ];
+        return differences.Count == 0
+            ? await AnswerAsync(standing.StockId, WriteResult.WrittenBefore, room, reader, cancel)
+            : Problems.Conflict(BothSides.OfVersion(standing.DetailsVersion, differences));
+    }
+
     private static async Task<IResult> ChangeAsync(
         Guid id,
         StockChange body,
+        [AsParameters] Tap tap,
         HttpContext context,
         RoomNow now,
         JournalStore store,
@@ -282,25 +323,32 @@ public static class StockEndpoints
             return Problems.NotFound("animal");
         }
 
+        if (tap.Read(room, out var at) is { } odd)
+        {
+            return Problems.Of(odd.Field, odd.Message);
+        }
+
         var entries = new List<NewEntry>
         {
-            new(body.EntryId, Occurrence.At(room.Now), null, new DetailsChanged(body.Details)),
+            new(body.EntryId, Occurrence.At(at), null, new DetailsChanged(body.Details)),
         };
         if (body.Place != Subject.Of(standing, room).Place)
         {
             entries.Add(
-                new NewEntry(DerivedId.Of(body.EntryId, "place"), Occurrence.At(room.Now), null, new Moved(body.Place))
+                new NewEntry(DerivedId.Of(body.EntryId, "place"), Occurrence.At(at), null, new Moved(body.Place))
             );
         }
 
         var by = Hand.Of(context, room);
         var result = await store.WriteAsync(
             id,
-            [.. entries.Select(e => e with { WrittenBy = by })],
+            [.. entries.Select(e => e with { WrittenAt = at, WrittenBy = by })],
             body.Version,
             room,
             cancel
         );
-        return await AnswerAsync(id, result, room, reader, cancel);
+        return result.Outcome == WriteOutcome.Stale
+            ? await StaleAsync(standing, body, room, reader, cancel)
+            : await AnswerAsync(id, result, room, reader, cancel);
     }
 }

@@ -69,4 +69,7 @@ public sealed class LeftoversRemovedEntry() : EntryDefinition<LeftoversRemoved>(
 
     /// <inheritdoc/>
     protected override string? Pace(LeftoversRemoved act) => "leftovers";
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(LeftoversRemoved act, LeftoversRemoved other) => true;
 }

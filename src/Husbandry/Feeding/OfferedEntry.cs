@@ -213,4 +213,7 @@ public sealed class OfferedEntry() : EntryDefinition<Offered>("offered")
             OfferOutcome.NotSeen => "not seen to take",
             _ => throw new ArgumentOutOfRangeException(nameof(outcome), outcome, "No words for such an outcome."),
         };
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Offered act, Offered other) => true;
 }

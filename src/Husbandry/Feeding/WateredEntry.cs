@@ -54,4 +54,7 @@ public sealed class WateredEntry() : EntryDefinition<Watered>("watered")
 
     /// <inheritdoc/>
     protected override string? Pace(Watered act) => "water";
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Watered act, Watered other) => act.Water == other.Water;
 }

@@ -58,4 +58,7 @@ public sealed class MoltedEntry() : EntryDefinition<Molted>("molted")
 
     /// <inheritdoc/>
     protected override string? Tomorrow(Molted act) => "molted: still soft, no food; water there?";
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Molted act, Molted other) => true;
 }

@@ -65,4 +65,7 @@ public sealed class HousedEntry() : EntryDefinition<Housed>("housed")
 
     /// <inheritdoc/>
     protected override CareAct? Care(Housed act, Subject subject) => act.Rehoused ? CareAct.Rehouse : null;
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Housed act, Housed other) => true;
 }

@@ -118,4 +118,7 @@ public sealed class PairedEntry() : EntryDefinition<Paired>("paired")
             PairingMethod.ThroughMesh => "through a mesh",
             _ => throw new ArgumentOutOfRangeException(nameof(method), method, "No words for such a method."),
         };
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Paired act, Paired other) => act.PartnerId == other.PartnerId;
 }

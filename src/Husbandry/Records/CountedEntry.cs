@@ -134,4 +134,7 @@ public sealed class CountedEntry() : EntryDefinition<Counted>("counted")
             ? Math.Max(act.Count, standing.Details.Count + act.Count - former)
             : Math.Max(standing.Details.Count, counted.Values.Sum() + act.Count);
     }
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Counted act, Counted other) => true;
 }

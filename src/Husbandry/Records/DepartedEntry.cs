@@ -131,4 +131,7 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
             DepartureKind.TakenDown => "taken down",
             _ => throw new ArgumentOutOfRangeException(nameof(departure), departure, "No word for such a departure."),
         };
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Departed act, Departed other) => true;
 }

@@ -87,4 +87,7 @@ public sealed class GainedEntry() : EntryDefinition<Gained>("gained")
             GainKind.PutIn => CountChange.PutIn,
             _ => throw new ArgumentOutOfRangeException(nameof(how), how, "No such gain."),
         };
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Gained act, Gained other) => act.How == other.How;
 }

@@ -161,4 +161,7 @@ public sealed class GaveBirthEntry() : EntryDefinition<GaveBirth>("gaveBirth")
 
     /// <inheritdoc/>
     protected override bool IsNews(GaveBirth act) => act.HalfOf is null;
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(GaveBirth act, GaveBirth other) => true;
 }

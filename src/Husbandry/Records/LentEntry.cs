@@ -60,6 +60,9 @@ public sealed class LentEntry() : EntryDefinition<Lent>("lent")
 
     /// <inheritdoc/>
     protected override bool IsNews(Lent act) => true;
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Lent act, Lent other) => true;
 }
 
 /// <summary>It is back from a loan.</summary>
@@ -109,4 +112,7 @@ public sealed class ReturnedEntry() : EntryDefinition<Returned>("returned")
 
     /// <inheritdoc/>
     protected override bool IsNews(Returned act) => true;
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Returned act, Returned other) => true;
 }

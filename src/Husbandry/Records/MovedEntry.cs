@@ -51,4 +51,7 @@ public sealed class MovedEntry() : EntryDefinition<Moved>("moved")
     /// <summary>An enclosure is moved with whoever lives in it; one inmate of a shared tank is dug up and taken out.</summary>
     protected override CareAct? Care(Moved act, Subject subject) =>
         subject.Standing.TankId is null ? null : CareAct.Rehouse;
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Moved act, Moved other) => true;
 }

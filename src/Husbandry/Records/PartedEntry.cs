@@ -244,4 +244,7 @@ public sealed class PartedEntry() : EntryDefinition<Parted>("parted")
 
     /// <inheritdoc/>
     protected override bool IsNews(Parted act) => act.HalfOf is null;
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Parted act, Parted other) => true;
 }

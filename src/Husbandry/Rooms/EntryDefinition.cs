@@ -82,6 +82,12 @@ public abstract class EntryDefinition(string id) : EntryKind(id)
 
     /// <summary>What it leaves to look at the evening after; none for most.</summary>
     public abstract string? Tomorrow(Act act);
+
+    /// <summary>
+    /// Whether two entries of one night, by two who did not know of each other, are likely one thing told twice: then the
+    /// second is asked about before it is written. Source: common practice, no published source.
+    /// </summary>
+    public abstract bool IsToldTwice(Act act, Act other);
 }
 
 /// <summary>A definition with the record of its kind in its members.</summary>
@@ -124,6 +130,9 @@ public abstract class EntryDefinition<T>(string id) : EntryDefinition(id)
     /// <inheritdoc/>
     public sealed override string? Tomorrow(Act act) => Tomorrow((T)act);
 
+    /// <inheritdoc/>
+    public sealed override bool IsToldTwice(Act act, Act other) => other is T same && IsToldTwice((T)act, same);
+
     /// <inheritdoc cref="EntryKind.Fold"/>
     protected abstract Standing Fold(T act, Standing standing, JournalEntry entry);
 
@@ -153,4 +162,7 @@ public abstract class EntryDefinition<T>(string id) : EntryDefinition(id)
 
     /// <inheritdoc cref="EntryDefinition.Tomorrow(Act)"/>
     protected virtual string? Tomorrow(T act) => null;
+
+    /// <inheritdoc cref="EntryDefinition.IsToldTwice(Act, Act)"/>
+    protected virtual bool IsToldTwice(T act, T other) => false;
 }

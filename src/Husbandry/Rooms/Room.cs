@@ -67,6 +67,9 @@ public sealed record Room(RuleSet Rules, RoomSettings Settings, NightClock Clock
     public static Room At(RuleSet rules, RoomSettings settings, DateTimeOffset now) =>
         new(rules, settings, settings.Clock(), now);
 
+    /// <summary>The same room, with all that is known of it, at another instant.</summary>
+    public Room AsAt(DateTimeOffset now) => At(Rules, Settings, now) with { facts = facts, Layout = Layout };
+
     private ImmutableArray<object> facts = [];
 
     /// <summary>What a feature knows of the room, such as what it has taught or how warm it was; none when it knows nothing.</summary>

@@ -73,4 +73,7 @@ public sealed class PlacedEntry() : EntryDefinition<Placed>("placed")
 
     /// <inheritdoc/>
     protected override CareAct? Care(Placed act, Subject subject) => CareAct.Rehouse;
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Placed act, Placed other) => true;
 }

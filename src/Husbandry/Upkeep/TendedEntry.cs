@@ -56,4 +56,7 @@ public sealed class TendedEntry() : EntryDefinition<Tended>("tended")
 
     /// <inheritdoc/>
     protected override string? Pace(Tended act) => "upkeep";
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Tended act, Tended other) => act.Task == other.Task;
 }

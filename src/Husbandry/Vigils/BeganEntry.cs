@@ -93,6 +93,9 @@ public sealed class BeganEntry() : EntryDefinition<Began>("began")
 
     /// <inheritdoc/>
     protected override bool IsNews(Began act) => true;
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Began act, Began other) => act.Vigil == other.Vigil;
 }
 
 /// <summary>Changes of single waits in a standing.</summary>

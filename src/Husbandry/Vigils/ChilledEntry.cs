@@ -49,4 +49,7 @@ public sealed class ChilledEntry() : EntryDefinition<Chilled>("chilled")
 
     /// <inheritdoc/>
     protected override bool IsHistory(Chilled act) => true;
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Chilled act, Chilled other) => act.IntoCold == other.IntoCold;
 }

@@ -139,4 +139,7 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
 
     /// <inheritdoc/>
     protected override bool IsNews(Ended act) => true;
+
+    /// <inheritdoc/>
+    protected override bool IsToldTwice(Ended act, Ended other) => act.Vigil == other.Vigil;
 }

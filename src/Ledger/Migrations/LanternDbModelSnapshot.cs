@@ -54,6 +54,9 @@ namespace Ledger.Migrations
                         .ValueGeneratedOnAdd()
                         .HasColumnType("INTEGER");
 
+                    b.Property<Guid?>("ReadingId")
+                        .HasColumnType("TEXT");
+
                     b.Property<double?>("RelativeHumidity")
                         .HasColumnType("REAL");
 
@@ -68,6 +71,9 @@ namespace Ledger.Migrations
                         .HasColumnType("TEXT");
 
                     b.HasKey("Id");
+
+                    b.HasIndex("ReadingId")
+                        .IsUnique();
 
                     b.HasIndex("Zone", "Ticks")
                         .IsUnique();
