@@ -1,10 +1,10 @@
 import { DropdownMenu } from 'radix-ui';
 import { type ReactNode, Suspense, useState } from 'react';
 import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
-import { useSession } from './api/accessQueries';
+import { useSession } from './features/Access/queries';
 import { useLive } from './api/useLive';
 import { useDelivery } from './api/useDelivery';
-import { SignInPage } from './features/Access/SignInPage';
+import { SignInAgain, SignInPage } from './features/Access/SignInPage';
 import { DoneProvider } from './features/Journal/DoneBar';
 import { OutboxStrip } from './features/Outbox/OutboxStrip';
 import { WhyContext, type Why } from './features/Reasons/WhyContext';
@@ -63,6 +63,12 @@ const inRail = 8;
 /** What stands round every page: the places, the nightline, the undo bar and the why drawer. */
 export function Frame() {
   const session = useSession();
+  const isOut = session.data?.needed === true && session.data.name === null;
+  // Who was in and is out again signs in over the page, and goes on where they were: a half-filled form stays.
+  const [entered, setEntered] = useState(false);
+  if (session.data !== undefined && !isOut && !entered) {
+    setEntered(true);
+  }
   if (session.data === undefined) {
     return (
       <Waiting query={session} what="The room">
@@ -70,11 +76,16 @@ export function Frame() {
       </Waiting>
     );
   }
-  return session.data.needed && session.data.name === null ? <SignInPage /> : <Room />;
+  return (
+    <>
+      {entered && <Room />}
+      {isOut && (entered ? <SignInAgain /> : <SignInPage />)}
+    </>
+  );
 }
 
 function Room() {
-  useLive(true);
+  useLive();
   useDelivery();
   const { pathname } = useLocation();
   const navigate = useNavigate();

@@ -3,9 +3,10 @@ import { setNonce } from 'get-nonce';
 import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Link, Navigate, RouterProvider } from 'react-router';
-import { queryClient } from './api/queries';
+import { queryClient } from './api/queryClient';
 import { RoundPage } from './features/Rounds/RoundPage';
 import { Frame } from './Frame';
+import { loadNewerPage } from './ui/loadNewerPage';
 import { Trouble } from './ui/Trouble';
 import './theme.css';
 
@@ -40,7 +41,7 @@ const HonestyPage = lazy(async () => ({
 }));
 const BenchPage = lazy(async () => ({ default: (await import('./features/Bench/BenchPage')).BenchPage }));
 const SettingsPage = lazy(async () => ({
-  default: (await import('./features/Settings/SettingsPage')).SettingsPage,
+  default: (await import('./features/Rooms/SettingsPage')).SettingsPage,
 }));
 
 const ShelvesFrame = lazy(async () => ({
@@ -134,6 +135,9 @@ const router = createBrowserRouter([
     ],
   },
 ]);
+
+// After an update the parts of the former page are gone from the server.
+window.addEventListener('vite:preloadError', () => void loadNewerPage());
 
 const root = document.getElementById('root');
 if (root !== null) {

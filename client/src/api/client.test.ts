@@ -5,12 +5,9 @@ const answer = (status: number, error?: unknown) =>
   Promise.resolve({ error, response: new Response(null, { status }) });
 
 const refusalOf = async (pending: Promise<unknown>): Promise<Refusal> => {
-  try {
-    await pending;
-  } catch (refused) {
-    if (refused instanceof Refusal) {
-      return refused;
-    }
+  const [outcome] = await Promise.allSettled([pending]);
+  if (outcome.status === 'rejected' && outcome.reason instanceof Refusal) {
+    return outcome.reason;
   }
   throw new Error('Nothing was refused.');
 };

@@ -1,4 +1,5 @@
 import createClient from 'openapi-fetch';
+import { reach } from './reach';
 import type { components, paths } from './schema';
 
 export type Schemas = components['schemas'];
@@ -10,8 +11,32 @@ export type Reason = Schemas['Reason'];
 export type RulebookView = Schemas['RulebookView'];
 export type StockDetails = Schemas['StockDetails'];
 export type VersionedSettings = Schemas['VersionedSettings'];
+/** What is there and what was sent, where both cannot stand. */
+export type BothSides = Schemas['BothSides'];
 
-export const api = createClient<paths>({ baseUrl: '/' });
+/** Longer than any answer takes; after it the server is out of reach. */
+const answerMs = 15_000;
+
+/** Asks the server, and notes whether it was heard of. */
+export async function ask(request: Request): Promise<Response> {
+  try {
+    const response = await fetch(request, {
+      signal: AbortSignal.any([request.signal, AbortSignal.timeout(answerMs)]),
+    });
+    reach.heard(response.headers.get('X-Lantern-Client'));
+    return response;
+  } catch (error) {
+    if (!request.signal.aborted) {
+      reach.silent();
+    }
+    throw error;
+  }
+}
+
+export const api = createClient<paths>({
+  baseUrl: typeof window === 'undefined' ? '/' : window.location.origin,
+  fetch: ask,
+});
 
 /** Proves that a change came from an open page of the room; asked for once, and anew after signing in. */
 let token = '';
@@ -45,6 +70,7 @@ export class Refusal extends Error {
   constructor(
     readonly title: string,
     readonly fields: Readonly<Record<string, readonly string[]>>,
+    /** Status of HTTP; 0 where there was no answer. */
     readonly status: number,
   ) {
     super(title);
@@ -61,6 +87,14 @@ export class Refusal extends Error {
     const parts = Object.values(this.fields).flat();
     return parts.length > 0 ? parts.join(' ') : this.title;
   }
+}
+
+/** What was refused, of whatever was thrown; anything else is thrown on, to be seen as the fault that it is. */
+export function refusalOf(error: unknown): Refusal {
+  if (error instanceof Refusal) {
+    return error;
+  }
+  throw error;
 }
 
 interface Answer<T> {

@@ -1,14 +1,20 @@
 import 'fake-indexeddb/auto';
 import { describe, expect, it } from 'vitest';
 import { type Outgoing, Outbox, type OutboxStore, type Reply, type SetAside } from './outbox';
-import { memoryStore, openOutboxStore } from './outboxStore';
+import { carefulStore, memoryStore, openOutboxStore } from './outboxStore';
 
-const refusal: SetAside = { title: 'No.', fields: { 'act.signId': ['Known are …'] }, status: 400 };
+const refusal: SetAside = {
+  title: 'No.',
+  fields: { 'act.signId': ['Known are …'] },
+  status: 400,
+  both: null,
+};
 
 /** A server that keeps what it gets by its ids, and answers as told. */
 class Server {
   readonly written = new Map<string, Outgoing>();
   readonly asked: Outgoing[] = [];
+  refusal: SetAside = refusal;
   replies: ('write' | 'lose' | 'silent' | 'refuse' | 'signIn')[] = [];
 
   readonly send = (item: Outgoing): Promise<Reply> => {
@@ -21,7 +27,7 @@ class Server {
       how === 'write'
         ? { kind: 'written', answer: item.ids }
         : how === 'refuse'
-          ? { kind: 'refused', why: refusal }
+          ? { kind: 'refused', why: this.refusal }
           : how === 'signIn'
             ? { kind: 'signIn' }
             : { kind: 'unanswered' },
@@ -32,6 +38,7 @@ class Server {
 function world(store: OutboxStore = memoryStore(), server = new Server()) {
   const signedIn: { name: string | null } = { name: 'Keeper' };
   const timers: (() => void)[] = [];
+  const told = { count: 0 };
   let minute = 0;
   const shown: Outgoing[] = [];
   const outbox = new Outbox({
@@ -44,6 +51,7 @@ function world(store: OutboxStore = memoryStore(), server = new Server()) {
     me: () => signedIn.name,
     now: () => new Date(Date.UTC(2026, 10, 27, 21, minute++)),
     later: (again) => void timers.push(again),
+    tell: () => told.count++,
   });
   /** Lets everything happen that has been put off. */
   const pass = async () => {
@@ -54,10 +62,20 @@ function world(store: OutboxStore = memoryStore(), server = new Server()) {
   };
   const act = (id: string, animal: string, shows = false) =>
     outbox.write(
-      { path: `/${animal}`, body: { id }, ids: [id], about: [animal], text: id, by: signedIn.name },
+      {
+        method: 'POST',
+        path: `/${animal}`,
+        body: { id },
+        ids: [id],
+        about: [animal],
+        topic: 'journal',
+        text: id,
+        by: signedIn.name,
+        seen: 7,
+      },
       shows,
     );
-  return { signedIn, outbox, server, store, pass, act, shown };
+  return { told, signedIn, outbox, server, store, pass, act, shown };
 }
 
 describe('the outbox', () => {
@@ -78,7 +96,7 @@ describe('the outbox', () => {
     expect(server.asked.map((i) => i.ids[0])).toEqual(['a', 'a']);
     expect(new Set(server.asked.map((i) => i.tapped)).size).toBe(1);
     expect(server.written.size).toBe(1);
-    expect(outbox.state()).toEqual({ items: [], silentSince: null, signIn: false });
+    expect(outbox.state()).toEqual({ items: [], silentSince: null, signIn: false, isKept: true });
   });
 
   it('keeps what was tapped out of reach, in order, each at its own instant', async () => {
@@ -191,5 +209,62 @@ describe('the outbox', () => {
     outbox.poke();
     await pass();
     expect([...server.written.keys()]).toEqual(['a']);
+  });
+});
+
+describe('two sides of one thing', () => {
+  const both = { kind: 'toldTwice' } as NonNullable<SetAside['both']>;
+
+  it('wait for the keeper, even where a form would show a refusal', async () => {
+    const { act, server, outbox } = world();
+    server.refusal = { ...refusal, both };
+    server.replies = ['refuse'];
+    expect(await act('a', 'Tansy', true)).toEqual({ kind: 'waiting' });
+    expect(outbox.state().items[0]?.setAside?.both).toBe(both);
+    await outbox.again(outbox.state().items[0]?.seq ?? 0, { seen: null });
+    await new Promise((done) => setTimeout(done, 0));
+    expect(server.asked.map((i) => i.seen)).toEqual([7, null]);
+  });
+});
+
+describe('two pages of one browser', () => {
+  it('see what waits on the other, and send it when the other is gone', async () => {
+    const store = memoryStore();
+    const one = world(store);
+    one.server.replies = ['silent'];
+    await one.act('a', 'Tansy');
+    const other = world(store, one.server);
+    await other.outbox.open();
+    expect(other.outbox.state().items.map((i) => i.ids[0])).toEqual(['a']);
+    await other.pass();
+    expect(one.server.written.size).toBe(1);
+    // What the other has brought away is gone from here too, and written once.
+    await one.pass();
+    await one.outbox.open();
+    expect(one.outbox.state().items).toEqual([]);
+    expect(one.server.written.size).toBe(1);
+    expect(one.told.count).toBeGreaterThan(0);
+  });
+});
+
+describe('a browser that keeps nothing', () => {
+  it('loses nothing while the page is open, and says so once', async () => {
+    let lost = 0;
+    const full: OutboxStore = {
+      ...memoryStore(),
+      add: () => Promise.reject(new DOMException('full', 'QuotaExceededError')),
+    };
+    const store = carefulStore(
+      () => Promise.resolve(full),
+      () => [],
+      () => lost++,
+    );
+    const { act, server, pass } = world(store);
+    server.replies = ['silent'];
+    await act('a', 'Tansy');
+    await act('b', 'Moss');
+    await pass();
+    expect([...server.written.keys()]).toEqual(['a', 'b']);
+    expect(lost).toBe(1);
   });
 });

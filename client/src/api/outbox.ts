@@ -1,16 +1,27 @@
+import type { BothSides } from './client';
+import type { Topic } from './topics';
+
 /** What is wrong with an entry that the server refused. */
 export interface SetAside {
   title: string;
   fields: Readonly<Record<string, readonly string[]>>;
   status: number;
+  /** What is there instead, where both cannot stand. */
+  both: BothSides | null;
 }
 
 /** Something to be written, kept until the server has it. */
 export interface Outgoing {
   /** Order in which it was made. */
   seq: number;
+  method: 'POST' | 'PUT' | 'DELETE';
   path: string;
+  /** Sent as JSON; a picture as it is. */
   body: unknown;
+  /** What it changes, so that whatever shows that is asked anew. */
+  topic: Topic;
+  /** Number of the newest entry that was on screen; none where it is written whatever others wrote. */
+  seen: number | null;
   /** Ids of the entries in it: the same id is written once, however often it is sent. */
   ids: readonly string[];
   /** What must be written in order: the animals that it is about. */
@@ -50,6 +61,8 @@ export interface OutboxState {
   /** Since when the server has not answered; none while it does. */
   silentSince: string | null;
   signIn: boolean;
+  /** Whether the browser keeps what waits when the page is closed. */
+  isKept: boolean;
 }
 
 interface Parts {
@@ -62,6 +75,8 @@ interface Parts {
   me: () => string | null;
   /** Calls back later; only while something waits. */
   later: (again: () => void, ms: number) => void;
+  /** Tells the other pages of this browser that something changed. */
+  tell: () => void;
 }
 
 /** How long one waits for an answer before one is told that it waits. */
@@ -74,7 +89,7 @@ const pausesMs = [500, 1000, 2000, 4000, 8000, 15_000];
  */
 export class Outbox {
   #items: Outgoing[] = [];
-  #state: OutboxState = { items: [], silentSince: null, signIn: false };
+  #state: OutboxState = { items: [], silentSince: null, signIn: false, isKept: true };
   readonly #listeners = new Set<() => void>();
   readonly #asked = new Map<number, { settle: (outcome: Outcome) => void; shows: boolean }>();
   readonly #parts: Parts;
@@ -87,12 +102,22 @@ export class Outbox {
     this.#parts = parts;
   }
 
-  /** Takes up what an earlier page has left. */
+  /** Takes up what an earlier page has left, or what another page of this browser has changed. */
   async open(): Promise<void> {
-    const left = await this.#parts.store.all();
-    this.#items = [...left, ...this.#items.filter((item) => left.every((l) => l.seq !== item.seq))];
+    const kept = await this.#parts.store.all();
+    const here = this.#items.filter(
+      (item) => kept.every((k) => k.seq !== item.seq) && this.#mine.has(item.seq) && item.setAside === null,
+    );
+    // What this page is about to send it goes on to send, whatever became of it elsewhere: the same id is written once.
+    this.#items = [...kept, ...here].sort((a, b) => a.seq - b.seq);
     this.#emit();
     void this.deliver();
+  }
+
+  /** The browser keeps nothing: what waits lasts as long as the page. */
+  keepsNothing(): void {
+    this.#state = { ...this.#state, isKept: false };
+    this.#emit();
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -109,8 +134,9 @@ export class Outbox {
   async write(made: Omit<Outgoing, 'seq' | 'tapped' | 'setAside'>, shows: boolean): Promise<Outcome> {
     const fresh = { ...made, tapped: this.#parts.now().toISOString(), setAside: null };
     const item: Outgoing = { ...fresh, seq: await this.#parts.store.add(fresh) };
-    this.#items = [...this.#items, item];
-    this.#emit();
+    this.#mine.add(item.seq);
+    this.#items = [...this.#items.filter((i) => i.seq !== item.seq), item];
+    this.#changed();
     if (this.#state.silentSince !== null || this.#state.signIn) {
       // Out of reach already: it waits, and the try that is made with every tap says when that is over.
       void this.deliver();
@@ -146,7 +172,10 @@ export class Outbox {
   }
 
   /** Sends again what was set aside, changed or as it is. */
-  async again(seq: number, change: Partial<Pick<Outgoing, 'body' | 'tapped'>> = {}): Promise<void> {
+  async again(
+    seq: number,
+    change: Partial<Pick<Outgoing, 'body' | 'tapped' | 'seen' | 'ids'>> = {},
+  ): Promise<void> {
     await this.#change(seq, { ...change, setAside: null });
     void this.deliver();
   }
@@ -162,6 +191,8 @@ export class Outbox {
     void this.deliver();
   }
 
+  /** What was made on this page. */
+  readonly #mine = new Set<number>();
   /** What was sent and not answered may be written already. */
   readonly #mayBeWritten = new Set<number>();
   /** What was written and is listed until it is shown. */
@@ -213,14 +244,18 @@ export class Outbox {
         asked?.settle({ kind: 'written', answer: reply.answer });
         this.#forget(item.seq);
       });
-    } else if (this.#asked.get(item.seq)?.shows === true) {
+    } else if (reply.why.both === null && this.#asked.get(item.seq)?.shows === true) {
       // Its form is still open and shows what is wrong.
       await this.#parts.store.remove(item.seq);
       this.#settle(item.seq, { kind: 'refused', why: reply.why });
       this.#forget(item.seq);
     } else {
       await this.#change(item.seq, { setAside: reply.why });
-      this.#settle(item.seq, { kind: 'refused', why: reply.why });
+      // Where both sides are shown, nothing is wrong in the form: it waits for the keeper to say which shall stand.
+      this.#settle(
+        item.seq,
+        reply.why.both === null ? { kind: 'refused', why: reply.why } : { kind: 'waiting' },
+      );
     }
     return true;
   }
@@ -269,15 +304,21 @@ export class Outbox {
       const changed = { ...former, ...change };
       await this.#parts.store.put(changed);
       this.#items = this.#items.map((item) => (item.seq === seq ? changed : item));
-      this.#emit();
+      this.#changed();
     }
   }
 
   #forget(seq: number): void {
     this.#mayBeWritten.delete(seq);
     this.#finished.delete(seq);
+    this.#mine.delete(seq);
     this.#items = this.#items.filter((item) => item.seq !== seq);
+    this.#changed();
+  }
+
+  #changed(): void {
     this.#emit();
+    this.#parts.tell();
   }
 
   #show(change: Partial<OutboxState>): void {

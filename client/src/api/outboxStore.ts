@@ -19,10 +19,10 @@ export async function openOutboxStore(): Promise<OutboxStore> {
   };
 }
 
-/** Where a browser has no database, or forbids it: what waits then lasts as long as the page. */
-export function memoryStore(): OutboxStore {
-  const kept = new Map<number, Outgoing>();
-  let last = 0;
+/** Keeps it as long as the page lasts. */
+export function memoryStore(first: readonly Outgoing[] = []): OutboxStore {
+  const kept = new Map(first.map((item) => [item.seq, item]));
+  let last = Math.max(0, ...kept.keys());
   return {
     all: () => Promise.resolve([...kept.values()]),
     add: (item) => {
@@ -37,5 +37,39 @@ export function memoryStore(): OutboxStore {
       kept.delete(seq);
       return Promise.resolve();
     },
+  };
+}
+
+/**
+ * Keeps it as well as it can: where the browser forbids its database, is full or loses it in mid-use, what waits lasts as
+ * long as the page, and whoever looks is told so.
+ * @param open Opens the browser's database; asked for at the first use.
+ * @param listed What waits on this page.
+ * @param lost Called once, when nothing more is kept.
+ */
+export function carefulStore(
+  open: () => Promise<OutboxStore>,
+  listed: () => readonly Outgoing[],
+  lost: () => void,
+): OutboxStore {
+  let opened: Promise<OutboxStore> | null = null;
+  let fallen: OutboxStore | null = null;
+  const attempt = async <T>(act: (store: OutboxStore) => Promise<T>): Promise<T> => {
+    if (fallen === null) {
+      try {
+        opened ??= open();
+        return await act(await opened);
+      } catch {
+        fallen = memoryStore(listed());
+        lost();
+      }
+    }
+    return await act(fallen);
+  };
+  return {
+    all: () => attempt((store) => store.all()),
+    add: (item) => attempt((store) => store.add(item)),
+    put: (item) => attempt((store) => store.put(item)),
+    remove: (seq) => attempt((store) => store.remove(seq)),
   };
 }

@@ -52,6 +52,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/live": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["live"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tanks": {
         parameters: {
             query?: never;
@@ -1818,6 +1834,11 @@ export interface components {
             stockId: string;
             /** Format: int64 */
             version: number;
+            /**
+             * Format: int64
+             * @description Number of its newest entry, told back with what is written.
+             */
+            seen: number;
             details: components["schemas"]["StockDetails"];
             place: components["schemas"]["Place"];
             species: string;
@@ -2217,6 +2238,29 @@ export interface components {
             /** @description Whether any of it was converted or carried over a molt. */
             isEstimate: boolean;
         };
+        /** @description A 409 in the form of RFC 9457, with both sides: nothing was written, and the keeper decides. */
+        BothSides: {
+            /** @description What is in the way, in one sentence. */
+            title: string;
+            /**
+             * Format: int32
+             * @description 409.
+             */
+            status: number;
+            /** @description Why. */
+            kind: components["schemas"]["ConflictKind"];
+            /** @description The field that it is about. */
+            field: string;
+            /**
+             * Format: int64
+             * @description Version that is there now; to be sent with what shall hold.
+             */
+            version: number;
+            /** @description What differs, field by field. */
+            differences: components["schemas"]["Difference"][];
+            /** @description What was told twice. */
+            twice: components["schemas"]["ToldBoth"][];
+        };
         /**
          * @description Which school the room follows for the days between meals.
          * @enum {unknown}
@@ -2546,6 +2590,11 @@ export interface components {
          * @enum {unknown}
          */
         ConditionWord: "unknown" | "thin" | "normal" | "plump" | "veryPlump";
+        /**
+         * @description Why something was not written beside what is there.
+         * @enum {unknown}
+         */
+        ConflictKind: "idTaken" | "stale" | "toldTwice";
         /** @description Somebody with whom the keeper deals: a keeper, a breeder, a borrower. */
         Contact: {
             /**
@@ -2872,6 +2921,19 @@ export interface components {
              * @description Weeks of cold that it needs.
              */
             chillWeeks: number;
+        };
+        /** @description Something that two have set differently. */
+        Difference: {
+            /** @description Path of the field, as in the body. */
+            field: string;
+            /** @description What it is called. */
+            label: string;
+            /** @description What is there now, in words. */
+            theirs: string;
+            /** @description What was sent, in words. */
+            yours: string;
+            /** @description What is there now, to be sent instead. */
+            value: components["schemas"]["JsonElement"];
         };
         /** @description Counts of kinds, such as of feeders in the last meals. */
         DiversityRequest: {
@@ -3869,6 +3931,7 @@ export interface components {
             /** @description Whether it can be corrected or taken back here. */
             canBeCorrected: boolean;
         };
+        JsonElement: unknown;
         JsonNode: unknown;
         /** @description One thing to have ready before the first lid comes off. */
         KitItem: {
@@ -4414,6 +4477,22 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
             molt: null | components["schemas"]["VigilForecast"];
         };
+        /** @description Something was written: every open screen may look again. */
+        LiveEvent: {
+            /** @description What to look at again. */
+            topic: components["schemas"]["LiveTopic"];
+            /** @description Ids of the entries, so that whoever wrote them need not look. */
+            ids: string[];
+            /** @description Animals that they are about. */
+            stock: string[];
+            /** @description Who wrote them. */
+            by: string;
+        };
+        /**
+         * @description What was written, so that a screen knows what to look at again.
+         * @enum {unknown}
+         */
+        LiveTopic: "anything" | "journal" | "chores" | "shelves" | "larder" | "contacts" | "climate" | "rules" | "settings";
         /** @description An animal that is with somebody else for a time. */
         LoanEvent: {
             /**
@@ -5313,6 +5392,11 @@ export interface components {
              * @default
              */
             zone: string;
+            /**
+             * Format: uuid
+             * @description Made by the client; the same id is written once. Left out by programs that send each reading once.
+             */
+            id?: null | string;
         };
         /** @description How the premolt readings of a group did. */
         ReadingLine: {
@@ -5625,6 +5709,11 @@ export interface components {
         /** @description Tonight's round. */
         RoundView: {
             roomName: string;
+            /**
+             * Format: int64
+             * @description Number of the newest entry of the journal, told back with what is written.
+             */
+            seen: number;
             /** Format: date */
             night: string;
             progress: components["schemas"]["RoundProgress"];
@@ -6225,6 +6314,11 @@ export interface components {
         SitterView: {
             /** @description Name of the room. */
             roomName: string;
+            /**
+             * Format: int64
+             * @description Number of the newest entry of the journal, told back with what is written.
+             */
+            seen: number;
             /** @description Name of the sitter. */
             sitter: string;
             /**
@@ -6610,6 +6704,35 @@ export interface components {
             name: string;
             text: string;
             /** Format: date-time */
+            at: string;
+        };
+        /** @description An entry that somebody else wrote in the meantime, beside the one that tells the same. */
+        ToldBoth: {
+            /**
+             * Format: uuid
+             * @description Id of theirs.
+             */
+            entryId: string;
+            /**
+             * Format: uuid
+             * @description Id of yours.
+             */
+            yourId: string;
+            /**
+             * Format: uuid
+             * @description The animal.
+             */
+            stockId: string;
+            /** @description What theirs says. */
+            theirs: string;
+            /** @description What yours says. */
+            yours: string;
+            /** @description Who wrote theirs. */
+            by: string;
+            /**
+             * Format: date-time
+             * @description When theirs happened.
+             */
             at: string;
         };
         /** @description How many of one size to have ready. */
@@ -7012,6 +7135,26 @@ export interface operations {
             };
         };
     };
+    live: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["LiveEvent"];
+                };
+            };
+        };
+    };
     tanks: {
         parameters: {
             query?: never;
@@ -7038,11 +7181,12 @@ export interface operations {
             header?: {
                 "X-Lantern-Tapped"?: string;
                 "X-Lantern-Sent"?: string;
+                "X-Lantern-Seen"?: number;
             };
             path?: never;
             cookie?: never;
         };
-        /** @description Instant of sending, by the same clock: what it differs from the server's is what that clock is wrong by. */
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["BatchRequest"];
@@ -7082,7 +7226,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };
@@ -7239,12 +7383,17 @@ export interface operations {
                 caption?: string;
                 ofExuvia?: boolean;
             };
-            header?: never;
+            header?: {
+                "X-Lantern-Tapped"?: string;
+                "X-Lantern-Sent"?: string;
+                "X-Lantern-Seen"?: number;
+            };
             path: {
                 id: string;
             };
             cookie?: never;
         };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
         requestBody: {
             content: {
                 "image/jpeg": string;
@@ -7286,7 +7435,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };
@@ -7377,7 +7526,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };
@@ -7552,10 +7701,15 @@ export interface operations {
     addStock: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "X-Lantern-Tapped"?: string;
+                "X-Lantern-Sent"?: string;
+                "X-Lantern-Seen"?: number;
+            };
             path?: never;
             cookie?: never;
         };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["NewStock"];
@@ -7586,7 +7740,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };
@@ -7625,12 +7779,17 @@ export interface operations {
     changeStock: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "X-Lantern-Tapped"?: string;
+                "X-Lantern-Sent"?: string;
+                "X-Lantern-Seen"?: number;
+            };
             path: {
                 id: string;
             };
             cookie?: never;
         };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["StockChange"];
@@ -7670,7 +7829,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };
@@ -7771,10 +7930,15 @@ export interface operations {
     sayContact: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "X-Lantern-Tapped"?: string;
+                "X-Lantern-Sent"?: string;
+                "X-Lantern-Seen"?: number;
+            };
             path?: never;
             cookie?: never;
         };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ContactRequest"];
@@ -7805,7 +7969,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };
@@ -7816,13 +7980,14 @@ export interface operations {
             header?: {
                 "X-Lantern-Tapped"?: string;
                 "X-Lantern-Sent"?: string;
+                "X-Lantern-Seen"?: number;
             };
             path: {
                 id: string;
             };
             cookie?: never;
         };
-        /** @description Instant of sending, by the same clock: what it differs from the server's is what that clock is wrong by. */
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["LogRequest"];
@@ -7862,7 +8027,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };
@@ -7873,13 +8038,14 @@ export interface operations {
             header?: {
                 "X-Lantern-Tapped"?: string;
                 "X-Lantern-Sent"?: string;
+                "X-Lantern-Seen"?: number;
             };
             path: {
                 id: string;
             };
             cookie?: never;
         };
-        /** @description Instant of sending, by the same clock: what it differs from the server's is what that clock is wrong by. */
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["UndoRequest"];
@@ -7919,7 +8085,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };
@@ -7950,11 +8116,12 @@ export interface operations {
             header?: {
                 "X-Lantern-Tapped"?: string;
                 "X-Lantern-Sent"?: string;
+                "X-Lantern-Seen"?: number;
             };
             path?: never;
             cookie?: never;
         };
-        /** @description Instant of sending, by the same clock: what it differs from the server's is what that clock is wrong by. */
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ChoreRequest"];
@@ -7985,7 +8152,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };
@@ -8047,7 +8214,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };
@@ -8719,13 +8886,14 @@ export interface operations {
             header?: {
                 "X-Lantern-Tapped"?: string;
                 "X-Lantern-Sent"?: string;
+                "X-Lantern-Seen"?: number;
             };
             path: {
                 secret: string;
             };
             cookie?: never;
         };
-        /** @description Instant of sending, by the same clock: what it differs from the server's is what that clock is wrong by. */
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["TickRequest"];
@@ -8765,7 +8933,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };
@@ -8796,11 +8964,12 @@ export interface operations {
             header?: {
                 "X-Lantern-Tapped"?: string;
                 "X-Lantern-Sent"?: string;
+                "X-Lantern-Seen"?: number;
             };
             path?: never;
             cookie?: never;
         };
-        /** @description Instant of sending, by the same clock: what it differs from the server's is what that clock is wrong by. */
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["LarderRequest"];
@@ -8831,7 +9000,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };
@@ -8839,10 +9008,15 @@ export interface operations {
     order: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "X-Lantern-Tapped"?: string;
+                "X-Lantern-Sent"?: string;
+                "X-Lantern-Seen"?: number;
+            };
             path?: never;
             cookie?: never;
         };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["OrderRequest"];
@@ -8873,7 +9047,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };
@@ -9125,10 +9299,15 @@ export interface operations {
     setOverride: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "X-Lantern-Tapped"?: string;
+                "X-Lantern-Sent"?: string;
+                "X-Lantern-Seen"?: number;
+            };
             path?: never;
             cookie?: never;
         };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["RuleOverride"];
@@ -9151,6 +9330,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };
@@ -9191,7 +9379,11 @@ export interface operations {
     giveUpOverride: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "X-Lantern-Tapped"?: string;
+                "X-Lantern-Sent"?: string;
+                "X-Lantern-Seen"?: number;
+            };
             path: {
                 id: string;
             };
@@ -9240,10 +9432,15 @@ export interface operations {
     addReading: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "X-Lantern-Tapped"?: string;
+                "X-Lantern-Sent"?: string;
+                "X-Lantern-Seen"?: number;
+            };
             path?: never;
             cookie?: never;
         };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
         requestBody: {
             content: {
                 "application/json": components["schemas"]["ReadOff"];
@@ -9266,6 +9463,15 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };

@@ -1,20 +1,11 @@
+import { useMutation, type UseMutationResult } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
-import { api, csrfToken, Refusal, type Schemas, setToken, signedInAs, take } from './client';
-import { wroteOurselves } from './own';
+import { api, ask, type BothSides, csrfToken, Refusal, setToken, signedInAs, take } from './client';
+import { isOurs, wroteOurselves } from './own';
 import { type Outgoing, Outbox, type OutboxStore, type Reply } from './outbox';
-import { memoryStore, openOutboxStore } from './outboxStore';
-
-/** Longer than any answer takes; after it the server is out of reach. */
-const answerMs = 15_000;
-
-// Where the browser keeps nothing, what waits lasts as long as the page.
-const opened = openOutboxStore().catch(() => memoryStore());
-const store: OutboxStore = {
-  all: async () => await (await opened).all(),
-  add: async (item) => await (await opened).add(item),
-  put: async (item) => await (await opened).put(item),
-  remove: async (seq) => await (await opened).remove(seq),
-};
+import { carefulStore, openOutboxStore } from './outboxStore';
+import { queryClient } from './queryClient';
+import { written } from './topics';
 
 async function renewToken(): Promise<void> {
   try {
@@ -27,27 +18,50 @@ async function renewToken(): Promise<void> {
   }
 }
 
+interface Problem {
+  title?: string;
+  code?: string;
+  errors?: Record<string, string[]>;
+}
+
+/** What was told twice only because this page was quicker than its own screen. */
+const isOwnEcho = (both: BothSides): boolean =>
+  both.kind === 'toldTwice' && isOurs(both.twice.map((t) => t.entryId));
+
+function request(item: Outgoing): Request {
+  const headers: Record<string, string> = {
+    'X-Lantern-Token': csrfToken(),
+    'X-Lantern-Tapped': item.tapped,
+    'X-Lantern-Sent': new Date().toISOString(),
+    ...(item.seen === null ? {} : { 'X-Lantern-Seen': String(item.seen) }),
+  };
+  const content =
+    item.body === null
+      ? {}
+      : item.body instanceof Blob
+        ? { body: item.body, type: item.body.type }
+        : { body: JSON.stringify(item.body), type: 'application/json' };
+  return new Request(new URL(item.path, window.location.origin), {
+    method: item.method,
+    headers: content.type === undefined ? headers : { ...headers, 'Content-Type': content.type },
+    ...(content.body === undefined ? {} : { body: content.body }),
+  });
+}
+
 /** Sends one; a lost answer is no answer. */
-async function send(item: Outgoing): Promise<Reply> {
+export async function send(item: Outgoing): Promise<Reply> {
   let response: Response;
   let answer: unknown;
   try {
-    response = await fetch(item.path, {
-      method: 'POST',
-      headers: {
-        'Content-Type': 'application/json',
-        'X-Lantern-Token': csrfToken(),
-        'X-Lantern-Tapped': item.tapped,
-        'X-Lantern-Sent': new Date().toISOString(),
-      },
-      body: JSON.stringify(item.body),
-      signal: AbortSignal.timeout(answerMs),
-    });
-    answer = await response.json();
+    response = await ask(request(item));
+    const text = await response.text();
+    answer = text === '' ? null : JSON.parse(text);
+    // eslint-disable-next-line no-restricted-syntax -- a lost answer is told as such, and shown by whoever lists what waits
   } catch {
     return { kind: 'unanswered' };
   }
-  if (response.ok) {
+  // What was to be gone and is gone needs no second word.
+  if (response.ok || (item.method === 'DELETE' && response.status === 404)) {
     return { kind: 'written', answer };
   }
   if (response.status === 401) {
@@ -56,11 +70,15 @@ async function send(item: Outgoing): Promise<Reply> {
   if (response.status >= 500 || response.status === 429 || response.status === 408) {
     return { kind: 'unanswered' };
   }
-  const problem = answer as { title?: string; code?: string; errors?: Record<string, string[]> };
+  const problem = answer as Problem;
   if (problem.code === 'token') {
     // The proof of this page is out of date, for instance after signing in elsewhere: a new one, and once more.
     await renewToken();
     return { kind: 'unanswered' };
+  }
+  const both = response.status === 409 ? (answer as BothSides) : null;
+  if (both !== null && isOwnEcho(both)) {
+    return await send({ ...item, seen: null });
   }
   return {
     kind: 'refused',
@@ -68,25 +86,34 @@ async function send(item: Outgoing): Promise<Reply> {
       title: problem.title ?? `The server answered ${response.status}.`,
       fields: problem.errors ?? {},
       status: response.status,
+      both: both !== null && both.kind !== 'idTaken' ? both : null,
     },
   };
 }
 
-let afterWriting: (item: Outgoing, answer: unknown) => Promise<void> = () => Promise.resolve();
+const channel =
+  typeof BroadcastChannel === 'undefined' ? null : new BroadcastChannel('hushed-lantern-outbox');
 
-/** Says what is to be read anew once something was written. */
-export const whenWritten = (after: typeof afterWriting): void => {
-  afterWriting = after;
-};
+const store: OutboxStore = carefulStore(
+  openOutboxStore,
+  () => outbox.state().items,
+  () => outbox.keepsNothing(),
+);
 
-export const outbox = new Outbox({
+export const outbox: Outbox = new Outbox({
   store,
   send,
-  written: (item, answer) => afterWriting(item, answer),
+  written: (item, answer) => written(queryClient, item, answer),
   now: () => new Date(),
   me: signedInAs,
   later: (again, ms) => void setTimeout(again, ms),
+  tell: () => channel?.postMessage('changed'),
 });
+
+if (channel !== null) {
+  // Another page of this browser has kept something, or brought it to the server.
+  channel.onmessage = () => void outbox.open();
+}
 
 export const useOutbox = () => useSyncExternalStore(outbox.subscribe, outbox.state);
 
@@ -96,59 +123,43 @@ const sitterRoot = '/api/sit/';
 export const sitterSecret = (item: Outgoing): string | null =>
   item.path.startsWith(sitterRoot) ? (item.path.slice(sitterRoot.length).split('/')[0] ?? null) : null;
 
-/** What was written, or that it waits; what the server refused is thrown. */
-export async function write<T>(
-  made: Omit<Outgoing, 'seq' | 'tapped' | 'setAside' | 'by'>,
-  shows: boolean,
-): Promise<T | null> {
-  wroteOurselves(...made.ids);
+/** A change of anything, as its feature makes it. */
+export type Writing = Pick<Outgoing, 'path' | 'topic' | 'text'> &
+  Partial<Pick<Outgoing, 'method' | 'body' | 'ids' | 'about' | 'seen'>>;
+
+/**
+ * Writes it, or keeps it until the server is in reach; the instant is that of this call.
+ * @param shows Whether the one who asks shows a refusal at its fields; else it is set aside.
+ * @returns What the server answered, none while it waits. What it refused is thrown.
+ */
+export async function write<T>(made: Writing, shows: boolean): Promise<T | null> {
+  const ids = made.ids ?? [];
+  wroteOurselves(...ids);
   const by = made.path.startsWith(sitterRoot) ? null : signedInAs();
-  const outcome = await outbox.write({ ...made, by }, shows);
+  const outcome = await outbox.write(
+    { method: 'POST', body: null, about: [made.topic], seen: null, ...made, ids, by },
+    shows,
+  );
   if (outcome.kind === 'refused') {
     throw new Refusal(outcome.why.title, outcome.why.fields, outcome.why.status);
   }
   return outcome.kind === 'written' ? (outcome.answer as T) : null;
 }
 
-/** "cultureStarted" as it is said: "culture started". */
-const spoken = (kind: string): string => kind.replace(/[A-Z]/g, (capital) => ` ${capital.toLowerCase()}`);
+/** The one way to change anything: what is made of the input is written, or waits for the server. */
+export const useWrite = <TInput, TAnswer>(
+  make: (input: TInput) => Writing,
+  shows = true,
+): UseMutationResult<TAnswer | null, Error, TInput> =>
+  useMutation({ mutationFn: (input: TInput) => write<TAnswer>(make(input), shows), meta: { isShown: true } });
 
-/** What belongs to no animal is written in order with its like. */
-const ofTheRoom = <T>(about: 'chores' | 'larder', body: { id: string; act: { kind: string } }) =>
-  write<T>(
-    { path: `/api/${about}/journal`, body, ids: [body.id], about: [about], text: spoken(body.act.kind) },
-    true,
-  );
-
-/** Entries of one animal, of many, or one taken back; of chores and larder; ticks of a sitter. */
-export const writing = {
-  log: (stockId: string, body: Schemas['LogRequest'], text: string, shows: boolean) =>
-    write<Schemas['AnimalView']>(
-      { path: `/api/stock/${stockId}/journal`, body, ids: [body.id], about: [stockId], text },
-      shows,
-    ),
-  undo: (stockId: string, body: Schemas['UndoRequest'], text: string) =>
-    write<Schemas['AnimalView']>(
-      { path: `/api/stock/${stockId}/journal/undo`, body, ids: [body.id], about: [stockId], text },
-      false,
-    ),
-  batch: (body: Schemas['BatchRequest'], text: string) =>
-    write<Schemas['BatchWritten']>(
-      {
-        path: '/api/journal/batch',
-        body,
-        ids: body.entries.map((e) => e.id),
-        about: [...new Set(body.entries.map((e) => e.stockId))],
-        text,
-      },
-      false,
-    ),
-  chore: (body: Schemas['ChoreRequest']) => ofTheRoom<Schemas['ChoresView']>('chores', body),
-  larder: (body: Pick<Schemas['LarderRequest'], 'id' | 'act'>) =>
-    ofTheRoom<Schemas['LarderWritten']>('larder', body),
-  tick: (secret: string, body: Schemas['TickRequest'], text: string) =>
-    write<Schemas['SitterView']>(
-      { path: `${sitterRoot}${secret}/ticks`, body, ids: [body.id], about: [body.stockId], text },
-      body.tick === 'looksWrong',
-    ),
-};
+/**
+ * Asks for something that is of use only while one waits for it: a preview, a printed label, a signature at the door. It is
+ * not kept; what goes wrong is shown by whoever asks, or said in the bar.
+ */
+export const useAsk = <TInput, TAnswer>(
+  ask: (input: TInput) => Promise<TAnswer>,
+  after?: (answer: TAnswer) => unknown,
+  isShown = true,
+): UseMutationResult<TAnswer, Error, TInput> =>
+  useMutation({ mutationFn: ask, ...(after === undefined ? {} : { onSuccess: after }), meta: { isShown } });

@@ -5,7 +5,8 @@ import type { ReactNode } from 'react';
 interface DialogProps {
   title: string;
   hint?: ReactNode;
-  onClose: () => void;
+  /** Left out, it cannot be put aside. */
+  onClose?: () => void;
   children: ReactNode;
   /** A wider dialog for long forms. */
   wide?: boolean;
@@ -16,7 +17,7 @@ interface DialogProps {
 /** A dialog that is open as long as it is rendered. */
 export function Dialog({ title, hint, onClose, children, wide = false, grows = false }: DialogProps) {
   return (
-    <Radix.Root open onOpenChange={(open) => !open && onClose()}>
+    <Radix.Root open onOpenChange={(open) => !open && onClose?.()}>
       <Radix.Portal>
         <Radix.Overlay className="fixed inset-0 z-40 bg-black/50" />
         <Radix.Content
@@ -27,9 +28,11 @@ export function Dialog({ title, hint, onClose, children, wide = false, grows = f
         >
           <header className="mb-3 flex items-start justify-between gap-3">
             <Radix.Title className="text-22">{title}</Radix.Title>
-            <Radix.Close className="-m-2 grid size-11 place-items-center text-muted" aria-label="Close">
-              <X className="size-5" />
-            </Radix.Close>
+            {onClose !== undefined && (
+              <Radix.Close className="-m-2 grid size-11 place-items-center text-muted" aria-label="Close">
+                <X className="size-5" />
+              </Radix.Close>
+            )}
           </header>
           {hint !== undefined && <Radix.Description className="mb-4 text-soft">{hint}</Radix.Description>}
           {children}

@@ -55,6 +55,15 @@ export const dayDate = (night: string, tonight = tonightNow): string =>
 export const longDate = (night: string, tonight = tonightNow): string =>
   `${long.format(asDate(night)).replace(',', '')}${yearOf(night) === yearOf(tonight) ? '' : ` ${yearOf(night)}`}`;
 
+/** The calendar day of an instant on this device: "Mon 23 Nov". */
+export function localDay(instant: string): string {
+  const at = new Date(instant);
+  const day = [at.getFullYear(), at.getMonth() + 1, at.getDate()].map((part) =>
+    String(part).padStart(2, '0'),
+  );
+  return dayDate(day.join('-'));
+}
+
 /** Local clock time of an instant, "21:14". */
 export const clockTime = (instant: string): string =>
   new Date(instant).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

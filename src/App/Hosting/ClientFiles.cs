@@ -8,7 +8,11 @@ namespace App.Hosting;
 public static class ClientFiles
 {
     private const string NonceMark = "__STYLE_NONCE__";
+    private const string ClientMark = "__CLIENT__";
     private const string NonceItem = "style-nonce";
+
+    /// <summary>Header that says which client is served, so that an open page knows when it is out of date.</summary>
+    private const string ClientHeader = "X-Lantern-Client";
 
     public static void UseHostFiltering(this WebApplication app) =>
         app.Use(
@@ -43,6 +47,25 @@ public static class ClientFiles
                 )
             )
         );
+
+    /// <summary>Says with every answer of the API which client is served.</summary>
+    public static void UseClientName(this WebApplication app)
+    {
+        var client = app.Services.GetRequiredService<BuiltClient>();
+        app.Use(
+            (context, next) =>
+            {
+                if (
+                    context.Request.Path.StartsWithSegments("/api", StringComparison.Ordinal) && client.Name is { } name
+                )
+                {
+                    context.Response.Headers[ClientHeader] = name;
+                }
+
+                return next();
+            }
+        );
+    }
 
     public static void UseSecurityHeaders(this WebApplication app) =>
         app.Use(
@@ -125,10 +148,9 @@ public static class ClientFiles
     {
         app.Map("/api/{**rest}", () => Problems.NotFound("address under /api")).ExcludeFromDescription();
         app.MapFallback(
-                async (HttpContext context, LanternOptions options, CancellationToken cancel) =>
+                (HttpContext context, BuiltClient client) =>
                 {
-                    var page = Path.Combine(options.ClientFolder, "index.html");
-                    if (!File.Exists(page))
+                    if (client.Page is not { } html)
                     {
                         return Results.Problem(
                             statusCode: StatusCodes.Status503ServiceUnavailable,
@@ -137,9 +159,9 @@ public static class ClientFiles
                     }
 
                     context.Response.Headers.CacheControl = "no-store";
-                    var html = await File.ReadAllTextAsync(page, cancel);
                     return Results.Content(
-                        html.Replace(NonceMark, (string)context.Items[NonceItem]!, StringComparison.Ordinal),
+                        html.Replace(NonceMark, (string)context.Items[NonceItem]!, StringComparison.Ordinal)
+                            .Replace(ClientMark, client.Name, StringComparison.Ordinal),
                         "text/html; charset=utf-8"
                     );
                 }

@@ -9,10 +9,11 @@ import {
   useSession,
   useSetOwner,
   useSignOut,
-} from '../../api/accessQueries';
+} from './queries';
 import { clockTime, shortDate } from '../../ui/dates';
-import { Field, FormError, TextField } from '../../ui/Field';
+import { FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
+import { Secret } from './Secret';
 import { ContactsSection } from '../Contacts/ContactsSection';
 import { SitterLinksSection } from '../Sitter/SitterLinksSection';
 
@@ -233,32 +234,5 @@ function Own() {
         Sign out
       </button>
     </section>
-  );
-}
-
-interface SecretProps {
-  label: string;
-  hint?: string;
-  error: string | undefined;
-  autoComplete: 'new-password' | 'current-password';
-  value: string;
-  onChange: (value: string) => void;
-}
-
-/** A password field. */
-export function Secret({ label, hint, error, autoComplete, value, onChange }: SecretProps) {
-  return (
-    <Field label={label} hint={hint} error={error}>
-      {(p) => (
-        <input
-          {...p}
-          type="password"
-          className="field"
-          autoComplete={autoComplete}
-          value={value}
-          onChange={(event) => onChange(event.target.value)}
-        />
-      )}
-    </Field>
   );
 }

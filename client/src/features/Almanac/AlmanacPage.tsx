@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
-import { useAlmanac, useFeed } from '../../api/roomQueries';
-import { useSession } from '../../api/accessQueries';
+import { useAlmanac, useFeed } from './queries';
+import { useSession } from '../Access/queries';
 import { dateRange, shortDate } from '../../ui/dates';
 import { Choice } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';

@@ -1,7 +1,7 @@
 import { type ReactNode, type SubmitEvent, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { Refusal, type Schemas } from '../../api/client';
-import { useRulebook } from '../../api/queries';
+import { type Refusal, refusalOf, type Schemas } from '../../api/client';
+import { useRulebook } from '../Rulebook/queries';
 import { Field, FormError, TextField } from '../../ui/Field';
 import type { Bench, BenchField } from './benchParts';
 import { benches } from './benches';
@@ -49,7 +49,7 @@ function Calculator({ bench }: { bench: Bench }) {
       setRefusal(null);
     } catch (caught) {
       setAnswer(null);
-      setRefusal(caught instanceof Refusal ? caught : new Refusal('That could not be computed.', {}, 0));
+      setRefusal(refusalOf(caught));
     }
   };
   return (

@@ -1,6 +1,6 @@
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
-import { useLogChore } from '../../api/roomQueries';
+import { useLogChore } from './queries';
 import { Dialog } from '../../ui/Dialog';
 import { Check, Choice, Field, FormError, TextField } from '../../ui/Field';
 import { kindWord } from './choreWords';
@@ -55,6 +55,7 @@ export function ChoreForm({ chore, tonight, onClose }: Props) {
             minutes: Math.round(Number(minutes)) || 0,
           },
         },
+        text: `${title.trim()}: planned`,
       },
       { onSuccess: onClose },
     );

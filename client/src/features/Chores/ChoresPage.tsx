@@ -1,6 +1,6 @@
 import { useState } from 'react';
-import { Refusal, type Schemas } from '../../api/client';
-import { useChores, useLogChore } from '../../api/roomQueries';
+import type { Schemas } from '../../api/client';
+import { useChores, useLogChore } from './queries';
 import { clockTime, dayDate, shortDate } from '../../ui/dates';
 import { Waiting } from '../../ui/Waiting';
 import { ChoreForm } from './ChoreForm';
@@ -20,7 +20,7 @@ export function ChoresPage() {
 
 function Chores({ view }: { view: Schemas['ChoresView'] }) {
   const [editing, setEditing] = useState<Schemas['Chore'] | 'new' | null>(null);
-  const log = useLogChore();
+  const log = useLogChore('button');
   const seasons = view.chores.filter((c) => c.chore.plan.season !== null);
   const others = view.chores.filter((c) => c.chore.plan.season === null);
   return (
@@ -74,6 +74,7 @@ function Chores({ view }: { view: Schemas['ChoresView'] }) {
                         log.mutate({
                           id: newId(),
                           act: { kind: 'choreWithdrawn', entryId: line.id },
+                          text: `taken back: ${line.text}`,
                         })
                       }
                     >
@@ -106,9 +107,8 @@ interface ListProps {
 }
 
 function List({ title, chores, view, onEdit, empty }: ListProps) {
-  const log = useLogChore();
+  const log = useLogChore('button');
   const [doing, setDoing] = useState<Schemas['Chore'] | null>(null);
-  const act = (next: Schemas['ChoreAct']) => log.mutate({ id: newId(), act: next });
   return (
     <section className="pt-3">
       <h2 className="mb-1 text-18">{title}</h2>
@@ -164,7 +164,13 @@ function List({ title, chores, view, onEdit, empty }: ListProps) {
               <button
                 type="button"
                 className="act act-plain px-2"
-                onClick={() => act({ kind: 'choreDropped', choreId: chore.id })}
+                onClick={() =>
+                  log.mutate({
+                    id: newId(),
+                    act: { kind: 'choreDropped', choreId: chore.id },
+                    text: `${chore.plan.title}: dropped`,
+                  })
+                }
               >
                 Drop<span className="sr-only"> {chore.plan.title}</span>
               </button>
@@ -172,11 +178,6 @@ function List({ title, chores, view, onEdit, empty }: ListProps) {
           </li>
         ))}
       </ul>
-      {log.error instanceof Refusal && (
-        <p role="alert" className="text-ember">
-          {log.error.all}
-        </p>
-      )}
       {doing !== null && <DoneForm chore={doing} tonight={view.tonight} onClose={() => setDoing(null)} />}
     </section>
   );

@@ -1,6 +1,6 @@
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
-import { useLogChore } from '../../api/roomQueries';
+import { useLogChore } from './queries';
 import { Dialog } from '../../ui/Dialog';
 import { FormError, TextField } from '../../ui/Field';
 import { newId } from '../../ui/newId';
@@ -22,7 +22,11 @@ export function DoneForm({
   const save = (event: SubmitEvent) => {
     event.preventDefault();
     log.mutate(
-      { id: newId(), act: { kind: 'choreDone', choreId: chore.id, night, note } },
+      {
+        id: newId(),
+        act: { kind: 'choreDone', choreId: chore.id, night, note },
+        text: `${chore.plan.title}: done`,
+      },
       { onSuccess: onClose },
     );
   };

@@ -1,6 +1,6 @@
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
-import { useLogChore } from '../../api/roomQueries';
+import { useLogChore } from './queries';
 import { Dialog } from '../../ui/Dialog';
 import { Field, FormError, TextField } from '../../ui/Field';
 import { dateRange } from '../../ui/dates';
@@ -11,11 +11,15 @@ export function GearSection({ view }: { view: Schemas['ChoresView'] }) {
   const log = useLogChore();
   const [name, setName] = useState('');
   const [booking, setBooking] = useState<Schemas['Gear'] | null>(null);
-  const act = (next: Schemas['ChoreAct']) => log.mutate({ id: newId(), act: next });
+  const act = (next: Schemas['ChoreAct'], text: string) => log.mutate({ id: newId(), act: next, text });
   const add = (event: SubmitEvent) => {
     event.preventDefault();
     log.mutate(
-      { id: newId(), act: { kind: 'gearAdded', gearId: newId(), name: name.trim() } },
+      {
+        id: newId(),
+        act: { kind: 'gearAdded', gearId: newId(), name: name.trim() },
+        text: `${name.trim()}: gear added`,
+      },
       { onSuccess: () => setName('') },
     );
   };
@@ -38,7 +42,7 @@ export function GearSection({ view }: { view: Schemas['ChoresView'] }) {
               <button
                 type="button"
                 className="act act-plain px-2"
-                onClick={() => act({ kind: 'gearDropped', gearId: gear.id })}
+                onClick={() => act({ kind: 'gearDropped', gearId: gear.id }, `${gear.name}: dropped`)}
               >
                 Drop<span className="sr-only"> {gear.name}</span>
               </button>
@@ -53,7 +57,9 @@ export function GearSection({ view }: { view: Schemas['ChoresView'] }) {
                   <button
                     type="button"
                     className="linkish min-h-8 text-muted max-sm:min-h-11"
-                    onClick={() => act({ kind: 'bookingDropped', bookingId: b.id })}
+                    onClick={() =>
+                      act({ kind: 'bookingDropped', bookingId: b.id }, `${gear.name}: ${b.for} given up`)
+                    }
                   >
                     give up<span className="sr-only"> {b.for}</span>
                   </button>
@@ -111,6 +117,7 @@ function BookingForm({ gear, tonight, onClose }: BookingProps) {
           to,
           for: what.trim(),
         },
+        text: `${gear.name}: booked for ${what.trim()}`,
       },
       { onSuccess: onClose },
     );

@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal } from '../../api/client';
-import { useContacts, useSayContact } from '../../api/roomQueries';
+import { useContacts, useSayContact } from './queries';
 import { FormError, TextField } from '../../ui/Field';
 import { newId } from '../../ui/newId';
 
@@ -22,7 +22,7 @@ export function ContactsSection() {
   const save = (event: SubmitEvent) => {
     event.preventDefault();
     say.mutate(
-      { id: newId(), act: { kind: 'contactSaid', contactId: id, name, note } },
+      { id: newId(), act: { kind: 'contactSaid', contactId: id, name, note }, text: `${name}: noted` },
       { onSuccess: clear },
     );
   };
@@ -55,7 +55,11 @@ export function ContactsSection() {
               className="grid size-9 place-items-center text-muted"
               aria-label={`Take ${contact.name} off the list`}
               onClick={() =>
-                say.mutate({ id: newId(), act: { kind: 'contactDropped', contactId: contact.id } })
+                say.mutate({
+                  id: newId(),
+                  act: { kind: 'contactDropped', contactId: contact.id },
+                  text: `${contact.name}: taken off the list`,
+                })
               }
             >
               <X className="size-4" />

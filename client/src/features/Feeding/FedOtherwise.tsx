@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import { Refusal, type AnimalView, type Schemas } from '../../api/client';
-import { useFedOtherwise } from '../../api/queries';
+import { useFedOtherwise } from './queries';
 import { Dialog } from '../../ui/Dialog';
 import { dateRange, shortDate, toDays } from '../../ui/dates';
 import { Measured } from '../../ui/Measured';

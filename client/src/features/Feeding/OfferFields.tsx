@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
-import { useRulebook } from '../../api/queries';
+import { useRulebook } from '../Rulebook/queries';
 import { Check, Choice, Field } from '../../ui/Field';
 
 import type { ActOf } from '../Journal/entryForm';

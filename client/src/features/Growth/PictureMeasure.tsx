@@ -1,6 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
-import { type AnimalView, api, Refusal, type Schemas, take } from '../../api/client';
-import { useLog } from '../../api/queries';
+import { type AnimalView, api, Refusal, refusalOf, type Schemas, take } from '../../api/client';
+import { useLog } from '../Journal/queries';
 import { Check, Choice, FormError, TextField } from '../../ui/Field';
 import { fromMm, type LengthUnit, toMm } from '../../ui/lengths';
 import { bodyParts } from './growthForms';
@@ -35,7 +35,7 @@ export function PictureMeasure({ animal, source, picture, parts, unit, onClose }
   const [fromExuvia, setFromExuvia] = useState(picture.ofExuvia);
   const [result, setResult] = useState<Schemas['PhotoMeasure'] | null>(null);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
-  const log = useLog();
+  const log = useLog(true);
 
   const at = (event: PointerEvent<SVGSVGElement>): Point => {
     const box = event.currentTarget.getBoundingClientRect();
@@ -84,7 +84,7 @@ export function PictureMeasure({ animal, source, picture, parts, unit, onClose }
       );
       setResult(answer.result);
     } catch (caught) {
-      setRefusal(caught instanceof Refusal ? caught : new Refusal('That could not be measured.', {}, 0));
+      setRefusal(refusalOf(caught));
     }
   };
   const keep = () => {
@@ -102,7 +102,6 @@ export function PictureMeasure({ animal, source, picture, parts, unit, onClose }
             pictureId: picture.pictureId,
           },
           text: `${animal.details.nickname}: measured in a picture`,
-          shows: true,
         },
         { onSuccess: onClose },
       );

@@ -1,7 +1,10 @@
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { type AnimalView, Refusal, type Schemas } from '../../api/client';
-import { useAddPicture, useAnimal, useRulebook, useSettings } from '../../api/queries';
+import { useAddPicture } from './queries';
+import { useSettings } from '../Rooms/queries';
+import { useRulebook } from '../Rulebook/queries';
+import { useAnimal } from '../Stock/queries';
 import { dayDate } from '../../ui/dates';
 import { Check, FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
@@ -125,6 +128,7 @@ function AddPicture({ animal }: { animal: AnimalView }) {
       add.mutate(
         {
           stockId: animal.stockId,
+          name: animal.details.nickname,
           pictureId: newId(),
           entryId: newId(),
           caption,

@@ -1,6 +1,9 @@
 import { Link, useSearchParams } from 'react-router';
 import { Refusal, type Schemas } from '../../api/client';
-import { useAnimal, useGuide, useGuideOf, useLog, useRulebook } from '../../api/queries';
+import { useGuide, useGuideOf } from './queries';
+import { useLog } from '../Journal/queries';
+import { useRulebook } from '../Rulebook/queries';
+import { useAnimal } from '../Stock/queries';
 import { Choice, FormError } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
 import { GuideDrawing } from './GuideDrawing';
@@ -254,7 +257,7 @@ function Advice({ title, lines, mark }: { title: string; lines: string[]; mark: 
 /** Logs what was seen as a sign, for groups in which it is one. */
 function LogSigns({ animal, signs }: { animal: Asked; signs: string[] }) {
   const known = useRulebook().data?.signs ?? [];
-  const log = useLog();
+  const log = useLog(true);
   return (
     <div className="mt-4 flex flex-wrap items-center gap-2">
       {known
@@ -271,7 +274,6 @@ function LogSigns({ animal, signs }: { animal: Asked; signs: string[] }) {
                 id: newId(),
                 act: { kind: 'signSeen', signId: s.id },
                 text: `${animal.name}: ${s.brief}`,
-                shows: true,
               })
             }
           >

@@ -1,6 +1,7 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useHonesty, useLessons } from '../../api/queries';
+import { useHonesty } from './queries';
+import { useLessons } from '../Rulebook/queries';
 import { dateRange, fromDays, shortDate, toDays } from '../../ui/dates';
 import { Waiting } from '../../ui/Waiting';
 import { CoverageBar, ForecastStrip, RatioBar } from './HonestyDrawings';

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { useShelves } from '../../api/roomQueries';
+import { useShelves } from './queries';
 import { Check, Field, TextField } from '../../ui/Field';
 import { fromMm, type LengthUnit, toMm } from '../../ui/lengths';
 import type { ActOf } from '../Journal/entryForm';

@@ -2,7 +2,7 @@ import { X } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useAnimal } from '../../api/queries';
+import { useAnimal } from '../Stock/queries';
 import { shortDate } from '../../ui/dates';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
 import { Lantern } from '../../ui/Lantern';

@@ -1,7 +1,7 @@
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
-import { useChangeLayout } from '../../api/roomQueries';
+import { useChangeLayout } from './queries';
 import { Dialog } from '../../ui/Dialog';
 import { FormError, TextField } from '../../ui/Field';
 import { fromMm, type LengthUnit, toMm } from '../../ui/lengths';

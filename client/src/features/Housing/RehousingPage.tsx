@@ -1,8 +1,9 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useNightline, useSettings } from '../../api/queries';
-import { useRehousing, useShelves } from '../../api/roomQueries';
+import { useSettings } from '../Rooms/queries';
+import { useNightline } from '../Rounds/queries';
+import { useRehousing, useShelves } from './queries';
 import { shortDate } from '../../ui/dates';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
 import { Waiting } from '../../ui/Waiting';

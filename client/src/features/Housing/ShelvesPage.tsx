@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useSettings } from '../../api/queries';
-import { useShelves } from '../../api/roomQueries';
+import { useSettings } from '../Rooms/queries';
+import { useShelves } from './queries';
 import { shortDate } from '../../ui/dates';
 import { builtAtOnce } from '../../ui/parts';
 import { useKeys } from '../../ui/useKeys';

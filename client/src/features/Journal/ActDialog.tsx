@@ -1,6 +1,7 @@
 import { useState } from 'react';
-import { type Act, Refusal } from '../../api/client';
-import { useNightline, useSettings } from '../../api/queries';
+import { type Act, Refusal, refusalOf } from '../../api/client';
+import { useSettings } from '../Rooms/queries';
+import { useNightline } from '../Rounds/queries';
 import { Dialog } from '../../ui/Dialog';
 import { Choice, FormError, TextField } from '../../ui/Field';
 import { draftOf, type Draft, finish } from './actDraft';
@@ -54,8 +55,8 @@ export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialog
       });
       onClose();
     } catch (caught) {
-      setRefusal(caught instanceof Refusal ? caught : new Refusal('That could not be logged.', {}, 0));
       setBusy(false);
+      setRefusal(refusalOf(caught));
     }
   };
 

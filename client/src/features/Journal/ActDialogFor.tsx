@@ -1,5 +1,7 @@
 import type { AnimalView, Schemas } from '../../api/client';
-import { useAnimal, useRulebook, useSettings } from '../../api/queries';
+import { useSettings } from '../Rooms/queries';
+import { useRulebook } from '../Rulebook/queries';
+import { useAnimal } from '../Stock/queries';
 import { Dialog } from '../../ui/Dialog';
 import { ActDialog, type ActDialogProps } from './ActDialog';
 import type { ActSubject } from './entryForm';

@@ -1,7 +1,7 @@
-import { type ReactNode, useRef, useState } from 'react';
-import type { Act } from '../../api/client';
-import { Refusal } from '../../api/client';
-import { useLog, useLogBatch, useUndo } from '../../api/queries';
+import { type ReactNode, useEffect, useEffectEvent, useRef, useState } from 'react';
+import { type Act, refusalOf } from '../../api/client';
+import { failures } from '../../api/failures';
+import { useLog, useLogBatch, useUndo } from './queries';
 import { outbox } from '../../api/writing';
 import { newId } from '../../ui/newId';
 import { useKeys } from '../../ui/useKeys';
@@ -15,7 +15,8 @@ const waits = (text: string) => `${text} (waits for the server)`;
 
 /** Logs acts, says what was logged, and takes each of them back on one key or tap for ten seconds. */
 export function DoneProvider({ children }: { children: (bar: ReactNode) => ReactNode }) {
-  const write = useLog();
+  const write = useLog(false);
+  const writeInForm = useLog(true);
   const takeBack = useUndo();
   const batch = useLogBatch();
   const [message, setMessage] = useState<Message | null>(null);
@@ -36,8 +37,10 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
     fresh().push({ ...done, until: Date.now() + undoSeconds * 1000 });
     say({ kind: 'done', text: done.text, done });
   };
-  const refused = (error: unknown) =>
-    say({ kind: 'refused', text: error instanceof Refusal ? error.all : 'That could not be logged.' });
+  const refused = (error: unknown) => say({ kind: 'refused', text: refusalOf(error).all });
+  // What goes wrong where nobody shows it is said here.
+  const failed = useEffectEvent((text: string) => say({ kind: 'refused', text }));
+  useEffect(() => failures.listen((text) => failed(text)), []);
   /** An id of an entry of our own. */
   const ownId = () => {
     const id = newId();
@@ -59,7 +62,7 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
     holding([stockId], async () => {
       const id = ownId();
       const text = `${name}: ${label}`;
-      const animal = await write.mutateAsync({ stockId, id, act, text, shows, ...when });
+      const animal = await (shows ? writeInForm : write).mutateAsync({ stockId, id, act, text, ...when });
       const line = animal?.journal.find((entry) => entry.id === id);
       did({
         text: animal === null ? waits(text) : `${name}: ${line?.text ?? label}`,

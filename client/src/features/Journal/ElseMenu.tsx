@@ -1,7 +1,7 @@
 import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { useAnimal } from '../../api/queries';
+import { useAnimal } from '../Stock/queries';
 import { MenuItem, menuClass, menuPadding, pickByLetter } from '../../ui/Menu';
 import { type LogOffer, useOffers } from './OfferDialogs';
 

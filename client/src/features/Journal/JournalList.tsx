@@ -2,7 +2,7 @@ import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import type { AnimalView } from '../../api/client';
 import { Refusal } from '../../api/client';
-import { useUndo } from '../../api/queries';
+import { useUndo } from './queries';
 import { clockTime, dayDate, shortDate } from '../../ui/dates';
 import { FormError } from '../../ui/Field';
 import { MenuItem, menuClass, menuPadding, pickByLetter } from '../../ui/Menu';

@@ -1,14 +1,8 @@
 import { useState } from 'react';
 import { useLocation } from 'react-router';
-import { Refusal, type Schemas } from '../../api/client';
-import {
-  fetchLabelSheet,
-  fetchStock,
-  useLabels,
-  useLoadRoll,
-  usePrintLabels,
-  useStockStretch,
-} from '../../api/roomQueries';
+import { refusalOf, type Schemas } from '../../api/client';
+import { fetchLabelSheet, useLabels, useLoadRoll, usePrintLabels } from './queries';
+import { fetchStock, useStockStretch } from '../Stock/queries';
 import { shortDate } from '../../ui/dates';
 import { Field, FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
@@ -53,7 +47,7 @@ function Labels({ view }: { view: Schemas['LabelsView'] }) {
     try {
       await work();
     } catch (error) {
-      setTrouble(error instanceof Refusal ? error.all : 'That did not work.');
+      setTrouble(refusalOf(error).all);
     } finally {
       setBusy(false);
     }

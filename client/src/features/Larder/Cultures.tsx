@@ -1,7 +1,7 @@
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { useLogInLarder } from '../../api/queries';
+import { useLogInLarder } from './queries';
 import { shortDate } from '../../ui/dates';
 import { MenuItem, menuClass, menuPadding, pickByLetter } from '../../ui/Menu';
 import { CultureCurve } from './CultureCurve';
@@ -72,9 +72,10 @@ function words(c: Culture, tonight: string): string {
 }
 
 function CultureMenu({ culture }: { culture: Culture }) {
-  const log = useLogInLarder();
+  const log = useLogInLarder('button');
   const [open, setOpen] = useState(false);
-  const act = (next: Schemas['LarderAct']) => () => log.mutate({ id: newId(), act: next });
+  const act = (next: Schemas['LarderAct'], what: string) => () =>
+    log.mutate({ id: newId(), act: next, text: `${culture.name}: ${what}` });
   const cultureId = culture.id;
   const half = Math.floor(culture.pots / 2);
   return (
@@ -95,13 +96,10 @@ function CultureMenu({ culture }: { culture: Culture }) {
           {half > 0 && culture.canChill && culture.state !== 'cold' && (
             <MenuItem
               letter="h"
-              onSelect={act({
-                kind: 'cultureSplit',
-                cultureId,
-                newCultureId: newId(),
-                pots: half,
-                intoCold: true,
-              })}
+              onSelect={act(
+                { kind: 'cultureSplit', cultureId, newCultureId: newId(), pots: half, intoCold: true },
+                'half into the cold',
+              )}
             >
               Half of the pots into the cold
             </MenuItem>
@@ -109,25 +107,40 @@ function CultureMenu({ culture }: { culture: Culture }) {
           {culture.canChill && (
             <MenuItem
               letter="c"
-              onSelect={act({ kind: 'cultureChilled', cultureId, intoCold: culture.state !== 'cold' })}
+              onSelect={act(
+                { kind: 'cultureChilled', cultureId, intoCold: culture.state !== 'cold' },
+                culture.state === 'cold' ? 'out of the cold' : 'into the cold',
+              )}
             >
               {culture.state === 'cold' ? 'Out of the cold' : 'Into the cold'}
             </MenuItem>
           )}
-          <MenuItem letter="m" onSelect={act({ kind: 'mitesSeen', cultureId })}>
+          <MenuItem letter="m" onSelect={act({ kind: 'mitesSeen', cultureId }, 'mites seen')}>
             Mites seen
           </MenuItem>
           <DropdownMenu.Separator className="my-1 border-t border-line" />
-          <MenuItem letter="s" onSelect={act({ kind: 'cultureEnded', cultureId, end: 'spent' })}>
+          <MenuItem
+            letter="s"
+            onSelect={act({ kind: 'cultureEnded', cultureId, end: 'spent' }, 'thrown away')}
+          >
             Thrown away: spent
           </MenuItem>
-          <MenuItem letter="o" onSelect={act({ kind: 'cultureEnded', cultureId, end: 'mold' })}>
+          <MenuItem
+            letter="o"
+            onSelect={act({ kind: 'cultureEnded', cultureId, end: 'mold' }, 'thrown away')}
+          >
             Thrown away: moldy
           </MenuItem>
-          <MenuItem letter="i" onSelect={act({ kind: 'cultureEnded', cultureId, end: 'mites' })}>
+          <MenuItem
+            letter="i"
+            onSelect={act({ kind: 'cultureEnded', cultureId, end: 'mites' }, 'thrown away')}
+          >
             Thrown away: mites
           </MenuItem>
-          <MenuItem letter="n" onSelect={act({ kind: 'cultureEnded', cultureId, end: 'failed' })}>
+          <MenuItem
+            letter="n"
+            onSelect={act({ kind: 'cultureEnded', cultureId, end: 'failed' }, 'thrown away')}
+          >
             Thrown away: never gave anything
           </MenuItem>
         </DropdownMenu.Content>

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
-import { useSetFeeder, useSettings } from '../../api/queries';
+import { useSetFeeder } from './queries';
+import { useSettings } from '../Rooms/queries';
 import { Dialog } from '../../ui/Dialog';
 import { Check, FormError, TextField } from '../../ui/Field';
 import { fromMm, toMm } from '../../ui/lengths';

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useFeeders, useSettings } from '../../api/queries';
+import { useFeeders } from './queries';
+import { useSettings } from '../Rooms/queries';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
 import { Waiting } from '../../ui/Waiting';
 import { FeederForm } from './FeederForm';

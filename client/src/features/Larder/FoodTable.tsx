@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
-import { useLogInLarder } from '../../api/queries';
+import { useLogInLarder } from './queries';
 import { shortDate } from '../../ui/dates';
 import { FoodWeeks } from './FoodWeeks';
 import { WhyLink } from './WhyLink';
@@ -120,7 +120,11 @@ function Count({ food, tonight }: { food: Food; tonight: string }) {
   const save = () => {
     const quantity = Number(text);
     log.mutate(
-      { id: newId(), act: { kind: 'foodCounted', food: food.food, quantity } },
+      {
+        id: newId(),
+        act: { kind: 'foodCounted', food: food.food, quantity },
+        text: `${food.name}: ${quantity} counted`,
+      },
       { onSuccess: () => setText(null) },
     );
   };

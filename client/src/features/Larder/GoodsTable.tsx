@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { useLogInLarder } from '../../api/queries';
+import { useLogInLarder } from './queries';
 import { shortDate, toDays } from '../../ui/dates';
 import { WhyLink } from './WhyLink';
 import { newId } from '../../ui/newId';
@@ -83,7 +83,11 @@ function GoodsCount({ goods: g }: { goods: Goods }) {
         e.preventDefault();
         if (!bad) {
           log.mutate(
-            { id: newId(), act: { kind: 'goodsCounted', goodsId: g.goodsId, quantity } },
+            {
+              id: newId(),
+              act: { kind: 'goodsCounted', goodsId: g.goodsId, quantity },
+              text: `${g.name}: ${plain(quantity)} ${g.unit} counted`,
+            },
             { onSuccess: () => setText(null) },
           );
         }

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import { useLogInLarder } from '../../api/queries';
+import { useLogInLarder } from './queries';
 import { shortDate } from '../../ui/dates';
 import { newId } from '../../ui/newId';
 
@@ -11,7 +11,7 @@ export function LarderJournal({
   lines: readonly Schemas['LarderLine'][];
   tonight: string;
 }) {
-  const log = useLogInLarder();
+  const log = useLogInLarder('button');
   return (
     <section aria-labelledby="larder-journal" className="mt-5">
       <h2 id="larder-journal" className="text-18">
@@ -31,6 +31,7 @@ export function LarderJournal({
                   log.mutate({
                     id: newId(),
                     act: { kind: 'larderWithdrawn', entryId: line.entryId },
+                    text: `taken back: ${line.text}`,
                   })
                 }
               >

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useLarder } from '../../api/queries';
+import { useLarder } from './queries';
 import { shortDate, toDays } from '../../ui/dates';
 import { Waiting } from '../../ui/Waiting';
 import { ChillTimer } from './ChillTimer';

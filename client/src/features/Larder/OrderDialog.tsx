@@ -1,7 +1,7 @@
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
-import { useOrder } from '../../api/queries';
+import { useOrder } from './queries';
 import { Dialog } from '../../ui/Dialog';
 import { Field, FormError } from '../../ui/Field';
 import { newId } from '../../ui/newId';

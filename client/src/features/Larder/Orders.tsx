@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
-import { useLogInLarder } from '../../api/queries';
+import { useLogInLarder } from './queries';
 import { Dialog } from '../../ui/Dialog';
 import { dayDate } from '../../ui/dates';
 import { FormError, TextField } from '../../ui/Field';
@@ -11,7 +11,7 @@ type OrderView = Schemas['OrderView'];
 /** What is on its way. */
 export function Orders({ orders, tonight }: { orders: readonly OrderView[]; tonight: string }) {
   const [unpacking, setUnpacking] = useState<OrderView | null>(null);
-  const log = useLogInLarder();
+  const log = useLogInLarder('button');
   return (
     <section aria-labelledby="orders" className="pt-3">
       <h2 id="orders" className="text-18">
@@ -38,7 +38,11 @@ export function Orders({ orders, tonight }: { orders: readonly OrderView[]; toni
                 type="button"
                 className="linkish min-h-8"
                 onClick={() =>
-                  log.mutate({ id: newId(), act: { kind: 'orderCancelled', orderId: order.id } })
+                  log.mutate({
+                    id: newId(),
+                    act: { kind: 'orderCancelled', orderId: order.id },
+                    text: `order given up: ${order.lines.join(', ')}`,
+                  })
                 }
               >
                 give up<span className="sr-only"> {order.lines.join(', ')}</span>
@@ -76,6 +80,7 @@ function Unpack({ order, onClose }: { order: OrderView; onClose: () => void }) {
                 orderId: order.id,
                 lines: order.parcel.lines.map((l, k) => ({ ...l, quantity: Number(counts[k]) })),
               },
+              text: `parcel unpacked: ${order.lines.join(', ')}`,
             },
             { onSuccess: onClose },
           );

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Refusal } from '../../api/client';
-import { useFeeders, useLogInLarder } from '../../api/queries';
+import { useFeeders, useLogInLarder } from './queries';
 import { Dialog } from '../../ui/Dialog';
 import { Choice, FormError, TextField } from '../../ui/Field';
 import { newId } from '../../ui/newId';
@@ -30,6 +30,7 @@ export function StartDialog({ onClose }: { onClose: () => void }) {
                 pots: Number(pots),
                 ageDays: Number(age.replace(',', '.')),
               },
+              text: `${feeders.find((f) => f.feeder.id === feederId)?.feeder.plural ?? 'culture'}: started`,
             },
             { onSuccess: onClose },
           );

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { useLogInLarder } from '../../api/queries';
+import { useLogInLarder } from './queries';
 import { dayDate, shortDate, toDays } from '../../ui/dates';
 import { started } from './larderWork';
 import { WhyLink } from './WhyLink';
@@ -25,7 +25,7 @@ const lineOf = (step: Step): Schemas['OrderLine'] => ({
 /** What to start or order, the most urgent first. */
 export function StepList({ plan, tonight, onOrder }: StepListProps) {
   const [all, setAll] = useState(false);
-  const start = useLogInLarder();
+  const start = useLogInLarder('button');
   const reasonsOf = (step: Step) =>
     plan.foods.find(
       (f) => f.food.feederId === step.food.feederId && f.food.sizeClassId === step.food.sizeClassId,
@@ -80,6 +80,7 @@ export function StepList({ plan, tonight, onOrder }: StepListProps) {
                   start.mutate({
                     id: newId(),
                     act: started(step.food.feederId, step.amount),
+                    text: `${step.what}: started`,
                   })
                 }
               >

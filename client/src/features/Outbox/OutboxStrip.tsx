@@ -1,53 +1,60 @@
-import { useState } from 'react';
+import { type ReactNode, useState } from 'react';
 import type { Outgoing } from '../../api/outbox';
+import { reach, useReach } from '../../api/reach';
 import { outbox, useOutbox } from '../../api/writing';
-import { clockTime, dayDate } from '../../ui/dates';
-import { Dialog } from '../../ui/Dialog';
-import { TextField } from '../../ui/Field';
+import { clockTime } from '../../ui/dates';
+import { SetAsideRow } from './SetAsideRow';
 
 const count = (n: number, one: string, many: string) => (n === 1 ? `1 ${one}` : `${n} ${many}`);
 
-/** What waits for the server on this device, and what it has refused. Nothing of it is lost, whatever happens. */
+/** Earlier of two instants, of which either may be none. */
+const earlier = (a: string | null, b: string | null) => (a === null || (b !== null && b < a) ? b : a);
+
+/**
+ * What stands between this page and the server: that it does not answer and since when, what waits for it on this device, what
+ * it has refused, and that there is a newer page. Nothing of it is lost, whatever happens.
+ */
 export function OutboxStrip() {
-  const { items, silentSince, signIn } = useOutbox();
+  const { items, silentSince, signIn, isKept } = useOutbox();
+  const contact = useReach();
   const aside = items.filter((item) => item.setAside !== null);
   const others = items.filter((item) => item.setAside === null && !outbox.isMine(item));
-  const waiting = items.length - aside.length - others.length;
-  const stands = silentSince !== null || signIn;
-  if (aside.length + others.length === 0 && !(stands && waiting > 0)) {
+  const waiting = items.filter((item) => item.setAside === null && outbox.isMine(item));
+  const since = earlier(silentSince, contact.silentSince);
+  const stands = since !== null || signIn;
+  if (aside.length + others.length === 0 && !stands && isKept && !contact.isNewer) {
     return null;
   }
   return (
     <section
       aria-label="Waiting for the server"
-      className="flex-none border-t border-edge bg-raised px-6 py-1.5 text-13 max-sm:px-4"
+      className="max-h-[40dvh] flex-none overflow-y-auto border-t border-edge bg-raised px-6 py-1.5 text-13 max-sm:px-4"
     >
-      {stands && waiting > 0 && (
-        <p role="status" className="flex items-center gap-x-3">
-          <span className="min-w-0 flex-1">
-            {silentSince !== null && (
-              <b className="font-semibold text-lamptext">No answer since {clockTime(silentSince)}. </b>
-            )}
-            {signIn && <b className="font-semibold text-lamptext">Signed out. </b>}
-            {count(waiting, 'entry waits', 'entries wait')} on this device
-            <span className="max-sm:sr-only">
-              {' '}
-              and {waiting === 1 ? 'is' : 'are'} written as soon as the server{' '}
-              {signIn ? 'knows you again' : 'answers'}, each at its own time
-            </span>
-            .
-          </span>
-          <button type="button" className="act act-plain" onClick={() => outbox.poke()}>
-            Try now
-          </button>
-        </p>
-      )}
+      {stands && <OutOfReach since={since} signIn={signIn} waiting={waiting} />}
       {others.length > 0 && (
         <p>
           {count(others.length, 'entry', 'entries')} of{' '}
           {[...new Set(others.map((item) => item.by))].join(', ')} {others.length === 1 ? 'waits' : 'wait'} on
           this device until they sign in here.
         </p>
+      )}
+      {!isKept && (
+        <p>
+          <b className="font-semibold text-ember">This browser keeps nothing.</b> What waits is lost when the
+          page is closed: leave it open until the server has answered.
+        </p>
+      )}
+      {contact.isNewer && (
+        <Line
+          button={
+            <button type="button" className="act act-plain" onClick={() => window.location.reload()}>
+              Load it
+            </button>
+          }
+        >
+          <b className="font-semibold text-lamptext">The server was updated.</b> This page still works as it
+          is; what waits stays.
+        </Line>
       )}
       {aside.map((item) => (
         <SetAsideRow key={item.seq} item={item} />
@@ -56,59 +63,74 @@ export function OutboxStrip() {
   );
 }
 
-/** One that the server refused: what it was, what is wrong with it, and what can be done. */
-function SetAsideRow({ item }: { item: Outgoing }) {
-  const [dating, setDating] = useState(false);
-  const why = item.setAside;
-  const all = why === null ? '' : Object.values(why.fields).flat().join(' ') || why.title;
-  const canBeDated = why !== null && 'tapped' in why.fields;
+function Line({ children, button }: { children: ReactNode; button: ReactNode }) {
   return (
-    <div className="flex flex-wrap items-center gap-x-3 gap-y-1 py-0.5">
-      <p className="min-w-0 flex-1 basis-64">
-        <b className="font-semibold text-ember">Not written:</b> {item.text},{' '}
-        {dayDate(item.tapped.slice(0, 10))} {clockTime(item.tapped)}. {all}
-      </p>
-      {canBeDated ? (
-        <button type="button" className="act act-plain" onClick={() => setDating(true)}>
-          Say when…
-        </button>
-      ) : (
-        <button type="button" className="act act-plain" onClick={() => void outbox.again(item.seq)}>
-          Write again
-        </button>
-      )}
-      <button type="button" className="act act-plain" onClick={() => void outbox.drop(item.seq)}>
-        Give up
-      </button>
-      {dating && <WhenDialog item={item} onClose={() => setDating(false)} />}
+    <div role="status" className="flex items-center gap-x-3">
+      <span className="min-w-0 flex-1">{children}</span>
+      {button}
     </div>
   );
 }
 
-/** An act whose time is not known: the clock of this device was changed after it. */
-function WhenDialog({ item, onClose }: { item: Outgoing; onClose: () => void }) {
-  const [at, setAt] = useState('');
+interface OutOfReachProps {
+  since: string | null;
+  signIn: boolean;
+  waiting: readonly Outgoing[];
+}
+
+/** The server does not answer, or asks who one is: since when, how old is what is shown, and what waits. */
+function OutOfReach({ since, signIn, waiting }: OutOfReachProps) {
+  const [shown, setShown] = useState(false);
   return (
-    <Dialog title="When was it?" hint={item.text} onClose={onClose}>
-      <form
-        className="grid gap-4"
-        onSubmit={(event) => {
-          event.preventDefault();
-          void outbox.again(item.seq, { tapped: (at === '' ? new Date() : new Date(at)).toISOString() });
-          onClose();
-        }}
+    <>
+      <Line
+        button={
+          <button
+            type="button"
+            className="act act-plain"
+            onClick={() => {
+              outbox.poke();
+              // Whatever answers says that it is back, and the rest follows.
+              void reach.tryNow();
+            }}
+          >
+            Try now
+          </button>
+        }
       >
-        <TextField
-          label="Date and time"
-          hint="Empty for now"
-          type="datetime-local"
-          value={at}
-          onChange={setAt}
-        />
-        <button type="submit" className="act act-first justify-self-start px-5">
-          Write it
-        </button>
-      </form>
-    </Dialog>
+        {since !== null && <b className="font-semibold text-lamptext">Not live since {clockTime(since)}. </b>}
+        {signIn && <b className="font-semibold text-lamptext">Signed out. </b>}
+        {waiting.length === 0 ? (
+          <>What you see is of then; what you log is kept on this device.</>
+        ) : (
+          <>
+            <button
+              type="button"
+              className="linkish min-h-8 pointer-coarse:min-h-11"
+              aria-expanded={shown}
+              onClick={() => setShown(!shown)}
+            >
+              {count(waiting.length, 'entry waits', 'entries wait')}
+            </button>{' '}
+            on this device
+            <span className="max-sm:sr-only">
+              {' '}
+              and {waiting.length === 1 ? 'is' : 'are'} written as soon as the server{' '}
+              {signIn ? 'knows you again' : 'answers'}, each at its own time
+            </span>
+            .
+          </>
+        )}
+      </Line>
+      {shown && (
+        <ul className="mb-1 text-muted">
+          {waiting.map((item) => (
+            <li key={item.seq}>
+              {clockTime(item.tapped)} {item.text}
+            </li>
+          ))}
+        </ul>
+      )}
+    </>
   );
 }

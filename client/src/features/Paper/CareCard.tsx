@@ -1,7 +1,8 @@
 import { Link, useParams } from 'react-router';
 import type { AnimalView } from '../../api/client';
-import { useAnimal, useSettings } from '../../api/queries';
-import { useFamily } from '../../api/roomQueries';
+import { useSettings } from '../Rooms/queries';
+import { useAnimal } from '../Stock/queries';
+import { useFamily } from '../Stock/queries';
 import { longDate, shortDate } from '../../ui/dates';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
 import { Waiting } from '../../ui/Waiting';

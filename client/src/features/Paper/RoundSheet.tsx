@@ -1,6 +1,6 @@
 import type { RoundLine, RoundView } from '../../api/client';
-import { useLarderWork } from '../../api/queries';
-import { useRound } from '../../api/roomQueries';
+import { useLarderWork } from '../Larder/queries';
+import { useRound } from '../Rounds/queries';
 import { longDate } from '../../ui/dates';
 import { Waiting } from '../../ui/Waiting';
 import { kitText } from '../Rounds/kitWords';

@@ -1,6 +1,6 @@
 import { useRef, useState } from 'react';
 import type { RoundView } from '../../api/client';
-import { useRound } from '../../api/roomQueries';
+import { useRound } from '../Rounds/queries';
 import { dayDate, fromDays, toDays } from '../../ui/dates';
 import { Choice } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';

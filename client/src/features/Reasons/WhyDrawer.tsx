@@ -1,7 +1,8 @@
 import { X } from 'lucide-react';
 import type { Reason, Schemas } from '../../api/client';
-import { useChangeSettings, useNightline, useSettings } from '../../api/queries';
-import { useLineWhy } from '../../api/roomQueries';
+import { useChangeSettings, useSettings } from '../Rooms/queries';
+import { useNightline } from '../Rounds/queries';
+import { useLineWhy } from '../Rounds/queries';
 import { Dialog } from '../../ui/Dialog';
 import { useIsWide } from '../../ui/useMedia';
 import { Waiting } from '../../ui/Waiting';

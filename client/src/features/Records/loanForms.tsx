@@ -1,6 +1,6 @@
 import { AgainstHush } from '../Hush/AgainstHush';
 import { useId } from 'react';
-import { useContacts } from '../../api/roomQueries';
+import { useContacts } from '../Contacts/queries';
 import { Field, TextField } from '../../ui/Field';
 import { type EntryForm, textOrNone } from '../Journal/entryForm';
 

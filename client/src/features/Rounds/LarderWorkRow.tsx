@@ -1,13 +1,13 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useLogInLarder } from '../../api/queries';
+import { useLogInLarder } from '../Larder/queries';
 import { actOf, doneWord } from '../Larder/larderWork';
 import { WhyLink } from '../Larder/WhyLink';
 import { newId } from '../../ui/newId';
 
 /** Cultures and orders that fall on the night: found from the larder, not planned by the keeper. */
 export function LarderWorkRow({ work }: { work: Schemas['LarderWork'] }) {
-  const log = useLogInLarder();
+  const log = useLogInLarder('button');
   const act = actOf(work);
   return (
     <li className="flex min-h-9 flex-wrap items-center gap-x-3 gap-y-1 py-0.5 pr-6 pl-[46px] max-sm:px-4 max-sm:py-2">
@@ -25,7 +25,9 @@ export function LarderWorkRow({ work }: { work: Schemas['LarderWork'] }) {
           type="button"
           className="act min-h-8! px-3 max-sm:min-h-11!"
           disabled={log.isPending}
-          onClick={() => log.mutate({ id: newId(), act })}
+          onClick={() =>
+            log.mutate({ id: newId(), act, text: `${work.text}: ${doneWord[work.task].toLowerCase()}` })
+          }
         >
           {doneWord[work.task]}
           <span className="sr-only">: {work.text}</span>

@@ -1,7 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useNightline } from '../../api/queries';
+import { useNightline } from './queries';
 import { fromDays, shortDate, toDays } from '../../ui/dates';
 import { Measured } from '../../ui/Measured';
 import { useIsPhone } from '../../ui/useMedia';

@@ -2,7 +2,7 @@ import { Check, ChevronDown, ChevronRight, Hourglass } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { RoundLine, Schemas } from '../../api/client';
-import { useResting } from '../../api/roomQueries';
+import { useResting } from './queries';
 import { clockTime, dayDate } from '../../ui/dates';
 import { Lantern } from '../../ui/Lantern';
 import { useWhy } from '../Reasons/WhyContext';

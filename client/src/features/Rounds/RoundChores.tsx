@@ -1,6 +1,6 @@
 import { Check } from 'lucide-react';
 import type { Schemas } from '../../api/client';
-import { useLogChore } from '../../api/roomQueries';
+import { useLogChore } from '../Chores/queries';
 import { fromDays, shortDate, toDays } from '../../ui/dates';
 import { LarderWorkRow } from './LarderWorkRow';
 import { newId } from '../../ui/newId';
@@ -13,8 +13,8 @@ interface Props {
 
 /** Work other than at animals that falls on tonight; after the animals, as mites and dirt are handled last. */
 export function RoundChores({ chores, larder, night }: Props) {
-  const log = useLogChore();
-  const act = (next: Schemas['ChoreAct']) => log.mutate({ id: newId(), act: next });
+  const log = useLogChore('button');
+  const act = (next: Schemas['ChoreAct'], text: string) => log.mutate({ id: newId(), act: next, text });
   return (
     <section
       id="chores"
@@ -39,7 +39,12 @@ export function RoundChores({ chores, larder, night }: Props) {
                   <button
                     type="button"
                     className="linkish min-h-8 text-13 text-muted max-sm:min-h-11"
-                    onClick={() => act({ kind: 'choreWithdrawn', entryId: chore.lastEntryId ?? '' })}
+                    onClick={() =>
+                      act(
+                        { kind: 'choreWithdrawn', entryId: chore.lastEntryId ?? '' },
+                        `taken back: ${chore.plan.title}`,
+                      )
+                    }
                   >
                     take back
                   </button>
@@ -57,7 +62,12 @@ export function RoundChores({ chores, larder, night }: Props) {
                   type="button"
                   className="act min-h-8! px-3 max-sm:min-h-11!"
                   disabled={log.isPending}
-                  onClick={() => act({ kind: 'choreDone', choreId: chore.id, night, note: '' })}
+                  onClick={() =>
+                    act(
+                      { kind: 'choreDone', choreId: chore.id, night, note: '' },
+                      `${chore.plan.title}: done`,
+                    )
+                  }
                 >
                   Done<span className="sr-only">: {chore.plan.title}</span>
                 </button>
@@ -66,12 +76,15 @@ export function RoundChores({ chores, larder, night }: Props) {
                   className="act act-plain min-h-8! px-3 max-sm:min-h-11!"
                   disabled={log.isPending}
                   onClick={() =>
-                    act({
-                      kind: 'chorePutOff',
-                      choreId: chore.id,
-                      untilNight: fromDays(toDays(night) + 1),
-                      reason: '',
-                    })
+                    act(
+                      {
+                        kind: 'chorePutOff',
+                        choreId: chore.id,
+                        untilNight: fromDays(toDays(night) + 1),
+                        reason: '',
+                      },
+                      `${chore.plan.title}: tomorrow`,
+                    )
                   }
                 >
                   Tomorrow<span className="sr-only">: {chore.plan.title}</span>

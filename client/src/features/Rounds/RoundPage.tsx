@@ -1,8 +1,9 @@
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { RoundLine, RoundView, Schemas } from '../../api/client';
-import { useLarderWork, useSettings } from '../../api/queries';
-import { useRound } from '../../api/roomQueries';
+import { useLarderWork } from '../Larder/queries';
+import { useSettings } from '../Rooms/queries';
+import { useRound } from './queries';
 import { useOutbox } from '../../api/writing';
 import { clockTime, longDate } from '../../ui/dates';
 import { useKeys } from '../../ui/useKeys';

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { hazardWord } from '../Stock/words';
 import type { RoundLine } from '../../api/client';
-import { useNightline } from '../../api/queries';
+import { useNightline } from './queries';
 import { fromDays, toDays } from '../../ui/dates';
 import { Lantern } from '../../ui/Lantern';
 import { MenuItem, menuClass, menuPadding, pickByLetter } from '../../ui/Menu';

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useNightPast } from '../../api/roomQueries';
+import { useNightPast } from './queries';
 import { Dialog } from '../../ui/Dialog';
 import { Waiting } from '../../ui/Waiting';
 

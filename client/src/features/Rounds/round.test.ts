@@ -1,44 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import type { RoundLine, RoundView, Schemas } from '../../api/client';
+import type { RoundLine } from '../../api/client';
+import { line, round } from '../../testing/samples';
 import { batchChoice, primaryChoices, refusals } from './lineActs';
 import { byShelf, goOnFrom } from './shelves';
-
-const offer: Schemas['MealOffer'] = {
-  feederId: 'cricket',
-  sizeClassId: 'small',
-  count: 2,
-  preparation: 'preKilled',
-  what: '2 pre-killed small crickets',
-  animals: 1,
-  serving: '',
-};
-
-const line = (changed: Partial<RoundLine>): RoundLine => ({
-  stockId: 'a',
-  place: 'A1·03',
-  name: 'Tansy',
-  species: 'Tliltocatl albopilosus',
-  phase: 'open',
-  phaseWord: 'open',
-  shutters: 0,
-  state: 'due',
-  act: 'feed',
-  do: 'Offer 2 pre-killed small crickets',
-  detail: '',
-  offer,
-  mind: [],
-  choices: [],
-  preyIn: null,
-  outAt: null,
-  vials: null,
-  seconds: 60,
-  hazard: null,
-  signs: true,
-  waters: ['dish'],
-  quarantine: false,
-  nextDue: null,
-  ...changed,
-});
 
 const eaten: RoundLine['choices'][number]['acts'][number] = {
   kind: 'offered',
@@ -92,43 +56,6 @@ describe('what a line offers', () => {
     expect(batchChoice(line({}), 'feed')).toBeUndefined();
   });
 });
-
-const done = (place: string): RoundView['done'][number] => ({
-  stockId: place,
-  place,
-  name: place,
-  entryId: place,
-  text: 'dish filled',
-  at: '2026-11-23T20:00:00Z',
-  by: 'Keeper',
-});
-
-const shelf = (code: string, slots: number[], states: string): Schemas['RoundShelf'] => ({
-  code,
-  quarantine: false,
-  note: '',
-  slots,
-  states,
-});
-
-const round: RoundView = {
-  roomName: 'Room',
-  night: '2026-11-23',
-  progress: { done: 1, total: 3, passBy: 1, resting: 1, secondsLeft: 60 },
-  left: null,
-  // The server gives the walking order: here the keeper walks B before A.
-  shelves: [shelf('B1', [1], 'r'), shelf('A1', [2, 4, 5], 'doh'), shelf('A2', [1], 'o')],
-  lines: [
-    line({ stockId: '1', place: 'A1·04' }),
-    line({ stockId: '2', place: 'A1·05', state: 'passBy', act: 'none' }),
-    line({ stockId: '4', place: 'A2·01' }),
-  ],
-  done: [done('A1·02')],
-  chores: [],
-  kit: [],
-  pace: [],
-  waterUnknown: [],
-};
 
 describe('byShelf', () => {
   it('puts leftovers before the first shelf', () => {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { Reason } from '../../api/client';
-import { useGiveUpOverride, useRule, useRulebook } from '../../api/queries';
+import { useGiveUpOverride, useRule, useRulebook } from './queries';
 import { useWhy } from '../Reasons/WhyContext';
 import { RuleForm } from './RuleForm';
 import { canChange } from './ruleParts';
@@ -30,7 +30,7 @@ export function ChangeRule({ reason, stockId }: { reason: Reason; stockId: strin
           type="button"
           className="linkish ml-3 min-h-6 text-lamptext max-sm:min-h-11"
           disabled={giveUp.isPending}
-          onClick={() => giveUp.mutate(change.id, { onSuccess: hide })}
+          onClick={() => giveUp.mutate({ id: change.id, rule: change.rule }, { onSuccess: hide })}
         >
           back to the rulebook for {scopeWord[change.scope]}
         </button>

@@ -1,6 +1,6 @@
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
-import { usePreviewOverride, useSetOverride } from '../../api/queries';
+import { usePreviewOverride, useSetOverride } from './queries';
 import { Dialog } from '../../ui/Dialog';
 import { Choice, FormError, TextField } from '../../ui/Field';
 import { parseValue, partsOf, RuleValue } from './RuleValue';

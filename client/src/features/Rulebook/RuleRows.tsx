@@ -1,5 +1,5 @@
 import { type Schemas } from '../../api/client';
-import { useGiveUpOverride } from '../../api/queries';
+import { useGiveUpOverride } from './queries';
 import { tagWord } from '../Reasons/tags';
 import { bySchools, canChange, longestWait } from './ruleParts';
 import { WaitBand } from './WaitBand';
@@ -139,7 +139,9 @@ function Change({ row, onChange }: { row: Row; onChange: () => void }) {
           type="button"
           className="linkish ml-3 min-h-6 text-lamptext max-sm:min-h-11"
           disabled={giveUp.isPending}
-          onClick={() => row.overrideId !== null && giveUp.mutate(row.overrideId)}
+          onClick={() =>
+            row.overrideId !== null && giveUp.mutate({ id: row.overrideId, rule: row.line.name })
+          }
         >
           back to the rulebook
         </button>

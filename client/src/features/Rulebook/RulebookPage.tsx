@@ -1,8 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
-import type { RulebookView } from '../../api/client';
-import { Refusal } from '../../api/client';
-import { useAddSpecies, useRulebook } from '../../api/queries';
+import { Refusal, refusalOf, type RulebookView, type Schemas } from '../../api/client';
+import { useAddSpecies, useRulebook } from './queries';
 import { FormError } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
 
@@ -72,6 +71,15 @@ function Contents({ rules }: { rules: RulebookView }) {
   );
 }
 
+/** The profile in a file. */
+function profileIn(text: string): Schemas['SpeciesProfile'] {
+  try {
+    return JSON.parse(text) as Schemas['SpeciesProfile'];
+  } catch {
+    throw new Refusal('That is no species profile in JSON.', {}, 400);
+  }
+}
+
 /** Adds a species of the keeper's own from a profile file. */
 function Import() {
   const add = useAddSpecies();
@@ -82,10 +90,9 @@ function Import() {
     }
     setProblem(undefined);
     try {
-      const profile = JSON.parse(await file.text()) as Parameters<typeof add.mutateAsync>[0];
-      await add.mutateAsync(profile);
+      await add.mutateAsync(profileIn(await file.text()));
     } catch (caught) {
-      setProblem(caught instanceof Refusal ? caught.all : 'That is no species profile in JSON.');
+      setProblem(refusalOf(caught).all);
     }
   };
   return (
@@ -100,7 +107,7 @@ function Import() {
         />
       </label>
       <span role="status" className="text-13 text-mosstext">
-        {add.data === undefined ? '' : `${add.data.scientificName} is in the rulebook.`}
+        {add.data == null ? '' : `${add.data.scientificName} is in the rulebook.`}
       </span>
       <FormError>{problem}</FormError>
     </>

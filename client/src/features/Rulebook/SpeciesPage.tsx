@@ -1,7 +1,7 @@
 import { type ReactNode, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { useSpecies } from '../../api/queries';
+import { useSpecies } from './queries';
 import { Waiting } from '../../ui/Waiting';
 import { tagWord } from '../Reasons/tags';
 import { RuleForm, type RuleTarget } from './RuleForm';

@@ -1,7 +1,7 @@
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
-import { useMakeSitterLink, useSitterLinks, useWithdrawSitterLink } from '../../api/accessQueries';
-import { useNightline } from '../../api/queries';
+import { useMakeSitterLink, useSitterLinks, useWithdrawSitterLink } from './queries';
+import { useNightline } from '../Rounds/queries';
 import { dateRange, fromDays, toDays } from '../../ui/dates';
 import { Check, Field, FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';

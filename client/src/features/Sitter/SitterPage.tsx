@@ -2,7 +2,7 @@ import { Check } from 'lucide-react';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { Refusal, type Schemas } from '../../api/client';
-import { useSitterSheet, useTick } from '../../api/accessQueries';
+import { useSitterSheet, useTick } from './queries';
 import { useDelivery } from '../../api/useDelivery';
 import { useOutbox } from '../../api/writing';
 import { OutboxStrip } from '../Outbox/OutboxStrip';
@@ -36,7 +36,8 @@ interface SheetProps {
 }
 
 function Sheet({ view, secret }: SheetProps) {
-  const tick = useTick(secret);
+  const tick = useTick(secret, false);
+  const tell = useTick(secret, true);
   const [wrong, setWrong] = useState<{ stockId: string; name: string } | null>(null);
   const { sheet } = view;
   const { items, silentSince } = useOutbox();
@@ -64,7 +65,6 @@ function Sheet({ view, secret }: SheetProps) {
           <span className="whitespace-pre-line">{view.contacts}</span>
         </p>
       </header>
-      <FormError>{tick.error instanceof Refusal ? tick.error.all : undefined}</FormError>
       <section aria-label="To do" className="mt-4">
         <h2 className="mb-1 text-22">{sheet.lines.length === 0 ? 'Nothing is left to do' : 'To do'}</h2>
         <ul>
@@ -138,9 +138,10 @@ function Sheet({ view, secret }: SheetProps) {
       {wrong !== null && (
         <WrongDialog
           name={wrong.name}
-          busy={tick.isPending}
+          busy={tell.isPending}
+          error={tell.error instanceof Refusal ? tell.error.all : undefined}
           onSend={(remark) =>
-            tick.mutate(
+            tell.mutate(
               {
                 id: newId(),
                 stockId: wrong.stockId,
@@ -200,11 +201,12 @@ function Line({ line, busy, waiting, onTick, onWrong }: LineProps) {
 interface WrongProps {
   name: string;
   busy: boolean;
+  error: string | undefined;
   onSend: (remark: string) => void;
   onClose: () => void;
 }
 
-function WrongDialog({ name, busy, onSend, onClose }: WrongProps) {
+function WrongDialog({ name, busy, error, onSend, onClose }: WrongProps) {
   const [remark, setRemark] = useState('');
   return (
     <Dialog
@@ -231,6 +233,7 @@ function WrongDialog({ name, busy, onSend, onClose }: WrongProps) {
             />
           )}
         </Field>
+        <FormError>{error}</FormError>
         <button
           type="submit"
           className="act act-first justify-center"

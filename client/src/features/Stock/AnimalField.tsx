@@ -1,8 +1,8 @@
 import { X } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
 import type { Schemas } from '../../api/client';
-import { useAnimal } from '../../api/queries';
-import { useFind } from '../../api/roomQueries';
+import { useAnimal } from './queries';
+import { useFind } from './queries';
 import { Field } from '../../ui/Field';
 
 interface AnimalFieldProps {

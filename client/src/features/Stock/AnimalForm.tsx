@@ -2,23 +2,21 @@ import { type SubmitEvent, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import {
   type AnimalView,
-  Refusal,
+  type Refusal,
+  refusalOf,
   type RulebookView,
   type Schemas,
   type StockDetails,
 } from '../../api/client';
-import {
-  useAddStock,
-  useAnimal,
-  useChangeStock,
-  useNightline,
-  useRulebook,
-  useSettings,
-} from '../../api/queries';
+import { useSettings } from '../Rooms/queries';
+import { useDone } from '../Journal/DoneContext';
+import { useNightline } from '../Rounds/queries';
+import { useRulebook } from '../Rulebook/queries';
+import { useAddStock, useAnimal, useChangeStock } from './queries';
 import { Choice, Field, FormError, TextField } from '../../ui/Field';
 import { type LengthUnit, toMm } from '../../ui/lengths';
 import { Waiting } from '../../ui/Waiting';
-import { useTanks } from '../../api/roomQueries';
+import { useTanks } from '../Tanks/queries';
 import { FirstMeasureFields, OriginFields } from './AnimalFormParts';
 import { TankField } from '../Tanks/TankField';
 import { FamilyFields } from './FamilyFields';
@@ -74,6 +72,7 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
   const navigate = useNavigate();
   const add = useAddStock();
   const change = useChangeStock();
+  const { tell } = useDone();
   // The ids are made once, so that sending the form twice adds one animal.
   const [ids] = useState(() => ({ stock: newId(), entry: newId() }));
   const [details, setDetails] = useState<StockDetails>(animal?.details ?? fresh(rules, tonight));
@@ -129,9 +128,14 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
               details: complete,
               place,
             });
-      void navigate(`/stock/${saved.stockId}`);
+      if (saved === null) {
+        tell(`${complete.nickname} waits for the server`);
+        void navigate('/');
+      } else {
+        void navigate(`/stock/${saved.stockId}`);
+      }
     } catch (caught) {
-      setRefusal(caught instanceof Refusal ? caught : new Refusal('That could not be saved.', {}, 0));
+      setRefusal(refusalOf(caught));
     }
   };
 

@@ -1,6 +1,7 @@
 import { Link, useParams } from 'react-router';
 import type { AnimalView } from '../../api/client';
-import { useAnimal, useSettings } from '../../api/queries';
+import { useSettings } from '../Rooms/queries';
+import { useAnimal } from './queries';
 import type { LengthUnit } from '../../ui/lengths';
 import { useKeys } from '../../ui/useKeys';
 import { Waiting } from '../../ui/Waiting';

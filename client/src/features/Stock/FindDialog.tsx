@@ -1,6 +1,6 @@
 import { useDeferredValue, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { useFind } from '../../api/roomQueries';
+import { useFind } from './queries';
 import { Dialog } from '../../ui/Dialog';
 import { Lantern } from '../../ui/Lantern';
 

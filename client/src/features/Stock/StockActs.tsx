@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Act, Schemas } from '../../api/client';
-import { fetchStock, type StockFilter } from '../../api/roomQueries';
+import { fetchStock, type StockFilter } from './queries';
 import { useDone } from '../Journal/DoneContext';
 
 interface Props {

@@ -1,7 +1,7 @@
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
-import type { StockFilter } from '../../api/roomQueries';
+import type { StockFilter } from './queries';
 import { stageWord } from './words';
 
 interface Props {
@@ -26,11 +26,8 @@ interface Saved {
 const storage = 'stock-filters';
 
 const readSaved = (): Saved[] => {
-  try {
-    return JSON.parse(localStorage.getItem(storage) ?? '[]') as Saved[];
-  } catch {
-    return [];
-  }
+  const kept = localStorage.getItem(storage);
+  return kept === null ? [] : (JSON.parse(kept) as Saved[]);
 };
 
 /** What the list is narrowed by; filters can be saved on this device and called up by name. */

@@ -2,7 +2,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useDeferredValue, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { type StockFilter, type StockOrder, stockLinesAtOnce, useStockStretch } from '../../api/roomQueries';
+import { type StockFilter, type StockOrder, stockLinesAtOnce, useStockStretch } from './queries';
 import { useIsPhone } from '../../ui/useMedia';
 import { Waiting } from '../../ui/Waiting';
 import { StockActs } from './StockActs';

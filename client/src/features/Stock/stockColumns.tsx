@@ -1,7 +1,7 @@
 import { Popover } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
 import type { Schemas } from '../../api/client';
-import type { StockOrder } from '../../api/roomQueries';
+import type { StockOrder } from './queries';
 import { dateRange, dayDate, shortDate } from '../../ui/dates';
 import { Lantern } from '../../ui/Lantern';
 import { stageWord } from './words';

@@ -1,4 +1,4 @@
-import { useTanks } from '../../api/roomQueries';
+import { useTanks } from './queries';
 import { Field } from '../../ui/Field';
 
 interface TankFieldProps {

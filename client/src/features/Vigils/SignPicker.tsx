@@ -1,6 +1,6 @@
 import { useEffect, useEffectEvent } from 'react';
 import { type Schemas } from '../../api/client';
-import { useRulebook } from '../../api/queries';
+import { useRulebook } from '../Rulebook/queries';
 
 const strengthWord: Record<Schemas['SignStrength'], string> = {
   weak: 'weak',

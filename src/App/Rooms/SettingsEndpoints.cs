@@ -5,7 +5,7 @@ using App.Live;
 using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;
 
-namespace App.Rounds;
+namespace App.Rooms;
 
 /// <summary>Whether the application is well.</summary>
 public sealed record Health(string Status, string Version);

@@ -5,7 +5,7 @@ using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 
-namespace App.Rounds;
+namespace App.Climate;
 
 /// <summary>A temperature read off in the room.</summary>
 /// <param name="TemperatureC">−20 to 60 °C.</param>

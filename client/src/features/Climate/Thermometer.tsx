@@ -1,8 +1,9 @@
 import { type SubmitEvent, useState } from 'react';
 import { Refusal } from '../../api/client';
-import { useAddReading, useClimate } from '../../api/queries';
+import { useAddReading, useClimate } from './queries';
 import { dayDate } from '../../ui/dates';
 import { FormError, TextField } from '../../ui/Field';
+import { newId } from '../../ui/newId';
 
 /** Temperatures and humidities read off by hand: waits are counted by warmth, mistings by how dry it is. */
 export function Thermometer() {
@@ -27,7 +28,7 @@ export function Thermometer() {
     }
     setProblem({});
     add.mutate(
-      { temperatureC, relativeHumidity: read, zone },
+      { id: newId(), temperatureC, relativeHumidity: read, zone },
       {
         onSuccess: () => {
           setCelsius('');

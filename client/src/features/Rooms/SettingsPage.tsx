@@ -1,9 +1,9 @@
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type VersionedSettings } from '../../api/client';
-import { useChangeSettings, useSettings } from '../../api/queries';
+import { useChangeSettings, useSettings } from './queries';
 import { Choice, Field, FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
-import { Thermometer } from './Thermometer';
+import { Thermometer } from '../Climate/Thermometer';
 import { type Look, looks, readLook, setLook } from './look';
 
 /** What holds for the whole room. */
@@ -146,7 +146,7 @@ function SettingsForm({ saved, change }: SettingsFormProps) {
           Save
         </button>
         <span role="status" className="text-mosstext">
-          {change.isSuccess ? 'Saved.' : ''}
+          {!change.isSuccess ? '' : change.data === null ? 'Not written yet: see below.' : 'Saved.'}
         </span>
       </div>
     </form>

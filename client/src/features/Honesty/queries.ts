@@ -1,0 +1,8 @@
+import { useQuery } from '@tanstack/react-query';
+import { api, take } from '../../api/client';
+import { follows } from '../../api/topics';
+
+follows('honesty', ['journal', 'climate', 'rules', 'settings']);
+
+export const useHonesty = () =>
+  useQuery({ queryKey: ['honesty'], queryFn: () => take(api.GET('/api/honesty')), staleTime: 60_000 });

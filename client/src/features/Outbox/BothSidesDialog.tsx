@@ -1,0 +1,151 @@
+import { useState } from 'react';
+import type { BothSides } from '../../api/client';
+import type { Outgoing } from '../../api/outbox';
+import { outbox } from '../../api/writing';
+import { clockTime } from '../../ui/dates';
+import { Dialog } from '../../ui/Dialog';
+import { settled, withoutTold } from './settling';
+
+interface BothSidesProps {
+  item: Outgoing;
+  both: BothSides;
+  onClose: () => void;
+}
+
+/** What is there and what was to be written, side by side: the keeper says which shall stand. */
+export function BothSidesDialog({ item, both, onClose }: BothSidesProps) {
+  return (
+    <Dialog title="Both are shown, nothing was overwritten" hint={item.text} onClose={onClose} wide>
+      {both.kind === 'stale' ? (
+        <FieldByField item={item} both={both} onClose={onClose} />
+      ) : (
+        <ToldTwice item={item} both={both} onClose={onClose} />
+      )}
+    </Dialog>
+  );
+}
+
+/** Somebody else wrote the same of that night. */
+function ToldTwice({ item, both, onClose }: BothSidesProps) {
+  const rest = withoutTold(item, both);
+  const leave = () => {
+    if (rest === null) {
+      void outbox.drop(item.seq);
+    } else {
+      void outbox.again(item.seq, { ...rest, seen: null });
+    }
+    onClose();
+  };
+  const write = () => {
+    void outbox.again(item.seq, { seen: null });
+    onClose();
+  };
+  return (
+    <>
+      <table className="w-full text-left text-13">
+        <thead>
+          <tr className="text-muted">
+            <th scope="col" className="py-1 pr-3 font-normal">
+              In the room
+            </th>
+            <th scope="col" className="py-1 font-normal">
+              Yours, {clockTime(item.tapped)}
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {both.twice.map((told) => (
+            <tr key={told.yourId} className="border-t border-line align-top">
+              <td className="py-1.5 pr-3">
+                <b className="font-semibold">{told.theirs}</b>
+                <span className="block text-muted">
+                  {told.by}, {clockTime(told.at)}
+                </span>
+              </td>
+              <td className="py-1.5 font-semibold">{told.yours}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="mt-4 flex flex-wrap justify-end gap-2">
+        <button type="button" className="act px-4" onClick={write}>
+          Both happened: write mine too
+        </button>
+        <button type="button" className="act act-first px-4" onClick={leave}>
+          {rest === null ? 'It is the same: leave mine out' : 'They are the same: write only the others'}
+        </button>
+      </div>
+    </>
+  );
+}
+
+/** Somebody else changed the same thing: each field that differs is chosen by itself. */
+function FieldByField({ item, both, onClose }: BothSidesProps) {
+  const [theirs, setTheirs] = useState<ReadonlySet<string>>(new Set());
+  const choose = (field: string, isTheirs: boolean) =>
+    setTheirs((now) => new Set(isTheirs ? [...now, field] : [...now].filter((f) => f !== field)));
+  return (
+    <form
+      onSubmit={(event) => {
+        event.preventDefault();
+        void outbox.again(item.seq, { body: settled(item.body, both, theirs) });
+        onClose();
+      }}
+    >
+      <table className="w-full text-left text-13">
+        <thead>
+          <tr className="text-muted">
+            <th scope="col" className="py-1 pr-3 font-normal">
+              What
+            </th>
+            <th scope="col" className="py-1 pr-3 font-normal">
+              In the room
+            </th>
+            <th scope="col" className="py-1 font-normal">
+              Yours
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {both.differences.map((difference) => (
+            <tr key={difference.field} className="border-t border-line align-top">
+              <th scope="row" className="py-1.5 pr-3 font-semibold">
+                {difference.label}
+              </th>
+              {([true, false] as const).map((isTheirs) => (
+                <td key={String(isTheirs)} className="py-1.5 pr-3">
+                  <label className="flex min-h-8 cursor-pointer items-center gap-2 pointer-coarse:min-h-11">
+                    <input
+                      type="radio"
+                      className="size-4 accent-lampmark"
+                      name={difference.field}
+                      checked={theirs.has(difference.field) === isTheirs}
+                      onChange={() => choose(difference.field, isTheirs)}
+                    />
+                    {isTheirs ? difference.theirs : difference.yours}
+                    <span className="sr-only">{isTheirs ? ' (in the room)' : ' (yours)'}</span>
+                  </label>
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="mt-4 flex justify-end gap-2">
+        <button
+          type="button"
+          className="act px-4"
+          onClick={() => {
+            void outbox.drop(item.seq);
+            onClose();
+          }}
+        >
+          Keep all as it is
+        </button>
+        <button type="submit" className="act act-first px-4">
+          Write what is chosen
+        </button>
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,84 @@
+import { useState } from 'react';
+import type { Outgoing, SetAside } from '../../api/outbox';
+import { outbox } from '../../api/writing';
+import { clockTime, localDay } from '../../ui/dates';
+import { Dialog } from '../../ui/Dialog';
+import { TextField } from '../../ui/Field';
+import { BothSidesDialog } from './BothSidesDialog';
+
+/** One that the server refused: what it was, what is wrong with it, and what can be done. */
+export function SetAsideRow({ item }: { item: Outgoing }) {
+  const [asking, setAsking] = useState(false);
+  const why = item.setAside;
+  if (why === null) {
+    return null;
+  }
+  const all = Object.values(why.fields).flat().join(' ') || why.title;
+  return (
+    <div className="flex flex-wrap items-center gap-x-3 gap-y-1 py-0.5">
+      <p className="min-w-0 flex-1 basis-64">
+        <b className="font-semibold text-ember">Not written:</b> {item.text}, {localDay(item.tapped)}{' '}
+        {clockTime(item.tapped)}. {all}
+      </p>
+      <span className="flex flex-wrap">
+        <Remedy item={item} why={why} onAsk={() => setAsking(true)} />
+        <button type="button" className="act act-plain" onClick={() => void outbox.drop(item.seq)}>
+          Give up
+        </button>
+      </span>
+      {asking &&
+        (why.both === null ? (
+          <WhenDialog item={item} onClose={() => setAsking(false)} />
+        ) : (
+          <BothSidesDialog item={item} both={why.both} onClose={() => setAsking(false)} />
+        ))}
+    </div>
+  );
+}
+
+function Remedy({ item, why, onAsk }: { item: Outgoing; why: SetAside; onAsk: () => void }) {
+  if (why.both !== null) {
+    return (
+      <button type="button" className="act act-plain" onClick={onAsk}>
+        See both…
+      </button>
+    );
+  }
+  return 'tapped' in why.fields ? (
+    <button type="button" className="act act-plain" onClick={onAsk}>
+      Say when…
+    </button>
+  ) : (
+    <button type="button" className="act act-plain" onClick={() => void outbox.again(item.seq)}>
+      Write again
+    </button>
+  );
+}
+
+/** An act whose time is not known: the clock of this device was changed after it. */
+function WhenDialog({ item, onClose }: { item: Outgoing; onClose: () => void }) {
+  const [at, setAt] = useState('');
+  return (
+    <Dialog title="When was it?" hint={item.text} onClose={onClose}>
+      <form
+        className="grid gap-4"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void outbox.again(item.seq, { tapped: (at === '' ? new Date() : new Date(at)).toISOString() });
+          onClose();
+        }}
+      >
+        <TextField
+          label="Date and time"
+          hint="Empty for now"
+          type="datetime-local"
+          value={at}
+          onChange={setAt}
+        />
+        <button type="submit" className="act act-first justify-self-start px-5">
+          Write it
+        </button>
+      </form>
+    </Dialog>
+  );
+}
