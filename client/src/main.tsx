@@ -3,9 +3,11 @@ import { setNonce } from 'get-nonce';
 import { lazy, StrictMode, Suspense } from 'react';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Link, Navigate, RouterProvider } from 'react-router';
+import { keeping } from './api/keeping';
 import { queryClient } from './api/queryClient';
 import { RoundPage } from './features/Rounds/RoundPage';
 import { Frame } from './Frame';
+import { install } from './ui/install';
 import { loadNewerPage } from './ui/loadNewerPage';
 import { Trouble } from './ui/Trouble';
 import './theme.css';
@@ -138,6 +140,9 @@ const router = createBrowserRouter([
 
 // After an update the parts of the former page are gone from the server.
 window.addEventListener('vite:preloadError', () => void loadNewerPage());
+
+keeping.start();
+void install();
 
 const root = document.getElementById('root');
 if (root !== null) {

@@ -5,6 +5,7 @@ using App.Calculators;
 using App.Chores;
 using App.Climate;
 using App.Contacts;
+using App.Doorway;
 using App.Growth;
 using App.Guide;
 using App.Honesty;
@@ -48,7 +49,7 @@ var builder = WebApplication.CreateBuilder(
 );
 if (LanternOptions.IsServer)
 {
-    builder.WebHost.UseUrls(options.Listen);
+    builder.WebHost.UseDoorway(options);
 }
 
 builder.Host.UseSerilog(
@@ -78,8 +79,10 @@ builder.Services.AddSingleton<LiveRoom>();
 builder.Services.AddHostedService<NightWatch>();
 builder.Services.AddLabels();
 builder.Services.AddAccess();
+builder.Services.AddDoorway();
 
 var app = builder.Build();
+app.UseTrustDoor();
 app.UseExceptionHandler();
 app.UseStatusCodePages();
 app.UseHostFiltering();
@@ -102,6 +105,7 @@ app.MapShelves();
 app.MapAlmanac();
 app.MapLabels();
 app.MapAccess();
+app.MapDoorway();
 app.MapSitterLinks();
 app.MapSitterSheet();
 app.MapLarder();
@@ -139,7 +143,11 @@ if (!LanternOptions.IsDocumentGeneration)
     if (LanternOptions.IsServer)
     {
         app.Lifetime.ApplicationStarted.Register(() =>
-            Console.WriteLine($"Hushed Lantern is lit: {options.PublicAddress}")
+            Console.WriteLine(
+                options.DoorAddress is { } door
+                    ? $"Hushed Lantern is lit: {options.PublicAddress} (phones first learn to trust it at {door})"
+                    : $"Hushed Lantern is lit: {options.PublicAddress}"
+            )
         );
     }
 }

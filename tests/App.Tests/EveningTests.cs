@@ -235,6 +235,41 @@ public sealed class EveningTests : IDisposable
     }
 
     [Fact]
+    public async Task Instants_are_told_as_the_clock_of_the_room_shows_them()
+    {
+        var settings = await api.GetAsync("/api/settings");
+        settings["settings"]!["zoneId"] = "Australia/Adelaide";
+        await api.SendAsync(HttpMethod.Put, "/api/settings", settings.ToJsonString());
+        var id = await api.AddAsync();
+        var animal = await api.LogAsync(id, Api.Act("looked"));
+        // 20:30 UTC is 07:00 of the next day in Adelaide, by its summer time; of the tz database.
+        Assert.Equal("2026-11-24T07:00:00+10:30", animal["journal"]![0]!["at"]!.GetValue<string>());
+    }
+
+    [Fact]
+    public async Task A_round_goes_on_behind_the_enclosure_at_which_it_was_left()
+    {
+        string[] places = ["A1·03", "A1·04", "A2·01"];
+        var ids = new List<string>();
+        foreach (var place in places)
+        {
+            ids.Add(await api.AddAsync(Api.New(place, Api.Details($"Moss {place[^1]}"))));
+        }
+
+        await api.LogAsync(ids[1], Api.Offer("eaten"));
+        await api.LogAsync(ids[1], Api.Act("watered", ("water", "dish")));
+        app.Clock.Advance(TimeSpan.FromMinutes(20));
+        var left = (await api.GetAsync("/api/round"))["left"]!;
+        Assert.Equal(("A1·04", ids[2]), (left["place"]!.GetValue<string>(), left["goOnAt"]!.GetValue<string>()));
+        // At the end of the walk it begins again with the first that is left.
+        await api.LogAsync(ids[2], Api.Offer("eaten"));
+        await api.LogAsync(ids[2], Api.Act("watered", ("water", "dish")));
+        app.Clock.Advance(TimeSpan.FromMinutes(20));
+        left = (await api.GetAsync("/api/round"))["left"]!;
+        Assert.Equal(("A2·01", ids[0]), (left["place"]!.GetValue<string>(), left["goOnAt"]!.GetValue<string>()));
+    }
+
+    [Fact]
     public async Task Schools_set_for_the_room_change_what_is_due()
     {
         var id = await api.AddAsync();

@@ -35,6 +35,33 @@ public class RoundLineTests
         Assert.True(line.Seconds > 0);
     }
 
+    private static IEnumerable<string> Beside(RoundLine line) => line.Beside.Select(o => $"{o.Key} {o.Label}");
+
+    [Fact]
+    public void What_can_be_told_besides_is_what_the_line_is_about()
+    {
+        var meal = new Diary().LegSpan(60).Ate(8).Watered(0).Line();
+        Assert.Equal(["s Sign seen", "l Later"], Beside(meal));
+        Assert.Equal(("Fed as offered", LineSection.Shelf), (meal.Together!.Word, meal.Section));
+        Assert.Equal(meal.Choices[0].Acts, meal.Together.Acts);
+        Assert.Equal(new PutOff(new DateOnly(2026, 11, 24)), Assert.Single(meal.Beside.Single(o => o.Key == "l").Acts));
+
+        var leftovers = new Diary().LegSpan(60).Ate(20).With(0.9, LeftIn).Line();
+        Assert.Equal(["t Taken after all", "s Sign seen", "l Later"], Beside(leftovers));
+        var after = leftovers.Beside[0];
+        Assert.Equal(leftovers.PreyIn!.EntryId, after.Corrects);
+        Assert.Equal(LeftIn with { Outcome = OfferOutcome.TakenLater }, Assert.Single(after.Acts));
+        Assert.Equal((null, LineSection.First), (leftovers.Together, leftovers.Section));
+
+        var molting = Fed().Sign("mat", 2).Line();
+        Assert.Equal(RoundAct.LookForMolt, molting.Act);
+        Assert.Equal(["m Molted", "s Sign seen", "l Not yet"], Beside(molting));
+        Assert.Equal((EntryForm.Molted, true), (molting.Beside[0].Form, molting.Beside[0].IsMain));
+
+        // Where nothing needs a hand, nothing is offered.
+        Assert.Empty(Fed().Line().Beside);
+    }
+
     [Fact]
     public void Leftovers_go_before_feeding_and_water()
     {

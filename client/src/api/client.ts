@@ -38,33 +38,6 @@ export const api = createClient<paths>({
   fetch: ask,
 });
 
-/** Proves that a change came from an open page of the room; asked for once, and anew after signing in. */
-let token = '';
-
-export const setToken = (next: string): void => {
-  token = next;
-};
-
-export const csrfToken = (): string => token;
-
-/** Who is signed in here; none where nobody is asked. */
-let signedIn: string | null = null;
-
-export const setSignedIn = (name: string | null): void => {
-  signedIn = name;
-};
-
-export const signedInAs = (): string | null => signedIn;
-
-api.use({
-  onRequest: ({ request }) => {
-    if (request.method !== 'GET' && token !== '') {
-      request.headers.set('X-Lantern-Token', token);
-    }
-    return request;
-  },
-});
-
 /** What the server says is wrong, field by field. */
 export class Refusal extends Error {
   constructor(

@@ -1,17 +1,15 @@
-import { openDB } from 'idb';
+import { database } from './database';
 import type { Outgoing, OutboxStore } from './outbox';
 
-const database = 'hushed-lantern';
 const table = 'outbox';
 
 /** Keeps what is to be written in the browser's database, until the server has it. */
 export async function openOutboxStore(): Promise<OutboxStore> {
-  const db = await openDB(database, 1, {
-    upgrade: (fresh) => fresh.createObjectStore(table, { keyPath: 'seq', autoIncrement: true }),
-  });
+  const db = await database();
   return {
-    all: async () => (await db.getAll(table)) as Outgoing[],
-    add: async (item) => Number(await db.add(table, item)),
+    all: () => db.getAll(table),
+    // Its number is given by the database.
+    add: (item) => db.add(table, item as Outgoing),
     put: async (item) => {
       await db.put(table, item);
     },

@@ -58,6 +58,14 @@ export class Reach {
     }
   }
 
+  /** When it was heard of last by an earlier page; what is shown is of then. */
+  heardBefore(at: Date): void {
+    if (this.#state.heardAt === null) {
+      this.#state = { ...this.#state, heardAt: at.toISOString() };
+      this.#tell(this.#listeners);
+    }
+  }
+
   /** Asks whether it is there; whatever comes of it is noted. */
   async tryNow(): Promise<void> {
     try {

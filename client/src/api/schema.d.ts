@@ -820,6 +820,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/doorway": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["doorway"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doorway/code.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["doorwayCode"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sitter-links": {
         parameters: {
             query?: never;
@@ -2194,7 +2226,7 @@ export interface components {
              * Format: date-time
              * @description When they came out.
              */
-            at: string;
+            at: unknown;
             /**
              * Format: uuid
              * @description The stock that they began.
@@ -2360,7 +2392,7 @@ export interface components {
              * Format: date-time
              * @description When that was written.
              */
-            doneAt: null | string;
+            doneAt: unknown;
             /**
              * Format: date
              * @description Night until which it was put off.
@@ -2488,7 +2520,7 @@ export interface components {
             /** Format: uuid */
             id: string;
             /** Format: date-time */
-            at: string;
+            at: unknown;
             by: string;
             text: string;
         };
@@ -2556,7 +2588,7 @@ export interface components {
              * Format: date-time
              * @description When.
              */
-            at: string;
+            at: unknown;
             /**
              * Format: double
              * @description °C, −20 to 60.
@@ -2905,7 +2937,7 @@ export interface components {
         /** @description A departure on record. */
         DepartureEvent: {
             /** Format: date-time */
-            at: string;
+            at: unknown;
             kind: components["schemas"]["DepartureKind"];
             remark: null | string;
         };
@@ -2981,9 +3013,22 @@ export interface components {
             /** @description What was done, joined. */
             text: string;
             /** Format: date-time */
-            at: string;
+            at: unknown;
             /** @description Who did it. */
             by: string;
+        };
+        /** @description How the room is reached from the network. */
+        DoorwayView: {
+            /** @description Whether it listens there. */
+            onNetwork: boolean;
+            /** @description Whether it is served by TLS; without it a phone opens it only while the server is in reach. */
+            encrypted: boolean;
+            /** @description Address for phones. */
+            address: string;
+            /** @description Address at which a phone learns to trust it; none where nothing is encrypted. */
+            trustAddress: null | string;
+            /** @description Fingerprint of the room's root (SHA-256), to be compared with what a phone shows. */
+            fingerprint: null | string;
         };
         /** @description What an animal lives in; inner measures in mm. */
         Enclosure: {
@@ -3754,14 +3799,14 @@ export interface components {
              * Format: date-time
              * @description When it was noted.
              */
-            at: string;
+            at: unknown;
             /** @description The enclosure. */
             enclosure: components["schemas"]["Enclosure"];
             /**
              * Format: date-time
              * @description When the animal was last moved over into another one.
              */
-            rehousedAt: null | string;
+            rehousedAt: unknown;
         };
         /** @description Whether an animal fits its enclosure, now and after the molts to come. */
         HousingFit: {
@@ -3910,12 +3955,12 @@ export interface components {
              */
             notBefore: null | string;
             /** Format: date-time */
-            at: string;
+            at: unknown;
             act: components["schemas"]["Act"];
             /** @description The entry in words. */
             text: string;
             /** Format: date-time */
-            writtenAt: string;
+            writtenAt: unknown;
             writtenBy: string;
             /**
              * Format: uuid
@@ -4195,7 +4240,7 @@ export interface components {
             /** Format: uuid */
             entryId: string;
             /** Format: date-time */
-            at: string;
+            at: unknown;
             writtenBy: string;
             text: string;
             canTakeBack: boolean;
@@ -4354,7 +4399,7 @@ export interface components {
              * Format: date-time
              * @description Instant by which it must be out.
              */
-            outBy: string;
+            outBy: unknown;
             /** @description Whether the phase of the animal makes it urgent. */
             atOnce: boolean;
             offer: null | components["schemas"]["OfferEvent"];
@@ -4466,11 +4511,50 @@ export interface components {
              */
             isRefusal: boolean;
         };
+        /** @description Something that can be told at a line besides its choices. */
+        LineOffer: {
+            /** @description Its key, one letter. */
+            key: string;
+            /** @description What it says. */
+            label: string;
+            /** @description The same for a phone. */
+            brief: string;
+            /** @description What is logged; none where a form or a page opens. */
+            acts: components["schemas"]["Act"][];
+            form?: null | components["schemas"]["EntryForm"];
+            /**
+             * Format: uuid
+             * @description The entry that it corrects, so that one meal is not two on the record.
+             */
+            corrects?: null | string;
+            /**
+             * @description Whether it is the obvious thing to do at the line.
+             * @default false
+             */
+            isMain: boolean;
+            /**
+             * @description Whether it leads to what is known of the animal.
+             * @default false
+             */
+            opensDetails: boolean;
+        };
+        /**
+         * @description In which part of the walk a line stands.
+         * @enum {unknown}
+         */
+        LineSection: "shelf" | "first" | "later";
         /**
          * @description Which part of the round a line belongs to.
          * @enum {unknown}
          */
         LineState: "due" | "passBy" | "quiet";
+        /** @description What can be logged of a whole shelf in one go. */
+        LineTogether: {
+            /** @description What it is, the same for all that go together. */
+            word: string;
+            /** @description What is logged of this one. */
+            acts: components["schemas"]["Act"][];
+        };
         /** @description Why a line says what it says, with the band of the next molt or wait. */
         LineWhy: {
             summary: string;
@@ -4499,7 +4583,7 @@ export interface components {
              * Format: date-time
              * @description Since when.
              */
-            at: string;
+            at: unknown;
             /** @description With whom. */
             to: string;
             /**
@@ -4872,7 +4956,7 @@ export interface components {
             /** Format: uuid */
             entryId: string;
             /** Format: date-time */
-            at: string;
+            at: unknown;
             offer: components["schemas"]["Offer"];
         };
         /**
@@ -4888,9 +4972,9 @@ export interface components {
             from: string;
             browser: string;
             /** Format: date-time */
-            madeAt: string;
+            madeAt: unknown;
             /** Format: date-time */
-            seenAt: string;
+            seenAt: unknown;
             isThis: boolean;
         };
         /** @description One line of an order: animals of a food, pots of a culture, or goods. */
@@ -5057,7 +5141,7 @@ export interface components {
             name: string;
             isOwner: boolean;
             /** Format: date-time */
-            addedAt: string;
+            addedAt: unknown;
         };
         /**
          * @description Where an animal stands between two molts, as the lantern shows it.
@@ -5105,7 +5189,7 @@ export interface components {
             /** Format: uuid */
             pictureId: string;
             /** Format: date-time */
-            at: string;
+            at: unknown;
             caption: string;
             ofExuvia: boolean;
             /** Format: int32 */
@@ -5314,7 +5398,7 @@ export interface components {
              * Format: date-time
              * @description When.
              */
-            printedAt: string;
+            printedAt: unknown;
         };
         /** @description The printer. */
         PrinterView: {
@@ -5553,7 +5637,12 @@ export interface components {
             place: components["schemas"]["Place"];
             name: string;
             /** Format: date-time */
-            at: string;
+            at: unknown;
+            /**
+             * Format: uuid
+             * @description The enclosure at which it goes on.
+             */
+            goOnAt: string;
         };
         /** @description A chore on the round. */
         RoundChore: {
@@ -5602,7 +5691,7 @@ export interface components {
              * Format: date-time
              * @description The hour at which it is to come out, when that is still to come tonight.
              */
-            outAt: null | string;
+            outAt: unknown;
             /**
              * Format: double
              * @description Estimated time for the act.
@@ -5624,7 +5713,13 @@ export interface components {
              * Format: date-time
              * @description Instant from which it will need a hand, when it does not tonight.
              */
-            nextDue: null | string;
+            nextDue: unknown;
+            /** @description In which part of the walk it stands. */
+            section: components["schemas"]["LineSection"];
+            /** @description What can be logged of it together with its neighbours; none for what each must be looked at for. */
+            together?: components["schemas"]["LineTogether"];
+            /** @description What can be told at it besides its choices; empty where nothing needs a hand. */
+            beside?: components["schemas"]["LineOffer"][];
         };
         /** @description How far the round has come. */
         RoundProgress: {
@@ -6051,7 +6146,7 @@ export interface components {
         /** @description The sex was told from something. */
         SexEvent: {
             /** Format: date-time */
-            at: string;
+            at: unknown;
             sex: components["schemas"]["Sex"];
             by: components["schemas"]["SexEvidence"];
         };
@@ -6704,7 +6799,7 @@ export interface components {
             name: string;
             text: string;
             /** Format: date-time */
-            at: string;
+            at: unknown;
         };
         /** @description An entry that somebody else wrote in the meantime, beside the one that tells the same. */
         ToldBoth: {
@@ -6733,7 +6828,7 @@ export interface components {
              * Format: date-time
              * @description When theirs happened.
              */
-            at: string;
+            at: unknown;
         };
         /** @description How many of one size to have ready. */
         TubCount: {
@@ -6874,7 +6969,7 @@ export interface components {
              * Format: date-time
              * @description When it last did.
              */
-            at: string;
+            at: unknown;
         };
         /** @description When something awaited is to be expected. */
         VigilForecast: {
@@ -7179,8 +7274,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                "X-Lantern-Tapped"?: string;
-                "X-Lantern-Sent"?: string;
+                "X-Lantern-Tapped"?: unknown;
+                "X-Lantern-Sent"?: unknown;
                 "X-Lantern-Seen"?: number;
             };
             path?: never;
@@ -7384,8 +7479,8 @@ export interface operations {
                 ofExuvia?: boolean;
             };
             header?: {
-                "X-Lantern-Tapped"?: string;
-                "X-Lantern-Sent"?: string;
+                "X-Lantern-Tapped"?: unknown;
+                "X-Lantern-Sent"?: unknown;
                 "X-Lantern-Seen"?: number;
             };
             path: {
@@ -7702,8 +7797,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                "X-Lantern-Tapped"?: string;
-                "X-Lantern-Sent"?: string;
+                "X-Lantern-Tapped"?: unknown;
+                "X-Lantern-Sent"?: unknown;
                 "X-Lantern-Seen"?: number;
             };
             path?: never;
@@ -7780,8 +7875,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                "X-Lantern-Tapped"?: string;
-                "X-Lantern-Sent"?: string;
+                "X-Lantern-Tapped"?: unknown;
+                "X-Lantern-Sent"?: unknown;
                 "X-Lantern-Seen"?: number;
             };
             path: {
@@ -7931,8 +8026,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                "X-Lantern-Tapped"?: string;
-                "X-Lantern-Sent"?: string;
+                "X-Lantern-Tapped"?: unknown;
+                "X-Lantern-Sent"?: unknown;
                 "X-Lantern-Seen"?: number;
             };
             path?: never;
@@ -7978,8 +8073,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                "X-Lantern-Tapped"?: string;
-                "X-Lantern-Sent"?: string;
+                "X-Lantern-Tapped"?: unknown;
+                "X-Lantern-Sent"?: unknown;
                 "X-Lantern-Seen"?: number;
             };
             path: {
@@ -8036,8 +8131,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                "X-Lantern-Tapped"?: string;
-                "X-Lantern-Sent"?: string;
+                "X-Lantern-Tapped"?: unknown;
+                "X-Lantern-Sent"?: unknown;
                 "X-Lantern-Seen"?: number;
             };
             path: {
@@ -8114,8 +8209,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                "X-Lantern-Tapped"?: string;
-                "X-Lantern-Sent"?: string;
+                "X-Lantern-Tapped"?: unknown;
+                "X-Lantern-Sent"?: unknown;
                 "X-Lantern-Seen"?: number;
             };
             path?: never;
@@ -8765,6 +8860,57 @@ export interface operations {
             };
         };
     };
+    doorway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorwayView"];
+                };
+            };
+        };
+    };
+    doorwayCode: {
+        parameters: {
+            query?: {
+                path?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
     sitterLinks: {
         parameters: {
             query?: never;
@@ -8884,8 +9030,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                "X-Lantern-Tapped"?: string;
-                "X-Lantern-Sent"?: string;
+                "X-Lantern-Tapped"?: unknown;
+                "X-Lantern-Sent"?: unknown;
                 "X-Lantern-Seen"?: number;
             };
             path: {
@@ -8962,8 +9108,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                "X-Lantern-Tapped"?: string;
-                "X-Lantern-Sent"?: string;
+                "X-Lantern-Tapped"?: unknown;
+                "X-Lantern-Sent"?: unknown;
                 "X-Lantern-Seen"?: number;
             };
             path?: never;
@@ -9009,8 +9155,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                "X-Lantern-Tapped"?: string;
-                "X-Lantern-Sent"?: string;
+                "X-Lantern-Tapped"?: unknown;
+                "X-Lantern-Sent"?: unknown;
                 "X-Lantern-Seen"?: number;
             };
             path?: never;
@@ -9300,8 +9446,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                "X-Lantern-Tapped"?: string;
-                "X-Lantern-Sent"?: string;
+                "X-Lantern-Tapped"?: unknown;
+                "X-Lantern-Sent"?: unknown;
                 "X-Lantern-Seen"?: number;
             };
             path?: never;
@@ -9380,8 +9526,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                "X-Lantern-Tapped"?: string;
-                "X-Lantern-Sent"?: string;
+                "X-Lantern-Tapped"?: unknown;
+                "X-Lantern-Sent"?: unknown;
                 "X-Lantern-Seen"?: number;
             };
             path: {
@@ -9433,8 +9579,8 @@ export interface operations {
         parameters: {
             query?: never;
             header?: {
-                "X-Lantern-Tapped"?: string;
-                "X-Lantern-Sent"?: string;
+                "X-Lantern-Tapped"?: unknown;
+                "X-Lantern-Sent"?: unknown;
                 "X-Lantern-Seen"?: number;
             };
             path?: never;

@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
-import { setToken } from './client';
+import { queryClient } from './queryClient';
 import { wroteOurselves } from './own';
 import type { Outgoing } from './outbox';
 import { send } from './writing';
@@ -51,7 +51,7 @@ const toldTwice = (entryId: string) => ({
 
 describe('sending', () => {
   it('tells the instant of the tap, its own clock, the proof of the page and what was on screen', async () => {
-    setToken('proof');
+    queryClient.setQueryData(['session'], { token: 'proof', name: null });
     answers = [json(200, { stockId: 'a' })];
     expect(await send(item)).toEqual({ kind: 'written', answer: { stockId: 'a' } });
     const headers = asked[0]?.headers;

@@ -1,22 +1,12 @@
 import { useMutation, type UseMutationResult } from '@tanstack/react-query';
 import { useSyncExternalStore } from 'react';
-import { api, ask, type BothSides, csrfToken, Refusal, setToken, signedInAs, take } from './client';
+import { ask, type BothSides, Refusal } from './client';
 import { isOurs, wroteOurselves } from './own';
 import { type Outgoing, Outbox, type OutboxStore, type Reply } from './outbox';
 import { carefulStore, openOutboxStore } from './outboxStore';
 import { queryClient } from './queryClient';
+import { csrfToken, sessionQuery, signedInAs } from './session';
 import { written } from './topics';
-
-async function renewToken(): Promise<void> {
-  try {
-    setToken((await take(api.GET('/api/session'))).token);
-  } catch (error) {
-    // Out of reach: it is asked for again with the next try.
-    if (!(error instanceof Refusal)) {
-      throw error;
-    }
-  }
-}
 
 interface Problem {
   title?: string;
@@ -73,7 +63,7 @@ export async function send(item: Outgoing): Promise<Reply> {
   const problem = answer as Problem;
   if (problem.code === 'token') {
     // The proof of this page is out of date, for instance after signing in elsewhere: a new one, and once more.
-    await renewToken();
+    await queryClient.fetchQuery({ ...sessionQuery, staleTime: 0 });
     return { kind: 'unanswered' };
   }
   const both = response.status === 409 ? (answer as BothSides) : null;

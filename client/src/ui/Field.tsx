@@ -1,9 +1,13 @@
 import { type ReactNode, useId } from 'react';
 
-interface FieldProps {
+/** What is said of a control: its name, how to fill it in, what is wrong with it. */
+export interface FieldWords {
   label: string;
   hint?: string | undefined;
   error?: string | undefined;
+}
+
+interface FieldProps extends FieldWords {
   children: (props: { id: string; 'aria-describedby'?: string; 'aria-invalid'?: true }) => ReactNode;
 }
 

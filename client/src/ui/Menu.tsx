@@ -1,11 +1,43 @@
 import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { KeyCap } from './Button';
 
 /** Kept free round an open menu; below also the bar at the foot of a phone. */
-export const menuPadding = { top: 12, right: 12, bottom: 76, left: 12 };
+const padding = { top: 12, right: 12, bottom: 76, left: 12 };
 
-export const menuClass =
-  'z-50 max-h-(--radix-dropdown-menu-content-available-height) min-w-60 overflow-y-auto rounded-s border border-edge bg-raised py-1';
+interface MenuProps {
+  /** The button that opens it. */
+  trigger: ReactNode;
+  children: ReactNode;
+  align?: 'start' | 'end';
+  /** Given where something else opens it too, such as a key. */
+  open?: boolean;
+  onOpenChange?: (open: boolean) => void;
+}
+
+/** Lines to choose from, behind one button; each can be picked by its letter while the menu is open. */
+export function Menu({ trigger, children, align = 'start', open, onOpenChange }: MenuProps) {
+  return (
+    <DropdownMenu.Root
+      modal={false}
+      {...(open === undefined ? {} : { open })}
+      {...(onOpenChange === undefined ? {} : { onOpenChange })}
+    >
+      <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
+      <DropdownMenu.Portal>
+        <DropdownMenu.Content
+          align={align}
+          sideOffset={4}
+          collisionPadding={padding}
+          className="menu-box"
+          onKeyDown={pickByLetter}
+        >
+          {children}
+        </DropdownMenu.Content>
+      </DropdownMenu.Portal>
+    </DropdownMenu.Root>
+  );
+}
 
 interface MenuItemProps {
   letter: string;
@@ -16,19 +48,20 @@ interface MenuItemProps {
 /** A menu line with the key that picks it while the menu is open. */
 export function MenuItem({ letter, onSelect, children }: MenuItemProps) {
   return (
-    <DropdownMenu.Item
-      onSelect={onSelect}
-      data-letter={letter}
-      className="flex min-h-10 cursor-pointer items-center gap-3 px-3 outline-none data-highlighted:bg-lamp data-highlighted:text-onlamp max-sm:min-h-12"
-    >
-      <kbd>{letter.toUpperCase()}</kbd>
+    <DropdownMenu.Item onSelect={onSelect} data-letter={letter} className="menu-item">
+      <KeyCap>{letter}</KeyCap>
       {children}
     </DropdownMenu.Item>
   );
 }
 
-/** Picks the menu line whose letter was pressed; for `onKeyDown` of a menu's content. */
-export function pickByLetter(event: React.KeyboardEvent<HTMLElement>): void {
+/** Parts what belongs together from the rest. */
+export function MenuRule() {
+  return <DropdownMenu.Separator className="my-1 border-t border-line" />;
+}
+
+/** Picks the menu line whose letter was pressed. */
+function pickByLetter(event: React.KeyboardEvent<HTMLElement>): void {
   if (event.ctrlKey || event.metaKey || event.altKey || event.key.length !== 1) {
     return;
   }

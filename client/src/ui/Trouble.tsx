@@ -1,3 +1,4 @@
+import { Button } from './Button';
 import { Component, type ReactNode } from 'react';
 import { Lantern } from './Lantern';
 
@@ -11,14 +12,10 @@ export function Trouble({ onClose }: { onClose?: () => void }) {
         The server may be away, or was updated meanwhile. What you logged is written; nothing is lost.
       </p>
       <div className="flex justify-center gap-2">
-        <button type="button" className="act act-first px-4" onClick={() => window.location.reload()}>
+        <Button kind="first" onClick={() => window.location.reload()}>
           Load it again
-        </button>
-        {onClose !== undefined && (
-          <button type="button" className="act px-4" onClick={onClose}>
-            Close
-          </button>
-        )}
+        </Button>
+        {onClose !== undefined && <Button onClick={onClose}>Close</Button>}
       </div>
     </div>
   );

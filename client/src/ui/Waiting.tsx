@@ -1,3 +1,4 @@
+import { Button } from './Button';
 import type { UseQueryResult } from '@tanstack/react-query';
 import type { ReactNode } from 'react';
 import { Lantern } from './Lantern';
@@ -21,9 +22,7 @@ export function Waiting<T>({
         <Lantern shutters={3} className="mx-auto mb-3 size-10" />
         <p className="font-display text-18">{what} did not come.</p>
         <p className="mt-1 mb-4 text-muted">{query.error.message}</p>
-        <button type="button" className="act px-4" onClick={() => void query.refetch()}>
-          Try again
-        </button>
+        <Button onClick={() => void query.refetch()}>Try again</Button>
       </div>
     );
   }

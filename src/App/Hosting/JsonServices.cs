@@ -2,13 +2,19 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using Husbandry.Records;
+using Microsoft.AspNetCore.Http.Json;
 
 namespace App.Hosting;
 
 /// <summary>How the API reads and writes JSON.</summary>
 public static class JsonServices
 {
-    public static void AddLanternJson(this IServiceCollection services) =>
+    public static void AddLanternJson(this IServiceCollection services)
+    {
+        services.AddSingleton<RoomZone>();
+        services
+            .AddOptions<JsonOptions>()
+            .Configure<RoomZone>((json, zone) => json.SerializerOptions.Converters.Add(new RoomTimeConverter(zone)));
         services.ConfigureHttpJsonOptions(json =>
         {
             var options = json.SerializerOptions;
@@ -21,4 +27,5 @@ public static class JsonServices
             ).WithAddedModifier(EntryKinds.Describe);
             options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
         });
+    }
 }

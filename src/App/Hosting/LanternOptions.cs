@@ -1,6 +1,5 @@
 using System.Globalization;
 using System.Net;
-using System.Net.NetworkInformation;
 using System.Net.Sockets;
 using System.Reflection;
 
@@ -56,6 +55,7 @@ public enum ErrandKind
 /// <param name="ClientFolder">Folder of the built client.</param>
 /// <param name="Lan">Whether to listen on the network; everybody signs in then.</param>
 /// <param name="NetworkAddress">Address under which phones find the room, when the keeper gave one.</param>
+/// <param name="Encrypted">Whether the network is served by TLS; plain only when that is asked for.</param>
 /// <param name="Demo">Whether to lay out the demo room in an empty ledger.</param>
 /// <param name="Errand">Something to do instead of serving, and then end.</param>
 /// <param name="Refusal">Why it cannot start, for the keeper to read.</param>
@@ -67,24 +67,37 @@ public sealed record LanternOptions(
     Errand? Errand,
     string? Refusal,
     bool Lan = false,
-    string? NetworkAddress = null
+    string? NetworkAddress = null,
+    bool Encrypted = false
 )
 {
     public const int RefusedExitCode = 2;
 
     private const int DefaultPort = 5087;
 
-    public string Address => $"http://127.0.0.1:{Port}";
+    /// <summary>Address on this machine.</summary>
+    public string Address => $"{Scheme}://127.0.0.1:{Port}";
 
-    /// <summary>Where it listens.</summary>
-    public string Listen => Lan ? $"http://0.0.0.0:{Port}" : Address;
+    private string Scheme => Encrypted ? "https" : "http";
+
+    /// <summary>Port of the page on which a phone learns to trust the room; plain, as it comes before that.</summary>
+    public int DoorPort => Port + 1;
+
+    /// <summary>Folder of the certificates.</summary>
+    public string CertificateFolder => Path.Combine(Path.GetDirectoryName(DataFile)!, "tls");
 
     /// <summary>Address for phones: what the keeper gave, or this machine's on the network; its own where it does not listen there.</summary>
     public string PublicAddress =>
         !Lan ? Address
         : NetworkAddress is { Length: > 0 } given ? given.TrimEnd('/')
-        : OwnNetworkAddress() is { } own ? $"http://{own}:{Port}"
+        : OwnAddresses.OnNetwork().FirstOrDefault() is { } own ? $"{Scheme}://{own}:{Port}"
         : Address;
+
+    /// <summary>Address of the page on which a phone learns to trust the room; none where nothing is encrypted.</summary>
+    public string? DoorAddress =>
+        Encrypted && Uri.TryCreate(PublicAddress, UriKind.Absolute, out var own)
+            ? $"http://{own.Host}:{DoorPort}"
+            : null;
 
     /// <summary>Whether this process is the application itself, not a test host or a build step.</summary>
     public static bool IsServer => Assembly.GetEntryAssembly() == typeof(LanternOptions).Assembly;
@@ -112,7 +125,14 @@ public sealed record LanternOptions(
             ? data
             : Path.Combine(Environment.GetFolderPath(Environment.SpecialFolder.UserProfile), "hushed-lantern");
         var errand = Errand.FromArguments(args);
-        refusal ??= IsServer && errand is null && IsBusy(port) ? BusyPort(port) : null;
+        var lan = args.Contains("--lan");
+        var encrypted = lan && !args.Contains("--plain");
+        if (IsServer && errand is null && refusal is null)
+        {
+            var busy = (encrypted ? new[] { port, port + 1 } : [port]).Where(IsBusy).ToList();
+            refusal = busy.Count > 0 ? BusyPort(busy[0]) : null;
+        }
+
         return new LanternOptions(
             port,
             Path.Combine(folder, "lantern.db"),
@@ -120,8 +140,9 @@ public sealed record LanternOptions(
             args.Contains("--demo"),
             errand,
             refusal,
-            args.Contains("--lan"),
-            Environment.GetEnvironmentVariable("LANTERN_ADDRESS")
+            lan,
+            Environment.GetEnvironmentVariable("LANTERN_ADDRESS"),
+            encrypted
         );
     }
 
@@ -142,16 +163,6 @@ public sealed record LanternOptions(
             return true;
         }
     }
-
-    private static IPAddress? OwnNetworkAddress() =>
-        NetworkInterface
-            .GetAllNetworkInterfaces()
-            .Where(n =>
-                n.OperationalStatus == OperationalStatus.Up && n.NetworkInterfaceType != NetworkInterfaceType.Loopback
-            )
-            .SelectMany(n => n.GetIPProperties().UnicastAddresses)
-            .Select(a => a.Address)
-            .FirstOrDefault(a => a.AddressFamily == AddressFamily.InterNetwork && !IPAddress.IsLoopback(a));
 
     private static string FindClient()
     {

@@ -51,6 +51,8 @@ public static class LedgerServices
         }
 
         await services.RebuildIfRulesChangedAsync(clock.GetUtcNow());
+        var settings = await services.GetRequiredService<RoomStore>().ReadAsync(CancellationToken.None);
+        services.GetRequiredService<RoomZone>().Zone = settings.Settings.Clock().Zone;
         if (demo)
         {
             await services.LayOutDemoAsync(clock.GetUtcNow());

@@ -15,6 +15,7 @@ public sealed class RoomNow(
     LessonKeeper lessons,
     LanternDb db,
     RoomCache cache,
+    RoomZone zone,
     TimeProvider clock
 )
 {
@@ -28,6 +29,7 @@ public sealed class RoomNow(
         Latest = latest;
         cache.See(latest);
         var at = Room.At(await rulebook.ReadAsync(cancel), (await store.ReadAsync(cancel)).Settings, clock.GetUtcNow());
+        zone.Zone = at.Clock.Zone;
         var bare = at.With(await rulebook.ClimateAsync(cancel)) with
         {
             Layout = cache.Layout ??= (await store.LayoutAsync(cancel)).Layout,

@@ -59,7 +59,7 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
             now.Latest,
             room.Tonight,
             progress,
-            LeftAt(tonight, index, openLines.Count, room),
+            LeftAt(tonight, index, openLines, order, room),
             Shelves(
                 index,
                 room,
@@ -207,14 +207,34 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
     private static bool IsWork(IReadOnlyList<JournalEntry> night, Guid stockId) =>
         night.Any(e => e.StockId == stockId && Part(e) == RoundPart.Work);
 
-    private static RoundBreak? LeftAt(IReadOnlyList<JournalEntry> tonight, StockIndex index, int open, Room room)
+    private static RoundBreak? LeftAt(
+        IReadOnlyList<JournalEntry> tonight,
+        StockIndex index,
+        List<RoundLine> open,
+        IComparer<Place> order,
+        Room room
+    )
     {
         var last = tonight.Where(e => Part(e) != RoundPart.None).MaxBy(e => e.WrittenAt);
         return
-            open > 0 && last is not null && room.Now - last.WrittenAt > Break && index.Find(last.StockId) is { } glance
-            ? new RoundBreak(glance.Where.Place, glance.Who.Name, last.WrittenAt)
+            open.Count > 0
+            && last is not null
+            && room.Now - last.WrittenAt > Break
+            && index.Find(last.StockId) is { } glance
+            ? new RoundBreak(
+                glance.Where.Place,
+                glance.Who.Name,
+                last.WrittenAt,
+                GoesOnAt(open, glance.Where.Place, order).StockId
+            )
             : null;
     }
+
+    /// <summary>Leftovers first, then the first line behind the enclosure at which it was left; from the start when none is.</summary>
+    private static RoundLine GoesOnAt(List<RoundLine> open, Place left, IComparer<Place> order) =>
+        open[0].Section == LineSection.First
+            ? open[0]
+            : open.FirstOrDefault(l => order.Compare(l.Place, left) >= 0) ?? open[0];
 
     private static List<RoundShelf> Shelves(
         StockIndex index,

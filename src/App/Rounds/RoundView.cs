@@ -36,7 +36,8 @@ public sealed record RoundShelf(string Code, bool Quarantine, string Note, IRead
 public sealed record RoundProgress(int Done, int Total, int PassBy, int Resting, double SecondsLeft);
 
 /// <summary>Where the round was left.</summary>
-public sealed record RoundBreak(Place Place, string Name, DateTimeOffset At);
+/// <param name="GoOnAt">The enclosure at which it goes on.</param>
+public sealed record RoundBreak(Place Place, string Name, DateTimeOffset At, Guid GoOnAt);
 
 /// <summary>A chore on the round.</summary>
 /// <param name="Chore">The chore.</param>

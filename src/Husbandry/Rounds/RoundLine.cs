@@ -135,7 +135,8 @@ public sealed partial record RoundLine(
         var due = candidates.FirstOrDefault(c => c.At < endOfTonight);
         if (due.Line is not null && putOff is null)
         {
-            return due.Line() with { NextDue = candidates.Min(c => c.At) };
+            var line = due.Line() with { NextDue = candidates.Min(c => c.At) };
+            return line with { Beside = BesideOf(line, tonight) };
         }
 
         var next = candidates.Count == 0 ? (DateTimeOffset?)null : candidates.Min(c => c.At);

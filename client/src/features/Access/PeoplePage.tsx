@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
 import {
@@ -74,9 +75,9 @@ function OnNetwork({ session }: { session: Schemas['SessionView'] }) {
           value={password}
           onChange={setPassword}
         />
-        <button type="submit" className="act mt-[22px] min-h-10 px-4" disabled={set.isPending}>
+        <Button type="submit" className="mt-[22px]" disabled={set.isPending}>
           {session.passwordSet ? 'Change' : 'Set'}
-        </button>
+        </Button>
       </form>
       <FormError>{refusal?.all}</FormError>
       <p role="status" className="text-mosstext">
@@ -128,14 +129,9 @@ function Lists({ access }: { access: Schemas['AccessView'] }) {
               {p.isOwner ? (
                 <span className="text-13 text-muted">owner</span>
               ) : (
-                <button
-                  type="button"
-                  className="act act-plain px-2"
-                  disabled={remove.isPending}
-                  onClick={() => remove.mutate(p.id)}
-                >
+                <Button kind="plain" disabled={remove.isPending} onClick={() => remove.mutate(p.id)}>
                   Take off<span className="sr-only"> {p.name}</span>
-                </button>
+                </Button>
               )}
             </li>
           ))}
@@ -150,9 +146,9 @@ function Lists({ access }: { access: Schemas['AccessView'] }) {
             value={password}
             onChange={setPassword}
           />
-          <button type="submit" className="act mt-[22px] min-h-10 px-4" disabled={add.isPending}>
+          <Button type="submit" className="mt-[22px]" disabled={add.isPending}>
             Add
-          </button>
+          </Button>
         </form>
       </section>
       {access.sessions.length > 0 && (
@@ -168,14 +164,9 @@ function Lists({ access }: { access: Schemas['AccessView'] }) {
                     last seen {shortDate(s.seenAt.slice(0, 10))} {clockTime(s.seenAt)} · {s.browser}
                   </small>
                 </span>
-                <button
-                  type="button"
-                  className="act act-plain px-2"
-                  disabled={end.isPending}
-                  onClick={() => end.mutate(s.id)}
-                >
+                <Button kind="plain" disabled={end.isPending} onClick={() => end.mutate(s.id)}>
                   End<span className="sr-only"> the session of {s.person}</span>
-                </button>
+                </Button>
               </li>
             ))}
           </ul>
@@ -223,16 +214,16 @@ function Own() {
           value={password}
           onChange={setPassword}
         />
-        <button type="submit" className="act mt-[22px] min-h-10 px-4" disabled={change.isPending}>
+        <Button type="submit" className="mt-[22px]" disabled={change.isPending}>
           Change
-        </button>
+        </Button>
       </form>
       <p role="status" className="text-mosstext">
         {change.isSuccess ? 'Changed. Elsewhere you must sign in again.' : ''}
       </p>
-      <button type="button" className="act justify-self-start px-4" onClick={() => leave.mutate()}>
+      <Button className="justify-self-start" onClick={() => leave.mutate()}>
         Sign out
-      </button>
+      </Button>
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal } from '../../api/client';
 import { Dialog } from '../../ui/Dialog';
@@ -48,9 +49,9 @@ function SignInForm() {
         onChange={setPassword}
       />
       <FormError>{refusal !== null && refusal.status !== 400 ? refusal.all : undefined}</FormError>
-      <button type="submit" className="act act-first justify-center" disabled={signIn.isPending}>
+      <Button kind="first" type="submit" className="justify-center" disabled={signIn.isPending}>
         Sign in
-      </button>
+      </Button>
     </form>
   );
 }

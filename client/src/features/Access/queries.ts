@@ -1,27 +1,17 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, type Schemas, setSignedIn, setToken, take } from '../../api/client';
+import { api, type Schemas, take } from '../../api/client';
+import { keeping } from '../../api/keeping';
 import { queryClient } from '../../api/queryClient';
+import { sessionQuery } from '../../api/session';
 import { outbox, useAsk } from '../../api/writing';
 
 // What is done here is asked for and not kept in the outbox: a password must not lie on a device, and who may come in is
 // decided at once or not at all.
 
-const keep = (session: Schemas['SessionView']) => {
-  setToken(session.token);
-  setSignedIn(session.name);
-  return session;
-};
-
 /** Whether one must sign in, and as whom one is. */
-export const useSession = () =>
-  useQuery({
-    queryKey: ['session'],
-    queryFn: async () => keep(await take(api.GET('/api/session'))),
-    staleTime: Number.POSITIVE_INFINITY,
-  });
+export const useSession = () => useQuery(sessionQuery);
 
 const sessionChanged = async (session: Schemas['SessionView']) => {
-  keep(session);
   queryClient.setQueryData(['session'], session);
   // What waited for a name is written now.
   outbox.poke();
@@ -37,15 +27,18 @@ export const useSignIn = () =>
 export const useSignOut = () =>
   useAsk(
     () => take(api.POST('/api/session/sign-out')),
-    // A fresh page: nothing of the room stays on the screen, or in its memory, for whoever comes next.
-    () => window.location.assign('/'),
+    // Nothing of the room stays on the device, on the screen or in its memory, for whoever comes next.
+    async () => {
+      await keeping.forget();
+      window.location.assign('/');
+    },
     false,
   );
 
 export const useChangePassword = () =>
   useAsk(
     (body: Schemas['PasswordRequest']) => take(api.PUT('/api/session/password', { body })),
-    (session) => queryClient.setQueryData(['session'], keep(session)),
+    (session) => queryClient.setQueryData(['session'], session),
   );
 
 export const useAccess = (enabled: boolean) =>

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
 import { useAlmanac, useFeed } from './queries';
@@ -36,9 +37,7 @@ export function AlmanacPage() {
                   value={grouping}
                   onChange={setGrouping}
                 />
-                <button type="button" className="act px-4" onClick={() => window.print()}>
-                  Print
-                </button>
+                <Button onClick={() => window.print()}>Print</Button>
                 <a href="/api/almanac/calendar.ics" className="act px-4" download>
                   Calendar file
                 </a>
@@ -105,23 +104,13 @@ function Feed({ path }: { path: string | null }) {
         />
       )}
       <div className="mt-2 flex gap-2">
-        <button
-          type="button"
-          className="act px-4"
-          disabled={feed.isPending}
-          onClick={() => feed.mutate(true)}
-        >
+        <Button disabled={feed.isPending} onClick={() => feed.mutate(true)}>
           {address === null ? 'Make an address' : 'Make a new address'}
-        </button>
+        </Button>
         {address !== null && (
-          <button
-            type="button"
-            className="act act-plain px-3"
-            disabled={feed.isPending}
-            onClick={() => feed.mutate(false)}
-          >
+          <Button kind="plain" disabled={feed.isPending} onClick={() => feed.mutate(false)}>
             End it
-          </button>
+          </Button>
         )}
       </div>
       {feed.error instanceof Refusal && (

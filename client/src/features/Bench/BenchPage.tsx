@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { type ReactNode, type SubmitEvent, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { type Refusal, refusalOf, type Schemas } from '../../api/client';
@@ -22,7 +23,7 @@ export function BenchPage() {
                 <Link
                   to={`/bench/${b.name}`}
                   aria-current={b === bench ? 'page' : undefined}
-                  className="block min-h-8 py-1.5 text-muted hover:text-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink max-sm:min-h-11"
+                  className="block min-h-8 py-1.5 text-muted hover:text-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink touch:min-h-11"
                 >
                   {b.title}
                 </Link>
@@ -70,9 +71,9 @@ function Calculator({ bench }: { bench: Bench }) {
             />
           ))}
           <FormError>{refusal?.all}</FormError>
-          <button type="submit" className="act act-first justify-self-start px-5">
+          <Button kind="first" type="submit" className="justify-self-start">
             Work it out
-          </button>
+          </Button>
         </form>
         <div role="status" className="min-w-0">
           {answer === null ? (

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
 import { useLogChore } from './queries';
@@ -152,12 +153,12 @@ export function ChoreForm({ chore, tonight, onClose }: Props) {
         />
         <FormError>{refusal?.all}</FormError>
         <div className="flex justify-end gap-2">
-          <button type="button" className="act act-plain px-3" onClick={onClose}>
+          <Button kind="plain" onClick={onClose}>
             Cancel
-          </button>
-          <button type="submit" className="act act-first px-5" disabled={log.isPending}>
+          </Button>
+          <Button kind="first" type="submit" disabled={log.isPending}>
             Save
-          </button>
+          </Button>
         </div>
       </form>
     </Dialog>

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useChores, useLogChore } from './queries';
@@ -32,9 +33,9 @@ function Chores({ view }: { view: Schemas['ChoresView'] }) {
             Cultures, misting, cleaning, checks of instruments, seasons, shared gear
           </p>
         </div>
-        <button type="button" className="act act-first px-4" onClick={() => setEditing('new')}>
+        <Button kind="first" onClick={() => setEditing('new')}>
           Plan a chore
-        </button>
+        </Button>
       </header>
       <div className="grid flex-1 grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)] border-t border-line max-lg:grid-cols-1">
         <div className="min-w-0 px-6 pb-8 max-sm:px-4">
@@ -66,9 +67,9 @@ function Chores({ view }: { view: Schemas['ChoresView'] }) {
                   </span>{' '}
                   {line.by} {line.text}{' '}
                   {line.at.slice(0, 10) >= view.tonight && (
-                    <button
-                      type="button"
-                      className="linkish px-1 text-muted max-sm:min-h-11"
+                    <Button
+                      kind="link"
+                      className="text-muted"
                       disabled={log.isPending}
                       onClick={() =>
                         log.mutate({
@@ -79,7 +80,7 @@ function Chores({ view }: { view: Schemas['ChoresView'] }) {
                       }
                     >
                       take back<span className="sr-only">: {line.text}</span>
-                    </button>
+                    </Button>
                   )}
                 </li>
               ))}
@@ -154,16 +155,15 @@ function List({ title, chores, view, onEdit, empty }: ListProps) {
             </div>
             <span className="flex flex-wrap justify-end gap-1 max-sm:-ml-px max-sm:justify-start max-sm:pt-1">
               {due !== null && (
-                <button type="button" className="act px-3" onClick={() => setDoing(chore)}>
+                <Button onClick={() => setDoing(chore)}>
                   Done<span className="sr-only">: {chore.plan.title}</span>
-                </button>
+                </Button>
               )}
-              <button type="button" className="act act-plain px-2" onClick={() => onEdit(chore)}>
+              <Button kind="plain" onClick={() => onEdit(chore)}>
                 Change<span className="sr-only"> {chore.plan.title}</span>
-              </button>
-              <button
-                type="button"
-                className="act act-plain px-2"
+              </Button>
+              <Button
+                kind="plain"
                 onClick={() =>
                   log.mutate({
                     id: newId(),
@@ -173,7 +173,7 @@ function List({ title, chores, view, onEdit, empty }: ListProps) {
                 }
               >
                 Drop<span className="sr-only"> {chore.plan.title}</span>
-              </button>
+              </Button>
             </span>
           </li>
         ))}

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
 import { useLogChore } from './queries';
@@ -52,9 +53,9 @@ export function DoneForm({
         />
         <FormError>{refusal?.all}</FormError>
         <div className="flex justify-end">
-          <button type="submit" className="act act-first px-5" disabled={log.isPending}>
+          <Button kind="first" type="submit" disabled={log.isPending}>
             Log it
-          </button>
+          </Button>
         </div>
       </form>
     </Dialog>

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
 import { useLogChore } from './queries';
@@ -36,16 +37,15 @@ export function GearSection({ view }: { view: Schemas['ChoresView'] }) {
           <li key={gear.id} className="border-t border-line py-2">
             <div className="flex items-center gap-2">
               <b className="flex-1 font-display text-15 font-semibold">{gear.name}</b>
-              <button type="button" className="act px-3" onClick={() => setBooking(gear)}>
+              <Button onClick={() => setBooking(gear)}>
                 Book<span className="sr-only"> {gear.name}</span>
-              </button>
-              <button
-                type="button"
-                className="act act-plain px-2"
+              </Button>
+              <Button
+                kind="plain"
                 onClick={() => act({ kind: 'gearDropped', gearId: gear.id }, `${gear.name}: dropped`)}
               >
                 Drop<span className="sr-only"> {gear.name}</span>
-              </button>
+              </Button>
             </div>
             {gear.bookings
               .filter((b) => b.to >= view.tonight)
@@ -54,15 +54,15 @@ export function GearSection({ view }: { view: Schemas['ChoresView'] }) {
                   <span className="flex-1">
                     {dateRange(b.from, b.to, view.tonight)}: {b.for}
                   </span>
-                  <button
-                    type="button"
-                    className="linkish min-h-8 text-muted max-sm:min-h-11"
+                  <Button
+                    kind="link"
+                    className="text-muted"
                     onClick={() =>
                       act({ kind: 'bookingDropped', bookingId: b.id }, `${gear.name}: ${b.for} given up`)
                     }
                   >
                     give up<span className="sr-only"> {b.for}</span>
-                  </button>
+                  </Button>
                 </p>
               ))}
           </li>
@@ -80,9 +80,9 @@ export function GearSection({ view }: { view: Schemas['ChoresView'] }) {
             />
           )}
         </Field>
-        <button type="submit" className="act px-4" disabled={name.trim() === '' || log.isPending}>
+        <Button type="submit" disabled={name.trim() === '' || log.isPending}>
           Add
-        </button>
+        </Button>
       </form>
       <FormError>{log.error instanceof Refusal ? log.error.all : undefined}</FormError>
       {booking !== null && (
@@ -138,9 +138,9 @@ function BookingForm({ gear, tonight, onClose }: BookingProps) {
         </div>
         <FormError>{refusal?.all}</FormError>
         <div className="flex justify-end">
-          <button type="submit" className="act act-first px-5" disabled={log.isPending}>
+          <Button kind="first" type="submit" disabled={log.isPending}>
             Book it
-          </button>
+          </Button>
         </div>
       </form>
     </Dialog>

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal } from '../../api/client';
 import { useAddReading, useClimate } from './queries';
@@ -74,9 +75,9 @@ export function Thermometer() {
             onChange={setZone}
           />
         </div>
-        <button type="submit" className="act px-4" disabled={add.isPending}>
+        <Button type="submit" disabled={add.isPending}>
           Write it down
-        </button>
+        </Button>
       </form>
       <FormError>{refusal?.all}</FormError>
       <ul className="mt-3 flex flex-wrap gap-x-6 gap-y-1 text-13">

@@ -1,3 +1,4 @@
+import { Button, IconButton } from '../../ui/Button';
 import { X } from 'lucide-react';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal } from '../../api/client';
@@ -50,10 +51,8 @@ export function ContactsSection() {
               <b className="font-semibold">{contact.name}</b>
               {contact.note !== '' && <span className="ml-2 text-13 text-muted">{contact.note}</span>}
             </button>
-            <button
-              type="button"
-              className="grid size-9 place-items-center text-muted"
-              aria-label={`Take ${contact.name} off the list`}
+            <IconButton
+              label={`Take ${contact.name} off the list`}
               onClick={() =>
                 say.mutate({
                   id: newId(),
@@ -63,16 +62,16 @@ export function ContactsSection() {
               }
             >
               <X className="size-4" />
-            </button>
+            </IconButton>
           </li>
         ))}
       </ul>
       <form onSubmit={save} noValidate className="grid items-start gap-3 sm:grid-cols-[1fr_1fr_auto]">
         <TextField label="Their name" error={refusal?.for('name')} value={name} onChange={setName} />
         <TextField label="Note" error={refusal?.for('note')} value={note} onChange={setNote} />
-        <button type="submit" className="act mt-[22px] min-h-10 px-4" disabled={say.isPending}>
+        <Button type="submit" className="mt-[22px]" disabled={say.isPending}>
           {known ? 'Save' : 'Add'}
-        </button>
+        </Button>
       </form>
       <FormError>{refusal?.all}</FormError>
     </section>

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { AnimalView } from '../../api/client';
 import { useWhy, whyAnimal } from '../Reasons/WhyContext';
@@ -29,9 +30,8 @@ export function AppetitePanel({ animal }: { animal: AnimalView }) {
           className={`mb-2 border-l-2 pl-2 text-13 ${notEating.value.isNormal ? 'border-hush' : 'border-lampmark'}`}
         >
           {notEating.summary}{' '}
-          <button
-            type="button"
-            className="linkish"
+          <Button
+            kind="link"
             onClick={() =>
               toggle({
                 title: 'Why does it not eat?',
@@ -42,7 +42,7 @@ export function AppetitePanel({ animal }: { animal: AnimalView }) {
             }
           >
             why
-          </button>
+          </Button>
         </p>
       )}
       {eaten.length === 0 ? (
@@ -108,9 +108,9 @@ export function AppetitePanel({ animal }: { animal: AnimalView }) {
       )}
       {animal.takesPrey && animal.departure === null && (
         <p className="mt-2 text-13">
-          <button type="button" className="linkish" onClick={() => setAsking(true)}>
+          <Button kind="link" onClick={() => setAsking(true)}>
             What if {animal.it} were fed otherwise?
-          </button>
+          </Button>
         </p>
       )}
       {asking && <FedOtherwise animal={animal} onClose={() => setAsking(false)} />}

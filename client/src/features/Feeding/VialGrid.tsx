@@ -48,7 +48,7 @@ export function VialGrid({ count, untaken, onChange, error }: VialGridProps) {
             aria-pressed={untaken.includes(number)}
             aria-label={`Vial ${number} left its food`}
             onClick={() => flip(number)}
-            className="min-h-9 rounded-s border border-edge text-13 aria-pressed:border-lampmark aria-pressed:bg-lamp aria-pressed:font-semibold aria-pressed:text-onlamp max-sm:min-h-11"
+            className="min-h-9 rounded-s border border-edge text-13 aria-pressed:border-lampmark aria-pressed:bg-lamp aria-pressed:font-semibold aria-pressed:text-onlamp touch:min-h-11"
           >
             {number}
           </button>

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import { type AnimalView, api, Refusal, refusalOf, type Schemas, take } from '../../api/client';
 import { useLog } from '../Journal/queries';
@@ -199,12 +200,10 @@ export function PictureMeasure({ animal, source, picture, parts, unit, onClose }
           >
             Measure
           </button>
-          <button type="button" className="act px-4" onClick={() => setPoints([])}>
-            Set the marks anew
-          </button>
-          <button type="button" className="act act-plain px-3" onClick={onClose}>
+          <Button onClick={() => setPoints([])}>Set the marks anew</Button>
+          <Button kind="plain" onClick={onClose}>
             Close
-          </button>
+          </Button>
         </div>
         {result !== null && (
           <div role="status">
@@ -215,9 +214,9 @@ export function PictureMeasure({ animal, source, picture, parts, unit, onClose }
             <p className="text-13 text-muted">
               From setting the marks by hand; a tilted or nearer scale comes on top of it.
             </p>
-            <button type="button" className="act act-first mt-2 px-4" disabled={log.isPending} onClick={keep}>
+            <Button kind="first" className="mt-2" disabled={log.isPending} onClick={keep}>
               Keep it on the record
-            </button>
+            </Button>
           </div>
         )}
         <FormError>{wrong?.all}</FormError>

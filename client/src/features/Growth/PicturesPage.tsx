@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { type AnimalView, Refusal, type Schemas } from '../../api/client';
@@ -93,14 +94,10 @@ function Pictures({ animal }: { animal: AnimalView }) {
                 {dayDate(night(p))} {p.caption} {p.ofExuvia && <span className="text-muted">shed skin</span>}
               </p>
               <div className="flex flex-wrap items-center gap-x-4">
-                <button
-                  type="button"
-                  className="linkish min-h-8 text-13 max-sm:min-h-11"
-                  onClick={() => setMeasured(p)}
-                >
+                <Button kind="link" className="text-13" onClick={() => setMeasured(p)}>
                   Measure in it
-                </button>
-                <label className="flex min-h-8 cursor-pointer items-center gap-1.5 text-13 max-sm:min-h-11">
+                </Button>
+                <label className="flex min-h-8 cursor-pointer items-center gap-1.5 text-13 touch:min-h-11">
                   <input
                     type="checkbox"
                     className="size-4 accent-lampmark"

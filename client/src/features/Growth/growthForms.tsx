@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { Refusal, type Schemas } from '../../api/client';
 import { Check, Choice, TextField } from '../../ui/Field';
 import { fromMm, toMm } from '../../ui/lengths';
@@ -162,15 +163,14 @@ const conditionSeen: EntryForm<'conditionSeen'> = {
       <legend className="mb-1 text-13 font-semibold">Its abdomen looks</legend>
       <div className="grid grid-cols-2 gap-2">
         {conditions.map(([condition, label]) => (
-          <button
+          <Button
             key={condition}
-            type="button"
-            className="act justify-center"
+            className="justify-center"
             disabled={busy}
             onClick={() => submit({ ...act, condition })}
           >
             {label}
-          </button>
+          </Button>
         ))}
       </div>
     </fieldset>

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { Link, useSearchParams } from 'react-router';
 import { Refusal, type Schemas } from '../../api/client';
 import { useGuide, useGuideOf } from './queries';
@@ -183,18 +184,18 @@ function Reading({ guide, group, animal, answers, onAnswer, onBack }: ReadingPro
           className="mx-auto h-36 w-full max-w-[220px] text-soft max-sm:h-24"
         />
         <h2 className="text-18">{guide.title}</h2>
-        <button type="button" className="linkish mt-2 min-h-8 text-13 max-sm:min-h-11" onClick={onBack}>
+        <Button kind="link" className="mt-2 text-13" onClick={onBack}>
           Something else
-        </button>
+        </Button>
       </div>
       <div>
         <ol className="text-13 text-muted">
           {path.map((step, k) => (
             <li key={step.question} className="flex flex-wrap gap-x-2 py-0.5">
               {step.question} <b className="font-semibold text-soft">{step.answer}</b>
-              <button type="button" className="linkish" onClick={() => onAnswer(answers.slice(0, k))}>
+              <Button kind="link" onClick={() => onAnswer(answers.slice(0, k))}>
                 change<span className="sr-only"> the answer to “{step.question}”</span>
-              </button>
+              </Button>
             </li>
           ))}
         </ol>
@@ -205,14 +206,13 @@ function Reading({ guide, group, animal, answers, onAnswer, onBack }: ReadingPro
             </h3>
             <div className="grid max-w-[520px] gap-2">
               {question.answers.map((answer, k) => (
-                <button
+                <Button
                   key={answer.text}
-                  type="button"
-                  className="act justify-start px-4 text-left whitespace-normal"
+                  className="justify-start text-left whitespace-normal"
                   onClick={() => onAnswer([...answers.slice(0, path.length), k + 1])}
                 >
                   {answer.text}
-                </button>
+                </Button>
               ))}
             </div>
           </div>
@@ -263,10 +263,8 @@ function LogSigns({ animal, signs }: { animal: Asked; signs: string[] }) {
       {known
         .filter((s) => signs.includes(s.id) && s.groups.includes(animal.group))
         .map((s) => (
-          <button
+          <Button
             key={s.id}
-            type="button"
-            className="act px-4"
             disabled={log.isPending}
             onClick={() =>
               log.mutate({
@@ -278,7 +276,7 @@ function LogSigns({ animal, signs }: { animal: Asked; signs: string[] }) {
             }
           >
             Log it for {animal.name}: {s.brief}
-          </button>
+          </Button>
         ))}
       <span role="status" className="text-mosstext">
         {log.isSuccess ? (log.data === null ? 'Waits for the server.' : 'Logged.') : ''}

@@ -1,3 +1,4 @@
+import { Button, IconButton } from '../../ui/Button';
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -37,14 +38,9 @@ export function EnclosurePanel({ slot, unit, onCarry, onClose }: Props) {
           </h2>
           <i className="block truncate text-13 text-muted">{slot.species}</i>
         </div>
-        <button
-          type="button"
-          onClick={onClose}
-          aria-label="Close"
-          className="-mt-1 -mr-2 grid size-9 place-items-center text-muted"
-        >
+        <IconButton onClick={onClose} label="Close" className="-mt-1 -mr-2">
           <X className="size-5" />
-        </button>
+        </IconButton>
       </div>
       <p className="mt-1 text-13">
         {slot.phaseWord}
@@ -81,9 +77,9 @@ export function EnclosurePanel({ slot, unit, onCarry, onClose }: Props) {
         <p className={`mt-2 text-13 ${slot.fit === 'misfits' ? 'font-semibold text-ember' : ''}`}>
           {slot.fitText}{' '}
           {animal !== undefined && (
-            <button
-              type="button"
-              className="linkish text-lamptext"
+            <Button
+              kind="link"
+              className="text-lamptext"
               onClick={() =>
                 toggle({
                   title: 'Why this size?',
@@ -94,17 +90,17 @@ export function EnclosurePanel({ slot, unit, onCarry, onClose }: Props) {
               }
             >
               why
-            </button>
+            </Button>
           )}
         </p>
       )}
       <div className="mt-4 flex flex-wrap gap-2">
-        <button type="button" className="act px-3" onClick={() => setMeasuring(true)}>
+        <Button onClick={() => setMeasuring(true)}>
           {e === null ? 'Measure it' : 'Another, or set up anew'}
-        </button>
-        <button type="button" className="act px-3" onClick={onCarry}>
+        </Button>
+        <Button onClick={onCarry}>
           <kbd>M</kbd>Move
-        </button>
+        </Button>
       </div>
       {measuring && <ActDialogFor stockId={slot.stockId} kind="housed" onClose={() => setMeasuring(false)} />}
     </>

@@ -1,3 +1,4 @@
+import { Button, IconButton } from '../../ui/Button';
 import { ArrowDown, ArrowUp, X } from 'lucide-react';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
@@ -204,20 +205,19 @@ export function LayoutDialog({ view, unit, onClose }: Props) {
                 </div>
               </div>
             ))}
-            <button
-              type="button"
-              className="linkish mt-2 min-h-9 text-13"
+            <Button
+              kind="link"
+              className="mt-2 text-13"
               onClick={() =>
                 setRack(k, { shelves: [...rack.shelves, freshShelf(rack.shelves.length + 1, unit)] })
               }
             >
               One more shelf
-            </button>
+            </Button>
           </fieldset>
         ))}
-        <button
-          type="button"
-          className="act justify-self-start px-4"
+        <Button
+          className="justify-self-start"
           onClick={() =>
             setRacks([
               ...racks,
@@ -226,7 +226,7 @@ export function LayoutDialog({ view, unit, onClose }: Props) {
           }
         >
           One more rack
-        </button>
+        </Button>
         <section>
           <h3 className="mb-1 text-15">Walking order</h3>
           <p className="mb-1 text-13 text-muted">Quarantine shelves are always walked last.</p>
@@ -234,36 +234,28 @@ export function LayoutDialog({ view, unit, onClose }: Props) {
             {order.map((code, k) => (
               <li key={code} className="flex items-center">
                 <span className="code w-9">{code}</span>
-                <button
-                  type="button"
-                  className="grid size-9 place-items-center disabled:opacity-30"
-                  disabled={k === 0}
-                  aria-label={`${code} earlier`}
-                  onClick={() => move(k, -1)}
-                >
+                <IconButton disabled={k === 0} label={`${code} earlier`} onClick={() => move(k, -1)}>
                   <ArrowUp className="size-4" />
-                </button>
-                <button
-                  type="button"
-                  className="grid size-9 place-items-center disabled:opacity-30"
+                </IconButton>
+                <IconButton
                   disabled={k === order.length - 1}
-                  aria-label={`${code} later`}
+                  label={`${code} later`}
                   onClick={() => move(k, 1)}
                 >
                   <ArrowDown className="size-4" />
-                </button>
+                </IconButton>
               </li>
             ))}
           </ol>
         </section>
         <FormError>{refusal?.all}</FormError>
         <div className="flex justify-end gap-2">
-          <button type="button" className="act act-plain px-3" onClick={onClose}>
+          <Button kind="plain" onClick={onClose}>
             Cancel
-          </button>
-          <button type="submit" className="act act-first px-5" disabled={change.isPending}>
+          </Button>
+          <Button kind="first" type="submit" disabled={change.isPending}>
             Save
-          </button>
+          </Button>
         </div>
       </form>
     </Dialog>
@@ -272,14 +264,9 @@ export function LayoutDialog({ view, unit, onClose }: Props) {
 
 function Remove({ what, onRemove }: { what: string; onRemove: () => void }) {
   return (
-    <button
-      type="button"
-      className="grid size-11 place-items-center text-muted hover:text-ink"
-      aria-label={`Take ${what} away`}
-      onClick={onRemove}
-    >
+    <IconButton label={`Take ${what} away`} onClick={onRemove}>
       <X className="size-4" />
-    </button>
+    </IconButton>
   );
 }
 

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
@@ -90,9 +91,9 @@ function Moves({ plan, unit, tonight }: Props) {
             </div>
             <div className="max-lg:col-start-2">
               {need.why}{' '}
-              <button
-                type="button"
-                className="linkish text-13 text-lamptext"
+              <Button
+                kind="link"
+                className="text-13 text-lamptext"
                 onClick={() =>
                   toggle({
                     title: `Why another for ${need.name}?`,
@@ -108,7 +109,7 @@ function Moves({ plan, unit, tonight }: Props) {
                 }
               >
                 why
-              </button>
+              </Button>
               <small className="block text-13 text-muted">
                 {need.tub === null
                   ? `none of your sizes does: ${least(need.needs, unit)}`
@@ -120,9 +121,9 @@ function Moves({ plan, unit, tonight }: Props) {
               {need.waits !== '' && <small className="block text-13 text-hush">{need.waits}</small>}
             </div>
             {need.from !== null && need.from <= tonight && (
-              <button type="button" className="act px-3" onClick={() => setMoving(need)}>
+              <Button onClick={() => setMoving(need)}>
                 Moved<span className="sr-only">: {need.name}</span>
-              </button>
+              </Button>
             )}
           </li>
         ))}

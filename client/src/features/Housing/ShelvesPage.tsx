@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useEffect, useState } from 'react';
 import { NavLink, Outlet } from 'react-router';
 import type { Schemas } from '../../api/client';
@@ -18,7 +19,7 @@ import { codeOf, freeOrTaken, type Carried } from './carrying';
 /** What stands round the shelves and the planner of moves. */
 export function ShelvesFrame() {
   const tab =
-    'linkish flex min-h-9 items-center max-sm:min-h-11 aria-[current=page]:font-semibold aria-[current=page]:decoration-lampmark';
+    'linkish flex min-h-9 items-center touch:min-h-11 aria-[current=page]:font-semibold aria-[current=page]:decoration-lampmark';
   return (
     <>
       <header className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2 px-6 pt-4 pb-2 max-sm:px-4">
@@ -115,9 +116,9 @@ function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
           Give each rack its letter and its shelves their inner width and height; then every enclosure is
           drawn where it stands.
         </p>
-        <button type="button" className="act act-first px-5" onClick={() => setEditing(true)}>
+        <Button kind="first" onClick={() => setEditing(true)}>
           Measure a rack
-        </button>
+        </Button>
         {editing && <LayoutDialog view={view} unit={unit} onClose={() => setEditing(false)} />}
       </div>
     );
@@ -220,9 +221,9 @@ function Overview({ view, onEdit, onLook }: OverviewProps) {
         text={(s) => (s.quarantine === null ? '' : `until ${shortDate(s.quarantine)}`)}
         onLook={onLook}
       />
-      <button type="button" className="act mt-4 px-4" onClick={onEdit}>
+      <Button className="mt-4" onClick={onEdit}>
         Racks, shelves, walking order
-      </button>
+      </Button>
     </>
   );
 }

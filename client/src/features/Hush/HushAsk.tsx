@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import type { AnimalView, Schemas } from '../../api/client';
 import { Dialog } from '../../ui/Dialog';
 
@@ -23,19 +24,18 @@ export function HushAsk({ animal, care, happened, onHappened, onClose }: HushAsk
         ))}
       </ul>
       <div className="flex flex-wrap justify-end gap-2">
-        <button
-          type="button"
-          className="act act-plain px-3"
+        <Button
+          kind="plain"
           onClick={() => {
             onClose();
             onHappened();
           }}
         >
           {happened}
-        </button>
-        <button type="button" className="act act-first px-5" onClick={onClose}>
+        </Button>
+        <Button kind="first" onClick={onClose}>
           Leave {animal.them} be
-        </button>
+        </Button>
       </div>
     </Dialog>
   );

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { type Act, Refusal, refusalOf } from '../../api/client';
 import { useSettings } from '../Rooms/queries';
@@ -148,13 +149,13 @@ export function ActDialog({ subject, kind, start, corrects, onClose }: ActDialog
         {!oneTap && form.ahead !== true && when}
         <FormError>{refusal?.all}</FormError>
         <div className="flex justify-end gap-2">
-          <button type="button" className="act act-plain px-3" onClick={onClose}>
+          <Button kind="plain" onClick={onClose}>
             Cancel
-          </button>
+          </Button>
           {!oneTap && (
-            <button type="submit" className="act act-first px-5" disabled={busy}>
+            <Button kind="first" type="submit" disabled={busy}>
               {corrects === undefined ? 'Log it' : 'Log the correction'}
-            </button>
+            </Button>
           )}
         </div>
       </form>

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import type { AnimalView, Schemas } from '../../api/client';
 import { useSettings } from '../Rooms/queries';
 import { useRulebook } from '../Rulebook/queries';
@@ -62,12 +63,12 @@ export function ActDialogFor({ stockId, ...props }: Omit<ActDialogProps, 'subjec
     return failed === undefined ? null : (
       <Dialog title="That form did not open" hint={failed.error.message} onClose={props.onClose}>
         <div className="flex justify-end gap-2">
-          <button type="button" className="act act-plain px-3" onClick={props.onClose}>
+          <Button kind="plain" onClick={props.onClose}>
             Close
-          </button>
-          <button type="button" className="act act-first px-5" onClick={() => void failed.refetch()}>
+          </Button>
+          <Button kind="first" onClick={() => void failed.refetch()}>
             Try again
-          </button>
+          </Button>
         </div>
       </Dialog>
     );

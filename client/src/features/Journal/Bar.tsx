@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { Check, TriangleAlert } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { ActDialogFor } from './ActDialogFor';
@@ -55,13 +56,13 @@ export function Bar({ message, undo }: { message: Message | null; undo: () => vo
                 {left} s
               </span>
               {only !== undefined && hasForm(only.act) && (
-                <button type="button" className="act act-plain" onClick={() => setDating(only)}>
+                <Button kind="plain" onClick={() => setDating(only)}>
                   When…
-                </button>
+                </Button>
               )}
-              <button type="button" className="act" onClick={undo} aria-label={`Undo ${done.text}`}>
+              <Button onClick={undo} aria-label={`Undo ${done.text}`}>
                 <kbd>Z</kbd>Undo
-              </button>
+              </Button>
             </>
           )}
         </div>

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import type { AnimalView } from '../../api/client';
@@ -66,9 +67,9 @@ export function JournalList({ animal }: { animal: AnimalView }) {
       </ol>
       <FormError>{undo.error instanceof Refusal ? undo.error.all : undefined}</FormError>
       {animal.journal.length > firstShown && (
-        <button type="button" className="linkish mt-2 min-h-8 text-13" onClick={() => setAll(!all)}>
+        <Button kind="link" className="mt-2 text-13" onClick={() => setAll(!all)}>
           {all ? 'Show the newest only' : `Show all ${animal.journal.length} entries`}
-        </button>
+        </Button>
       )}
       {correcting !== null && act !== undefined && hasForm(act) && (
         <ActDialogFor
@@ -93,9 +94,9 @@ function MendMenu({ line, onCorrect, onTakeBack }: MendMenuProps) {
   return (
     <DropdownMenu.Root modal={false}>
       <DropdownMenu.Trigger asChild>
-        <button type="button" className="linkish min-h-6 px-1 text-12 text-muted max-sm:min-h-11">
+        <Button kind="link" className="text-12 text-muted">
           mend<span className="sr-only"> “{line.text}”</span>
-        </button>
+        </Button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { useLocation } from 'react-router';
 import { refusalOf, type Schemas } from '../../api/client';
@@ -82,23 +83,16 @@ function Labels({ view }: { view: Schemas['LabelsView'] }) {
           )}
         </div>
         <div className="mt-3 flex flex-wrap items-center gap-2">
-          <button
-            type="button"
-            className="act act-first px-5"
-            disabled={busy || ids.length === 0}
-            onClick={() => void sheet()}
-          >
+          <Button kind="first" disabled={busy || ids.length === 0} onClick={() => void sheet()}>
             PDF of {ids.length === 1 ? '1 label' : `${ids.length} labels`}
-          </button>
+          </Button>
           {size?.onRoll === true && (
-            <button
-              type="button"
-              className="act px-4"
+            <Button
               disabled={busy || ids.length === 0}
               onClick={() => void attempt(() => print.mutateAsync(body))}
             >
               Print on the roll
-            </button>
+            </Button>
           )}
         </div>
         <FormError>{trouble}</FormError>
@@ -206,14 +200,9 @@ function Printer({ view, format }: { view: Schemas['LabelsView']; format: string
         {roll === null ? 'No roll in it.' : `${nameOf(roll.formatId)}: ${roll.left} left`}
       </p>
       {size?.onRoll === true && (
-        <button
-          type="button"
-          className="act mt-2 px-3"
-          disabled={load.isPending}
-          onClick={() => load.mutate({ format })}
-        >
+        <Button className="mt-2" disabled={load.isPending} onClick={() => load.mutate({ format })}>
           Put in a roll of {size.widthMm} × {size.heightMm} mm
-        </button>
+        </Button>
       )}
       <ul className="mt-4 grid gap-3">
         {printed.slice(0, 8).map((label) => (

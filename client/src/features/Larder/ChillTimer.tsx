@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { phaseOf } from './chill';
@@ -27,16 +28,14 @@ export function ChillTimer({ bench }: { bench: Schemas['BenchRoutine'] }) {
       </p>
       <div className="mt-2 flex flex-wrap items-center gap-3">
         {startedAt === null ? (
-          <button
-            type="button"
-            className="act px-3"
+          <Button
             onClick={() => {
               setStartedAt(Date.now());
               setNow(Date.now());
             }}
           >
             Cup is in the cold
-          </button>
+          </Button>
         ) : (
           <>
             <span className="font-display text-22 tabular-nums" aria-hidden="true">
@@ -50,9 +49,7 @@ export function ChillTimer({ bench }: { bench: Schemas['BenchRoutine'] }) {
             >
               {phase.text}
             </span>
-            <button type="button" className="act px-3" onClick={() => setStartedAt(null)}>
-              Taken out
-            </button>
+            <Button onClick={() => setStartedAt(null)}>Taken out</Button>
           </>
         )}
       </div>

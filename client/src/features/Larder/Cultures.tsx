@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
@@ -20,9 +21,9 @@ export function Cultures({ cultures, tonight }: { cultures: readonly Culture[]; 
         <h2 id="cultures" className="text-18">
           Cultures
         </h2>
-        <button type="button" className="linkish min-h-6" onClick={() => setStarting(true)}>
+        <Button kind="link" onClick={() => setStarting(true)}>
           Start one
-        </button>
+        </Button>
       </div>
       {cultures.length === 0 && <p className="py-1 text-muted">None stands here.</p>}
       <ul>
@@ -81,9 +82,7 @@ function CultureMenu({ culture }: { culture: Culture }) {
   return (
     <DropdownMenu.Root open={open} onOpenChange={setOpen} modal={false}>
       <DropdownMenu.Trigger asChild>
-        <button type="button" className="act px-2.5" aria-label={`What happened to the ${culture.name}`}>
-          …
-        </button>
+        <Button aria-label={`What happened to the ${culture.name}`}>…</Button>
       </DropdownMenu.Trigger>
       <DropdownMenu.Portal>
         <DropdownMenu.Content

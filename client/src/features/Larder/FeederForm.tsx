@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
 import { useSetFeeder } from './queries';
@@ -95,13 +96,13 @@ export function FeederForm({ former, onClose }: { former: FeederView | null; onC
             </div>
           ))}
           {sizes.length < 6 && (
-            <button
-              type="button"
-              className="linkish min-h-8 justify-self-start"
+            <Button
+              kind="link"
+              className="justify-self-start"
               onClick={() => setSizes([...sizes, { name: '', from: '', to: '' }])}
             >
               One more size
-            </button>
+            </Button>
           )}
         </div>
         <fieldset>
@@ -130,9 +131,9 @@ export function FeederForm({ former, onClose }: { former: FeederView | null; onC
           <TextField label="How to serve it" value={serving} onChange={setServing} />
         </div>
         <FormError>{refusal?.all}</FormError>
-        <button type="submit" className="act act-first justify-center" disabled={bad || save.isPending}>
+        <Button kind="first" type="submit" className="justify-center" disabled={bad || save.isPending}>
           Save
-        </button>
+        </Button>
       </form>
     </Dialog>
   );

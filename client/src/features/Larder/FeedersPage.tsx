@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
@@ -32,9 +33,9 @@ export function FeedersPage() {
           </p>
           <h1 className="text-30 max-sm:text-[24px]">Feeders</h1>
         </div>
-        <button type="button" className="act act-first px-4" onClick={() => setForm('new')}>
+        <Button kind="first" onClick={() => setForm('new')}>
           Add one of your own
-        </button>
+        </Button>
       </header>
       <Waiting query={useFeeders()} what="The catalogue">
         {(feeders) => <Catalogue feeders={feeders} unit={unit} onChange={setForm} />}
@@ -77,13 +78,9 @@ function Catalogue({ feeders, unit, onChange }: CatalogueProps) {
                   {f.plural}
                   {f.fatty && <span className="block font-normal text-lamptext">rich in fat</span>}
                   {view.own && (
-                    <button
-                      type="button"
-                      className="linkish block font-normal"
-                      onClick={() => onChange(view)}
-                    >
+                    <Button kind="link" className="block font-normal" onClick={() => onChange(view)}>
                       change<span className="sr-only"> {f.plural}</span>
-                    </button>
+                    </Button>
                   )}
                 </th>
                 <td className="w-[24%] py-1.5 pr-4">

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
 import { useLogInLarder } from './queries';
@@ -150,9 +151,9 @@ function Count({ food, tonight }: { food: Food; tonight: string }) {
         onChange={(e) => setText(e.target.value)}
         onKeyDown={(e) => e.key === 'Escape' && setText(null)}
       />
-      <button type="submit" className="linkish min-h-6" disabled={bad || log.isPending}>
+      <Button kind="link" type="submit" disabled={bad || log.isPending}>
         save
-      </button>
+      </Button>
     </form>
   );
 }

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useLogInLarder } from './queries';
@@ -102,9 +103,9 @@ function GoodsCount({ goods: g }: { goods: Goods }) {
         onChange={(e) => setText(e.target.value)}
         onKeyDown={(e) => e.key === 'Escape' && setText(null)}
       />
-      <button type="submit" className="linkish min-h-6" disabled={bad || log.isPending}>
+      <Button kind="link" type="submit" disabled={bad || log.isPending}>
         save
-      </button>
+      </Button>
     </form>
   );
 }

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import type { Schemas } from '../../api/client';
 import { useLogInLarder } from './queries';
 import { shortDate } from '../../ui/dates';
@@ -23,9 +24,8 @@ export function LarderJournal({
             <span className="w-16 flex-none text-muted">{shortDate(line.at.slice(0, 10), tonight)}</span>
             <span className="min-w-0 flex-1">{line.text}</span>
             {line.canTakeBack && (
-              <button
-                type="button"
-                className="linkish"
+              <Button
+                kind="link"
                 aria-label={`take back ${line.text}`}
                 onClick={() =>
                   log.mutate({
@@ -36,7 +36,7 @@ export function LarderJournal({
                 }
               >
                 take back
-              </button>
+              </Button>
             )}
           </li>
         ))}

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
@@ -41,12 +42,10 @@ function Larder({ larder }: { larder: Schemas['LarderView'] }) {
             <a className="act px-3" href="/api/larder/shopping.csv" download>
               Shopping list as CSV
             </a>
-            <button type="button" className="act px-3" onClick={() => window.print()}>
-              Print it
-            </button>
-            <button type="button" className="act act-first px-4" onClick={() => setOrdering([])}>
+            <Button onClick={() => window.print()}>Print it</Button>
+            <Button kind="first" onClick={() => setOrdering([])}>
               Order
-            </button>
+            </Button>
           </div>
         </header>
         <div className="grid grid-cols-[1.5fr_1fr] border-t border-line px-6 pb-10 max-lg:grid-cols-1 max-sm:px-4 lg:[&>*+*]:ml-6 lg:[&>*+*]:border-l lg:[&>*+*]:border-line lg:[&>*+*]:pl-6">

@@ -1,3 +1,4 @@
+import { Button, IconButton } from '../../ui/Button';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
@@ -108,19 +109,17 @@ export function OrderDialog({ supplier, first, onClose }: OrderDialogProps) {
                 />
               )}
             </Field>
-            <button
-              type="button"
-              className="grid size-10 place-items-center text-muted"
-              aria-label={`Leave out ${offer(line.key)?.name ?? ''}`}
+            <IconButton
+              label={`Leave out ${offer(line.key)?.name ?? ''}`}
               onClick={() => setLines(lines.filter((_, i) => i !== k))}
             >
               <X className="size-5" />
-            </button>
+            </IconButton>
           </div>
         ))}
-        <button
-          type="button"
-          className="linkish flex min-h-8 items-center gap-1 justify-self-start"
+        <Button
+          kind="link"
+          className="flex items-center gap-1 justify-self-start"
           onClick={() => {
             const more = supplier.find((o) => lines.every((l) => l.key !== keyOf(o)));
             if (more !== undefined) {
@@ -129,11 +128,11 @@ export function OrderDialog({ supplier, first, onClose }: OrderDialogProps) {
           }}
         >
           <Plus className="size-4" /> one more line
-        </button>
+        </Button>
         <FormError>{wrong}</FormError>
-        <button type="submit" className="act act-first justify-center" disabled={bad || order.isPending}>
+        <Button kind="first" type="submit" className="justify-center" disabled={bad || order.isPending}>
           Send the order
-        </button>
+        </Button>
       </form>
     </Dialog>
   );

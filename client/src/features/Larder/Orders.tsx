@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
 import { useLogInLarder } from './queries';
@@ -30,13 +31,12 @@ export function Orders({ orders, tonight }: { orders: readonly OrderView[]; toni
               </span>
             </span>
             {order.parcel.hasArrived ? (
-              <button type="button" className="act act-first px-3" onClick={() => setUnpacking(order)}>
+              <Button kind="first" onClick={() => setUnpacking(order)}>
                 Unpack
-              </button>
+              </Button>
             ) : (
-              <button
-                type="button"
-                className="linkish min-h-8"
+              <Button
+                kind="link"
                 onClick={() =>
                   log.mutate({
                     id: newId(),
@@ -46,7 +46,7 @@ export function Orders({ orders, tonight }: { orders: readonly OrderView[]; toni
                 }
               >
                 give up<span className="sr-only"> {order.lines.join(', ')}</span>
-              </button>
+              </Button>
             )}
           </li>
         ))}
@@ -96,9 +96,9 @@ function Unpack({ order, onClose }: { order: OrderView; onClose: () => void }) {
           />
         ))}
         <FormError>{wrong}</FormError>
-        <button type="submit" className="act act-first justify-center" disabled={bad || log.isPending}>
+        <Button kind="first" type="submit" className="justify-center" disabled={bad || log.isPending}>
           Put it in the larder
-        </button>
+        </Button>
       </form>
     </Dialog>
   );

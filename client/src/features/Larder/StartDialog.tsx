@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { Refusal } from '../../api/client';
 import { useFeeders, useLogInLarder } from './queries';
@@ -59,9 +60,9 @@ export function StartDialog({ onClose }: { onClose: () => void }) {
           />
         </div>
         <FormError>{wrong}</FormError>
-        <button type="submit" className="act act-first justify-center" disabled={bad || log.isPending}>
+        <Button kind="first" type="submit" className="justify-center" disabled={bad || log.isPending}>
           Started tonight
-        </button>
+        </Button>
       </form>
     </Dialog>
   );

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useLogInLarder } from './queries';
@@ -41,9 +42,9 @@ export function StepList({ plan, tonight, onOrder }: StepListProps) {
           To start or order {all ? 'in eight weeks' : 'this week'}
         </h2>
         {toOrder.length > 1 && (
-          <button type="button" className="linkish min-h-6" onClick={() => onOrder(toOrder.map(lineOf))}>
+          <Button kind="link" onClick={() => onOrder(toOrder.map(lineOf))}>
             Order these {toOrder.length} together
-          </button>
+          </Button>
         )}
       </div>
       {shown.length === 0 && <p className="py-2 text-muted">Nothing this week: all lasts.</p>}
@@ -71,9 +72,8 @@ export function StepList({ plan, tonight, onOrder }: StepListProps) {
               <span className="block text-12 text-muted">{step.why}</span>
             </span>
             {step.do === 'startCulture' ? (
-              <button
-                type="button"
-                className="act px-3 max-sm:row-span-2"
+              <Button
+                className="max-sm:row-span-2"
                 aria-label={`Started ${step.what}`}
                 disabled={start.isPending}
                 onClick={() =>
@@ -85,24 +85,23 @@ export function StepList({ plan, tonight, onOrder }: StepListProps) {
                 }
               >
                 Started
-              </button>
+              </Button>
             ) : (
-              <button
-                type="button"
-                className="act px-3 max-sm:row-span-2"
+              <Button
+                className="max-sm:row-span-2"
                 aria-label={`Order ${step.what}`}
                 onClick={() => onOrder([lineOf(step)])}
               >
                 Order
-              </button>
+              </Button>
             )}
           </li>
         ))}
       </ul>
       {plan.steps.length > soon.length && (
-        <button type="button" className="linkish mt-2 min-h-6" onClick={() => setAll(!all)}>
+        <Button kind="link" className="mt-2" onClick={() => setAll(!all)}>
           {all ? 'Only this week' : `All ${plan.steps.length} in the next eight weeks`}
-        </button>
+        </Button>
       )}
     </section>
   );

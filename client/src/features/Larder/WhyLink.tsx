@@ -1,4 +1,5 @@
 import type { Reason } from '../../api/client';
+import { WhyButton } from '../../ui/WhyButton';
 import { useWhy } from '../Reasons/WhyContext';
 
 /** "?" beside what the larder says: what it rests on, in the drawer. */
@@ -13,13 +14,10 @@ export function WhyLink({
 }) {
   const { toggle } = useWhy();
   return (
-    <button
-      type="button"
-      aria-label={`Why: ${of}`}
+    <WhyButton
+      of={of}
+      className="ml-1"
       onClick={() => toggle({ title: `Why: ${of}?`, animal: null, summary, reasons })}
-      className="ml-1 size-6 rounded-full border border-edge align-middle text-12 font-semibold text-muted hover:text-ink"
-    >
-      ?
-    </button>
+    />
   );
 }

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { BothSides } from '../../api/client';
 import type { Outgoing } from '../../api/outbox';
@@ -68,12 +69,10 @@ function ToldTwice({ item, both, onClose }: BothSidesProps) {
         </tbody>
       </table>
       <div className="mt-4 flex flex-wrap justify-end gap-2">
-        <button type="button" className="act px-4" onClick={write}>
-          Both happened: write mine too
-        </button>
-        <button type="button" className="act act-first px-4" onClick={leave}>
+        <Button onClick={write}>Both happened: write mine too</Button>
+        <Button kind="first" onClick={leave}>
           {rest === null ? 'It is the same: leave mine out' : 'They are the same: write only the others'}
-        </button>
+        </Button>
       </div>
     </>
   );
@@ -114,7 +113,7 @@ function FieldByField({ item, both, onClose }: BothSidesProps) {
               </th>
               {([true, false] as const).map((isTheirs) => (
                 <td key={String(isTheirs)} className="py-1.5 pr-3">
-                  <label className="flex min-h-8 cursor-pointer items-center gap-2 pointer-coarse:min-h-11">
+                  <label className="flex min-h-8 cursor-pointer items-center gap-2 touch:min-h-11">
                     <input
                       type="radio"
                       className="size-4 accent-lampmark"
@@ -132,19 +131,17 @@ function FieldByField({ item, both, onClose }: BothSidesProps) {
         </tbody>
       </table>
       <div className="mt-4 flex justify-end gap-2">
-        <button
-          type="button"
-          className="act px-4"
+        <Button
           onClick={() => {
             void outbox.drop(item.seq);
             onClose();
           }}
         >
           Keep all as it is
-        </button>
-        <button type="submit" className="act act-first px-4">
+        </Button>
+        <Button kind="first" type="submit">
           Write what is chosen
-        </button>
+        </Button>
       </div>
     </form>
   );

@@ -1,8 +1,10 @@
+import { Button } from '../../ui/Button';
 import { type ReactNode, useState } from 'react';
 import type { Outgoing } from '../../api/outbox';
 import { reach, useReach } from '../../api/reach';
 import { outbox, useOutbox } from '../../api/writing';
-import { clockTime } from '../../ui/dates';
+import { clockTime, localDay } from '../../ui/dates';
+import { loadServedPage } from '../../ui/install';
 import { SetAsideRow } from './SetAsideRow';
 
 const count = (n: number, one: string, many: string) => (n === 1 ? `1 ${one}` : `${n} ${many}`);
@@ -30,7 +32,7 @@ export function OutboxStrip() {
       aria-label="Waiting for the server"
       className="max-h-[40dvh] flex-none overflow-y-auto border-t border-edge bg-raised px-6 py-1.5 text-13 max-sm:px-4"
     >
-      {stands && <OutOfReach since={since} signIn={signIn} waiting={waiting} />}
+      {stands && <OutOfReach since={since} heardAt={contact.heardAt} signIn={signIn} waiting={waiting} />}
       {others.length > 0 && (
         <p>
           {count(others.length, 'entry', 'entries')} of{' '}
@@ -47,9 +49,9 @@ export function OutboxStrip() {
       {contact.isNewer && (
         <Line
           button={
-            <button type="button" className="act act-plain" onClick={() => window.location.reload()}>
+            <Button kind="plain" onClick={() => void loadServedPage()}>
               Load it
-            </button>
+            </Button>
           }
         >
           <b className="font-semibold text-lamptext">The server was updated.</b> This page still works as it
@@ -74,20 +76,20 @@ function Line({ children, button }: { children: ReactNode; button: ReactNode }) 
 
 interface OutOfReachProps {
   since: string | null;
+  heardAt: string | null;
   signIn: boolean;
   waiting: readonly Outgoing[];
 }
 
 /** The server does not answer, or asks who one is: since when, how old is what is shown, and what waits. */
-function OutOfReach({ since, signIn, waiting }: OutOfReachProps) {
+function OutOfReach({ since, heardAt, signIn, waiting }: OutOfReachProps) {
   const [shown, setShown] = useState(false);
   return (
     <>
       <Line
         button={
-          <button
-            type="button"
-            className="act act-plain"
+          <Button
+            kind="plain"
             onClick={() => {
               outbox.poke();
               // Whatever answers says that it is back, and the rest follows.
@@ -95,23 +97,26 @@ function OutOfReach({ since, signIn, waiting }: OutOfReachProps) {
             }}
           >
             Try now
-          </button>
+          </Button>
         }
       >
         {since !== null && <b className="font-semibold text-lamptext">Not live since {clockTime(since)}. </b>}
         {signIn && <b className="font-semibold text-lamptext">Signed out. </b>}
         {waiting.length === 0 ? (
-          <>What you see is of then; what you log is kept on this device.</>
+          <>
+            What you see is of {heardAt === null ? 'then' : `${localDay(heardAt)} ${clockTime(heardAt)}`};
+            what you log is kept on this device.
+          </>
         ) : (
           <>
-            <button
-              type="button"
-              className="linkish min-h-8 pointer-coarse:min-h-11"
+            <Button
+              kind="link"
+              className="touch:min-h-11"
               aria-expanded={shown}
               onClick={() => setShown(!shown)}
             >
               {count(waiting.length, 'entry waits', 'entries wait')}
-            </button>{' '}
+            </Button>{' '}
             on this device
             <span className="max-sm:sr-only">
               {' '}

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { Outgoing, SetAside } from '../../api/outbox';
 import { outbox } from '../../api/writing';
@@ -22,9 +23,9 @@ export function SetAsideRow({ item }: { item: Outgoing }) {
       </p>
       <span className="flex flex-wrap">
         <Remedy item={item} why={why} onAsk={() => setAsking(true)} />
-        <button type="button" className="act act-plain" onClick={() => void outbox.drop(item.seq)}>
+        <Button kind="plain" onClick={() => void outbox.drop(item.seq)}>
           Give up
-        </button>
+        </Button>
       </span>
       {asking &&
         (why.both === null ? (
@@ -39,19 +40,19 @@ export function SetAsideRow({ item }: { item: Outgoing }) {
 function Remedy({ item, why, onAsk }: { item: Outgoing; why: SetAside; onAsk: () => void }) {
   if (why.both !== null) {
     return (
-      <button type="button" className="act act-plain" onClick={onAsk}>
+      <Button kind="plain" onClick={onAsk}>
         See both…
-      </button>
+      </Button>
     );
   }
   return 'tapped' in why.fields ? (
-    <button type="button" className="act act-plain" onClick={onAsk}>
+    <Button kind="plain" onClick={onAsk}>
       Say when…
-    </button>
+    </Button>
   ) : (
-    <button type="button" className="act act-plain" onClick={() => void outbox.again(item.seq)}>
+    <Button kind="plain" onClick={() => void outbox.again(item.seq)}>
       Write again
-    </button>
+    </Button>
   );
 }
 
@@ -75,9 +76,9 @@ function WhenDialog({ item, onClose }: { item: Outgoing; onClose: () => void }) 
           value={at}
           onChange={setAt}
         />
-        <button type="submit" className="act act-first justify-self-start px-5">
+        <Button kind="first" type="submit" className="justify-self-start">
           Write it
-        </button>
+        </Button>
       </form>
     </Dialog>
   );

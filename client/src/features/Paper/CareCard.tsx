@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { Link, useParams } from 'react-router';
 import type { AnimalView } from '../../api/client';
 import { useSettings } from '../Rooms/queries';
@@ -109,9 +110,9 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   return (
     <article className="mx-auto w-full max-w-[820px] px-6 pt-4 pb-10 max-sm:px-4 print:max-w-none print:p-0 print:text-black">
       <div className="mb-3 flex gap-3 print:hidden">
-        <button type="button" className="act act-first px-5" onClick={() => window.print()}>
+        <Button kind="first" onClick={() => window.print()}>
           Print
-        </button>
+        </Button>
         <Link to={`/stock/${animal.stockId}`} className="act px-4">
           Back to {animal.details.nickname}
         </Link>

@@ -3,7 +3,7 @@ import { NavLink, Outlet } from 'react-router';
 /** What goes to paper and comes back from it. */
 export function PaperFrame() {
   const tab =
-    'linkish flex min-h-9 items-center max-sm:min-h-11 aria-[current=page]:font-semibold aria-[current=page]:decoration-lampmark';
+    'linkish flex min-h-9 items-center touch:min-h-11 aria-[current=page]:font-semibold aria-[current=page]:decoration-lampmark';
   return (
     <>
       <header className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2 px-6 pt-4 pb-2 print:hidden max-sm:px-4">

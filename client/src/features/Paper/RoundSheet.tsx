@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import type { RoundLine, RoundView } from '../../api/client';
 import { useLarderWork } from '../Larder/queries';
 import { useRound } from '../Rounds/queries';
@@ -35,9 +36,9 @@ function Sheet({ round }: { round: RoundView }) {
   return (
     <div className="border-t border-line px-6 pt-3 pb-8 max-sm:px-4 print:border-0 print:p-0 print:text-black">
       <div className="mb-3 flex items-center gap-3 print:hidden">
-        <button type="button" className="act act-first px-5" onClick={() => window.print()}>
+        <Button kind="first" onClick={() => window.print()}>
           Print
-        </button>
+        </Button>
         <p className="text-13 text-muted">
           Tick the boxes at the tubs and type the letters back later; they are the same.
         </p>

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useRef, useState } from 'react';
 import type { RoundView } from '../../api/client';
 import { useRound } from '../Rounds/queries';
@@ -127,14 +128,9 @@ function Typing({ round }: { round: RoundView }) {
       </ol>
       <div className="sticky bottom-0 flex items-center justify-end gap-4 bg-bg py-3">
         {wrong > 0 && <span className="text-ember">{wrong} cannot be read</span>}
-        <button
-          type="button"
-          className="act act-first px-6"
-          disabled={busy || acts.length === 0 || wrong > 0}
-          onClick={() => void log()}
-        >
+        <Button kind="first" disabled={busy || acts.length === 0 || wrong > 0} onClick={() => void log()}>
           Log {acts.length === 1 ? '1 entry' : `${acts.length} entries`}
-        </button>
+        </Button>
       </div>
     </div>
   );

@@ -1,3 +1,4 @@
+import { IconButton } from '../../ui/Button';
 import { X } from 'lucide-react';
 import type { Reason, Schemas } from '../../api/client';
 import { useChangeSettings, useSettings } from '../Rooms/queries';
@@ -32,14 +33,9 @@ export function WhyDrawer() {
     >
       <header className="flex items-start justify-between gap-2">
         <h2 className="text-22">{why.title}</h2>
-        <button
-          type="button"
-          onClick={hide}
-          aria-label="Close why"
-          className="-mt-1 -mr-2 grid size-8 flex-none place-items-center text-muted"
-        >
+        <IconButton onClick={hide} label="Close why" className="-mt-1 -mr-2">
           <X className="size-5" />
-        </button>
+        </IconButton>
       </header>
       <p className="mt-1 text-13 text-muted">
         <About why={why} />
@@ -146,7 +142,7 @@ function Schools({ reason }: { reason: Reason }) {
             aria-pressed={school.chosen}
             disabled={change.isPending}
             onClick={() => follow(school.name)}
-            className="flex min-h-7 items-center justify-between border-edge px-2 text-left not-first:border-t aria-pressed:bg-ink aria-pressed:font-semibold aria-pressed:text-bg max-sm:min-h-11"
+            className="flex min-h-7 items-center justify-between border-edge px-2 text-left not-first:border-t aria-pressed:bg-ink aria-pressed:font-semibold aria-pressed:text-bg touch:min-h-11"
           >
             {school.name}
             <span className="font-normal">{school.text}</span>

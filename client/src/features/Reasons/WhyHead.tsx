@@ -1,4 +1,5 @@
 import type { AnimalView, Reason } from '../../api/client';
+import { WhyButton } from '../../ui/WhyButton';
 import type { PagePart } from '../Stock/pagePart';
 import { useWhy, whyAnimal } from './WhyContext';
 
@@ -50,8 +51,8 @@ export function WhyLine({ id, title, ...asked }: WhyLineProps) {
 function AskWhy({ animal, title, why, answer }: Pick<WhyHeadProps, 'animal' | 'title' | 'why' | 'answer'>) {
   const { toggle } = useWhy();
   return (
-    <button
-      type="button"
+    <WhyButton
+      of={title}
       onClick={() =>
         toggle({
           title: why,
@@ -60,10 +61,7 @@ function AskWhy({ animal, title, why, answer }: Pick<WhyHeadProps, 'animal' | 't
           reasons: answer.reasons,
         })
       }
-      aria-label={`Why: ${title}`}
-      className="ml-0.5 size-6 rounded-full border border-edge align-middle font-text text-12 font-semibold text-muted hover:text-ink"
-    >
-      ?
-    </button>
+      className="ml-0.5"
+    />
   );
 }

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type VersionedSettings } from '../../api/client';
 import { useChangeSettings, useSettings } from './queries';
@@ -142,9 +143,9 @@ function SettingsForm({ saved, change }: SettingsFormProps) {
       </section>
       <FormError>{refusal?.all}</FormError>
       <div className="flex items-center gap-3">
-        <button type="submit" className="act act-first px-5" disabled={change.isPending}>
+        <Button kind="first" type="submit" disabled={change.isPending}>
           Save
-        </button>
+        </Button>
         <span role="status" className="text-mosstext">
           {!change.isSuccess ? '' : change.data === null ? 'Not written yet: see below.' : 'Saved.'}
         </span>

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useLogInLarder } from '../Larder/queries';
@@ -16,14 +17,13 @@ export function LarderWorkRow({ work }: { work: Schemas['LarderWork'] }) {
       </span>
       <WhyLink of={work.text} summary={`${work.text}: ${work.because}`} reasons={work.reasons} />
       {act === null ? (
-        <Link to="/larder" className="act min-h-8! px-3 max-sm:min-h-11!">
+        <Link to="/larder" className="act min-h-8! px-3 touch:min-h-11!">
           {doneWord[work.task]}
           <span className="sr-only">: {work.text}</span>
         </Link>
       ) : (
-        <button
-          type="button"
-          className="act min-h-8! px-3 max-sm:min-h-11!"
+        <Button
+          small
           disabled={log.isPending}
           onClick={() =>
             log.mutate({ id: newId(), act, text: `${work.text}: ${doneWord[work.task].toLowerCase()}` })
@@ -31,7 +31,7 @@ export function LarderWorkRow({ work }: { work: Schemas['LarderWork'] }) {
         >
           {doneWord[work.task]}
           <span className="sr-only">: {work.text}</span>
-        </button>
+        </Button>
       )}
     </li>
   );

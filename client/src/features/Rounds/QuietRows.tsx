@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { Check, ChevronDown, ChevronRight, Hourglass } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -11,7 +12,7 @@ import { whyOf } from './whyOf';
 /** An enclosure that is done. */
 export function DoneRow({ done, keeper }: { done: Schemas['DoneLine']; keeper: string | null }) {
   return (
-    <article className="grid min-h-8 grid-cols-[24px_62px_minmax(0,1fr)_auto] items-center gap-x-3 py-1 pr-6 pl-2.5 text-13 text-muted max-sm:min-h-10 max-sm:px-4">
+    <article className="grid min-h-8 grid-cols-[24px_62px_minmax(0,1fr)_auto] items-center gap-x-3 py-1 pr-6 pl-2.5 text-13 text-muted touch:min-h-10 max-sm:px-4">
       <Check className="size-5 text-moss" aria-label="done" />
       <Link to={`/stock/${done.stockId}`} className="code hover:underline">
         {done.place}
@@ -28,7 +29,7 @@ export function DoneRow({ done, keeper }: { done: Schemas['DoneLine']; keeper: s
 /** An enclosure at which something was done that the server does not know yet. */
 export function WaitingRow({ line, text }: { line: RoundLine; text: string }) {
   return (
-    <article className="grid min-h-8 grid-cols-[24px_62px_minmax(0,1fr)_auto] items-center gap-x-3 py-1 pr-6 pl-2.5 text-13 text-muted max-sm:min-h-10 max-sm:px-4">
+    <article className="grid min-h-8 grid-cols-[24px_62px_minmax(0,1fr)_auto] items-center gap-x-3 py-1 pr-6 pl-2.5 text-13 text-muted touch:min-h-10 max-sm:px-4">
       <Hourglass className="size-5 text-lamptext" aria-hidden="true" />
       <Link to={`/stock/${line.stockId}`} className="code hover:underline">
         {line.place}
@@ -55,13 +56,9 @@ export function PassByFold({ lines }: { lines: RoundLine[] }) {
                 {line.place}
               </Link>{' '}
               <b className="font-semibold text-ink">{line.name}</b> {line.do}{' '}
-              <button
-                type="button"
-                className="linkish px-1 text-lamptext max-sm:py-1.5"
-                onClick={() => toggle(whyOf(line))}
-              >
+              <Button kind="link" className="text-lamptext max-sm:py-1.5" onClick={() => toggle(whyOf(line))}>
                 why<span className="sr-only"> pass {line.name} by</span>
-              </button>
+              </Button>
             </span>
           </li>
         ))}
@@ -81,7 +78,7 @@ export function RestingFold({ shelf, count }: { shelf: string; count: number }) 
         type="button"
         aria-expanded={open}
         onClick={() => setOpen(!open)}
-        className="grid min-h-8 w-full grid-cols-[24px_minmax(0,1fr)] items-center gap-x-3 pr-6 pl-2.5 text-left max-sm:min-h-11 max-sm:px-4"
+        className="grid min-h-8 w-full grid-cols-[24px_minmax(0,1fr)] items-center gap-x-3 pr-6 pl-2.5 text-left touch:min-h-11 max-sm:px-4"
       >
         <Chevron className="mx-auto size-4" aria-hidden="true" />
         {count === 1 ? '1 with nothing tonight' : `${count} with nothing tonight`}

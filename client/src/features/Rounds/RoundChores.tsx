@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { Check } from 'lucide-react';
 import type { Schemas } from '../../api/client';
 import { useLogChore } from '../Chores/queries';
@@ -36,9 +37,9 @@ export function RoundChores({ chores, larder, night }: Props) {
                   {chore.lastNote === '' ? '' : `: ${chore.lastNote}`} ({chore.doneBy})
                 </span>
                 {chore.lastEntryId !== null && (
-                  <button
-                    type="button"
-                    className="linkish min-h-8 text-13 text-muted max-sm:min-h-11"
+                  <Button
+                    kind="link"
+                    className="text-13 text-muted"
                     onClick={() =>
                       act(
                         { kind: 'choreWithdrawn', entryId: chore.lastEntryId ?? '' },
@@ -47,7 +48,7 @@ export function RoundChores({ chores, larder, night }: Props) {
                     }
                   >
                     take back
-                  </button>
+                  </Button>
                 )}
               </>
             ) : (
@@ -58,9 +59,8 @@ export function RoundChores({ chores, larder, night }: Props) {
                     {about(chore, night)}
                   </small>
                 </span>
-                <button
-                  type="button"
-                  className="act min-h-8! px-3 max-sm:min-h-11!"
+                <Button
+                  small
                   disabled={log.isPending}
                   onClick={() =>
                     act(
@@ -70,10 +70,10 @@ export function RoundChores({ chores, larder, night }: Props) {
                   }
                 >
                   Done<span className="sr-only">: {chore.plan.title}</span>
-                </button>
-                <button
-                  type="button"
-                  className="act act-plain min-h-8! px-3 max-sm:min-h-11!"
+                </Button>
+                <Button
+                  kind="plain"
+                  small
                   disabled={log.isPending}
                   onClick={() =>
                     act(
@@ -88,7 +88,7 @@ export function RoundChores({ chores, larder, night }: Props) {
                   }
                 >
                   Tomorrow<span className="sr-only">: {chore.plan.title}</span>
-                </button>
+                </Button>
               </>
             )}
           </li>

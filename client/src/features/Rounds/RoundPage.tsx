@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { RoundLine, RoundView, Schemas } from '../../api/client';
@@ -7,6 +8,7 @@ import { useRound } from './queries';
 import { useOutbox } from '../../api/writing';
 import { clockTime, longDate } from '../../ui/dates';
 import { useKeys } from '../../ui/useKeys';
+import { WhyButton } from '../../ui/WhyButton';
 import { Waiting } from '../../ui/Waiting';
 import { useWhy } from '../Reasons/WhyContext';
 import { KitSheet } from './KitSheet';
@@ -173,16 +175,7 @@ function RoundHead({ round, waiting, larder, selected, open }: HeadProps) {
                     , and <ChoresLink>{chores} min of chores</ChoresLink>
                   </>
                 )}{' '}
-                {round.pace.length > 0 && (
-                  <button
-                    type="button"
-                    onClick={why}
-                    aria-label="Why this long?"
-                    className="size-6 rounded-full border border-edge align-middle text-12 font-semibold hover:text-ink"
-                  >
-                    ?
-                  </button>
-                )}
+                {round.pace.length > 0 && <WhyButton of="this long" onClick={why} />}
               </>
             ) : (
               <>
@@ -199,20 +192,12 @@ function RoundHead({ round, waiting, larder, selected, open }: HeadProps) {
       </div>
       <ShelfLine round={round} place={selected?.place ?? null} />
       <div className="mt-2 flex flex-wrap items-center gap-x-4 gap-y-1 text-13">
-        <button
-          type="button"
-          className="linkish min-h-8 max-sm:min-h-11"
-          onClick={() => open({ kind: 'kit' })}
-        >
+        <Button kind="link" onClick={() => open({ kind: 'kit' })}>
           Have ready
-        </button>
-        <button
-          type="button"
-          className="linkish min-h-8 max-sm:min-h-11"
-          onClick={() => open({ kind: 'sum' })}
-        >
+        </Button>
+        <Button kind="link" onClick={() => open({ kind: 'sum' })}>
           Sum up
-        </button>
+        </Button>
         <Link to="/paper/round" className="linkish flex min-h-8 items-center max-sm:hidden">
           On paper
         </Link>
@@ -231,9 +216,8 @@ function RoundHead({ round, waiting, larder, selected, open }: HeadProps) {
 /** Leads to the chores at the end of the round. */
 function ChoresLink({ children }: { children: React.ReactNode }) {
   return (
-    <button
-      type="button"
-      className="linkish max-sm:min-h-11"
+    <Button
+      kind="link"
       onClick={() => {
         const chores = document.getElementById('chores');
         chores?.scrollIntoView({ block: 'start' });
@@ -241,7 +225,7 @@ function ChoresLink({ children }: { children: React.ReactNode }) {
       }}
     >
       {children}
-    </button>
+    </Button>
   );
 }
 
@@ -273,13 +257,9 @@ function ShelfSection({ shelf, selected, onSelect, onBatch }: SectionProps) {
           {shelf.code}
         </h2>
         {canBatch(dueOf(shelf)) && !out && (
-          <button
-            type="button"
-            className="linkish min-h-6 text-12 text-lamptext max-sm:min-h-11 max-sm:text-13"
-            onClick={onBatch}
-          >
+          <Button kind="link" className="text-12 text-lamptext max-sm:text-13" onClick={onBatch}>
             all<span className="sr-only"> of {shelf.code}</span>
-          </button>
+          </Button>
         )}
       </div>
       <div className="min-w-0 divide-y divide-line">
@@ -317,9 +297,9 @@ function EmptyRoom() {
     <div className="mx-auto max-w-md px-6 py-16 text-center">
       <p className="font-display text-22">No enclosure stands here yet.</p>
       <p className="mt-2 mb-5 text-muted">Add the first animal; the round is made from what you log.</p>
-      <button type="button" className="act act-first px-5" onClick={() => void navigate('/stock/new')}>
+      <Button kind="first" onClick={() => void navigate('/stock/new')}>
         Add an animal
-      </button>
+      </Button>
     </div>
   );
 }

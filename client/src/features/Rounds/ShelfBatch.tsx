@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { RoundLine } from '../../api/client';
 import { Dialog } from '../../ui/Dialog';
@@ -76,17 +77,12 @@ export function ShelfBatch({
         ))}
       </ul>
       <div className="flex justify-end gap-2">
-        <button type="button" className="act act-plain px-3" onClick={onClose}>
+        <Button kind="plain" onClick={onClose}>
           Cancel
-        </button>
-        <button
-          type="button"
-          className="act act-first px-5"
-          disabled={busy || chosen.length === 0}
-          onClick={() => void log()}
-        >
+        </Button>
+        <Button kind="first" disabled={busy || chosen.length === 0} onClick={() => void log()}>
           Log {chosen.length}
-        </button>
+        </Button>
       </div>
     </Dialog>
   );

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { fromDays, shortDate, toDays } from '../../ui/dates';
@@ -29,15 +30,9 @@ export function WaterAsked({ unknown, night }: { unknown: Schemas['WaterUnknown'
           ['Last night', 1],
           ['Two nights ago', 2],
         ].map(([word, nights]) => (
-          <button
-            key={word}
-            type="button"
-            className="act px-3"
-            disabled={busy}
-            onClick={() => log(ago(Number(nights)))}
-          >
+          <Button key={word} disabled={busy} onClick={() => log(ago(Number(nights)))}>
             {word}
-          </button>
+          </Button>
         ))}
         <label className="flex items-center gap-2 text-13">
           or on
@@ -49,14 +44,9 @@ export function WaterAsked({ unknown, night }: { unknown: Schemas['WaterUnknown'
             onChange={(e) => setOn(e.target.value)}
           />
         </label>
-        <button
-          type="button"
-          className="act act-plain px-3"
-          disabled={busy || on === ''}
-          onClick={() => log(on)}
-        >
+        <Button kind="plain" disabled={busy || on === ''} onClick={() => log(on)}>
           Write it down
-        </button>
+        </Button>
       </div>
     </section>
   );

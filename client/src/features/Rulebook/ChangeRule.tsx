@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { Reason } from '../../api/client';
 import { useGiveUpOverride, useRule, useRulebook } from './queries';
@@ -21,19 +22,19 @@ export function ChangeRule({ reason, stockId }: { reason: Reason; stockId: strin
   }
   return (
     <div className="mt-1 text-12">
-      <button type="button" className="linkish min-h-6 max-sm:min-h-11" onClick={() => setOpen(true)}>
+      <Button kind="link" onClick={() => setOpen(true)}>
         change<span className="sr-only"> “{reason.topic}”</span>
-      </button>
+      </Button>
       {rule.changes.map((change) => (
-        <button
+        <Button
+          kind="link"
           key={change.id}
-          type="button"
-          className="linkish ml-3 min-h-6 text-lamptext max-sm:min-h-11"
+          className="ml-3 text-lamptext"
           disabled={giveUp.isPending}
           onClick={() => giveUp.mutate({ id: change.id, rule: change.rule }, { onSuccess: hide })}
         >
           back to the rulebook for {scopeWord[change.scope]}
-        </button>
+        </Button>
       ))}
       {open && (
         <RuleForm

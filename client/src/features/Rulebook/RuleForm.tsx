@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
 import { usePreviewOverride, useSetOverride } from './queries';
@@ -88,22 +89,21 @@ export function RuleForm({ target, onClose, onSaved = onClose }: RuleFormProps) 
         <FormError>{refusal?.all}</FormError>
         {preview.data !== undefined && <Moves preview={preview.data} />}
         <div className="flex justify-end gap-2">
-          <button type="button" className="act act-plain px-3" onClick={onClose}>
+          <Button kind="plain" onClick={onClose}>
             Cancel
-          </button>
+          </Button>
           {preview.data === undefined ? (
-            <button type="submit" className="act act-first px-5" disabled={preview.isPending}>
+            <Button kind="first" type="submit" disabled={preview.isPending}>
               See what it moves
-            </button>
+            </Button>
           ) : (
-            <button
-              type="button"
-              className="act act-first px-5"
+            <Button
+              kind="first"
               disabled={save.isPending}
               onClick={() => save.mutate(body(), { onSuccess: onSaved })}
             >
               Save it
-            </button>
+            </Button>
           )}
         </div>
       </form>

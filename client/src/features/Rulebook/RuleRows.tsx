@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { type Schemas } from '../../api/client';
 import { useGiveUpOverride } from './queries';
 import { tagWord } from '../Reasons/tags';
@@ -126,25 +127,25 @@ function Change({ row, onChange }: { row: Row; onChange: () => void }) {
   return (
     <>
       {canChange(row.line.form) && (
-        <button type="button" className="linkish min-h-6 max-sm:min-h-11" onClick={onChange}>
+        <Button kind="link" onClick={onChange}>
           change
           <span className="sr-only">
             {' '}
             {row.line.label} {row.line.school}
           </span>
-        </button>
+        </Button>
       )}
       {row.overrideId !== null && (
-        <button
-          type="button"
-          className="linkish ml-3 min-h-6 text-lamptext max-sm:min-h-11"
+        <Button
+          kind="link"
+          className="ml-3 text-lamptext"
           disabled={giveUp.isPending}
           onClick={() =>
             row.overrideId !== null && giveUp.mutate({ id: row.overrideId, rule: row.line.name })
           }
         >
           back to the rulebook
-        </button>
+        </Button>
       )}
     </>
   );

@@ -52,7 +52,7 @@ function Contents({ rules }: { rules: RulebookView }) {
                     <Link to={`/rulebook/${s.id}`} className="min-h-8 flex-1 py-1.5 italic hover:underline">
                       {s.scientificName}
                     </Link>
-                    <label className="grid size-8 cursor-pointer place-items-center max-sm:size-11">
+                    <label className="grid size-8 cursor-pointer place-items-center touch:size-11">
                       <span className="sr-only">Compare {s.scientificName}</span>
                       <input
                         type="checkbox"

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { type ReactNode, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
@@ -109,9 +110,9 @@ function Beside({ sheet, other }: { sheet: Sheet; other: string }) {
         return (
           <>
             <Head sheet={sheet}>
-              <button type="button" className="act px-4" aria-pressed={all} onClick={() => setAll(!all)}>
+              <Button aria-pressed={all} onClick={() => setAll(!all)}>
                 {all ? 'Only what differs' : 'Show what is the same too'}
-              </button>
+              </Button>
             </Head>
             <div
               role="region"

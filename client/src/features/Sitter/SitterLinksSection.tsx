@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
 import { useMakeSitterLink, useSitterLinks, useWithdrawSitterLink } from './queries';
@@ -51,14 +52,9 @@ function Links({ links, tonight }: { links: readonly Schemas['SitterLinkView'][]
                   {link.twoPeople ? ' · two people for dangerous venom' : ' · dangerous venom left shut'}
                 </small>
               </span>
-              <button
-                type="button"
-                className="act act-plain px-2"
-                disabled={withdraw.isPending}
-                onClick={() => withdraw.mutate(link.id)}
-              >
+              <Button kind="plain" disabled={withdraw.isPending} onClick={() => withdraw.mutate(link.id)}>
                 Withdraw<span className="sr-only"> the link of {link.name}</span>
-              </button>
+              </Button>
             </li>
           ))}
         </ul>
@@ -99,9 +95,9 @@ function Links({ links, tonight }: { links: readonly Schemas['SitterLinkView'][]
           onChange={setTwoPeople}
         />
         <FormError>{refusal?.all}</FormError>
-        <button type="submit" className="act justify-self-start px-4" disabled={make.isPending}>
+        <Button type="submit" className="justify-self-start" disabled={make.isPending}>
           Make a link
-        </button>
+        </Button>
       </form>
       {address !== null && (
         <div className="border-l-2 border-lampmark pl-3">

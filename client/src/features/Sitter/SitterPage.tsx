@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { Check } from 'lucide-react';
 import { useState } from 'react';
 import { useParams } from 'react-router';
@@ -114,13 +115,9 @@ function Sheet({ view, secret }: SheetProps) {
                 <span className="code">{s.place}</span> <b className="font-semibold">{s.name}</b>{' '}
                 <span className="text-soft">{s.why}</span>
               </span>
-              <button
-                type="button"
-                className="linkish min-h-11 flex-none text-13"
-                onClick={() => setWrong(s)}
-              >
+              <Button kind="link" className="flex-none text-13" onClick={() => setWrong(s)}>
                 looks wrong<span className="sr-only">: {s.name}</span>
-              </button>
+              </Button>
             </li>
           ))}
         </ul>
@@ -181,18 +178,18 @@ function Line({ line, busy, waiting, onTick, onWrong }: LineProps) {
       {line.hazard !== null && <p className="font-semibold text-ember">{hazardWord[line.hazard]}</p>}
       {waiting && <p className="mt-1 text-lamptext">Ticked; it waits for the server.</p>}
       <div className={`mt-2 flex flex-wrap gap-2 ${waiting ? 'hidden' : ''}`}>
-        <button type="button" className="act act-first px-5" disabled={busy} onClick={() => onTick('done')}>
+        <Button kind="first" disabled={busy} onClick={() => onTick('done')}>
           {line.act === 'feed' ? 'Put in' : 'Done'}
           <span className="sr-only">: {line.name}</span>
-        </button>
+        </Button>
         {line.act === 'feed' && (
-          <button type="button" className="act px-4" disabled={busy} onClick={() => onTick('notTaken')}>
+          <Button disabled={busy} onClick={() => onTick('notTaken')}>
             Not taken
-          </button>
+          </Button>
         )}
-        <button type="button" className="act act-plain px-3" onClick={onWrong}>
+        <Button kind="plain" onClick={onWrong}>
           Looks wrong
-        </button>
+        </Button>
       </div>
     </li>
   );
@@ -234,13 +231,9 @@ function WrongDialog({ name, busy, error, onSend, onClose }: WrongProps) {
           )}
         </Field>
         <FormError>{error}</FormError>
-        <button
-          type="submit"
-          className="act act-first justify-center"
-          disabled={busy || remark.trim() === ''}
-        >
+        <Button kind="first" type="submit" className="justify-center" disabled={busy || remark.trim() === ''}>
           Write it down
-        </button>
+        </Button>
       </form>
     </Dialog>
   );

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { AnimalView } from '../../api/client';
 import { useKeys } from '../../ui/useKeys';
@@ -37,9 +38,9 @@ export function AnimalActs({ animal }: { animal: AnimalView }) {
         open={more}
         onOpenChange={setMore}
         trigger={
-          <button type="button" className="act">
+          <Button>
             <kbd>E</kbd>Something else
-          </button>
+          </Button>
         }
       />
       {feed !== undefined && button(feed)}

@@ -1,3 +1,4 @@
+import { IconButton } from '../../ui/Button';
 import { X } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
 import type { Schemas } from '../../api/client';
@@ -28,14 +29,9 @@ export function AnimalField({ label, id, not, hint, error, except, onChange }: A
         <p className="mb-1 text-13 font-semibold">{label}</p>
         <p className="flex min-h-10 items-center gap-2">
           {known?.details.nickname ?? '…'}
-          <button
-            type="button"
-            className="grid size-9 place-items-center text-muted"
-            aria-label={`${label} not known`}
-            onClick={() => onChange(null)}
-          >
+          <IconButton label={`${label} not known`} onClick={() => onChange(null)}>
             <X className="size-4" />
-          </button>
+          </IconButton>
         </p>
       </div>
     );

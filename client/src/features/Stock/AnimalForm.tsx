@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import {
@@ -325,12 +326,12 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
         )}
         <FormError>{refusal?.all}</FormError>
         <div className="flex gap-2">
-          <button type="submit" className="act act-first px-5" disabled={busy}>
+          <Button kind="first" type="submit" disabled={busy}>
             {animal === null ? 'Add it' : 'Save'}
-          </button>
-          <button type="button" className="act act-plain px-3" onClick={() => void navigate(-1)}>
+          </Button>
+          <Button kind="plain" onClick={() => void navigate(-1)}>
             Cancel
-          </button>
+          </Button>
         </div>
       </div>
     </form>

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import type { Act, Schemas } from '../../api/client';
@@ -44,56 +45,37 @@ export function StockActs({ chosen, total, filter, onChoose }: Props) {
     >
       <b className="font-semibold">{chosen.length} chosen</b>
       {chosen.length < total && (
-        <button
-          type="button"
-          className="linkish min-h-9 text-13"
-          disabled={loading}
-          onClick={() => void all()}
-        >
+        <Button kind="link" className="text-13" disabled={loading} onClick={() => void all()}>
           choose all {total}
-        </button>
+        </Button>
       )}
-      <button type="button" className="linkish min-h-9 text-13" onClick={() => onChoose([])}>
+      <Button kind="link" className="text-13" onClick={() => onChoose([])}>
         none
-      </button>
+      </Button>
       <span className="ml-auto flex flex-wrap gap-2">
         {here && (
           <>
-            <button
-              type="button"
-              className="act px-3"
+            <Button
               disabled={busy}
               onClick={() => void log({ kind: 'watered', water: 'dish' }, 'Dish filled')}
             >
               Dish filled
-            </button>
-            <button
-              type="button"
-              className="act px-3"
-              disabled={busy}
-              onClick={() => void log({ kind: 'watered', water: 'mist' }, 'Misted')}
-            >
+            </Button>
+            <Button disabled={busy} onClick={() => void log({ kind: 'watered', water: 'mist' }, 'Misted')}>
               Misted
-            </button>
-            <button
-              type="button"
-              className="act px-3"
-              disabled={busy}
-              onClick={() => void log({ kind: 'looked' }, 'Looked, no sign')}
-            >
+            </Button>
+            <Button disabled={busy} onClick={() => void log({ kind: 'looked' }, 'Looked, no sign')}>
               Looked, no sign
-            </button>
+            </Button>
           </>
         )}
-        <button
-          type="button"
-          className="act px-3"
+        <Button
           onClick={() =>
             void navigate('/paper/labels', { state: { stockIds: chosen.map((s) => s.stockId) } })
           }
         >
           Labels
-        </button>
+        </Button>
       </span>
     </div>
   );

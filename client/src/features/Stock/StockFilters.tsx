@@ -1,3 +1,4 @@
+import { Button, IconButton } from '../../ui/Button';
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
@@ -89,45 +90,34 @@ export function StockFilters({ filter, onChange, choices }: Props) {
             onPick={(tag) => set({ tag })}
           />
         )}
-        <button
-          type="button"
-          className="act px-3"
-          aria-pressed={filter.here === false}
-          onClick={() => set({ here: filter.here === false })}
-        >
+        <Button aria-pressed={filter.here === false} onClick={() => set({ here: filter.here === false })}>
           {filter.here === false ? 'Show those that are here' : 'Show those that left'}
-        </button>
+        </Button>
         {narrowed && (
-          <button
-            type="button"
-            className="act act-plain px-2"
-            onClick={() => onChange({ here: filter.here ?? true, order: 'place' })}
-          >
+          <Button kind="plain" onClick={() => onChange({ here: filter.here ?? true, order: 'place' })}>
             Show all
-          </button>
+          </Button>
         )}
       </div>
       <div className="mt-1.5 flex flex-wrap items-center gap-x-4 text-13">
         {saved.map((s) => (
           <span key={s.name} className="inline-flex items-center">
-            <button type="button" className="linkish min-h-8" onClick={() => onChange(s.filter)}>
+            <Button kind="link" onClick={() => onChange(s.filter)}>
               {s.name}
-            </button>
-            <button
-              type="button"
-              className="grid size-8 place-items-center text-muted hover:text-ink"
-              aria-label={`Forget the filter ${s.name}`}
+            </Button>
+            <IconButton
+              label={`Forget the filter ${s.name}`}
               onClick={() => keep(saved.filter((x) => x.name !== s.name))}
             >
               <X className="size-3.5" />
-            </button>
+            </IconButton>
           </span>
         ))}
         {narrowed &&
           (naming === null ? (
-            <button type="button" className="linkish min-h-8 text-muted" onClick={() => setNaming('')}>
+            <Button kind="link" className="text-muted" onClick={() => setNaming('')}>
               Save this filter…
-            </button>
+            </Button>
           ) : (
             <form
               className="flex gap-2"
@@ -146,9 +136,9 @@ export function StockFilters({ filter, onChange, choices }: Props) {
                 value={naming}
                 onChange={(event) => setNaming(event.target.value)}
               />
-              <button type="submit" className="act min-h-8! px-3">
+              <Button small type="submit">
                 Save
-              </button>
+              </Button>
             </form>
           ))}
       </div>

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useDeferredValue, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -37,9 +38,9 @@ export function StockPage() {
           </div>
           <div className="flex gap-2">
             <StockColumns columns={columns} onChange={setColumns} />
-            <button type="button" className="act act-first px-4" onClick={() => void navigate('/stock/new')}>
+            <Button kind="first" onClick={() => void navigate('/stock/new')}>
               Add an animal
-            </button>
+            </Button>
           </div>
         </div>
         <StockFilters filter={filter} onChange={change} choices={first.data?.choices} />
@@ -267,7 +268,7 @@ function Head({ order, filter, onOrder, children }: HeadProps) {
       ) : (
         <button
           type="button"
-          className={`min-h-7 text-left hover:text-ink max-sm:min-h-11 ${current ? 'font-semibold text-ink' : ''}`}
+          className={`min-h-7 text-left hover:text-ink touch:min-h-11 ${current ? 'font-semibold text-ink' : ''}`}
           onClick={() => onOrder(order)}
         >
           {children}

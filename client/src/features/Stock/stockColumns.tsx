@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { Popover } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
 import type { Schemas } from '../../api/client';
@@ -125,9 +126,7 @@ export function StockColumns({
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
-        <button type="button" className="act px-3 max-sm:hidden">
-          Columns
-        </button>
+        <Button className="max-sm:hidden">Columns</Button>
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content

@@ -1,0 +1,107 @@
+using Husbandry.Feeding;
+using Husbandry.Journal;
+using Husbandry.Records;
+
+namespace Husbandry.Rounds;
+
+/// <summary>In which part of the walk a line stands.</summary>
+public enum LineSection
+{
+    /// <summary>At its place on its shelf.</summary>
+    Shelf,
+
+    /// <summary>Before the first shelf: what must come out before anything else is walked to.</summary>
+    First,
+
+    /// <summary>Behind the last shelf: at an hour still to come.</summary>
+    Later,
+}
+
+/// <summary>Something that can be told at a line besides its choices.</summary>
+/// <param name="Key">Its key, one letter.</param>
+/// <param name="Label">What it says.</param>
+/// <param name="Brief">The same for a phone.</param>
+/// <param name="Acts">What is logged; none where a form or a page opens.</param>
+/// <param name="Form">The form that opens; none when it is logged at once.</param>
+/// <param name="Corrects">The entry that it corrects, so that one meal is not two on the record.</param>
+/// <param name="IsMain">Whether it is the obvious thing to do at the line.</param>
+/// <param name="OpensDetails">Whether it leads to what is known of the animal.</param>
+public sealed record LineOffer(
+    string Key,
+    string Label,
+    string Brief,
+    IReadOnlyList<Act> Acts,
+    EntryForm? Form = null,
+    Guid? Corrects = null,
+    bool IsMain = false,
+    bool OpensDetails = false
+);
+
+/// <summary>What can be logged of a whole shelf in one go.</summary>
+/// <param name="Word">What it is, the same for all that go together.</param>
+/// <param name="Acts">What is logged of this one.</param>
+public sealed record LineTogether(string Word, IReadOnlyList<Act> Acts);
+
+/// <summary>What stands beside the choices of a line.</summary>
+public sealed partial record RoundLine
+{
+    /// <summary>In which part of the walk it stands.</summary>
+    public LineSection Section =>
+        OutAt is not null ? LineSection.Later
+        : Act == RoundAct.RemoveLeftovers ? LineSection.First
+        : LineSection.Shelf;
+
+    /// <summary>What can be logged of it together with its neighbours; none for what each must be looked at for.</summary>
+    public LineTogether? Together =>
+        Act switch
+        {
+            RoundAct.Feed => TogetherBy("f", "Fed as offered"),
+            RoundAct.Water => TogetherBy("w", "Watered"),
+            _ => null,
+        };
+
+    /// <summary>What can be told at it besides its choices; empty where nothing needs a hand.</summary>
+    public IReadOnlyList<LineOffer> Beside { get; init; } = [];
+
+    private LineTogether? TogetherBy(string key, string word) =>
+        Choices.FirstOrDefault(c => c.Key == key) is { } choice ? new LineTogether(word, choice.Acts) : null;
+
+    private static List<LineOffer> BesideOf(RoundLine line, DateOnly tonight)
+    {
+        var offers = new List<LineOffer>();
+        var looks = line.Act == RoundAct.LookForMolt;
+        if (looks)
+        {
+            offers.Add(new LineOffer("m", "Molted", "Molted", [], EntryForm.Molted, IsMain: true));
+        }
+
+        if (line.Act == RoundAct.Ask)
+        {
+            offers.Add(new LineOffer("d", "Say it in her details", "Details", [], IsMain: true, OpensDetails: true));
+        }
+
+        if (line is { Vials: not null, Act: RoundAct.Feed, Offer: not null })
+        {
+            offers.Add(new LineOffer("o", "Some left it", "Some", [], EntryForm.Offered));
+        }
+
+        if (line.PreyIn is { } prey)
+        {
+            offers.Add(
+                new LineOffer("t", "Taken after all", "Eaten", [TakenLater(prey.Offer)], Corrects: prey.EntryId)
+            );
+        }
+
+        if (line.Signs)
+        {
+            offers.Add(new LineOffer("s", "Sign seen", "Sign", [], EntryForm.SignSeen));
+        }
+
+        var (label, brief) = looks ? ("Not yet", "Not yet") : ("Later", "Later");
+        offers.Add(new LineOffer("l", label, brief, [new PutOff(tonight.AddDays(1))]));
+        return offers;
+    }
+
+    private static Offered TakenLater(Offer offer) =>
+        new(offer.FeederId, offer.SizeClassId, offer.Count, offer.Preparation, OfferOutcome.TakenLater);
+}
