@@ -1,64 +1,30 @@
-import { DropdownMenu } from 'radix-ui';
-import { type ReactNode, Suspense, useState } from 'react';
-import { NavLink, Outlet, useLocation, useNavigate } from 'react-router';
-import { useSession } from './features/Access/queries';
-import { useLive } from './api/useLive';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { Outlet, useLocation, useNavigate } from 'react-router';
 import { useDelivery } from './api/useDelivery';
-import { SignInAgain, SignInPage } from './features/Access/SignInPage';
+import { useLive } from './api/useLive';
+import { placeIds, placeOf } from './commands/catalogue';
+import { type Command, useCommands } from './commands/useCommands';
+import { useSession } from './features/Access/queries';
 import { DoneProvider } from './features/Journal/DoneBar';
+import { OfferRunner, type RunningOffer } from './features/Journal/OfferRunner';
 import { OutboxStrip } from './features/Outbox/OutboxStrip';
 import { WhyContext, type Why } from './features/Reasons/WhyContext';
-import { WhyDrawer } from './features/Reasons/WhyDrawer';
+import { setLook } from './features/Rooms/look';
 import { NightlineStrip } from './features/Rounds/NightlineStrip';
-import { FindDialog } from './features/Stock/FindDialog';
-import { KeySheet } from './ui/KeySheet';
-import { Lantern } from './ui/Lantern';
-import { MenuItem, menuClass, menuPadding, pickByLetter } from './ui/Menu';
-import {
-  AboutIcon,
-  AlmanacIcon,
-  BenchIcon,
-  ChoresIcon,
-  FindIcon,
-  GuideIcon,
-  HonestyIcon,
-  LarderIcon,
-  MoreIcon,
-  PaperIcon,
-  PeopleIcon,
-  RoomIcon,
-  RoundIcon,
-  RulebookIcon,
-  ShelvesIcon,
-  StockIcon,
-} from './ui/PlaceIcons';
+import { Rail } from './Rail';
 import { TroubleHere } from './ui/Trouble';
-import { useKeys } from './ui/useKeys';
-import { useIsPhone } from './ui/useMedia';
 import { Waiting } from './ui/Waiting';
 
-type Place = readonly [path: string, word: string, key: string, icon: () => ReactNode];
-
-const places: readonly Place[] = [
-  ['/', 'Round', 'r', RoundIcon],
-  ['/shelves', 'Shelves', 'e', ShelvesIcon],
-  ['/stock', 'Stock', 's', StockIcon],
-  ['/chores', 'Chores', 'c', ChoresIcon],
-  ['/almanac', 'Almanac', 'a', AlmanacIcon],
-  ['/larder', 'Larder', 'l', LarderIcon],
-  ['/guide', 'Guide', 'u', GuideIcon],
-  ['/rulebook', 'Rulebook', 'b', RulebookIcon],
-  ['/paper', 'Paper', 'p', PaperIcon],
-  ['/honesty', 'Honesty', 'y', HonestyIcon],
-  ['/bench', 'Bench', 'n', BenchIcon],
-  ['/room', 'Room', 'm', RoomIcon],
-  ['/people', 'People', 'o', PeopleIcon],
-  ['/about', 'About', 't', AboutIcon],
-];
-
-/** On a phone the first three places stand in the bar, at the rail the first eight; the others are behind "More". */
-const inBar = 3;
-const inRail = 8;
+// The round answers first; what is asked for beside it is fetched when it is asked for.
+const SignInPage = lazy(async () => ({
+  default: (await import('./features/Access/SignInPage')).SignInPage,
+}));
+const SignInAgain = lazy(async () => ({
+  default: (await import('./features/Access/SignInPage')).SignInAgain,
+}));
+const WhyDrawer = lazy(async () => ({ default: (await import('./features/Reasons/WhyDrawer')).WhyDrawer }));
+const Palette = lazy(async () => ({ default: (await import('./commands/Palette')).Palette }));
+const KeySheet = lazy(async () => ({ default: (await import('./commands/KeySheet')).KeySheet }));
 
 /** What stands round every page: the places, the nightline, the undo bar and the why drawer. */
 export function Frame() {
@@ -79,9 +45,31 @@ export function Frame() {
   return (
     <>
       {entered && <Room />}
-      {isOut && (entered ? <SignInAgain /> : <SignInPage />)}
+      {isOut && <Suspense fallback={<Coming />}>{entered ? <SignInAgain /> : <SignInPage />}</Suspense>}
     </>
   );
+}
+
+/** The reason that is shown belongs to the page on which it was asked, and the focus goes back to where it was asked. */
+function useWhyOfPage() {
+  const { pathname } = useLocation();
+  const [asked, setAsked] = useState<{ why: Why; at: string } | null>(null);
+  const askedFrom = useRef<Element | null>(null);
+  const why = asked !== null && asked.at === pathname ? asked.why : null;
+  const show = (next: Why) => {
+    askedFrom.current ??= document.activeElement;
+    setAsked({ why: next, at: pathname });
+  };
+  const hide = () => {
+    setAsked(null);
+    const from = askedFrom.current;
+    askedFrom.current = null;
+    if (from instanceof HTMLElement && from.isConnected && from !== document.body) {
+      from.focus({ preventScroll: true });
+    }
+  };
+  const isAsked = (next: Why) => why?.title === next.title && why.animal?.stockId === next.animal?.stockId;
+  return { why, show, hide, toggle: (next: Why) => (isAsked(next) ? hide() : show(next)) };
 }
 
 function Room() {
@@ -89,47 +77,32 @@ function Room() {
   useDelivery();
   const { pathname } = useLocation();
   const navigate = useNavigate();
-  // A "why" belongs to the page on which it was asked.
-  const [asked, setAsked] = useState<{ why: Why; at: string } | null>(null);
-  const why = asked !== null && asked.at === pathname ? asked.why : null;
-  const [sheet, setSheet] = useState<'find' | 'keys' | null>(null);
-  const [going, setGoing] = useState(false);
-  const go = (path: string) => () => {
-    if (going) {
-      setGoing(false);
-      void navigate(path);
-    }
-  };
-  useKeys({
-    '/': () => setSheet('find'),
-    h: () => setSheet('keys'),
-    g: () => {
-      setGoing(true);
-      setTimeout(() => setGoing(false), 1500);
-    },
-    ...(going ? Object.fromEntries(places.map(([path, , key]) => [key, go(path)])) : {}),
-  });
-  const show = (next: Why) => setAsked({ why: next, at: pathname });
-  const hide = () => setAsked(null);
-  const control = {
-    why,
-    show,
-    hide,
-    toggle: (next: Why) =>
-      why?.title === next.title && why.animal?.stockId === next.animal?.stockId ? hide() : show(next),
-  };
+  const why = useWhyOfPage();
+  const [sheet, setSheet] = useState<'palette' | 'keys' | null>(null);
+  const [offer, setOffer] = useState<RunningOffer | null>(null);
+  useCommands([
+    { id: 'palette', run: () => setSheet('palette') },
+    { id: 'keys', run: () => setSheet('keys') },
+    { id: 'animal.add', run: () => void navigate('/stock/new') },
+    ...(['daylight', 'lantern', 'ember'] as const).map((look): Command => ({
+      id: `look.${look}`,
+      run: () => setLook(look),
+    })),
+    ...placeIds.map((id): Command => ({ id: `go.${id}`, run: () => void navigate(placeOf(id).path) })),
+  ]);
+  useFocusOnNewPage(pathname);
   return (
-    <WhyContext value={control}>
+    <WhyContext value={why}>
       <DoneProvider>
         {(bar) => (
-          <div className="grid h-full print:block print:h-auto grid-cols-[80px_minmax(0,1fr)] max-sm:grid-cols-1 max-sm:grid-rows-[minmax(0,1fr)_64px]">
+          <div className="frame grid h-full print:block print:h-auto grid-cols-[80px_minmax(0,1fr)] max-sm:grid-cols-1 max-sm:grid-rows-[minmax(0,1fr)_auto]">
             <a
               href="#main"
               className="sr-only z-50 bg-lamp p-3 text-onlamp focus:not-sr-only focus:absolute focus:top-2 focus:left-2"
             >
               Skip to the page
             </a>
-            <Rail onFind={() => setSheet('find')} onKeys={() => setSheet('keys')} />
+            <Rail onFind={() => setSheet('palette')} onKeys={() => setSheet('keys')} />
             <div className="flex min-h-0 min-w-0 flex-col">
               <div className="contents print:hidden">
                 <NightlineStrip />
@@ -147,21 +120,48 @@ function Room() {
                       </Suspense>
                     </TroubleHere>
                   </main>
-                  <div className={pathname === '/' ? 'max-sm:mb-[97px]' : ''}>
+                  <div className={pathname === '/' ? 'max-sm:mb-[var(--acts-height)]' : ''}>
                     <OutboxStrip />
                     {bar}
                   </div>
                 </div>
-                <WhyDrawer />
+                <Suspense>{why.why !== null && <WhyDrawer />}</Suspense>
               </div>
             </div>
-            {sheet === 'find' && <FindDialog onClose={() => setSheet(null)} />}
-            {sheet === 'keys' && <KeySheet onClose={() => setSheet(null)} />}
+            <TroubleHere>
+              <Suspense>
+                {sheet === 'palette' && (
+                  <Palette
+                    onClose={() => setSheet(null)}
+                    onOffer={(stockId, of) => setOffer({ stockId, offer: of })}
+                  />
+                )}
+                {sheet === 'keys' && <KeySheet onClose={() => setSheet(null)} />}
+                {offer !== null && (
+                  <OfferRunner
+                    key={offer.stockId + offer.offer.label}
+                    running={offer}
+                    onDone={() => setOffer(null)}
+                  />
+                )}
+              </Suspense>
+            </TroubleHere>
           </div>
         )}
       </DoneProvider>
     </WhyContext>
   );
+}
+
+/** A page that was gone to has the focus at its start, so that Tab goes on there and a reader reads it. */
+function useFocusOnNewPage(pathname: string): void {
+  const before = useRef(pathname);
+  useEffect(() => {
+    if (before.current !== pathname) {
+      before.current = pathname;
+      document.getElementById('main')?.focus({ preventScroll: true });
+    }
+  }, [pathname]);
 }
 
 /** While the code of a page is on its way. */
@@ -170,90 +170,5 @@ function Coming() {
     <p role="status" className="m-auto text-muted">
       Opening…
     </p>
-  );
-}
-
-const placeClass =
-  'relative grid min-h-[52px] content-center justify-items-center gap-1 text-12 text-muted hover:text-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink aria-[current=page]:after:absolute aria-[current=page]:after:bg-lampmark sm:aria-[current=page]:after:inset-y-2.5 sm:aria-[current=page]:after:-right-px sm:aria-[current=page]:after:w-0.5 max-sm:aria-[current=page]:after:inset-x-6 max-sm:aria-[current=page]:after:-top-px max-sm:aria-[current=page]:after:h-0.5';
-
-/** The places that find no room at the rail, or in a phone's bar. */
-function More() {
-  const navigate = useNavigate();
-  const phone = useIsPhone();
-  const { pathname } = useLocation();
-  const hidden = places.slice(phone ? inBar : inRail);
-  const here = hidden.find(([path]) => pathname.startsWith(path));
-  return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger asChild>
-        <button
-          type="button"
-          className={`${placeClass} ${here === undefined ? '' : 'font-semibold text-ink'}`}
-        >
-          <MoreIcon />
-          {here?.[1] ?? 'More'}
-        </button>
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="end"
-          sideOffset={8}
-          collisionPadding={menuPadding}
-          className={menuClass}
-          onKeyDown={pickByLetter}
-        >
-          {hidden.map(([path, word, key]) => (
-            <MenuItem key={path} letter={key} onSelect={() => void navigate(path)}>
-              {word}
-            </MenuItem>
-          ))}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
-  );
-}
-
-function Rail({ onFind, onKeys }: { onFind: () => void; onKeys: () => void }) {
-  return (
-    <nav
-      aria-label="Places"
-      className="flex flex-col print:hidden border-line max-sm:order-last max-sm:grid max-sm:grid-cols-5 max-sm:border-t sm:border-r sm:pt-2.5 sm:pb-2"
-    >
-      <NavLink
-        to="/"
-        className="grid justify-items-center gap-1.5 pb-3 text-center font-display text-12 leading-tight font-semibold max-sm:hidden"
-      >
-        <Lantern shutters={2} lit className="size-[30px]" />
-        <span>
-          Hushed
-          <br />
-          Lantern
-        </span>
-      </NavLink>
-      {places.map(([path, word, , Icon], k) => (
-        <NavLink
-          key={path}
-          to={path}
-          end={path === '/'}
-          className={`${placeClass} ${k < inBar ? '' : k < inRail ? 'max-sm:hidden' : 'hidden'}`}
-        >
-          <Icon />
-          {word}
-        </NavLink>
-      ))}
-      <button type="button" className={placeClass} onClick={onFind}>
-        <FindIcon />
-        Find
-      </button>
-      <More />
-      <button
-        type="button"
-        className="mt-auto min-h-11 text-12 text-muted hover:text-ink max-sm:hidden"
-        onClick={onKeys}
-      >
-        <kbd>H</kbd>
-        <span className="mt-1 block">Keys</span>
-      </button>
-    </nav>
   );
 }

@@ -165,7 +165,7 @@ internal sealed class Keeper : IDisposable
         );
 
     private static string Pressable(string within) =>
-        $"{within} button, {within} a, {within} [role=menuitem], {within} label";
+        $"{within} button, {within} a, {within} [role=menuitem], {within} [role=option], {within} label";
 
     /// <summary>Presses the button that is called so, words for screen readers included.</summary>
     public void PressNamed(string name) =>
@@ -203,8 +203,20 @@ internal sealed class Keeper : IDisposable
     public void Upload(string path) => driver.FindElement(By.CssSelector("input[type=file]")).SendKeys(path);
 
     /// <summary>Chooses an option of the list with a label.</summary>
-    public void Choose(string label, string option) =>
-        Field(label).FindElements(By.TagName("option")).First(o => o.Text == option).Click();
+    public void Choose(string label, string option)
+    {
+        Field(label).Click();
+        Wait(
+            () =>
+            {
+                var found = Shown("[role=listbox] [role=option]", option);
+                found?.Click();
+                return found is not null;
+            },
+            $"“{option}” to choose for {label}"
+        );
+        Wait(() => driver.FindElements(By.CssSelector("[role=listbox]")).Count == 0, "the list to close");
+    }
 
     /// <summary>Presses keys wherever the focus is, as a keeper would who looks first.</summary>
     public void Keys(string keys)

@@ -1,4 +1,4 @@
-import type { QueryClient } from '@tanstack/react-query';
+import type { Query, QueryClient } from '@tanstack/react-query';
 import { database } from './database';
 import { queryClient } from './queryClient';
 import { reach } from './reach';
@@ -33,9 +33,14 @@ export class Keeping {
   start(): void {
     this.client.getQueryCache().subscribe((event) => {
       if (event.type === 'updated' && event.action.type === 'success') {
-        const { queryKey, queryHash, state } = event.query;
-        if (isKept(queryKey) || isAnimalPage(queryKey)) {
-          void this.keep({ hash: queryHash, key: queryKey, data: state.data, at: state.dataUpdatedAt });
+        const query = event.query as Query;
+        if (isKept(query.queryKey) || isAnimalPage(query.queryKey)) {
+          void this.keep({
+            hash: query.queryHash,
+            key: query.queryKey,
+            data: query.state.data,
+            at: query.state.dataUpdatedAt,
+          });
         }
       }
     });

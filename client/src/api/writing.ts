@@ -63,7 +63,7 @@ export async function send(item: Outgoing): Promise<Reply> {
   const problem = answer as Problem;
   if (problem.code === 'token') {
     // The proof of this page is out of date, for instance after signing in elsewhere: a new one, and once more.
-    await queryClient.fetchQuery({ ...sessionQuery, staleTime: 0 });
+    await queryClient.query({ ...sessionQuery, staleTime: 0 });
     return { kind: 'unanswered' };
   }
   const both = response.status === 409 ? (answer as BothSides) : null;

@@ -35,6 +35,9 @@ export const line = (changed: Partial<RoundLine>): RoundLine => ({
   waters: ['dish'],
   quarantine: false,
   nextDue: null,
+  section: 'shelf',
+  together: null,
+  beside: [],
   ...changed,
 });
 

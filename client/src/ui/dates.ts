@@ -64,6 +64,12 @@ export function localDay(instant: string): string {
   return dayDate(day.join('-'));
 }
 
-/** Local clock time of an instant, "21:14". */
-export const clockTime = (instant: string): string =>
+/** The day of an instant that the server told, as the calendar of the room has it. */
+export const dayOf = (told: string): string => told.slice(0, 10);
+
+/** Clock time of an instant that the server told, "21:14", as the clock of the room shows it. */
+export const clockTime = (told: string): string => told.slice(11, 16);
+
+/** Clock time of an instant of this device, "21:14". */
+export const localClock = (instant: string): string =>
   new Date(instant).toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });

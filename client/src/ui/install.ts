@@ -10,7 +10,12 @@ export async function install(): Promise<void> {
   if (!canBeInstalled() || !import.meta.env.PROD) {
     return;
   }
-  registration = await navigator.serviceWorker.register('/sw.js');
+  try {
+    registration = await navigator.serviceWorker.register('/sw.js');
+    // eslint-disable-next-line no-restricted-syntax -- the page works without; People says whether it can be kept on a phone
+  } catch {
+    return;
+  }
   // A newer one is fetched beside this page, and takes over when the keeper says so.
   reach.subscribe(() => {
     if (reach.state().isNewer) {

@@ -2,6 +2,7 @@ using System.Reflection;
 using System.Text.Json.Serialization.Metadata;
 using App.Stock;
 using Husbandry.Reasons;
+using Husbandry.Rounds;
 using Husbandry.Stock;
 using Microsoft.OpenApi;
 
@@ -24,6 +25,7 @@ public static class OpenApiServices
                     {
                         RequireKind(schema);
                         DropNull(name, schema);
+                        AllowNull(name, schema);
                     }
 
                     return Task.CompletedTask;
@@ -33,6 +35,19 @@ public static class OpenApiServices
                 (schema, context, _) =>
                 {
                     RequireWorkedOut(schema, context.JsonTypeInfo);
+                    if (
+                        context.JsonTypeInfo.Type == typeof(DateTimeOffset)
+                        || context.JsonTypeInfo.Type == typeof(DateTimeOffset?)
+                    )
+                    {
+                        // Written by a converter of our own, of which the generator knows nothing.
+                        schema.Type =
+                            context.JsonTypeInfo.Type == typeof(DateTimeOffset)
+                                ? JsonSchemaType.String
+                                : JsonSchemaType.String | JsonSchemaType.Null;
+                        schema.Format = "date-time";
+                    }
+
                     if (context.JsonTypeInfo.Type == typeof(Place))
                     {
                         schema.Type = JsonSchemaType.String;
@@ -63,13 +78,15 @@ public static class OpenApiServices
         foreach (var property in type.Properties)
         {
             if (
-                property is { Set: null, AssociatedParameter: null, Get: not null, IsGetNullable: false }
+                property is { Set: null, AssociatedParameter: null, Get: not null }
                 && schema.Properties?.TryGetValue(property.Name, out var said) == true
-                && said is OpenApiSchema concrete
             )
             {
                 (schema.Required ??= new HashSet<string>()).Add(property.Name);
-                concrete.Type &= ~JsonSchemaType.Null;
+                if (said is OpenApiSchema concrete && !property.IsGetNullable)
+                {
+                    concrete.Type &= ~JsonSchemaType.Null;
+                }
             }
         }
     }
@@ -97,6 +114,21 @@ public static class OpenApiServices
         {
             schema.Properties["value"] = certain;
         }
+    }
+
+    /// <summary>The generator forgets that what is worked out may be nothing, where that is a record of its own.</summary>
+    private static void AllowNull(string name, IOpenApiSchema schema)
+    {
+        if (name != nameof(RoundLine) || schema.Properties is not { } properties)
+        {
+            return;
+        }
+
+        const string Together = "together";
+        properties[Together] = new OpenApiSchema
+        {
+            OneOf = [new OpenApiSchema { Type = JsonSchemaType.Null }, properties[Together]],
+        };
     }
 
     private static readonly HashSet<string> CertainAnswers =

@@ -1,3 +1,4 @@
+using System.Text.Json.Serialization;
 using Husbandry.Feeding;
 using Husbandry.Journal;
 using Husbandry.Records;
@@ -31,11 +32,24 @@ public sealed record LineOffer(
     string Label,
     string Brief,
     IReadOnlyList<Act> Acts,
-    EntryForm? Form = null,
-    Guid? Corrects = null,
-    bool IsMain = false,
-    bool OpensDetails = false
-);
+    EntryForm? Form,
+    Guid? Corrects,
+    bool IsMain,
+    bool OpensDetails
+)
+{
+    /// <summary>One that is logged at once.</summary>
+    internal static LineOffer OfAct(string key, string label, string brief, Act act, Guid? corrects = null) =>
+        new(key, label, brief, [act], null, corrects, false, false);
+
+    /// <summary>One that opens a form.</summary>
+    internal static LineOffer OfForm(string key, string label, string brief, EntryForm form, bool isMain = false) =>
+        new(key, label, brief, [], form, null, isMain, false);
+
+    /// <summary>The one that leads to what is known of the animal.</summary>
+    internal static LineOffer OfDetails(string key, string label, string brief) =>
+        new(key, label, brief, [], null, null, true, true);
+}
 
 /// <summary>What can be logged of a whole shelf in one go.</summary>
 /// <param name="Word">What it is, the same for all that go together.</param>
@@ -61,6 +75,7 @@ public sealed partial record RoundLine
         };
 
     /// <summary>What can be told at it besides its choices; empty where nothing needs a hand.</summary>
+    [JsonRequired]
     public IReadOnlyList<LineOffer> Beside { get; init; } = [];
 
     private LineTogether? TogetherBy(string key, string word) =>
@@ -72,33 +87,31 @@ public sealed partial record RoundLine
         var looks = line.Act == RoundAct.LookForMolt;
         if (looks)
         {
-            offers.Add(new LineOffer("m", "Molted", "Molted", [], EntryForm.Molted, IsMain: true));
+            offers.Add(LineOffer.OfForm("m", "Molted", "Molted", EntryForm.Molted, isMain: true));
         }
 
         if (line.Act == RoundAct.Ask)
         {
-            offers.Add(new LineOffer("d", "Say it in her details", "Details", [], IsMain: true, OpensDetails: true));
+            offers.Add(LineOffer.OfDetails("d", "Say it in her details", "Details"));
         }
 
         if (line is { Vials: not null, Act: RoundAct.Feed, Offer: not null })
         {
-            offers.Add(new LineOffer("o", "Some left it", "Some", [], EntryForm.Offered));
+            offers.Add(LineOffer.OfForm("o", "Some left it", "Some", EntryForm.Offered));
         }
 
         if (line.PreyIn is { } prey)
         {
-            offers.Add(
-                new LineOffer("t", "Taken after all", "Eaten", [TakenLater(prey.Offer)], Corrects: prey.EntryId)
-            );
+            offers.Add(LineOffer.OfAct("t", "Taken after all", "Eaten", TakenLater(prey.Offer), prey.EntryId));
         }
 
         if (line.Signs)
         {
-            offers.Add(new LineOffer("s", "Sign seen", "Sign", [], EntryForm.SignSeen));
+            offers.Add(LineOffer.OfForm("s", "Sign seen", "Sign", EntryForm.SignSeen));
         }
 
         var (label, brief) = looks ? ("Not yet", "Not yet") : ("Later", "Later");
-        offers.Add(new LineOffer("l", label, brief, [new PutOff(tonight.AddDays(1))]));
+        offers.Add(LineOffer.OfAct("l", label, brief, new PutOff(tonight.AddDays(1))));
         return offers;
     }
 

@@ -1,3 +1,4 @@
+import { PageTitle } from '../../ui/PageTitle';
 import { useQuery } from '@tanstack/react-query';
 import { Waiting } from '../../ui/Waiting';
 import { api, take } from '../../api/client';
@@ -16,7 +17,8 @@ export function AboutPage() {
           tabIndex={0}
           className="mx-auto w-full max-w-[760px] outline-offset-[-2px] px-6 pt-4 pb-10 max-sm:px-4"
         >
-          <h1 className="text-30 max-sm:text-[24px]">About</h1>
+          <PageTitle>About</PageTitle>
+          <h1 className="page-title">About</h1>
           <p className="mt-1">
             Hushed Lantern {version}. It knows when to leave an animal alone, and says honestly how long a
             wait may be. It runs on your own machine, asks nothing of the network, and never diagnoses.

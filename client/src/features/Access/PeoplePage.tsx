@@ -1,3 +1,4 @@
+import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
@@ -11,7 +12,7 @@ import {
   useSetOwner,
   useSignOut,
 } from './queries';
-import { clockTime, shortDate } from '../../ui/dates';
+import { clockTime, shortDate, dayOf } from '../../ui/dates';
 import { FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
 import { Secret } from './Secret';
@@ -25,7 +26,8 @@ export function PeoplePage() {
       {(session) => (
         <div className="mx-auto grid w-full max-w-[860px] gap-7 px-6 pt-4 pb-10 max-sm:px-4">
           <div>
-            <h1 className="text-30 max-sm:text-[24px]">People</h1>
+            <PageTitle>People</PageTitle>
+            <h1 className="page-title">People</h1>
             <p className="text-muted">
               {session.needed
                 ? `You are signed in as ${session.name ?? 'nobody'}${session.isOwner ? ', the owner' : ''}.`
@@ -161,7 +163,7 @@ function Lists({ access }: { access: Schemas['AccessView'] }) {
                   <b className="font-semibold">{s.person}</b>
                   {s.isThis ? ' (here)' : ''} from {s.from}
                   <small className="block truncate text-13 text-muted">
-                    last seen {shortDate(s.seenAt.slice(0, 10))} {clockTime(s.seenAt)} · {s.browser}
+                    last seen {shortDate(dayOf(s.seenAt))} {clockTime(s.seenAt)} · {s.browser}
                   </small>
                 </span>
                 <Button kind="plain" disabled={end.isPending} onClick={() => end.mutate(s.id)}>

@@ -1,3 +1,4 @@
+import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
@@ -20,7 +21,8 @@ export function AlmanacPage() {
           <>
             <header className="flex flex-wrap items-end justify-between gap-3 px-6 pt-4 pb-3 max-sm:px-4">
               <div>
-                <h1 className="text-30 max-sm:text-[24px]">Almanac</h1>
+                <PageTitle>Almanac</PageTitle>
+                <h1 className="page-title">Almanac</h1>
                 <p className="text-muted">
                   {dateRange(plan.from, plan.to, plan.from, ' to ')}:{' '}
                   {plan.bands.filter((b) => b.likely !== null).length} awaited. A band is eight of ten such

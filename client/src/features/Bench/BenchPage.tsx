@@ -1,3 +1,5 @@
+import { PageTitle } from '../../ui/PageTitle';
+import { Select } from '../../ui/Select';
 import { Button } from '../../ui/Button';
 import { type ReactNode, type SubmitEvent, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -15,7 +17,8 @@ export function BenchPage() {
   return (
     <div className="grid flex-1 grid-cols-[210px_minmax(0,1fr)] px-6 pt-4 pb-10 max-lg:grid-cols-1 max-sm:px-4">
       <div>
-        <h1 className="mb-2 text-30 max-sm:text-[24px]">Bench</h1>
+        <PageTitle>Bench</PageTitle>
+        <h1 className="mb-2 page-title">Bench</h1>
         <nav aria-label="Calculators" className="lg:border-r lg:border-line lg:pr-4">
           <ul className="max-lg:flex max-lg:flex-wrap max-lg:gap-x-4">
             {benches.map((b) => (
@@ -131,17 +134,14 @@ function Entry({ field, value, error, onChange }: EntryProps) {
               .map((g): [string, string] => [g.id, g.name]),
           ];
     return (
-      <Field label={field.label} hint={field.hint} error={error}>
-        {(p) => (
-          <select {...p} className="field" value={value} onChange={(e) => onChange(e.target.value)}>
-            {options.map(([key, text]) => (
-              <option key={key} value={key}>
-                {text}
-              </option>
-            ))}
-          </select>
-        )}
-      </Field>
+      <Select
+        label={field.label}
+        hint={field.hint}
+        error={error}
+        options={options}
+        value={value}
+        onChange={onChange}
+      />
     );
   }
   return (

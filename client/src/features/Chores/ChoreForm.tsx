@@ -1,3 +1,4 @@
+import { Select } from '../../ui/Select';
 import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
@@ -66,22 +67,12 @@ export function ChoreForm({ chore, tonight, onClose }: Props) {
       <form onSubmit={save} className="grid gap-4" noValidate>
         <TextField label="What to do" error={refusal?.for('title')} value={title} onChange={setTitle} />
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-          <Field label="Kind">
-            {(p) => (
-              <select
-                {...p}
-                className="field"
-                value={kind}
-                onChange={(e) => setKind(e.target.value as Schemas['ChoreKind'])}
-              >
-                {Object.entries(kindWord).map(([key, word]) => (
-                  <option key={key} value={key}>
-                    {word}
-                  </option>
-                ))}
-              </select>
-            )}
-          </Field>
+          <Select
+            label="Kind"
+            options={Object.entries(kindWord) as [Schemas['ChoreKind'], string][]}
+            value={kind}
+            onChange={setKind}
+          />
           <TextField
             label="Where"
             hint="Rack, shelf or place; empty for the room"
@@ -175,22 +166,12 @@ interface MonthDayProps {
 function MonthDay({ label, month, day, onChange }: MonthDayProps) {
   return (
     <div className="grid grid-cols-[1fr_76px] items-end gap-2">
-      <Field label={`${label}, month`}>
-        {(p) => (
-          <select
-            {...p}
-            className="field"
-            value={month}
-            onChange={(e) => onChange(Number(e.target.value), day)}
-          >
-            {months.map((name, k) => (
-              <option key={name} value={k + 1}>
-                {name}
-              </option>
-            ))}
-          </select>
-        )}
-      </Field>
+      <Select
+        label={`${label}, month`}
+        options={months.map((name, k) => [String(k + 1), name] as const)}
+        value={String(month)}
+        onChange={(next) => onChange(Number(next), day)}
+      />
       <Field label="Day">
         {(p) => (
           <input

@@ -1,8 +1,9 @@
+import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useChores, useLogChore } from './queries';
-import { clockTime, dayDate, shortDate } from '../../ui/dates';
+import { clockTime, dayDate, shortDate, dayOf } from '../../ui/dates';
 import { Waiting } from '../../ui/Waiting';
 import { ChoreForm } from './ChoreForm';
 import { GearSection } from './GearSection';
@@ -28,7 +29,8 @@ function Chores({ view }: { view: Schemas['ChoresView'] }) {
     <>
       <header className="flex flex-wrap items-end justify-between gap-3 px-6 pt-4 pb-3 max-sm:px-4">
         <div>
-          <h1 className="text-30 max-sm:text-[24px]">Chores</h1>
+          <PageTitle>Chores</PageTitle>
+          <h1 className="page-title">Chores</h1>
           <p className="text-muted">
             Cultures, misting, cleaning, checks of instruments, seasons, shared gear
           </p>
@@ -63,10 +65,10 @@ function Chores({ view }: { view: Schemas['ChoresView'] }) {
               {view.log.map((line) => (
                 <li key={line.id} className="border-t border-line py-1">
                   <span className="text-muted">
-                    {shortDate(line.at.slice(0, 10), view.tonight)} {clockTime(line.at)}
+                    {shortDate(dayOf(line.at), view.tonight)} {clockTime(line.at)}
                   </span>{' '}
                   {line.by} {line.text}{' '}
-                  {line.at.slice(0, 10) >= view.tonight && (
+                  {dayOf(line.at) >= view.tonight && (
                     <Button
                       kind="link"
                       className="text-muted"

@@ -2,7 +2,7 @@ import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal } from '../../api/client';
 import { useAddReading, useClimate } from './queries';
-import { dayDate } from '../../ui/dates';
+import { dayDate, dayOf } from '../../ui/dates';
 import { FormError, TextField } from '../../ui/Field';
 import { newId } from '../../ui/newId';
 
@@ -84,7 +84,7 @@ export function Thermometer() {
         {readings.map((r) => (
           <li key={`${r.at}${r.zone}`}>
             <span className="text-muted">
-              {dayDate(r.at.slice(0, 10))} {r.zone}
+              {dayDate(dayOf(r.at))} {r.zone}
             </span>{' '}
             <b className="font-semibold">
               {r.temperatureC} °C{r.relativeHumidity === null ? '' : `, ${r.relativeHumidity} %`}

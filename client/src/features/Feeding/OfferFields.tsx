@@ -1,7 +1,8 @@
+import { Select } from '../../ui/Select';
 import type { ReactNode } from 'react';
 import type { Schemas } from '../../api/client';
 import { useRulebook } from '../Rulebook/queries';
-import { Check, Choice, Field } from '../../ui/Field';
+import { Check, Choice } from '../../ui/Field';
 
 import type { ActOf } from '../Journal/entryForm';
 import { VialGrid } from './VialGrid';
@@ -25,6 +26,11 @@ const preparations: readonly (readonly [Schemas['Preparation'], string])[] = [
   ['fresh', 'As it is'],
 ];
 
+const sizeText = (size: Schemas['FeederClass']) =>
+  size.lengthMm === null
+    ? 'as it is'
+    : `${size.name} ${size.lengthMm.value.low}–${size.lengthMm.value.high} mm`.trim();
+
 interface OfferProps {
   act: ActOf<'offered'>;
   change: (act: ActOf<'offered'>) => void;
@@ -43,43 +49,23 @@ export function OfferFields({ act, change, number, error, vials }: OfferProps) {
   return (
     <>
       <div className="grid grid-cols-[1fr_1fr_72px] gap-3">
-        <Field label="Feeder" error={error('feederId')}>
-          {(p) => (
-            <select
-              {...p}
-              className="field"
-              value={act.feederId}
-              onChange={(e) => {
-                const feeder = feeders.find((f) => f.id === e.target.value);
-                change({ ...act, feederId: e.target.value, sizeClassId: feeder?.classes[0]?.id ?? '' });
-              }}
-            >
-              {feeders.map((feeder) => (
-                <option key={feeder.id} value={feeder.id}>
-                  {feeder.name}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
-        <Field label="Size" error={error('sizeClassId')}>
-          {(p) => (
-            <select
-              {...p}
-              className="field"
-              value={act.sizeClassId}
-              onChange={(e) => change({ ...act, sizeClassId: e.target.value })}
-            >
-              {classes.map((size) => (
-                <option key={size.id} value={size.id}>
-                  {size.lengthMm === null
-                    ? 'as it is'
-                    : `${size.name} ${size.lengthMm.value.low}–${size.lengthMm.value.high} mm`.trim()}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
+        <Select
+          label="Feeder"
+          error={error('feederId')}
+          options={feeders.map((feeder) => [feeder.id, feeder.name] as const)}
+          value={act.feederId}
+          onChange={(feederId) => {
+            const feeder = feeders.find((f) => f.id === feederId);
+            change({ ...act, feederId, sizeClassId: feeder?.classes[0]?.id ?? '' });
+          }}
+        />
+        <Select
+          label="Size"
+          error={error('sizeClassId')}
+          options={classes.map((size) => [size.id, sizeText(size)] as const)}
+          value={act.sizeClassId}
+          onChange={(sizeClassId) => change({ ...act, sizeClassId })}
+        />
         {number('How many', 'count')}
       </div>
       <Choice

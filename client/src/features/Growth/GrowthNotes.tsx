@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { AnimalView } from '../../api/client';
-import { shortDate } from '../../ui/dates';
+import { shortDate, dayOf } from '../../ui/dates';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
 import { instarName } from '../Stock/words';
 
@@ -36,7 +36,7 @@ export function GrowthNotes({ animal, unit }: { animal: AnimalView; unit: Length
       ))}
       {sex !== undefined && (
         <p>
-          {sex.sex === 'unknown' ? 'Sex not certain' : `Told as ${sex.sex}`} {shortDate(sex.at.slice(0, 10))},{' '}
+          {sex.sex === 'unknown' ? 'Sex not certain' : `Told as ${sex.sex}`} {shortDate(dayOf(sex.at))},{' '}
           {evidenceWord[sex.by]}.
         </p>
       )}

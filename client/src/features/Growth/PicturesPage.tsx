@@ -1,3 +1,6 @@
+import { PageTitle } from '../../ui/PageTitle';
+import { FilePick } from '../../ui/FilePick';
+import { downscale } from '../../ui/downscale';
 import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -6,7 +9,7 @@ import { useAddPicture } from './queries';
 import { useSettings } from '../Rooms/queries';
 import { useRulebook } from '../Rulebook/queries';
 import { useAnimal } from '../Stock/queries';
-import { dayDate } from '../../ui/dates';
+import { dayDate, dayOf } from '../../ui/dates';
 import { Check, FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
 import { PictureMeasure } from './PictureMeasure';
@@ -25,7 +28,7 @@ export function PicturesPage() {
 }
 
 const address = (picture: Picture) => `/api/pictures/${picture.pictureId}`;
-const night = (picture: Picture) => picture.at.slice(0, 10);
+const night = (picture: Picture) => dayOf(picture.at);
 
 function Pictures({ animal }: { animal: AnimalView }) {
   const unit = useSettings().data?.settings.unit ?? 'mm';
@@ -46,7 +49,8 @@ function Pictures({ animal }: { animal: AnimalView }) {
         </Link>{' '}
         · <span className="code">{animal.place}</span> <i>{animal.species}</i>
       </p>
-      <h1 className="mb-3 text-30 max-sm:text-[24px]">Pictures</h1>
+      <PageTitle>{`Pictures of ${animal.details.nickname}`}</PageTitle>
+      <h1 className="mb-3 page-title">Pictures</h1>
       <AddPicture animal={animal} />
       {measured !== null && (
         <PictureMeasure
@@ -116,25 +120,24 @@ function Pictures({ animal }: { animal: AnimalView }) {
 }
 
 function AddPicture({ animal }: { animal: AnimalView }) {
-  const add = useAddPicture();
+  const add = useAddPicture(true);
   const [caption, setCaption] = useState('');
   const [ofExuvia, setOfExuvia] = useState(false);
   const refusal = add.error instanceof Refusal ? add.error : null;
-  const send = (file: File | undefined) => {
-    if (file !== undefined) {
-      add.mutate(
-        {
-          stockId: animal.stockId,
-          name: animal.details.nickname,
-          pictureId: newId(),
-          entryId: newId(),
-          caption,
-          ofExuvia,
-          file,
-        },
-        { onSuccess: () => setCaption('') },
-      );
-    }
+  const send = async (file: File) => {
+    const smaller = await downscale(file);
+    add.mutate(
+      {
+        stockId: animal.stockId,
+        name: animal.details.nickname,
+        pictureId: newId(),
+        entryId: newId(),
+        caption,
+        ofExuvia,
+        file: smaller,
+      },
+      { onSuccess: () => setCaption('') },
+    );
   };
   return (
     <div className="flex flex-wrap items-end gap-4">
@@ -149,16 +152,14 @@ function AddPicture({ animal }: { animal: AnimalView }) {
       {animal.lastMolt !== null && (
         <Check label="The shed skin of the last molt" value={ofExuvia} onChange={setOfExuvia} />
       )}
-      <label className="act act-first cursor-pointer px-4 has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-lampmark">
+      <FilePick
+        kind="first"
+        accept="image/jpeg,image/png,image/webp"
+        busy={add.isPending}
+        onPick={(file) => void send(file)}
+      >
         {add.isPending ? 'Adding…' : 'Choose a picture'}
-        <input
-          type="file"
-          accept="image/jpeg,image/png,image/webp"
-          className="sr-only"
-          disabled={add.isPending}
-          onChange={(e) => send(e.target.files?.[0])}
-        />
-      </label>
+      </FilePick>
       <FormError>{refusal?.all}</FormError>
       <p className="w-full text-12 text-muted">
         JPEG, PNG or WebP up to 12 MB. It stays on this computer; place and camera are taken out of it.

@@ -11,7 +11,8 @@ export interface NewPicture {
   file: Blob;
 }
 
-export const useAddPicture = () =>
+/** @param shows Whether a refusal is shown where the picture was chosen; else it is set aside. */
+export const useAddPicture = (shows: boolean) =>
   useWrite<NewPicture, AnimalView>(({ stockId, name, file, pictureId, entryId, caption, ofExuvia }) => {
     const query = new URLSearchParams({ pictureId, entryId, caption, ofExuvia: String(ofExuvia) });
     return {
@@ -22,4 +23,4 @@ export const useAddPicture = () =>
       topic: 'journal',
       text: `${name}: picture`,
     };
-  });
+  }, shows);

@@ -1,3 +1,4 @@
+import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { Link, useSearchParams } from 'react-router';
 import { Refusal, type Schemas } from '../../api/client';
@@ -75,7 +76,8 @@ function Cases({ cases, group, animal }: { cases: Case[]; group: string; animal?
   const options = groups.map((g): [string, string] => [g.id, g.name]);
   return (
     <div className="px-6 pt-4 pb-10 max-sm:px-4">
-      <h1 className="text-30 max-sm:text-[24px]">What am I seeing?</h1>
+      <PageTitle>Guide</PageTitle>
+      <h1 className="page-title">What am I seeing?</h1>
       <p className="mb-3 max-w-[70ch] text-muted">
         {animal !== undefined && (
           <>

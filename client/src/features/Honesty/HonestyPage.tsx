@@ -1,3 +1,4 @@
+import { PageTitle } from '../../ui/PageTitle';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useHonesty } from './queries';
@@ -13,7 +14,8 @@ type Line = Schemas['BacktestLine'];
 export function HonestyPage() {
   return (
     <div className="px-6 pt-4 pb-10 max-sm:px-4">
-      <h1 className="text-30 max-sm:text-[24px]">How honest were the forecasts?</h1>
+      <PageTitle>Honesty</PageTitle>
+      <h1 className="page-title">How honest were the forecasts?</h1>
       <p className="max-w-[72ch] text-muted">
         The whole journal is gone through night by night, knowing only what was written by then, and every
         forecast is held against what came. A window of 8 in 10 is honest when about 8 in 10 fall into it.

@@ -1,3 +1,4 @@
+import { Select } from '../../ui/Select';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useShelves } from './queries';
@@ -56,29 +57,19 @@ export function EnclosureFields({ act, change, unit, error }: Props) {
   return (
     <>
       {sizes.length > 0 && (
-        <Field label="Like one that is in use">
-          {(p) => (
-            <select
-              {...p}
-              className="field"
-              value=""
-              onChange={(e) => {
-                const like = sizes.find((s) => s.name === e.target.value);
-                if (like !== undefined) {
-                  change({ ...act, enclosure: like });
-                  setTexts(textsOf(like));
-                }
-              }}
-            >
-              <option value="">Choose…</option>
-              {sizes.map((s) => (
-                <option key={s.name} value={s.name}>
-                  {s.name}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
+        <Select
+          label="Like one that is in use"
+          placeholder="Choose…"
+          options={sizes.map((s) => [s.name, s.name] as const)}
+          value=""
+          onChange={(name) => {
+            const like = sizes.find((s) => s.name === name);
+            if (like !== undefined) {
+              change({ ...act, enclosure: like });
+              setTexts(textsOf(like));
+            }
+          }}
+        />
       )}
       <TextField
         label="What you call this size"
@@ -104,9 +95,9 @@ export function EnclosureFields({ act, change, unit, error }: Props) {
         ))}
       </div>
       <div className="grid gap-3 sm:grid-cols-3">
-        <Choose label="Air" options={vents} value={enclosure.vents} onChange={(v) => set({ vents: v })} />
-        <Choose label="Damp" options={dampSides} value={enclosure.damp} onChange={(v) => set({ damp: v })} />
-        <Choose label="Warmth" options={heats} value={enclosure.heat} onChange={(v) => set({ heat: v })} />
+        <Select label="Air" options={vents} value={enclosure.vents} onChange={(v) => set({ vents: v })} />
+        <Select label="Damp" options={dampSides} value={enclosure.damp} onChange={(v) => set({ damp: v })} />
+        <Select label="Warmth" options={heats} value={enclosure.heat} onChange={(v) => set({ heat: v })} />
       </div>
       <Check
         label="It has a mist plan of its own"
@@ -143,29 +134,5 @@ export function EnclosureFields({ act, change, unit, error }: Props) {
         onChange={(rehoused) => change({ ...act, rehoused })}
       />
     </>
-  );
-}
-
-interface ChooseProps<T extends string> {
-  label: string;
-  options: readonly (readonly [T, string])[];
-  value: T;
-  onChange: (value: T) => void;
-}
-
-/** One of several, in a list. */
-function Choose<T extends string>({ label, options, value, onChange }: ChooseProps<T>) {
-  return (
-    <Field label={label}>
-      {(p) => (
-        <select {...p} className="field" value={value} onChange={(e) => onChange(e.target.value as T)}>
-          {options.map(([key, text]) => (
-            <option key={key} value={key}>
-              {text}
-            </option>
-          ))}
-        </select>
-      )}
-    </Field>
   );
 }

@@ -3,6 +3,7 @@ import type { Schemas } from '../../api/client';
 import { LanternShape } from '../../ui/Lantern';
 import { Measured } from '../../ui/Measured';
 import { Near } from '../../ui/Near';
+import type { RovingItem } from '../../ui/useRoving';
 import { type Carried, codeOf } from './carrying';
 
 type Slot = Schemas['SlotView'];
@@ -18,6 +19,8 @@ interface Props {
   onLook: (stockId: string) => void;
   onCarry: (carried: Carried | null) => void;
   onSetDown: (carried: Carried) => void;
+  /** Makes all enclosures one stop of the Tab key. */
+  roving: (stockId: string) => RovingItem;
 }
 
 /** How long a finger rests on an enclosure before it is picked up. */
@@ -85,7 +88,17 @@ interface ShelfProps extends Props {
   scale: number;
 }
 
-function ShelfDrawing({ shelf, width, scale, looked, carried, onLook, onCarry, onSetDown }: ShelfProps) {
+function ShelfDrawing({
+  shelf,
+  width,
+  scale,
+  looked,
+  carried,
+  onLook,
+  onCarry,
+  onSetDown,
+  roving,
+}: ShelfProps) {
   // A finger that scrolls must not carry anything off: on touch an enclosure is picked up by a long press only.
   const pressed = useRef<{ slot: Slot; x: number; y: number; timer: number | null } | null>(null);
   const letGo = () => {
@@ -174,6 +187,7 @@ function ShelfDrawing({ shelf, width, scale, looked, carried, onLook, onCarry, o
           looked={looked === slot.stockId}
           inHand={carried?.slot.stockId === slot.stockId}
           target={carried?.to === slot.place && carried.slot.stockId !== slot.stockId}
+          roving={roving(slot.stockId)}
           onLook={() => onLook(slot.stockId)}
           onCarry={() => onCarry({ slot, to: slot.place })}
           onPointerDown={(event) => {
@@ -247,6 +261,7 @@ interface BoxProps {
   looked: boolean;
   inHand: boolean;
   target: boolean;
+  roving: RovingItem;
   onLook: () => void;
   onCarry: () => void;
   onPointerDown: (event: React.PointerEvent<SVGGElement>) => void;
@@ -256,7 +271,7 @@ interface BoxProps {
 }
 
 function EnclosureBox(props: BoxProps) {
-  const { slot, x, w, h, floor, scale, tall, looked, inHand, target, onLook, onCarry } = props;
+  const { slot, x, w, h, floor, scale, tall, looked, inHand, target, roving, onLook, onCarry } = props;
   const measured = slot.enclosure !== null;
   const soil = Math.min(h, (slot.enclosure?.substrateMm ?? 0) * scale);
   const glyph = Math.max(11, Math.min(26, w - 3, h - 3));
@@ -268,8 +283,8 @@ function EnclosureBox(props: BoxProps) {
   ].filter((t) => t !== '');
   return (
     <g
+      {...roving}
       role="button"
-      tabIndex={0}
       aria-label={words.join('. ')}
       aria-pressed={looked}
       data-place={slot.place}
@@ -277,7 +292,10 @@ function EnclosureBox(props: BoxProps) {
       className={`cursor-grab outline-offset-1 select-none ${inHand ? 'touch-none' : 'touch-pan-y'}`}
       opacity={inHand ? 0.45 : 1}
       onClick={onLook}
-      onFocus={onLook}
+      onFocus={() => {
+        roving.onFocus();
+        onLook();
+      }}
       onKeyDown={(event) => {
         if (event.key === 'm' || event.key === 'M') {
           event.preventDefault();

@@ -1,12 +1,15 @@
+import { NavTabs } from '../../ui/NavTabs';
+import { PageHeader } from '../../ui/PageHeader';
 import { Button } from '../../ui/Button';
 import { useEffect, useState } from 'react';
-import { NavLink, Outlet } from 'react-router';
+import { Outlet } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useSettings } from '../Rooms/queries';
 import { useShelves } from './queries';
 import { shortDate } from '../../ui/dates';
 import { builtAtOnce } from '../../ui/parts';
-import { useKeys } from '../../ui/useKeys';
+import { useCommands } from '../../commands/useCommands';
+import { useRoving } from '../../ui/useRoving';
 import { useIsPhone } from '../../ui/useMedia';
 import { Waiting } from '../../ui/Waiting';
 import { useDone } from '../Journal/DoneContext';
@@ -18,21 +21,17 @@ import { codeOf, freeOrTaken, type Carried } from './carrying';
 
 /** What stands round the shelves and the planner of moves. */
 export function ShelvesFrame() {
-  const tab =
-    'linkish flex min-h-9 items-center touch:min-h-11 aria-[current=page]:font-semibold aria-[current=page]:decoration-lampmark';
   return (
     <>
-      <header className="flex flex-wrap items-end justify-between gap-x-6 gap-y-2 px-6 pt-4 pb-2 max-sm:px-4">
-        <h1 className="text-30 max-sm:text-[24px]">Shelves</h1>
-        <nav aria-label="Shelves" className="flex gap-5">
-          <NavLink to="/shelves" end className={tab}>
-            Where they stand
-          </NavLink>
-          <NavLink to="/shelves/rehousing" className={tab}>
-            Who needs another enclosure
-          </NavLink>
-        </nav>
-      </header>
+      <PageHeader title="Shelves">
+        <NavTabs
+          label="Shelves"
+          tabs={[
+            ['/shelves', 'Where they stand'],
+            ['/shelves/rehousing', 'Who needs another enclosure'],
+          ]}
+        />
+      </PageHeader>
       <Outlet />
     </>
   );
@@ -76,6 +75,8 @@ function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
     );
   };
 
+  const roving = useRoving(slots.map((slot) => slot.stockId));
+
   // What is carried stays in sight, also onto a shelf that is not drawn yet.
   const target = carried?.to;
   useEffect(() => {
@@ -87,24 +88,22 @@ function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
     at?.scrollIntoView({ block: 'nearest' });
   }, [target]);
 
-  const step = (columns: number, rows: number) => (event: KeyboardEvent) => {
+  const step = (columns: number, rows: number) => () => {
     if (carried !== null) {
       setCarried({ ...carried, to: freeOrTaken(view, carried.to, columns, rows) });
-      event.preventDefault();
     }
   };
-  useKeys(
+  useCommands(
     carried === null
-      ? {}
-      : {
-          ArrowLeft: step(-1, 0),
-          ArrowRight: step(1, 0),
-          ArrowUp: step(0, -1),
-          ArrowDown: step(0, 1),
-          Enter: () => void setDown(carried),
-          ' ': () => void setDown(carried),
-          Escape: () => setCarried(null),
-        },
+      ? []
+      : [
+          { id: 'shelves.left', run: step(-1, 0) },
+          { id: 'shelves.right', run: step(1, 0) },
+          { id: 'shelves.up', run: step(0, -1) },
+          { id: 'shelves.down', run: step(0, 1) },
+          { id: 'shelves.set', run: () => void setDown(carried) },
+          { id: 'shelves.back', run: () => setCarried(null) },
+        ],
     '[data-place]',
   );
 
@@ -129,7 +128,10 @@ function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
   );
   return (
     <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)_280px] border-t border-line max-lg:block max-lg:flex-none">
-      <div className="min-w-0 overflow-y-auto px-6 pt-2 pb-8 max-sm:px-4">
+      <div
+        {...(carried === null ? roving.group : {})}
+        className="min-w-0 overflow-y-auto px-6 pt-2 pb-8 max-sm:px-4"
+      >
         <p aria-live="polite" className="min-h-6 text-13 text-soft">
           {carried !== null
             ? `Carrying ${carried.slot.place} ${carried.slot.name} to ${carried.to}${takenBy(slots, carried)}: arrows choose the place, Enter sets it down, Escape puts it back.`
@@ -147,6 +149,7 @@ function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
             onLook={setLooked}
             onCarry={setCarried}
             onSetDown={(what) => void setDown(what)}
+            roving={roving.item}
           />
         ))}
       </div>

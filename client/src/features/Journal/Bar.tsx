@@ -2,6 +2,7 @@ import { Button } from '../../ui/Button';
 import { Check, TriangleAlert } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { ActDialogFor } from './ActDialogFor';
+import { keyOf } from '../../commands/catalogue';
 import { hasForm } from './forms';
 import type { Done } from './DoneContext';
 
@@ -60,8 +61,8 @@ export function Bar({ message, undo }: { message: Message | null; undo: () => vo
                   When…
                 </Button>
               )}
-              <Button onClick={undo} aria-label={`Undo ${done.text}`}>
-                <kbd>Z</kbd>Undo
+              <Button letter={keyOf('undo')} onClick={undo} aria-label={`Undo ${done.text}`}>
+                Undo
               </Button>
             </>
           )}

@@ -4,7 +4,7 @@ import { failures } from '../../api/failures';
 import { useLog, useLogBatch, useUndo } from './queries';
 import { outbox } from '../../api/writing';
 import { newId } from '../../ui/newId';
-import { useKeys } from '../../ui/useKeys';
+import { useCommands } from '../../commands/useCommands';
 import { Bar, type Message, undoSeconds } from './Bar';
 import { type Done, DoneContext, type LogOptions } from './DoneContext';
 
@@ -145,7 +145,7 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
       refused(error);
     }
   };
-  useKeys({ z: () => void undo() });
+  useCommands([{ id: 'undo', run: () => void undo() }]);
 
   const control = {
     log,

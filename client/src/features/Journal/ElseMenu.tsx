@@ -1,9 +1,24 @@
-import { DropdownMenu } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
+import type { AnimalView } from '../../api/client';
+import { TakePictureItem } from '../Growth/TakePicture';
 import { useAnimal } from '../Stock/queries';
-import { MenuItem, menuClass, menuPadding, pickByLetter } from '../../ui/Menu';
+import { Menu, MenuItem, MenuRule } from '../../ui/Menu';
 import { type LogOffer, useOffers } from './OfferDialogs';
+
+/** Everything else that can be logged of an animal, as its stage of life has it. */
+export interface Else {
+  stockId: string;
+  animal: AnimalView | undefined;
+  pick: (offer: LogOffer) => void;
+  dialogs: ReactNode;
+}
+
+/** Asks for it once it is wanted. */
+export function useElse(stockId: string, name: string, wanted: boolean): Else {
+  const animal = useAnimal(stockId, wanted).data;
+  return { stockId, animal, ...useOffers(stockId, name, animal) };
+}
 
 interface ElseMenuProps {
   stockId: string;
@@ -13,54 +28,58 @@ interface ElseMenuProps {
   onOpenChange: (open: boolean) => void;
 }
 
-/** Everything else that can be logged of an animal, as its stage of life has it. */
+/** The menu of everything else. */
 export function ElseMenu({ stockId, name, trigger, open, onOpenChange }: ElseMenuProps) {
-  const navigate = useNavigate();
-  const animal = useAnimal(stockId, open).data;
-  const { pick, dialogs } = useOffers(stockId, name, animal);
-  const line = (offer: LogOffer) => (
-    <MenuItem key={offer.key} letter={offer.key} onSelect={() => pick(offer)}>
-      {offer.label}
-    </MenuItem>
-  );
+  const more = useElse(stockId, name, open);
   return (
     <>
-      <DropdownMenu.Root open={open} onOpenChange={onOpenChange} modal={false}>
-        <DropdownMenu.Trigger asChild>{trigger}</DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
-          <DropdownMenu.Content
-            align="start"
-            sideOffset={4}
-            collisionPadding={menuPadding}
-            className={menuClass}
-            onKeyDown={pickByLetter}
-          >
-            {animal === undefined ? (
-              <p className="px-3 py-2 text-muted">One moment…</p>
-            ) : (
-              <>
-                {animal.log.atOnce.map(line)}
-                {animal.log.found.map(line)}
-                <DropdownMenu.Separator className="my-1 border-t border-line" />
-                {animal.log.forms.map(line)}
-                <MenuItem letter="p" onSelect={() => void navigate(`/stock/${stockId}/pictures`)}>
-                  Pictures…
-                </MenuItem>
-                <DropdownMenu.Separator className="my-1 border-t border-line" />
-                <MenuItem letter="h" onSelect={() => void navigate(`/stock/${stockId}/edit`)}>
-                  Change details…
-                </MenuItem>
-                {animal.departure === null && (
-                  <MenuItem letter="q" onSelect={() => pick(leaves)}>
-                    Leaves the collection…
-                  </MenuItem>
-                )}
-              </>
-            )}
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
-      </DropdownMenu.Root>
-      {dialogs}
+      <Menu trigger={trigger} open={open} onOpenChange={onOpenChange}>
+        <ElseItems more={more} />
+      </Menu>
+      {more.dialogs}
+    </>
+  );
+}
+
+interface ElseItemsProps {
+  more: Else;
+  /** What stands above already. */
+  taken?: readonly string[];
+}
+
+/** The lines of the menu. */
+export function ElseItems({ more: { stockId, animal, pick }, taken = [] }: ElseItemsProps) {
+  const navigate = useNavigate();
+  if (animal === undefined) {
+    return <p className="px-3 py-2 text-muted">One moment…</p>;
+  }
+  const lines = (offers: readonly LogOffer[]) =>
+    offers
+      .filter((offer) => !taken.includes(offer.label))
+      .map((offer) => (
+        <MenuItem key={offer.key} letter={offer.key} onSelect={() => pick(offer)}>
+          {offer.label}
+        </MenuItem>
+      ));
+  return (
+    <>
+      {lines(animal.log.atOnce)}
+      {lines(animal.log.found)}
+      <MenuRule />
+      {lines(animal.log.forms)}
+      <TakePictureItem animal={animal} />
+      <MenuItem letter="p" onSelect={() => void navigate(`/stock/${stockId}/pictures`)}>
+        Pictures…
+      </MenuItem>
+      <MenuRule />
+      <MenuItem letter="h" onSelect={() => void navigate(`/stock/${stockId}/edit`)}>
+        Change details…
+      </MenuItem>
+      {animal.departure === null && (
+        <MenuItem letter="q" onSelect={() => pick(leaves)}>
+          Leaves the collection…
+        </MenuItem>
+      )}
     </>
   );
 }

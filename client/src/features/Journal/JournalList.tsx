@@ -1,12 +1,11 @@
 import { Button } from '../../ui/Button';
-import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import type { AnimalView } from '../../api/client';
 import { Refusal } from '../../api/client';
 import { useUndo } from './queries';
-import { clockTime, dayDate, shortDate } from '../../ui/dates';
+import { clockTime, dayDate, shortDate, dayOf } from '../../ui/dates';
 import { FormError } from '../../ui/Field';
-import { MenuItem, menuClass, menuPadding, pickByLetter } from '../../ui/Menu';
+import { Menu, MenuItem } from '../../ui/Menu';
 import { ActDialogFor } from './ActDialogFor';
 import { hasForm } from './forms';
 import { newId } from '../../ui/newId';
@@ -33,7 +32,7 @@ export function JournalList({ animal }: { animal: AnimalView }) {
             <time
               dateTime={line.at}
               className="text-muted"
-              title={`${clockTime(line.at)}, written ${shortDate(line.writtenAt.slice(0, 10))} by ${line.writtenBy}`}
+              title={`${clockTime(line.at)}, written ${shortDate(dayOf(line.writtenAt))} by ${line.writtenBy}`}
             >
               {dayDate(line.night)}
             </time>
@@ -92,29 +91,22 @@ interface MendMenuProps {
 /** The two ways to mend an entry, behind one small button. */
 function MendMenu({ line, onCorrect, onTakeBack }: MendMenuProps) {
   return (
-    <DropdownMenu.Root modal={false}>
-      <DropdownMenu.Trigger asChild>
+    <Menu
+      align="end"
+      trigger={
         <Button kind="link" className="text-12 text-muted">
           mend<span className="sr-only"> “{line.text}”</span>
         </Button>
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="end"
-          collisionPadding={menuPadding}
-          className={menuClass}
-          onKeyDown={pickByLetter}
-        >
-          {hasForm(line.act) && (
-            <MenuItem letter="c" onSelect={onCorrect}>
-              Correct…
-            </MenuItem>
-          )}
-          <MenuItem letter="t" onSelect={onTakeBack}>
-            Take back
-          </MenuItem>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+      }
+    >
+      {hasForm(line.act) && (
+        <MenuItem letter="c" onSelect={onCorrect}>
+          Correct…
+        </MenuItem>
+      )}
+      <MenuItem letter="t" onSelect={onTakeBack}>
+        Take back
+      </MenuItem>
+    </Menu>
   );
 }

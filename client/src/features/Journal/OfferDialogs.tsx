@@ -17,6 +17,7 @@ interface Picked {
   pick: (offer: LogOffer) => void;
   /** The form or question that is open. */
   dialogs: ReactNode;
+  isOpen: boolean;
 }
 
 /** What happens when one of the things that can be logged of an animal is picked. */
@@ -59,5 +60,5 @@ export function useOffers(stockId: string, name: string, animal: AnimalView | un
       )}
     </>
   );
-  return { pick, dialogs };
+  return { pick, dialogs, isOpen: form !== null || asking !== null };
 }

@@ -1,11 +1,12 @@
+import { Select } from '../../ui/Select';
 import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { useLocation } from 'react-router';
 import { refusalOf, type Schemas } from '../../api/client';
 import { fetchLabelSheet, useLabels, useLoadRoll, usePrintLabels } from './queries';
 import { fetchStock, useStockStretch } from '../Stock/queries';
-import { shortDate } from '../../ui/dates';
-import { Field, FormError, TextField } from '../../ui/Field';
+import { shortDate, dayOf } from '../../ui/dates';
+import { FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
 
 const previews = 12;
@@ -67,17 +68,12 @@ function Labels({ view }: { view: Schemas['LabelsView'] }) {
       <div className="min-w-0 px-6 pt-3 pb-8 max-sm:px-4">
         <Source onIds={setIds} given={given} />
         <div className="mt-3 grid grid-cols-[minmax(0,1fr)_140px] gap-3 sm:max-w-xl">
-          <Field label="Size">
-            {(p) => (
-              <select {...p} className="field" value={format} onChange={(e) => setFormat(e.target.value)}>
-                {view.formats.map((f) => (
-                  <option key={f.id} value={f.id}>
-                    {f.name}
-                  </option>
-                ))}
-              </select>
-            )}
-          </Field>
+          <Select
+            label="Size"
+            options={view.formats.map((f) => [f.id, f.name] as const)}
+            value={format}
+            onChange={setFormat}
+          />
           {size?.onRoll === false && (
             <TextField label="Used up on the sheet" inputMode="numeric" value={skip} onChange={setSkip} />
           )}
@@ -158,25 +154,19 @@ function Source({ given, onIds }: SourceProps) {
   };
   return (
     <div className="sm:max-w-xl">
-      <Field label="For" hint="Or choose animals under Stock, then Labels.">
-        {(p) => (
-          <select {...p} className="field" value={source} onChange={(e) => void pick(e.target.value)}>
-            <option value="">Choose…</option>
-            {given !== null && <option value="given">Those chosen in the stock list ({given.length})</option>}
-            {choices?.racks.map((r) => (
-              <option key={r} value={`rack:${r}`}>
-                Rack {r}
-              </option>
-            ))}
-            {choices?.tags.map((t) => (
-              <option key={t} value={`tag:${t}`}>
-                Tag: {t}
-              </option>
-            ))}
-            <option value="all">Everything that is here</option>
-          </select>
-        )}
-      </Field>
+      <Select
+        label="For"
+        hint="Or choose animals under Stock, then Labels."
+        placeholder="Choose…"
+        options={[
+          ...(given === null ? [] : [['given', `Those chosen in the stock list (${given.length})`] as const]),
+          ...(choices?.racks ?? []).map((r) => [`rack:${r}`, `Rack ${r}`] as const),
+          ...(choices?.tags ?? []).map((t) => [`tag:${t}`, `Tag: ${t}`] as const),
+          ['all', 'Everything that is here'],
+        ]}
+        value={source}
+        onChange={(next) => void pick(next)}
+      />
     </div>
   );
 }
@@ -213,7 +203,7 @@ function Printer({ view, format }: { view: Schemas['LabelsView']; format: string
               className="w-full max-w-[220px] border border-edge bg-white"
             />
             <small className="text-12 text-muted">
-              {label.title}, {shortDate(label.printedAt.slice(0, 10))}
+              {label.title}, {shortDate(dayOf(label.printedAt))}
             </small>
           </li>
         ))}

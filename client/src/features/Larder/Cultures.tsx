@@ -1,10 +1,9 @@
 import { Button } from '../../ui/Button';
-import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { useLogInLarder } from './queries';
 import { shortDate } from '../../ui/dates';
-import { MenuItem, menuClass, menuPadding, pickByLetter } from '../../ui/Menu';
+import { Menu, MenuItem, MenuRule } from '../../ui/Menu';
 import { CultureCurve } from './CultureCurve';
 import { StartDialog } from './StartDialog';
 import { WhyLink } from './WhyLink';
@@ -74,76 +73,50 @@ function words(c: Culture, tonight: string): string {
 
 function CultureMenu({ culture }: { culture: Culture }) {
   const log = useLogInLarder('button');
-  const [open, setOpen] = useState(false);
   const act = (next: Schemas['LarderAct'], what: string) => () =>
     log.mutate({ id: newId(), act: next, text: `${culture.name}: ${what}` });
   const cultureId = culture.id;
   const half = Math.floor(culture.pots / 2);
   return (
-    <DropdownMenu.Root open={open} onOpenChange={setOpen} modal={false}>
-      <DropdownMenu.Trigger asChild>
-        <Button aria-label={`What happened to the ${culture.name}`}>…</Button>
-      </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content
-          align="end"
-          sideOffset={4}
-          collisionPadding={menuPadding}
-          className={menuClass}
-          onKeyDown={pickByLetter}
+    <Menu align="end" trigger={<Button aria-label={`What happened to the ${culture.name}`}>…</Button>}>
+      {half > 0 && culture.canChill && culture.state !== 'cold' && (
+        <MenuItem
+          letter="h"
+          onSelect={act(
+            { kind: 'cultureSplit', cultureId, newCultureId: newId(), pots: half, intoCold: true },
+            'half into the cold',
+          )}
         >
-          {half > 0 && culture.canChill && culture.state !== 'cold' && (
-            <MenuItem
-              letter="h"
-              onSelect={act(
-                { kind: 'cultureSplit', cultureId, newCultureId: newId(), pots: half, intoCold: true },
-                'half into the cold',
-              )}
-            >
-              Half of the pots into the cold
-            </MenuItem>
+          Half of the pots into the cold
+        </MenuItem>
+      )}
+      {culture.canChill && (
+        <MenuItem
+          letter="c"
+          onSelect={act(
+            { kind: 'cultureChilled', cultureId, intoCold: culture.state !== 'cold' },
+            culture.state === 'cold' ? 'out of the cold' : 'into the cold',
           )}
-          {culture.canChill && (
-            <MenuItem
-              letter="c"
-              onSelect={act(
-                { kind: 'cultureChilled', cultureId, intoCold: culture.state !== 'cold' },
-                culture.state === 'cold' ? 'out of the cold' : 'into the cold',
-              )}
-            >
-              {culture.state === 'cold' ? 'Out of the cold' : 'Into the cold'}
-            </MenuItem>
-          )}
-          <MenuItem letter="m" onSelect={act({ kind: 'mitesSeen', cultureId }, 'mites seen')}>
-            Mites seen
-          </MenuItem>
-          <DropdownMenu.Separator className="my-1 border-t border-line" />
-          <MenuItem
-            letter="s"
-            onSelect={act({ kind: 'cultureEnded', cultureId, end: 'spent' }, 'thrown away')}
-          >
-            Thrown away: spent
-          </MenuItem>
-          <MenuItem
-            letter="o"
-            onSelect={act({ kind: 'cultureEnded', cultureId, end: 'mold' }, 'thrown away')}
-          >
-            Thrown away: moldy
-          </MenuItem>
-          <MenuItem
-            letter="i"
-            onSelect={act({ kind: 'cultureEnded', cultureId, end: 'mites' }, 'thrown away')}
-          >
-            Thrown away: mites
-          </MenuItem>
-          <MenuItem
-            letter="n"
-            onSelect={act({ kind: 'cultureEnded', cultureId, end: 'failed' }, 'thrown away')}
-          >
-            Thrown away: never gave anything
-          </MenuItem>
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
-    </DropdownMenu.Root>
+        >
+          {culture.state === 'cold' ? 'Out of the cold' : 'Into the cold'}
+        </MenuItem>
+      )}
+      <MenuItem letter="m" onSelect={act({ kind: 'mitesSeen', cultureId }, 'mites seen')}>
+        Mites seen
+      </MenuItem>
+      <MenuRule />
+      <MenuItem letter="s" onSelect={act({ kind: 'cultureEnded', cultureId, end: 'spent' }, 'thrown away')}>
+        Thrown away: spent
+      </MenuItem>
+      <MenuItem letter="o" onSelect={act({ kind: 'cultureEnded', cultureId, end: 'mold' }, 'thrown away')}>
+        Thrown away: moldy
+      </MenuItem>
+      <MenuItem letter="i" onSelect={act({ kind: 'cultureEnded', cultureId, end: 'mites' }, 'thrown away')}>
+        Thrown away: mites
+      </MenuItem>
+      <MenuItem letter="n" onSelect={act({ kind: 'cultureEnded', cultureId, end: 'failed' }, 'thrown away')}>
+        Thrown away: never gave anything
+      </MenuItem>
+    </Menu>
   );
 }

@@ -1,3 +1,4 @@
+import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -31,7 +32,8 @@ export function FeedersPage() {
               Larder
             </Link>
           </p>
-          <h1 className="text-30 max-sm:text-[24px]">Feeders</h1>
+          <PageTitle>Feeders</PageTitle>
+          <h1 className="page-title">Feeders</h1>
         </div>
         <Button kind="first" onClick={() => setForm('new')}>
           Add one of your own

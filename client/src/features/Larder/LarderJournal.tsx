@@ -1,7 +1,7 @@
 import { Button } from '../../ui/Button';
 import type { Schemas } from '../../api/client';
 import { useLogInLarder } from './queries';
-import { shortDate } from '../../ui/dates';
+import { shortDate, dayOf } from '../../ui/dates';
 import { newId } from '../../ui/newId';
 
 /** The last things that happened in the larder; a mistake is taken back, never wiped out. */
@@ -21,7 +21,7 @@ export function LarderJournal({
       <ul className="text-13">
         {lines.slice(0, 14).map((line) => (
           <li key={line.entryId} className="flex gap-3 border-t border-line py-1">
-            <span className="w-16 flex-none text-muted">{shortDate(line.at.slice(0, 10), tonight)}</span>
+            <span className="w-16 flex-none text-muted">{shortDate(dayOf(line.at), tonight)}</span>
             <span className="min-w-0 flex-1">{line.text}</span>
             {line.canTakeBack && (
               <Button

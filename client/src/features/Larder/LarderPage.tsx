@@ -1,3 +1,4 @@
+import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -32,7 +33,8 @@ function Larder({ larder }: { larder: Schemas['LarderView'] }) {
       <div className="print:hidden">
         <header className="flex flex-wrap items-end justify-between gap-3 px-6 pt-4 pb-3 max-sm:px-4">
           <div>
-            <h1 className="text-30 max-sm:text-[24px]">Larder</h1>
+            <PageTitle>Larder</PageTitle>
+            <h1 className="page-title">Larder</h1>
             <p className="text-muted">{headline(larder)}</p>
           </div>
           <div className="flex flex-wrap gap-2">

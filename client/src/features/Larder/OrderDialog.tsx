@@ -1,3 +1,4 @@
+import { Select } from '../../ui/Select';
 import { Button, IconButton } from '../../ui/Button';
 import { Plus, X } from 'lucide-react';
 import { useState } from 'react';
@@ -80,24 +81,12 @@ export function OrderDialog({ supplier, first, onClose }: OrderDialogProps) {
       >
         {lines.map((line, k) => (
           <div key={`${k}${line.key}`} className="grid grid-cols-[minmax(0,1fr)_8rem_auto] items-end gap-2">
-            <Field label={k === 0 ? 'What' : `What, line ${k + 1}`}>
-              {(p) => (
-                <select
-                  {...p}
-                  className="field"
-                  value={line.key}
-                  onChange={(e) =>
-                    change(k, { key: e.target.value, quantity: String(offer(e.target.value)?.pack ?? 1) })
-                  }
-                >
-                  {supplier.map((o) => (
-                    <option key={keyOf(o)} value={keyOf(o)}>
-                      {o.name}
-                    </option>
-                  ))}
-                </select>
-              )}
-            </Field>
+            <Select
+              label={k === 0 ? 'What' : `What, line ${k + 1}`}
+              options={supplier.map((o) => [keyOf(o), o.name] as const)}
+              value={line.key}
+              onChange={(key) => change(k, { key, quantity: String(offer(key)?.pack ?? 1) })}
+            />
             <Field label={amountLabel(offer(line.key))}>
               {(p) => (
                 <input

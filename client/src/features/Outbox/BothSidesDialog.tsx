@@ -3,7 +3,7 @@ import { useState } from 'react';
 import type { BothSides } from '../../api/client';
 import type { Outgoing } from '../../api/outbox';
 import { outbox } from '../../api/writing';
-import { clockTime } from '../../ui/dates';
+import { clockTime, localClock } from '../../ui/dates';
 import { Dialog } from '../../ui/Dialog';
 import { settled, withoutTold } from './settling';
 
@@ -50,7 +50,7 @@ function ToldTwice({ item, both, onClose }: BothSidesProps) {
               In the room
             </th>
             <th scope="col" className="py-1 font-normal">
-              Yours, {clockTime(item.tapped)}
+              Yours, {localClock(item.tapped)}
             </th>
           </tr>
         </thead>

@@ -3,7 +3,7 @@ import { type ReactNode, useState } from 'react';
 import type { Outgoing } from '../../api/outbox';
 import { reach, useReach } from '../../api/reach';
 import { outbox, useOutbox } from '../../api/writing';
-import { clockTime, localDay } from '../../ui/dates';
+import { localClock, localDay } from '../../ui/dates';
 import { loadServedPage } from '../../ui/install';
 import { SetAsideRow } from './SetAsideRow';
 
@@ -100,11 +100,13 @@ function OutOfReach({ since, heardAt, signIn, waiting }: OutOfReachProps) {
           </Button>
         }
       >
-        {since !== null && <b className="font-semibold text-lamptext">Not live since {clockTime(since)}. </b>}
+        {since !== null && (
+          <b className="font-semibold text-lamptext">Not live since {localClock(since)}. </b>
+        )}
         {signIn && <b className="font-semibold text-lamptext">Signed out. </b>}
         {waiting.length === 0 ? (
           <>
-            What you see is of {heardAt === null ? 'then' : `${localDay(heardAt)} ${clockTime(heardAt)}`};
+            What you see is of {heardAt === null ? 'then' : `${localDay(heardAt)} ${localClock(heardAt)}`};
             what you log is kept on this device.
           </>
         ) : (
@@ -131,7 +133,7 @@ function OutOfReach({ since, heardAt, signIn, waiting }: OutOfReachProps) {
         <ul className="mb-1 text-muted">
           {waiting.map((item) => (
             <li key={item.seq}>
-              {clockTime(item.tapped)} {item.text}
+              {localClock(item.tapped)} {item.text}
             </li>
           ))}
         </ul>

@@ -2,7 +2,7 @@ import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { Outgoing, SetAside } from '../../api/outbox';
 import { outbox } from '../../api/writing';
-import { clockTime, localDay } from '../../ui/dates';
+import { localClock, localDay } from '../../ui/dates';
 import { Dialog } from '../../ui/Dialog';
 import { TextField } from '../../ui/Field';
 import { BothSidesDialog } from './BothSidesDialog';
@@ -19,7 +19,7 @@ export function SetAsideRow({ item }: { item: Outgoing }) {
     <div className="flex flex-wrap items-center gap-x-3 gap-y-1 py-0.5">
       <p className="min-w-0 flex-1 basis-64">
         <b className="font-semibold text-ember">Not written:</b> {item.text}, {localDay(item.tapped)}{' '}
-        {clockTime(item.tapped)}. {all}
+        {localClock(item.tapped)}. {all}
       </p>
       <span className="flex flex-wrap">
         <Remedy item={item} why={why} onAsk={() => setAsking(true)} />

@@ -1,3 +1,4 @@
+import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { Link, useParams } from 'react-router';
 import type { AnimalView } from '../../api/client';
@@ -119,6 +120,7 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
       </div>
       <header className="flex items-start justify-between gap-6 border-b border-ink pb-3">
         <div>
+          <PageTitle>{`Care card of ${animal.details.nickname}`}</PageTitle>
           <h1 className="text-30">{animal.details.nickname}</h1>
           <p className="text-18">
             <i>{animal.species}</i>

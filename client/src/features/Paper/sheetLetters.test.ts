@@ -1,61 +1,34 @@
 import { describe, expect, it } from 'vitest';
 import type { RoundLine } from '../../api/client';
+import { line as sample } from '../../testing/samples';
 import { lineMeant, readLetters } from './sheetLetters';
 
-const line = (changed: Partial<RoundLine>): RoundLine => ({
-  stockId: 'a',
-  place: 'A1·03',
-  name: 'Tansy',
-  species: 'Tliltocatl albopilosus',
-  phase: 'open',
-  phaseWord: 'open',
-  shutters: 0,
-  state: 'due',
-  act: 'feed',
-  do: 'Offer 1 small cricket',
-  detail: '',
-  offer: {
-    feederId: 'cricket',
-    sizeClassId: 'small',
-    count: 1,
-    preparation: 'live',
-    what: '1 small cricket',
-    animals: 1,
-    serving: '',
-  },
-  mind: [],
-  choices: [
-    {
-      key: 'f',
-      label: 'Watered and fed',
-      brief: 'Fed',
-      isRefusal: false,
-      acts: [
-        { kind: 'watered', water: 'mist' },
-        {
-          kind: 'offered',
-          feederId: 'cricket',
-          sizeClassId: 'small',
-          count: 1,
-          preparation: 'live',
-          outcome: 'eaten',
-          leftIn: null,
-          untaken: null,
-        },
-      ],
-    },
-  ],
-  preyIn: null,
-  outAt: null,
-  vials: null,
-  seconds: 60,
-  hazard: null,
-  signs: true,
-  waters: ['mist'],
-  quarantine: false,
-  nextDue: null,
-  ...changed,
-});
+const offered = {
+  feederId: 'cricket',
+  sizeClassId: 'small',
+  count: 1,
+  preparation: 'live',
+} as const;
+
+const line = (changed: Partial<RoundLine>): RoundLine =>
+  sample({
+    do: 'Offer 1 small cricket',
+    offer: { ...offered, what: '1 small cricket', animals: 1, serving: '' },
+    waters: ['mist'],
+    choices: [
+      {
+        key: 'f',
+        label: 'Watered and fed',
+        brief: 'Fed',
+        isRefusal: false,
+        acts: [
+          { kind: 'watered', water: 'mist' },
+          { ...offered, kind: 'offered', outcome: 'eaten', leftIn: null, untaken: null },
+        ],
+      },
+    ],
+    ...changed,
+  });
 
 describe('letters of a line', () => {
   it('logs the upkeep where it stood on the line, and only there', () => {

@@ -1,5 +1,6 @@
+import { Select } from '../../ui/Select';
 import { Refusal, type Schemas } from '../../api/client';
-import { Choice, Field, TextField } from '../../ui/Field';
+import { Choice, TextField } from '../../ui/Field';
 import { type EntryForm, textOrNone, wholeNumber, wholeNumberIfAny } from '../Journal/entryForm';
 
 const methods: readonly (readonly [NonNullable<Schemas['CountMethod']>, string])[] = [
@@ -55,25 +56,13 @@ const counted: EntryForm<'counted'> = {
           {number('At least', 'low', 'If not certain')}
           {number('At most', 'high', 'If not certain')}
         </div>
-        <Field label="How they were counted" error={error('method')}>
-          {(p) => (
-            <select
-              {...p}
-              className="field"
-              value={act.method ?? ''}
-              onChange={(e) =>
-                change({ ...act, method: methods.find(([method]) => method === e.target.value)?.[0] ?? null })
-              }
-            >
-              <option value="">Not said</option>
-              {methods.map(([method, label]) => (
-                <option key={method} value={method}>
-                  {label}
-                </option>
-              ))}
-            </select>
-          )}
-        </Field>
+        <Select
+          label="How they were counted"
+          error={error('method')}
+          options={[['', 'Not said'], ...methods]}
+          value={act.method ?? ''}
+          onChange={(method) => change({ ...act, method: method === '' ? null : method })}
+        />
         <TextField
           label="Only in one container"
           hint="Empty when all of them were counted; else its name, always the same: cup 3"

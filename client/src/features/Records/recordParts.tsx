@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { shortDate } from '../../ui/dates';
+import { shortDate, dayOf } from '../../ui/dates';
 import type { PagePart } from '../Stock/pagePart';
 import { NumbersBook } from './NumbersBook';
 
@@ -19,7 +19,7 @@ const young: PagePart = ({ animal }) => (
     <ul className="text-13">
       {animal.births.map((birth) => (
         <li key={birth.youngId} className="border-t border-line py-1">
-          {shortDate(birth.at.slice(0, 10), animal.tonight)}: {birth.count} came out, now{' '}
+          {shortDate(dayOf(birth.at), animal.tonight)}: {birth.count} came out, now{' '}
           <Link to={`/stock/${birth.youngId}`} className="linkish">
             {birth.young}
           </Link>

@@ -1,3 +1,4 @@
+import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type VersionedSettings } from '../../api/client';
@@ -5,7 +6,7 @@ import { useChangeSettings, useSettings } from './queries';
 import { Choice, Field, FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
 import { Thermometer } from '../Climate/Thermometer';
-import { type Look, looks, readLook, setLook } from './look';
+import { looks, setLook, useLook } from './look';
 
 /** What holds for the whole room. */
 export function SettingsPage() {
@@ -30,7 +31,7 @@ interface SettingsFormProps {
 
 function SettingsForm({ saved, change }: SettingsFormProps) {
   const [settings, setSettings] = useState(saved.settings);
-  const [look, choose] = useState<Look>(readLook);
+  const look = useLook();
   const [hour, setHour] = useState(String(saved.settings.cutoverHour));
   const refusal = change.error instanceof Refusal ? change.error : null;
   const set = (changed: Partial<typeof settings>) => setSettings((s) => ({ ...s, ...changed }));
@@ -47,17 +48,10 @@ function SettingsForm({ saved, change }: SettingsFormProps) {
       noValidate
       className="mx-auto grid w-full max-w-[760px] gap-6 px-6 pt-4 pb-10 max-sm:px-4"
     >
-      <h1 className="text-30 max-sm:text-[24px]">Room</h1>
+      <PageTitle>Room</PageTitle>
+      <h1 className="page-title">Room</h1>
       <section className="grid gap-2">
-        <Choice
-          label="Look"
-          options={looks}
-          value={look}
-          onChange={(next) => {
-            setLook(next);
-            choose(next);
-          }}
-        />
+        <Choice label="Look" options={looks} value={look} onChange={setLook} />
         <p className="text-13 text-muted">
           Ember is deep red on black, for looking at night-active animals without white light. Kept on this
           device.

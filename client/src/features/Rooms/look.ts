@@ -1,3 +1,5 @@
+import { useSyncExternalStore } from 'react';
+
 export type Look = 'daylight' | 'lantern' | 'ember';
 
 export const looks: readonly (readonly [Look, string])[] = [
@@ -6,8 +8,9 @@ export const looks: readonly (readonly [Look, string])[] = [
   ['ember', 'Ember'],
 ];
 
-/** The look of this device. */
-export function readLook(): Look {
+const listeners = new Set<() => void>();
+
+function readLook(): Look {
   const look = document.documentElement.dataset['look'];
   return look === 'daylight' || look === 'ember' ? look : 'lantern';
 }
@@ -15,5 +18,16 @@ export function readLook(): Look {
 /** Changes the look and remembers it on this device. */
 export function setLook(look: Look): void {
   document.documentElement.dataset['look'] = look;
+  // The bars of the browser round the page are of the same ground.
+  const ground = getComputedStyle(document.documentElement).getPropertyValue('--bg').trim();
+  document.querySelector<HTMLMetaElement>('meta[name=theme-color]')?.setAttribute('content', ground);
   localStorage.setItem('look', look);
+  listeners.forEach((listener) => listener());
 }
+
+/** The look of this device. */
+export const useLook = (): Look =>
+  useSyncExternalStore((listener) => {
+    listeners.add(listener);
+    return () => listeners.delete(listener);
+  }, readLook);

@@ -1,3 +1,4 @@
+import { PageTitle } from '../../ui/PageTitle';
 import { groups } from 'd3-array';
 import { Fragment } from 'react';
 import { Link, useParams } from 'react-router';
@@ -27,7 +28,8 @@ export function NightPage() {
     <>
       <header className="flex flex-wrap items-end justify-between gap-3 px-6 pt-4 pb-3 max-sm:px-4">
         <div>
-          <h1 className="text-30 max-sm:text-[24px]">{longDate(night)}</h1>
+          <PageTitle>{longDate(night)}</PageTitle>
+          <h1 className="page-title">{longDate(night)}</h1>
           <p className="text-muted">{away(nights)}</p>
         </div>
         <Link to="/" className="act px-4">

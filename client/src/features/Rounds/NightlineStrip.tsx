@@ -6,6 +6,7 @@ import { fromDays, shortDate, toDays } from '../../ui/dates';
 import { Measured } from '../../ui/Measured';
 import { useIsPhone } from '../../ui/useMedia';
 import { NightPicker } from './NightPicker';
+import { useRoving } from '../../ui/useRoving';
 import { placeBands } from './nightlineLayout';
 
 type NightlineData = Schemas['Nightline'];
@@ -54,6 +55,10 @@ function Drawing({ data, width, lanes, height, phone }: DrawingProps) {
   );
   const left = data.awaited - placed.length;
   const marks = phone ? [] : data.marks.slice(0, lanes);
+  const roving = useRoving([
+    ...marks.map((mark) => `mark ${mark.stockId}`),
+    ...placed.map((p) => `${p.band.stockId}${p.band.kind}`),
+  ]);
   const nights = Array.from({ length: Math.floor(last - first) + 1 }, (_, k) => first + k);
   const open = (stockId: string) => void navigate(`/stock/${stockId}`);
   const key = (stockId: string) => (event: React.KeyboardEvent) => {
@@ -67,6 +72,7 @@ function Drawing({ data, width, lanes, height, phone }: DrawingProps) {
       width={width}
       height={height}
       className="block overflow-hidden"
+      {...roving.group}
       role="group"
       aria-label={`Nights from ${shortDate(fromDays(first))} to ${shortDate(fromDays(Math.floor(last)))}, tonight ${shortDate(data.tonight)}`}
     >
@@ -114,8 +120,8 @@ function Drawing({ data, width, lanes, height, phone }: DrawingProps) {
         return (
           <g
             key={mark.stockId}
+            {...roving.item(`mark ${mark.stockId}`)}
             role="link"
-            tabIndex={0}
             className="cursor-pointer"
             aria-label={`${mark.name}, ${mark.code}, ${mark.label} ${shortDate(mark.night)}`}
             onClick={() => open(mark.stockId)}
@@ -136,8 +142,8 @@ function Drawing({ data, width, lanes, height, phone }: DrawingProps) {
       {placed.map((p) => (
         <g
           key={`${p.band.stockId}${p.band.kind}`}
+          {...roving.item(`${p.band.stockId}${p.band.kind}`)}
           role="link"
-          tabIndex={0}
           className="cursor-pointer"
           aria-label={`${p.band.name}, ${p.band.code}, ${p.band.label} between ${shortDate(p.band.from)} and ${shortDate(p.band.to)}, about ${shortDate(p.band.likely)}`}
           onClick={() => open(p.band.stockId)}

@@ -1,3 +1,4 @@
+import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
@@ -7,7 +8,8 @@ import { useSettings } from '../Rooms/queries';
 import { useRound } from './queries';
 import { useOutbox } from '../../api/writing';
 import { clockTime, longDate } from '../../ui/dates';
-import { useKeys } from '../../ui/useKeys';
+import { useCommands } from '../../commands/useCommands';
+import { useWakeLock } from '../../ui/useWakeLock';
 import { WhyButton } from '../../ui/WhyButton';
 import { Waiting } from '../../ui/Waiting';
 import { useWhy } from '../Reasons/WhyContext';
@@ -15,11 +17,11 @@ import { KitSheet } from './KitSheet';
 import { DoneRow, PassByFold, RestingFold, WaitingRow } from './QuietRows';
 import { RoundChores } from './RoundChores';
 import { DueRow } from './RoundRows';
-import { canBatch, ShelfBatch } from './ShelfBatch';
+import { ShelfBatch } from './ShelfBatch';
+import { canBatch } from './together';
 import { ShelfLegend, ShelfLine } from './ShelfLine';
 import { byShelf, laterTonight, leftoversFirst, type Shelf } from './shelves';
 import { SumUp } from './SumUp';
-import { whyOf } from './whyOf';
 import { ActingContext } from './Acting';
 import { useHeld, useLight } from './useLight';
 import { useDone } from '../Journal/DoneContext';
@@ -72,21 +74,24 @@ function Round({ round: newest }: { round: RoundView }) {
   const { at, selected, select, settled, settling, acted } = useLight(round, due);
   useToldWhoDid(round, selected);
   const navigate = useNavigate();
-  const { toggle } = useWhy();
   const larder = useLarderWork(round.night).data ?? [];
 
   const move = (step: number) => () => select(at + step, true);
-  useKeys({
-    j: move(1),
-    ArrowDown: move(1),
-    k: move(-1),
-    ArrowUp: move(-1),
-    Enter: () => selected && void navigate(`/stock/${selected.stockId}`),
-    '?': () => selected && toggle(whyOf(selected)),
-    c: () => setSheet({ kind: 'kit' }),
-    a: () =>
-      batchOf(selected, shelves) && setSheet({ kind: 'batch', shelf: batchOf(selected, shelves) ?? '' }),
-  });
+  useCommands(
+    [
+      { id: 'round.next', run: move(1) },
+      { id: 'round.former', run: move(-1) },
+      { id: 'round.open', run: () => selected && void navigate(`/stock/${selected.stockId}`) },
+      { id: 'round.kit', run: () => setSheet({ kind: 'kit' }) },
+      {
+        id: 'round.shelf',
+        run: () =>
+          batchOf(selected, shelves) && setSheet({ kind: 'batch', shelf: batchOf(selected, shelves) ?? '' }),
+      },
+    ],
+    '[data-line]',
+  );
+  useWakeLock(due.length > 0);
 
   const batch = sheet?.kind === 'batch' ? shelves.find((s) => s.code === sheet.shelf) : undefined;
   return (
@@ -156,7 +161,8 @@ function RoundHead({ round, waiting, larder, selected, open }: HeadProps) {
     <header className="px-6 pt-4 pb-3 max-sm:px-4 max-sm:pt-3">
       <div className="flex flex-wrap items-end justify-between gap-x-6">
         <div>
-          <h1 className="text-30 max-sm:text-[24px]">Tonight’s round</h1>
+          <PageTitle>Round</PageTitle>
+          <h1 className="page-title">Tonight’s round</h1>
           <p className="text-muted max-sm:hidden">
             {longDate(round.night)}, {round.roomName}
           </p>

@@ -1,40 +1,24 @@
-import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { RoundLine } from '../../api/client';
+import { Button } from '../../ui/Button';
 import { Dialog } from '../../ui/Dialog';
 import { Choice } from '../../ui/Field';
 import { useDone } from '../Journal/DoneContext';
-import { batchChoice } from './lineActs';
+import { byWord } from './together';
 
-type What = 'water' | 'feed';
-
-const words: Record<What, string> = { water: 'Watered', feed: 'Fed as offered' };
-
-const linesFor = (lines: readonly RoundLine[], what: What) =>
-  lines.filter((line) => line.act === what && batchChoice(line, what) !== undefined);
-
-/** Whether several lines of a shelf can be logged in one go. */
-export const canBatch = (lines: readonly RoundLine[]): boolean =>
-  linesFor(lines, 'water').length > 1 || linesFor(lines, 'feed').length > 1;
-
-/** One act for a whole shelf, with exceptions: what is left unticked stays on the round. */
-export function ShelfBatch({
-  shelf,
-  lines,
-  onClose,
-}: {
+interface ShelfBatchProps {
   shelf: string;
   lines: readonly RoundLine[];
   onClose: () => void;
-}) {
+}
+
+/** One act for a whole shelf, with exceptions: what is left unticked stays on the round. */
+export function ShelfBatch({ shelf, lines, onClose }: ShelfBatchProps) {
   const { logMany, busy } = useDone();
-  const options = (['water', 'feed'] as const)
-    .filter((what) => linesFor(lines, what).length > 0)
-    .toSorted((a, b) => linesFor(lines, b).length - linesFor(lines, a).length)
-    .map((what) => [what, `${words[what]} (${linesFor(lines, what).length})`] as const);
-  const [what, setWhat] = useState<What>(options[0]?.[0] ?? 'water');
+  const kinds = byWord(lines);
+  const [word, setWord] = useState(kinds[0]?.word ?? '');
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const shown = linesFor(lines, what);
+  const shown = kinds.find((kind) => kind.word === word)?.lines ?? [];
   const chosen = shown.filter((line) => !left.has(line.stockId));
   const toggle = (id: string) => {
     const next = new Set(left);
@@ -45,9 +29,9 @@ export function ShelfBatch({
   };
   const log = async () => {
     const acts = chosen.flatMap((line) =>
-      (batchChoice(line, what)?.acts ?? []).map((act) => ({ stockId: line.stockId, act })),
+      (line.together?.acts ?? []).map((act) => ({ stockId: line.stockId, act })),
     );
-    if (await logMany(acts, `${shelf}: ${words[what].toLowerCase()}, ${chosen.length} enclosures`)) {
+    if (await logMany(acts, `${shelf}: ${word.toLowerCase()}, ${chosen.length} enclosures`)) {
       onClose();
     }
   };
@@ -57,7 +41,12 @@ export function ShelfBatch({
       hint="Untick the exceptions: they stay on the round. Hushed animals are not among them."
       onClose={onClose}
     >
-      <Choice label="What was done" options={options} value={what} onChange={setWhat} />
+      <Choice
+        label="What was done"
+        options={kinds.map((kind) => [kind.word, `${kind.word} (${kind.lines.length})`] as const)}
+        value={word}
+        onChange={setWord}
+      />
       <ul className="my-3 border-t border-line">
         {shown.map((line) => (
           <li key={line.stockId} className="border-b border-line">

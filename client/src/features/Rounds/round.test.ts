@@ -1,59 +1,29 @@
 import { describe, expect, it } from 'vitest';
-import type { RoundLine } from '../../api/client';
 import { line, round } from '../../testing/samples';
-import { batchChoice, primaryChoices, refusals } from './lineActs';
-import { byShelf, goOnFrom } from './shelves';
+import { byShelf } from './shelves';
+import { byWord, canBatch } from './together';
 
-const eaten: RoundLine['choices'][number]['acts'][number] = {
-  kind: 'offered',
-  feederId: 'cricket',
-  sizeClassId: 'small',
-  count: 2,
-  preparation: 'preKilled',
-  outcome: 'eaten',
-  leftIn: null,
-  untaken: null,
-};
+describe('what goes together', () => {
+  const watered = { word: 'Watered', acts: [{ kind: 'watered', water: 'dish' } as const] };
+  const fed = { word: 'Fed as offered', acts: [] };
+  const lines = [
+    line({ stockId: '1', together: watered }),
+    line({ stockId: '2', together: fed }),
+    line({ stockId: '3', together: fed }),
+    line({ stockId: '4', together: null }),
+  ];
 
-const visit: RoundLine['choices'] = [
-  {
-    key: 'f',
-    label: 'Watered and fed',
-    brief: 'Fed',
-    acts: [{ kind: 'watered', water: 'dish' }, eaten],
-    isRefusal: false,
-  },
-  {
-    key: 'w',
-    label: 'Water only',
-    brief: 'Water',
-    acts: [{ kind: 'watered', water: 'dish' }],
-    isRefusal: false,
-  },
-  {
-    key: '1',
-    label: 'Batted it away',
-    brief: 'Batted',
-    acts: [{ ...eaten, outcome: 'battedAway' }],
-    isRefusal: true,
-  },
-];
-
-describe('what a line offers', () => {
-  const fed = line({ choices: visit });
-
-  it('is what the server says: the obvious first, refusals apart', () => {
-    expect(primaryChoices(fed).map((c) => c.key)).toEqual(['f', 'w']);
-    expect(refusals(fed).map((c) => c.key)).toEqual(['1']);
+  it('is what the server says by one word, most of them first', () => {
+    expect(byWord(lines).map((kind) => [kind.word, kind.lines.map((l) => l.stockId)])).toEqual([
+      ['Fed as offered', ['2', '3']],
+      ['Watered', ['1']],
+    ]);
   });
 
-  it('of a visit is water first, then food', () =>
-    expect(primaryChoices(fed)[0]?.acts.map((act) => act.kind)).toEqual(['watered', 'offered']));
-
-  it('for a whole shelf is its food or its water', () => {
-    expect(batchChoice(fed, 'feed')?.key).toBe('f');
-    expect(batchChoice(fed, 'water')?.key).toBe('w');
-    expect(batchChoice(line({}), 'feed')).toBeUndefined();
+  it('is worth one go for two at least', () => {
+    expect(canBatch(lines)).toBe(true);
+    expect(canBatch(lines.slice(0, 2))).toBe(false);
+    expect(canBatch([])).toBe(false);
   });
 });
 
@@ -61,7 +31,10 @@ describe('byShelf', () => {
   it('puts leftovers before the first shelf', () => {
     const shelves = byShelf({
       ...round,
-      lines: [...round.lines, line({ stockId: '9', place: 'A2·02', act: 'removeLeftovers' })],
+      lines: [
+        ...round.lines,
+        line({ stockId: '9', place: 'A2·02', act: 'removeLeftovers', section: 'first' }),
+      ],
     });
     expect(shelves[0]?.code).toBe('Out first');
     expect(shelves[0]?.rows.map((r) => r.place)).toEqual(['A2·02']);
@@ -73,6 +46,7 @@ describe('byShelf', () => {
       place: 'B1·02',
       act: 'removeLeftovers',
       outAt: '2026-11-24T00:30:00Z',
+      section: 'later',
     });
     const shelves = byShelf({ ...round, lines: [...round.lines, late] });
     expect(shelves.at(-1)?.code).toBe('Later');
@@ -88,25 +62,5 @@ describe('byShelf', () => {
     ]);
     expect(shelves[1]?.passBy.map((l) => l.place)).toEqual(['A1·05']);
     expect(shelves[0]?.resting).toBe(1);
-  });
-});
-
-describe('goOnFrom', () => {
-  const due = round.lines.filter((l) => l.state === 'due');
-  const left = (place: string) => ({ place, name: '', at: '2026-11-23T20:00:00Z' });
-
-  it('begins at the first line when nothing was done', () => expect(goOnFrom(round, due)).toBe(0));
-
-  it('goes on behind the enclosure at which the round was left', () => {
-    expect(goOnFrom({ ...round, left: left('A1·02') }, due)).toBe(0);
-    expect(goOnFrom({ ...round, left: left('A1·05') }, due)).toBe(1);
-  });
-
-  it('begins again from the first line that is left when the walk was at its end', () =>
-    expect(goOnFrom({ ...round, left: left('A2·07') }, due)).toBe(0));
-
-  it('never walks past leftovers', () => {
-    const first = [line({ stockId: '9', place: 'A2·02', act: 'removeLeftovers' }), ...due];
-    expect(goOnFrom({ ...round, left: left('A1·05') }, first)).toBe(0);
   });
 });

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import type { RoundLine, RoundView, Schemas } from '../../api/client';
-import { byShelf, goOnFrom, laterTonight, leftoversFirst, shelfOf } from './shelves';
+import { byShelf, laterTonight, leftoversFirst, shelfOf } from './shelves';
 
 const line = (place: string, more: Partial<RoundLine> = {}): RoundLine =>
-  ({ place, state: 'due', act: 'feed', outAt: null, ...more }) as RoundLine;
+  ({ place, state: 'due', act: 'feed', outAt: null, section: 'shelf', ...more }) as RoundLine;
 
 const shelf = (code: string, states = ''): Schemas['RoundShelf'] =>
   ({ code, quarantine: code.startsWith('Q'), note: '', states }) as Schemas['RoundShelf'];
@@ -36,11 +36,7 @@ describe('the round by shelf', () => {
 
   it('puts leftovers before the first shelf and what may stay for hours behind the last', () => {
     const view = round({
-      lines: [
-        line('A1·01', { act: 'removeLeftovers', outAt: '2026-11-23T23:00:00Z' }),
-        line('A2·03', { act: 'removeLeftovers' }),
-        line('A1·02'),
-      ],
+      lines: [line('A1·01', { section: 'later' }), line('A2·03', { section: 'first' }), line('A1·02')],
     });
     expect(walk(view)).toEqual([
       [leftoversFirst, ['A2·03']],
@@ -68,25 +64,5 @@ describe('the round by shelf', () => {
       ['A1', 0, 2],
       ['Q1', 1, 0],
     ]);
-  });
-});
-
-describe('going on after a break', () => {
-  const due = [line('A1·01'), line('A1·05'), line('A2·02')];
-  const left = (place: string): RoundView => round({ left: { place } as NonNullable<RoundView['left']> });
-
-  it('begins at the first line when nothing was left', () => {
-    expect(goOnFrom(round({}), due)).toBe(0);
-  });
-
-  it('goes on with the first line at or after the place where it was left', () => {
-    expect(goOnFrom(left('A1·05'), due)).toBe(1);
-    expect(goOnFrom(left('A1·06'), due)).toBe(2);
-    expect(goOnFrom(left('Q1·01'), due)).toBe(0);
-  });
-
-  it('takes leftovers out first wherever it was left', () => {
-    const first = [line('A2·09', { act: 'removeLeftovers' }), ...due];
-    expect(goOnFrom(left('A2·01'), first)).toBe(0);
   });
 });

@@ -67,7 +67,7 @@ export function byShelf(round: RoundView, waiting: ReadonlyMap<string, string> =
         shelf?.rows.push({ kind: 'waiting', place: line.place, line, text });
         continue;
       }
-      const section = line.outAt !== null ? later : line.act === 'removeLeftovers' ? first : shelf;
+      const section = line.section === 'later' ? later : line.section === 'first' ? first : shelf;
       section?.rows.push({ kind: 'due', place: line.place, line });
     }
   }
@@ -79,18 +79,4 @@ export function byShelf(round: RoundView, waiting: ReadonlyMap<string, string> =
   }
   const walk = [...shelves.values()].filter((s) => s.rows.length > 0 || s.passBy.length > 0 || s.resting > 0);
   return [...(first.rows.length > 0 ? [first] : []), ...walk, ...(later.rows.length > 0 ? [later] : [])];
-}
-
-/** Where to go on after a break: the first line to do after the enclosure at which the round was left. */
-export function goOnFrom(round: RoundView, due: readonly RoundLine[]): number {
-  const left = round.left;
-  if (left === null) {
-    return 0;
-  }
-  const order = new Map(round.shelves.map((s, k) => [s.code, k]));
-  const rank = (place: string) => (order.get(shelfOf(place)) ?? 0) * 1000 + slotOf(place);
-  const after = due.findIndex(
-    (line) => line.act !== 'removeLeftovers' && rank(line.place) >= rank(left.place),
-  );
-  return after < 0 || due[0]?.act === 'removeLeftovers' ? 0 : after;
 }

@@ -1,6 +1,5 @@
 import { useEffect, useEffectEvent, useLayoutEffect, useRef, useState } from 'react';
 import type { RoundLine, RoundView } from '../../api/client';
-import { goOnFrom } from './shelves';
 
 /** A press this soon after the light moved by itself was meant for where it stood before. */
 export const settleMs = 500;
@@ -9,6 +8,10 @@ export const settleMs = 500;
 let left: { night: string; stockId: string | null; scroll: number } | null = null;
 
 const scroller = () => document.getElementById('main');
+
+/** Whether the focus is on the walk, or nowhere: what had it is gone with the act that was pressed. */
+const isIdle = (focus: Element | null) =>
+  focus === null || focus === document.body || focus.id === 'main' || focus.closest('[data-line]') !== null;
 
 /** What stands in the light: an enclosure and what it asks for. */
 const standsAt = (line: RoundLine | undefined) =>
@@ -19,7 +22,12 @@ export function useLight(round: RoundView, due: readonly RoundLine[]) {
   const remembered = left?.night === round.night ? left : null;
   const [chosen, setChosen] = useState<string | null>(remembered?.stockId ?? null);
   // After an act the same enclosure stays chosen while it needs more; else the walk goes on from where it was.
-  const [position, setPosition] = useState(() => goOnFrom(round, due));
+  const [position, setPosition] = useState(() =>
+    Math.max(
+      0,
+      due.findIndex((line) => line.stockId === round.left?.goOnAt),
+    ),
+  );
   const found = due.findIndex((line) => line.stockId === chosen);
   const at = found >= 0 ? found : Math.min(position, Math.max(0, due.length - 1));
   const selected = due[at];
@@ -57,8 +65,11 @@ export function useLight(round: RoundView, due: readonly RoundLine[]) {
       return;
     }
     first.current = false;
-    if (stockId !== undefined) {
-      document.getElementById(`line-${stockId}`)?.scrollIntoView({ block: 'nearest' });
+    const line = stockId === undefined ? null : document.getElementById(`line-${stockId}`);
+    line?.scrollIntoView({ block: 'nearest' });
+    // The focus walks with the light, unless it is somewhere else on purpose.
+    if (isIdle(document.activeElement)) {
+      line?.focus({ preventScroll: true });
     }
     // Only where the light stands decides; what was remembered is read once.
     // eslint-disable-next-line react-hooks/exhaustive-deps

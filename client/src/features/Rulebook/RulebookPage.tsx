@@ -1,3 +1,5 @@
+import { PageTitle } from '../../ui/PageTitle';
+import { FilePick } from '../../ui/FilePick';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Refusal, refusalOf, type RulebookView, type Schemas } from '../../api/client';
@@ -23,7 +25,8 @@ function Contents({ rules }: { rules: RulebookView }) {
     <div className="px-6 pt-4 pb-10 max-sm:px-4">
       <header className="flex flex-wrap items-end justify-between gap-3">
         <div>
-          <h1 className="text-30 max-sm:text-[24px]">Rulebook</h1>
+          <PageTitle>Rulebook</PageTitle>
+          <h1 className="page-title">Rulebook</h1>
           <p className="max-w-[70ch] text-muted">
             What every judgement rests on: {rules.species.length} species in {rules.groups.length} groups,
             each value with its source. Tick two species to compare them.
@@ -84,10 +87,7 @@ function profileIn(text: string): Schemas['SpeciesProfile'] {
 function Import() {
   const add = useAddSpecies();
   const [problem, setProblem] = useState<string>();
-  const read = async (file: File | undefined) => {
-    if (file === undefined) {
-      return;
-    }
+  const read = async (file: File) => {
     setProblem(undefined);
     try {
       await add.mutateAsync(profileIn(await file.text()));
@@ -97,15 +97,9 @@ function Import() {
   };
   return (
     <>
-      <label className="act cursor-pointer px-4 has-focus-visible:outline-2 has-focus-visible:outline-offset-2 has-focus-visible:outline-lampmark">
+      <FilePick accept="application/json,.json" onPick={(file) => void read(file)}>
         Add a species from a file
-        <input
-          type="file"
-          accept="application/json,.json"
-          className="sr-only"
-          onChange={(e) => void read(e.target.files?.[0])}
-        />
-      </label>
+      </FilePick>
       <span role="status" className="text-13 text-mosstext">
         {add.data == null ? '' : `${add.data.scientificName} is in the rulebook.`}
       </span>

@@ -1,3 +1,4 @@
+import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { type ReactNode, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
@@ -46,7 +47,8 @@ function Head({ sheet, children }: { sheet: Sheet; children?: ReactNode }) {
           </Link>{' '}
           · {sheet.groupName}
         </p>
-        <h1 className="text-30 italic max-sm:text-[24px]">{sheet.scientificName}</h1>
+        <PageTitle>{sheet.scientificName}</PageTitle>
+        <h1 className="italic page-title">{sheet.scientificName}</h1>
         <p className="text-muted">
           {sheet.habit}, {sheet.kept === 0 ? 'none kept here' : `${sheet.kept} kept here`}
           {sheet.own ? ', added by you' : ''}

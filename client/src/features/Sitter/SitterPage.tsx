@@ -1,3 +1,4 @@
+import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { Check } from 'lucide-react';
 import { useState } from 'react';
@@ -56,7 +57,8 @@ function Sheet({ view, secret }: SheetProps) {
   return (
     <>
       <header>
-        <h1 className="text-30 max-sm:text-[26px]">Tonight for {view.sitter}</h1>
+        <PageTitle>{`Tonight for ${view.sitter}`}</PageTitle>
+        <h1 className="page-title">Tonight for {view.sitter}</h1>
         <p className="text-muted">
           {longDate(sheet.night)}, {view.roomName}. This link opens until {longDate(view.lastNight)}.
         </p>

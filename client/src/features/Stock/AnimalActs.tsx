@@ -1,7 +1,8 @@
 import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { AnimalView } from '../../api/client';
-import { useKeys } from '../../ui/useKeys';
+import { keyOf } from '../../commands/catalogue';
+import { type Command, useCommands } from '../../commands/useCommands';
 import { ElseMenu } from '../Journal/ElseMenu';
 import { isHushed, type LogOffer, useOffers } from '../Journal/OfferDialogs';
 
@@ -10,23 +11,27 @@ export function AnimalActs({ animal }: { animal: AnimalView }) {
   const [more, setMore] = useState(false);
   const { pick, dialogs } = useOffers(animal.stockId, animal.details.nickname, animal);
   const { head } = animal.log;
-  useKeys({
-    ...Object.fromEntries(head.map((offer) => [offer.key, () => pick(offer)])),
-    e: () => setMore(true),
-  });
+  useCommands([
+    ...head.map((offer): Command => ({
+      key: offer.key,
+      title: `${animal.details.nickname}: ${offer.label}`,
+      section: 'On an animal’s page',
+      run: () => pick(offer),
+    })),
+    { id: 'animal.more', run: () => setMore(true) },
+  ]);
   const feed = head.find((offer) => offer.form === 'offered');
   const button = (offer: LogOffer) => {
     const hushed = isHushed(animal, offer);
     return (
-      <button
+      <Button
         key={offer.key}
-        type="button"
-        className={`act ${hushed ? 'act-hushed' : offer === feed ? 'act-first' : ''}`}
+        kind={hushed ? 'hushed' : offer === feed ? 'first' : 'usual'}
+        letter={offer.key}
         onClick={() => pick(offer)}
       >
-        <kbd>{offer.key.toUpperCase()}</kbd>
         {hushed ? `${offer.label}: hushed` : offer.label}
-      </button>
+      </Button>
     );
   };
   return (
@@ -37,11 +42,7 @@ export function AnimalActs({ animal }: { animal: AnimalView }) {
         name={animal.details.nickname}
         open={more}
         onOpenChange={setMore}
-        trigger={
-          <Button>
-            <kbd>E</kbd>Something else
-          </Button>
-        }
+        trigger={<Button letter={keyOf('animal.more')}>Something else</Button>}
       />
       {feed !== undefined && button(feed)}
       {dialogs}

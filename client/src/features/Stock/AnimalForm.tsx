@@ -1,3 +1,5 @@
+import { PageTitle } from '../../ui/PageTitle';
+import { Select } from '../../ui/Select';
 import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
@@ -14,7 +16,7 @@ import { useDone } from '../Journal/DoneContext';
 import { useNightline } from '../Rounds/queries';
 import { useRulebook } from '../Rulebook/queries';
 import { useAddStock, useAnimal, useChangeStock } from './queries';
-import { Choice, Field, FormError, TextField } from '../../ui/Field';
+import { Choice, FormError, TextField } from '../../ui/Field';
 import { type LengthUnit, toMm } from '../../ui/lengths';
 import { Waiting } from '../../ui/Waiting';
 import { useTanks } from '../Tanks/queries';
@@ -146,7 +148,8 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
       noValidate
       className="mx-auto w-full max-w-[760px] px-6 pt-4 pb-10 max-sm:px-4"
     >
-      <h1 className="mb-4 text-30 max-sm:text-[24px]">
+      <PageTitle>{animal === null ? 'Add an animal' : `Change ${animal.details.nickname}`}</PageTitle>
+      <h1 className="mb-4 page-title">
         {animal === null ? 'Add an animal' : `Change ${animal.details.nickname}`}
       </h1>
       <div className="grid gap-5">
@@ -168,58 +171,42 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
           }
         />
         <div className="grid gap-4 sm:grid-cols-3">
-          <Field label="Group" error={error('group')}>
-            {(p) => (
-              <select
-                {...p}
-                className="field"
-                value={details.group}
-                onChange={(e) => {
-                  const first = rules.species.find((s) => s.group === e.target.value);
-                  const colonial = rules.groups.find((g) => g.id === e.target.value)?.colonial === true;
-                  set({
-                    group: e.target.value,
-                    speciesId: first?.id ?? null,
-                    known: null,
-                    kind: colonial
-                      ? 'colony'
-                      : details.kind === 'colony' || details.kind === 'tank'
-                        ? 'specimen'
-                        : details.kind,
-                  });
-                }}
-              >
-                {rules.groups.map((g) => (
-                  <option key={g.id} value={g.id}>
-                    {g.name}
-                  </option>
-                ))}
-              </select>
-            )}
-          </Field>
-          <Field label="Species" error={error('speciesId')}>
-            {(p) => (
-              <select
-                {...p}
-                className="field"
-                value={details.speciesId ?? other}
-                onChange={(e) =>
-                  set(
-                    e.target.value === other
-                      ? { speciesId: null, otherSpecies: '', known: null }
-                      : { speciesId: e.target.value, otherSpecies: null, known: null },
-                  )
-                }
-              >
-                {species.map((s) => (
-                  <option key={s.id} value={s.id}>
-                    {s.scientificName}
-                  </option>
-                ))}
-                <option value={other}>another {group?.one ?? 'species'}</option>
-              </select>
-            )}
-          </Field>
+          <Select
+            label="Group"
+            error={error('group')}
+            options={rules.groups.map((g) => [g.id, g.name] as const)}
+            value={details.group}
+            onChange={(id) => {
+              const first = rules.species.find((s) => s.group === id);
+              const colonial = rules.groups.find((g) => g.id === id)?.colonial === true;
+              set({
+                group: id,
+                speciesId: first?.id ?? null,
+                known: null,
+                kind: colonial
+                  ? 'colony'
+                  : details.kind === 'colony' || details.kind === 'tank'
+                    ? 'specimen'
+                    : details.kind,
+              });
+            }}
+          />
+          <Select
+            label="Species"
+            error={error('speciesId')}
+            options={[
+              ...species.map((s) => [s.id, s.scientificName] as const),
+              [other, `another ${group?.one ?? 'species'}`],
+            ]}
+            value={details.speciesId ?? other}
+            onChange={(id) =>
+              set(
+                id === other
+                  ? { speciesId: null, otherSpecies: '', known: null }
+                  : { speciesId: id, otherSpecies: null, known: null },
+              )
+            }
+          />
           {details.speciesId === null && (
             <TextField
               label="Its scientific name"

@@ -1,6 +1,7 @@
+import { PageTitle } from '../../ui/PageTitle';
 import { Link } from 'react-router';
 import type { AnimalView } from '../../api/client';
-import { dayDate, shortDate, toDays } from '../../ui/dates';
+import { dayDate, shortDate, toDays, dayOf } from '../../ui/dates';
 import { Lantern } from '../../ui/Lantern';
 import { AnimalFigure } from '../Animals/AnimalFigure';
 import { figureOfAnimal } from '../Animals/figureOfAnimal';
@@ -36,7 +37,8 @@ export function AnimalHead({ animal }: { animal: AnimalView }) {
         className="size-11 max-sm:self-start"
       />
       <div className="min-w-0 flex-1 basis-60">
-        <h1 className="text-30 leading-none max-sm:text-[24px]">
+        <PageTitle>{`${animal.place} ${animal.details.nickname}`}</PageTitle>
+        <h1 className="page-title leading-none">
           {animal.details.nickname}
           {animal.details.count > 1 && <span className="text-22 text-muted"> × {animal.details.count}</span>}
           <i className="ml-2.5 font-text text-18 font-normal tracking-normal text-muted max-sm:ml-0 max-sm:mt-1 max-sm:block max-sm:text-15">
@@ -76,13 +78,13 @@ export function AnimalHead({ animal }: { animal: AnimalView }) {
         </p>
         {animal.loan !== null && (
           <p className="mt-1 text-lamptext">
-            With {animal.loan.to} since {shortDate(animal.loan.at.slice(0, 10), animal.tonight)}
+            With {animal.loan.to} since {shortDate(dayOf(animal.loan.at), animal.tonight)}
             {animal.loan.backBy === null ? '' : `, back by ${dayDate(animal.loan.backBy)}`}
           </p>
         )}
         {animal.departure !== null && (
           <p className="mt-1 text-lamptext">
-            Left the collection {shortDate(animal.departure.at.slice(0, 10), animal.tonight)}
+            Left the collection {shortDate(dayOf(animal.departure.at), animal.tonight)}
             {animal.departure.remark === null ? '' : `: ${animal.departure.remark}`}
           </p>
         )}

@@ -3,7 +3,7 @@ import type { AnimalView } from '../../api/client';
 import { useSettings } from '../Rooms/queries';
 import { useAnimal } from './queries';
 import type { LengthUnit } from '../../ui/lengths';
-import { useKeys } from '../../ui/useKeys';
+import { useCommands } from '../../commands/useCommands';
 import { Waiting } from '../../ui/Waiting';
 import { useWhy, whyAnimal } from '../Reasons/WhyContext';
 import { WhyHead } from '../Reasons/WhyHead';
@@ -26,7 +26,9 @@ function Animal({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   const { toggle } = useWhy();
   const { layout } = animal;
   const why = `Why “${animal.phaseWord}”?`;
-  useKeys({ '?': () => toggle({ title: why, animal: whyAnimal(animal), ...animal.phase }) });
+  useCommands([
+    { id: 'animal.why', run: () => toggle({ title: why, animal: whyAnimal(animal), ...animal.phase }) },
+  ]);
   const parts = (sections: readonly PageSection[]) =>
     sections.map((section) => {
       const Part = pageParts[section];

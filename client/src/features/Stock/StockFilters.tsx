@@ -1,3 +1,4 @@
+import { Filter } from '../../ui/Select';
 import { Button, IconButton } from '../../ui/Button';
 import { X } from 'lucide-react';
 import { useState } from 'react';
@@ -155,18 +156,11 @@ interface PickProps {
 
 function Pick({ label, value, options = [], onPick }: PickProps) {
   return (
-    <select
-      aria-label={label}
-      className={`field w-auto! max-w-44 ${value === undefined ? 'text-muted' : 'font-semibold'}`}
+    <Filter
+      label={label}
+      options={[['', `${label}: all`], ...options]}
       value={value ?? ''}
-      onChange={(event) => onPick(event.target.value)}
-    >
-      <option value="">{label}: all</option>
-      {options.map(([key, text]) => (
-        <option key={key} value={key}>
-          {text}
-        </option>
-      ))}
-    </select>
+      onChange={onPick}
+    />
   );
 }

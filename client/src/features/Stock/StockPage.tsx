@@ -1,3 +1,4 @@
+import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useDeferredValue, useRef, useState } from 'react';
@@ -31,7 +32,8 @@ export function StockPage() {
       <header className="px-6 pt-4 pb-2 max-sm:px-4">
         <div className="flex flex-wrap items-end justify-between gap-3">
           <div>
-            <h1 className="text-30 max-sm:text-[24px]">Stock</h1>
+            <PageTitle>Stock</PageTitle>
+            <h1 className="page-title">Stock</h1>
             <p className="text-muted" role="status">
               {first.data === undefined ? ' ' : count(first.data, filter)}
             </p>

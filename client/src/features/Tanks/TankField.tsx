@@ -1,5 +1,5 @@
+import { Select } from '../../ui/Select';
 import { useTanks } from './queries';
-import { Field } from '../../ui/Field';
 
 interface TankFieldProps {
   label: string;
@@ -16,17 +16,16 @@ interface TankFieldProps {
 export function TankField({ label, id, error, except, none, onChange }: TankFieldProps) {
   const tanks = (useTanks().data ?? []).filter((t) => t.stockId !== except);
   return (
-    <Field label={label} error={error}>
-      {(p) => (
-        <select {...p} className="field" value={id} onChange={(e) => onChange(e.target.value)}>
-          <option value="">{none ?? 'Choose a tank'}</option>
-          {tanks.map((t) => (
-            <option key={t.stockId} value={t.stockId}>
-              {t.place} {t.name}, {t.inmates} in it
-            </option>
-          ))}
-        </select>
-      )}
-    </Field>
+    <Select
+      label={label}
+      error={error}
+      placeholder="Choose a tank"
+      options={[
+        ...(none === undefined ? [] : [['', none] as const]),
+        ...tanks.map((t) => [t.stockId, `${t.place} ${t.name}, ${t.inmates} in it`] as const),
+      ]}
+      value={id}
+      onChange={onChange}
+    />
   );
 }

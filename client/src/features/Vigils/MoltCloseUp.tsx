@@ -1,3 +1,4 @@
+import { WhyButton } from '../../ui/WhyButton';
 import { scaleLinear } from 'd3-scale';
 import type { AnimalView } from '../../api/client';
 import { fromDays, shortDate, toDays } from '../../ui/dates';
@@ -30,16 +31,15 @@ const awaited = (animal: AnimalView) =>
 /** The weeks round tonight: meals, refusals, signs, and the band in which what is awaited is expected. */
 export function MoltCloseUp({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   const { toggle } = useWhy();
-  const subject = animal.details.nickname;
   const forecast = awaited(animal);
   return (
     <figure className="min-w-0">
       <figcaption>
         <h2 className="text-18">
           {forecast.summary}{' '}
-          <button
-            type="button"
-            aria-label={`Why this forecast for ${subject}`}
+          <WhyButton
+            of={`this window of ${animal.details.nickname}`}
+            className="relative ml-0.5"
             onClick={() =>
               toggle({
                 title: 'Why this window?',
@@ -48,10 +48,7 @@ export function MoltCloseUp({ animal, unit }: { animal: AnimalView; unit: Length
                 reasons: forecast.reasons,
               })
             }
-            className="relative ml-0.5 size-6 rounded-full border border-edge text-12 font-semibold text-muted hover:text-ink"
-          >
-            ?
-          </button>
+          />
         </h2>
         {allAwaited(animal)
           .filter((other) => other !== forecast)
