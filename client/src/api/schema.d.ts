@@ -4,10138 +4,10160 @@
  */
 
 export interface paths {
-  '/api/health': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['health'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/stock/{id}/why': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['lineWhy'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/nightline': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['nightline'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/live': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['live'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/tanks': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['tanks'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/journal/batch': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['logBatch'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/schemas/{name}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['schema'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/rulebook': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['rulebook'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/guide/{group}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['guide'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/stock/{id}/guide': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['guideOfAnimal'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/honesty': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['honesty'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/lessons': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['lessons'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/stock/{id}/pictures': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['addPicture'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/pictures/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['picture'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/settings': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['settings'];
-    put: operations['changeSettings'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/about': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['about'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/round': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['round'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/round/resting/{shelf}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['resting'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/round/past/{night}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['nightPast'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/round/ahead/{night}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['nightAhead'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/stock': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['stockList'];
-    put?: never;
-    post: operations['addStock'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/stock/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['animal'];
-    put: operations['changeStock'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/stock/{id}/fed': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['fedOtherwise'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/stock/{id}/family': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['family'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/contacts': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['contacts'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/contacts/journal': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['sayContact'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/stock/{id}/journal': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['log'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/stock/{id}/journal/undo': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['undo'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/chores': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['chores'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/chores/journal': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['logChore'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/shelves': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['shelves'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/shelves/layout': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['changeLayout'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/shelves/rehousing': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['rehousing'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/almanac': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['almanac'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/almanac/calendar.ics': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['calendar'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/almanac/feed': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['renewFeed'];
-    delete: operations['endFeed'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/labels': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['labels'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/labels/preview/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['previewLabel'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/labels/pdf': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['labelSheet'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/labels/print': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['printLabels'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/labels/roll': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['loadRoll'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/labels/printed/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['printedLabel'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/session': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['session'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/session/sign-in': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['signIn'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/session/sign-out': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['signOut'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/session/password': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['changePassword'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/access': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['access'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/access/owner': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['setOwner'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/access/people': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['addHelper'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/access/people/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations['removeHelper'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/access/sessions/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations['endSession'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/doorway': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['doorway'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/doorway/code.svg': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['doorwayCode'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/sitter-links': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['sitterLinks'];
-    put?: never;
-    post: operations['makeSitterLink'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/sitter-links/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations['withdrawSitterLink'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/sit/{secret}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['sitterSheet'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/sit/{secret}/ticks': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['sitterTick'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/larder': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['larder'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/larder/journal': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['logInLarder'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/larder/orders': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['order'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/larder/work': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['larderWork'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/larder/shopping.csv': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['shoppingList'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/feeders': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['feeders'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/feeders/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put: operations['setFeeder'];
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/rulebook/species/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['speciesSheet'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/rulebook/species/{id}/profile': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['speciesProfile'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/rulebook/species': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['addSpecies'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/rulebook/rule': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['ruleAt'];
-    put?: never;
-    post?: never;
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/rulebook/overrides': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['overrides'];
-    put?: never;
-    post: operations['setOverride'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/rulebook/overrides/preview': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['previewOverride'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/rulebook/overrides/{id}': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post?: never;
-    delete: operations['giveUpOverride'];
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/climate': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get: operations['climate'];
-    put?: never;
-    post: operations['addReading'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/calc/growth-fit': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['calcGrowthFit'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/calc/vigil': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['calcVigil'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/calc/prey': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['calcPrey'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/calc/degree-days': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['calcDegreeDays'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/calc/air': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['calcAir'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/calc/hygrometer': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['calcHygrometer'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/calc/photo-measure': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['calcPhotoMeasure'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/calc/mass': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['calcMass'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/calc/diversity': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['calcDiversity'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
-  '/api/calc/container': {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    get?: never;
-    put?: never;
-    post: operations['calcContainer'];
-    delete?: never;
-    options?: never;
-    head?: never;
-    patch?: never;
-    trace?: never;
-  };
+    "/api/health": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["health"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/{id}/why": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lineWhy"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/nightline": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["nightline"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/live": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["live"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/tanks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["tanks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/journal/batch": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["logBatch"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/schemas/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["schema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rulebook": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rulebook"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/guide/{group}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["guide"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/{id}/guide": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["guideOfAnimal"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/honesty": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["honesty"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["lessons"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/{id}/pictures": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addPicture"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pictures/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["picture"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/settings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["settings"];
+        put: operations["changeSettings"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/about": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["about"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/round": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["round"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/round/resting/{shelf}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["resting"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/round/past/{night}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["nightPast"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/round/ahead/{night}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["nightAhead"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["stockList"];
+        put?: never;
+        post: operations["addStock"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["animal"];
+        put: operations["changeStock"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/{id}/fed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["fedOtherwise"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/{id}/family": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["family"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["writeTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["contacts"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/contacts/journal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sayContact"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/{id}/journal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["log"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/stock/{id}/journal/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["undo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chores": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["chores"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/chores/journal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["logChore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelves": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shelves"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelves/layout": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changeLayout"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/shelves/rehousing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["rehousing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/almanac": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["almanac"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/almanac/calendar.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/almanac/feed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["renewFeed"];
+        delete: operations["endFeed"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["labels"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/preview/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["previewLabel"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["labelSheet"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/print": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["printLabels"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/roll": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["loadRoll"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/labels/printed/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["printedLabel"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["session"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/sign-in": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signIn"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/sign-out": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["signOut"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/session/password": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["changePassword"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/access": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["access"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/access/owner": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setOwner"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/access/people": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addHelper"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/access/people/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["removeHelper"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/access/sessions/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["endSession"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doorway": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["doorway"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/doorway/code.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["doorwayCode"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sitter-links": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sitterLinks"];
+        put?: never;
+        post: operations["makeSitterLink"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sitter-links/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdrawSitterLink"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sit/{secret}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["sitterSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sit/{secret}/ticks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sitterTick"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/larder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["larder"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/larder/journal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["logInLarder"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/larder/orders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["order"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/larder/work": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["larderWork"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/larder/shopping.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["shoppingList"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feeders": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["feeders"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/feeders/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put: operations["setFeeder"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rulebook/species/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["speciesSheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rulebook/species/{id}/profile": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["speciesProfile"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rulebook/species": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["addSpecies"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rulebook/rule": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["ruleAt"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rulebook/overrides": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["overrides"];
+        put?: never;
+        post: operations["setOverride"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rulebook/overrides/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["previewOverride"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/rulebook/overrides/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["giveUpOverride"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/climate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["climate"];
+        put?: never;
+        post: operations["addReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/growth-fit": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcGrowthFit"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/vigil": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcVigil"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/prey": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcPrey"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/degree-days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcDegreeDays"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/air": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcAir"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/hygrometer": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcHygrometer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/photo-measure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcPhotoMeasure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/mass": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcMass"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/diversity": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcDiversity"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/container": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcContainer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
-  schemas: {
-    /** @description What this is. */
-    AboutView: {
-      version: string;
-      notices: components['schemas']['Notice'][];
-    };
-    /** @description People and sessions. */
-    AccessView: {
-      people: components['schemas']['PersonView'][];
-      sessions: components['schemas']['OpenSession'][];
-      lan: boolean;
-      address: string;
-    };
-    /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
-    Act:
-      | components['schemas']['ActAcquired']
-      | components['schemas']['ActDetailsChanged']
-      | components['schemas']['ActOffered']
-      | components['schemas']['ActLeftoversRemoved']
-      | components['schemas']['ActWatered']
-      | components['schemas']['ActTubeSeen']
-      | components['schemas']['ActConditionSeen']
-      | components['schemas']['ActLooked']
-      | components['schemas']['ActSignSeen']
-      | components['schemas']['ActMolted']
-      | components['schemas']['ActFangsChecked']
-      | components['schemas']['ActMeasured']
-      | components['schemas']['ActMoved']
-      | components['schemas']['ActCounted']
-      | components['schemas']['ActNoted']
-      | components['schemas']['ActPutOff']
-      | components['schemas']['ActDeparted']
-      | components['schemas']['ActBegan']
-      | components['schemas']['ActEnded']
-      | components['schemas']['ActChilled']
-      | components['schemas']['ActLimbNoted']
-      | components['schemas']['ActSexSeen']
-      | components['schemas']['ActPictured']
-      | components['schemas']['ActHandled']
-      | components['schemas']['ActHoused']
-      | components['schemas']['ActWithdrawn']
-      | components['schemas']['ActGained']
-      | components['schemas']['ActPaired']
-      | components['schemas']['ActPlaced']
-      | components['schemas']['ActParted']
-      | components['schemas']['ActGaveBirth']
-      | components['schemas']['ActLent']
-      | components['schemas']['ActReturned']
-      | components['schemas']['ActTended'];
-    /** @description The animal or brood came into the collection. */
-    ActAcquired: {
-      /** @enum {string} */
-      kind: 'acquired';
-      details: components['schemas']['StockDetails'];
-      place: components['schemas']['Place'];
-    };
-    /** @description A wait other than the one for a molt began: it buried itself, pupated, was set up to found a colony. */
-    ActBegan: {
-      /** @enum {string} */
-      kind: 'began';
-      /** @description What is awaited. */
-      vigil: components['schemas']['VigilKind'];
-      /**
-       * Format: int32
-       * @description Of many: how many of them; when left out all, but one for what buries itself.
-       */
-      count?: null | number;
-    };
-    /** @description A pupa, a queen or a colony was put into its winter cold, or taken out of it. */
-    ActChilled: {
-      /** @enum {string} */
-      kind: 'chilled';
-      intoCold: boolean;
-    };
-    /** @description The condition was judged by eye. */
-    ActConditionSeen: {
-      /** @enum {string} */
-      kind: 'conditionSeen';
-      condition: components['schemas']['BodyCondition'];
-    };
-    /** @description A brood or a colony was counted, or one of its containers. */
-    ActCounted: {
-      /** @enum {string} */
-      kind: 'counted';
-      /**
-       * Format: int32
-       * @description As many were found.
-       */
-      count: number;
-      /**
-       * Format: int32
-       * @description At least as many, when it is not certain.
-       */
-      low?: null | number;
-      /**
-       * Format: int32
-       * @description At most as many, when it is not certain.
-       */
-      high?: null | number;
-      method?: null | components['schemas']['CountMethod'];
-      /** @description The one container that was counted, 1–40 characters; all of them when left out. */
-      container?: null | string;
-      /** @description Why there are more or fewer than on record; may be left out. */
-      reason?: null | string;
-    };
-    /** @description The animal left the collection, or some of many did; its history stays. */
-    ActDeparted: {
-      /** @enum {string} */
-      kind: 'departed';
-      /** @description How. */
-      departure: components['schemas']['DepartureKind'];
-      /** @description Cause of death, or who took it; free text. */
-      remark?: null | string;
-      /**
-       * Format: int32
-       * @description Of many: how many of them; all when left out.
-       */
-      count?: null | number;
-    };
-    /** @description The keeper knows better now; the whole of the details replaces the former. */
-    ActDetailsChanged: {
-      /** @enum {string} */
-      kind: 'detailsChanged';
-      details: components['schemas']['StockDetails'];
-    };
-    /** @description A wait other than the one for a molt ended. */
-    ActEnded: {
-      /** @enum {string} */
-      kind: 'ended';
-      /** @description What was awaited. */
-      vigil: components['schemas']['VigilKind'];
-      /** @description How it ended, by the id of the end. */
-      end: string;
-      /**
-       * Format: int32
-       * @description Of many: for how many of them; for all that waited when left out.
-       */
-      count?: null | number;
-      /**
-       * Format: uuid
-       * @description Which wait of the kind, by the entry that began it; the oldest that is open when left out.
-       */
-      vigilId?: null | string;
-    };
-    /** @description Fangs were looked at after a molt. */
-    ActFangsChecked: {
-      /** @enum {string} */
-      kind: 'fangsChecked';
-      /** @description Whether they were black and hard. */
-      hard: boolean;
-    };
-    /** @description There are more of many: young were born, a runaway was found, some were put in. */
-    ActGained: {
-      /** @enum {string} */
-      kind: 'gained';
-      /** @description How. */
-      how: components['schemas']['GainKind'];
-      /**
-       * Format: int32
-       * @description How many.
-       */
-      count: number;
-      /** @description Free text; may be left out. */
-      remark?: null | string;
-    };
-    /** @description Young came out of her, her sac or her eggs, and are kept as a stock of their own. */
-    ActGaveBirth: {
-      /** @enum {string} */
-      kind: 'gaveBirth';
-      /**
-       * Format: uuid
-       * @description The young; in their half, the mother.
-       */
-      partyId: string;
-      /**
-       * Format: int32
-       * @description How many, as far as counted.
-       */
-      count: number;
-      /** @description What they are called; in their half, what the mother is. */
-      party: null | string;
-      /** @description Where they stand. */
-      place: components['schemas']['Place'];
-      /**
-       * Format: uuid
-       * @description The entry of the mother, in the half of the young; set by the application.
-       */
-      halfOf?: null | string;
-    };
-    /** @description Something else was done to it that the hush table speaks of: handled, rehoused, dug up, cleaned. */
-    ActHandled: {
-      /** @enum {string} */
-      kind: 'handled';
-      care: components['schemas']['CareAct'];
-    };
-    /** @description What it lives in from now on. */
-    ActHoused: {
-      /** @enum {string} */
-      kind: 'housed';
-      /** @description The enclosure. */
-      enclosure: components['schemas']['Enclosure'];
-      /** @description Whether the animal was moved over into it; otherwise it was only measured or set up anew around it. */
-      rehoused: boolean;
-    };
-    /** @description Leftovers were taken out. */
-    ActLeftoversRemoved: {
-      /** @enum {string} */
-      kind: 'leftoversRemoved';
-      /** @description Which foods; all that was in there when left out. */
-      feederIds?: null | string[];
-    };
-    /** @description It went to somebody else for a time: nothing is asked for it here until it is back. */
-    ActLent: {
-      /** @enum {string} */
-      kind: 'lent';
-      /** @description With whom, 1–60 characters. */
-      to: string;
-      /**
-       * Format: uuid
-       * @description The same on the list of contacts, if they are on it.
-       */
-      contactId?: null | string;
-      /**
-       * Format: date
-       * @description Night by which it is to be back, if that was agreed.
-       */
-      backBy?: null | string;
-    };
-    /** @description A lost limb, or how far it has grown again. */
-    ActLimbNoted: {
-      /** @enum {string} */
-      kind: 'limbNoted';
-      /** @description Which, in the keeper's words, e.g. "leg 3 left"; 1–40 characters. */
-      limb: string;
-      /** @description How it was found. */
-      state: components['schemas']['LimbState'];
-    };
-    /** @description The keeper looked and saw no sign of a molt: that is evidence too. */
-    ActLooked: {
-      /** @enum {string} */
-      kind: 'looked';
-    };
-    /** @description A measure was taken. */
-    ActMeasured: {
-      /** @enum {string} */
-      kind: 'measured';
-      /** @description What. */
-      part: components['schemas']['BodyPart'];
-      /**
-       * Format: double
-       * @description Millimetres.
-       */
-      lengthMm: number;
-      /**
-       * @description Taken from the shed skin: it tells the size before that molt.
-       * @default false
-       */
-      fromExuvia: boolean;
-      /**
-       * Format: double
-       * @description Standard error when it was measured in a picture, mm.
-       */
-      errorMm?: null | number;
-      /**
-       * Format: uuid
-       * @description The picture it was measured in.
-       */
-      pictureId?: null | string;
-    };
-    /** @description The animal molted; when only found later, the entry's occurrence is the interval. */
-    ActMolted: {
-      /** @enum {string} */
-      kind: 'molted';
-      /**
-       * @description The molt to adult.
-       * @default false
-       */
-      ultimate: boolean;
-      /**
-       * @description Something went wrong: stuck or lost limbs, bent body.
-       * @default false
-       */
-      mismolt: boolean;
-    };
-    /** @description The enclosure was moved to another place. */
-    ActMoved: {
-      /** @enum {string} */
-      kind: 'moved';
-      place: components['schemas']['Place'];
-    };
-    /** @description A note in the keeper's words. */
-    ActNoted: {
-      /** @enum {string} */
-      kind: 'noted';
-      text: string;
-    };
-    /** @description Food was offered. */
-    ActOffered: {
-      /** @enum {string} */
-      kind: 'offered';
-      /** @description Feeder of the rulebook. */
-      feederId: string;
-      /** @description Size class of that feeder. */
-      sizeClassId: string;
-      /**
-       * Format: int32
-       * @description Animals or pieces offered, 1–2000 (a brood's whole meal in one entry).
-       */
-      count: number;
-      /** @description How it was served. */
-      preparation: components['schemas']['Preparation'];
-      /** @description What came of it. */
-      outcome: components['schemas']['OfferOutcome'];
-      /** @description Whether prey stayed in the enclosure; by default what bool Offer.StaysIn() says. */
-      leftIn?: null | boolean;
-      /** @description Of a brood in numbered vials: those that did not take it, though the others did. */
-      untaken?: null | number[];
-    };
-    /** @description It was put together with a mate. */
-    ActPaired: {
-      /** @enum {string} */
-      kind: 'paired';
-      /**
-       * Format: uuid
-       * @description The mate, when it is in the collection; the entry then stands in the journals of both.
-       */
-      partnerId?: null | string;
-      /** @description What the mate is called: of one in the collection its name is taken; 1–60 characters. */
-      partner?: null | string;
-      method?: null | components['schemas']['PairingMethod'];
-      /** @description What was seen; may be left out. */
-      remark?: null | string;
-      /**
-       * Format: uuid
-       * @description The entry of the mate of which this is the other half; set by the application.
-       */
-      halfOf?: null | string;
-    };
-    /** @description Some of many were parted from them: kept as a stock of their own, or with others of their kind. */
-    ActParted: {
-      /** @enum {string} */
-      kind: 'parted';
-      /**
-       * Format: uuid
-       * @description Where they went; in the half of that stock, where they came from.
-       */
-      partyId: string;
-      /**
-       * Format: int32
-       * @description How many.
-       */
-      count: number;
-      /** @description What that stock is called: of one in the collection its name is taken. */
-      party?: null | string;
-      /** @description Where an enclosure stands: rack, shelf and slot like A1·03 (rack A–ZZ, shelf 1–99, slot 1–999). */
-      place?: string;
-      /**
-       * Format: uuid
-       * @description The entry of those that they were parted from, in the half of those that took them; set by the application.
-       */
-      halfOf?: null | string;
-    };
-    /** @description A picture was kept on the record. */
-    ActPictured: {
-      /** @enum {string} */
-      kind: 'pictured';
-      /**
-       * Format: uuid
-       * @description The stored picture.
-       */
-      pictureId: string;
-      /** @description What it shows; may be empty. */
-      caption: string;
-      /**
-       * @description Whether it shows the shed skin of the last molt.
-       * @default false
-       */
-      ofExuvia: boolean;
-    };
-    /** @description It went into a shared tank, and stands where that stands from now on; a move to a place takes it out again. */
-    ActPlaced: {
-      /** @enum {string} */
-      kind: 'placed';
-      /**
-       * Format: uuid
-       * @description The tank.
-       */
-      tankId: string;
-      /** @description What the tank was called; noted when it is written. */
-      tank?: null | string;
-    };
-    /** @description Tonight's work at this enclosure was put off. */
-    ActPutOff: {
-      /** @enum {string} */
-      kind: 'putOff';
-      /**
-       * Format: date
-       * @description The night on which it is due again.
-       */
-      untilNight: string;
-      /** @description Why, in the keeper's words; may be left out. */
-      reason?: null | string;
-    };
-    /** @description It is back from a loan. */
-    ActReturned: {
-      /** @enum {string} */
-      kind: 'returned';
-      /** @description How it came back; may be left out. */
-      remark?: null | string;
-    };
-    /** @description The sex was told from something; the details follow it. */
-    ActSexSeen: {
-      /** @enum {string} */
-      kind: 'sexSeen';
-      sex: components['schemas']['Sex'];
-      by: components['schemas']['SexEvidence'];
-    };
-    /** @description A sign of the rulebook was seen. */
-    ActSignSeen: {
-      /** @enum {string} */
-      kind: 'signSeen';
-      /** @description The sign. */
-      signId: string;
-      /**
-       * Format: int32
-       * @description Of many: at how many of them; all when left out.
-       */
-      count?: null | number;
-    };
-    /** @description Something of its upkeep was done: frass brushed out, condensation wiped, the escape barrier renewed. */
-    ActTended: {
-      /** @enum {string} */
-      kind: 'tended';
-      /** @description What, by its id in the rules of the stage. */
-      task: string;
-    };
-    /** @description The water of a tube was looked at; it cannot be filled while somebody lives in it. */
-    ActTubeSeen: {
-      /** @enum {string} */
-      kind: 'tubeSeen';
-      water: components['schemas']['TubeWater'];
-    };
-    /** @description Water was given. */
-    ActWatered: {
-      /** @enum {string} */
-      kind: 'watered';
-      water: components['schemas']['WaterKind'];
-    };
-    /** @description An earlier entry is taken back (undo). It stays in the journal, struck through. */
-    ActWithdrawn: {
-      /** @enum {string} */
-      kind: 'withdrawn';
-      /** Format: uuid */
-      entryId: string;
-    };
-    /** @description Adult size by sex, mm. */
-    AdultSize: {
-      female: components['schemas']['RuleOfRange'];
-      male: components['schemas']['RuleOfRange'];
-    };
-    /** @description Air to be judged. */
-    AirRequest: {
-      /**
-       * Format: double
-       * @description −40 to 60 °C.
-       */
-      temperatureC: number;
-      /**
-       * Format: double
-       * @description 0 to 100 per cent.
-       */
-      relativeHumidity: number;
-      /**
-       * Format: double
-       * @description Temperature to which the same air is brought.
-       */
-      toTemperatureC?: null | number;
-    };
-    /** @description What follows for that air. */
-    AirResult: {
-      /**
-       * Format: double
-       * @description Saturation vapour pressure.
-       */
-      saturationKPa: number;
-      /**
-       * Format: double
-       * @description Vapour pressure.
-       */
-      vapourKPa: number;
-      /**
-       * Format: double
-       * @description Dew point; none for perfectly dry air.
-       */
-      dewPointC: null | number;
-      /**
-       * Format: double
-       * @description Vapour-pressure deficit.
-       */
-      vpdKPa: number;
-      /**
-       * Format: double
-       * @description Water in a cubic metre.
-       */
-      absoluteHumidityGm3: number;
-      /**
-       * Format: double
-       * @description Per cent at the other temperature, 100 where it condenses; none when no other was asked.
-       */
-      relativeHumidityAt: null | number;
-    };
-    /** @description One band of the almanac: something expected within a range of nights. */
-    AlmanacBand: {
-      /** @description Names the same thing from one reading to the next; the calendar's UID is made of it. */
-      key: string;
-      /** @description What it is about. */
-      kind: components['schemas']['AlmanacKind'];
-      /**
-       * Format: uuid
-       * @description The animal, if it is about one.
-       */
-      stockId: null | string;
-      /** @description Shelf, or the part of the room; empty for the whole. */
-      shelf: string;
-      /** @description Place and name, or the title of the chore. */
-      who: string;
-      /** @description What happens, in two or three words. */
-      label: string;
-      /**
-       * Format: date
-       * @description First night of the band.
-       */
-      from: string;
-      /**
-       * Format: date
-       * @description Middle of the band; none where one is as likely as another.
-       */
-      likely: null | string;
-      /**
-       * Format: date
-       * @description Last night of the band.
-       */
-      to: string;
-      /** @description Whether the animal is hushed now. */
-      hushed: boolean;
-    };
-    /**
-     * @description What a line of the almanac is about.
-     * @enum {unknown}
-     */
-    AlmanacKind: 'molt' | 'firstMeal' | 'wait' | 'chore' | 'season' | 'booking' | 'quarantine';
-    /** @description The weeks ahead as bands. */
-    AlmanacPlan: {
-      /**
-       * Format: date
-       * @description Tonight.
-       */
-      from: string;
-      /**
-       * Format: date
-       * @description Last night shown.
-       */
-      to: string;
-      /** @description Bands that touch those nights, the earliest first. */
-      bands: components['schemas']['AlmanacBand'][];
-      /** @description Waits of the last weeks that are over. */
-      ended: components['schemas']['EndedBand'][];
-    };
-    /** @description The almanac, and where calendars may read it. */
-    AlmanacView: {
-      /** @description The weeks ahead. */
-      plan: components['schemas']['AlmanacPlan'];
-      /** @description Path of the feed with its secret; none before it was asked for. */
-      feedPath: null | string;
-    };
-    /** @description Everything on an animal's page. */
-    AnimalView: {
-      /** Format: uuid */
-      stockId: string;
-      /** Format: int64 */
-      version: number;
-      /**
-       * Format: int64
-       * @description Number of its newest entry, told back with what is written.
-       */
-      seen: number;
-      details: components['schemas']['StockDetails'];
-      place: components['schemas']['Place'];
-      species: string;
-      groupOne: string;
-      instarMark: string;
-      stageWord: string;
-      takesPrey: boolean;
-      layout: components['schemas']['PageLayout'];
-      turns: components['schemas']['Turn'][];
-      heading: string;
-      instar: null | string;
-      it: string;
-      its: string;
-      them: string;
-      departure: null | components['schemas']['DepartureEvent'];
-      /** Format: date */
-      tonight: string;
-      /** Format: date */
-      lastMolt: null | string;
-      phaseWord: string;
-      /** Format: int32 */
-      shutters: number;
-      phase: components['schemas']['AnswerOfPhase'];
-      stage: components['schemas']['AnswerOfStage'];
-      size: components['schemas']['AnswerOfBodySize'];
-      condition: components['schemas']['AnswerOfCondition'];
-      reading: components['schemas']['AnswerOfPremoltReading'];
-      molt: components['schemas']['AnswerOfVigilForecast'];
-      firstMeal: components['schemas']['AnswerOfFirstMeal'];
-      prey: components['schemas']['AnswerOfPreyFit'];
-      meal: components['schemas']['AnswerOfMealPlan'];
-      notEating: components['schemas']['AnswerOfNotEating'];
-      variety: components['schemas']['Variety'];
-      vials: components['schemas']['VialEvent'][];
-      restingVials: number[];
-      water: components['schemas']['AnswerOfWaterPlan'];
-      upkeep: components['schemas']['AnswerOfUpkeepPlan'];
-      leftover: components['schemas']['AnswerOfLeftover'];
-      waits: components['schemas']['AnswerOfVigilForecast'][];
-      growth: components['schemas']['AnswerOfGrowthRecord'];
-      moltsLeft: components['schemas']['AnswerOfMoltsLeft'];
-      pictures: components['schemas']['PictureEvent'][];
-      sexTold: components['schemas']['SexEvent'][];
-      hush: components['schemas']['HushLine'][];
-      cares: {
-        [key: string]: string;
-      };
-      hushReasons: components['schemas']['Reason'][];
-      line: components['schemas']['RoundLine'];
-      log: components['schemas']['LogMenu'];
-      lifeline: components['schemas']['Lifeline'];
-      cautions: string[];
-      house: null | components['schemas']['HouseEvent'];
-      fit: components['schemas']['AnswerOfHousingFit'];
-      quarantine: components['schemas']['AnswerOfQuarantine'];
-      hazard: null | components['schemas']['Hazard'];
-      numbers: null | components['schemas']['CountBook'];
-      loan: null | components['schemas']['LoanEvent'];
-      births: components['schemas']['BirthEvent'][];
-      tank: null | components['schemas']['InmateView'];
-      inmates: components['schemas']['InmateView'][];
-      journal: components['schemas']['JournalLine'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfBodySize: {
-      value: null | components['schemas']['BodySize'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfCondition: {
-      /** @description The value. */
-      value: components['schemas']['Condition'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfFeedingChoice: {
-      value: null | components['schemas']['FeedingChoice'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfFirstMeal: {
-      value: null | components['schemas']['FirstMeal'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfGrowthRecord: {
-      value: null | components['schemas']['GrowthRecord'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfHousingFit: {
-      value: null | components['schemas']['HousingFit'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfLeftover: {
-      value: null | components['schemas']['Leftover'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfMealPlan: {
-      /** @description The value. */
-      value: components['schemas']['MealPlan'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfMoltsLeft: {
-      value: null | components['schemas']['MoltsLeft'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfNotEating: {
-      value: null | components['schemas']['NotEating'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfPhase: {
-      /** @description The value. */
-      value: components['schemas']['Phase'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfPremoltReading: {
-      /** @description The value. */
-      value: components['schemas']['PremoltReading'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfPreyFit: {
-      value: null | components['schemas']['PreyFit'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfQuarantine: {
-      value: null | components['schemas']['Quarantine'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfStage: {
-      /** @description The value. */
-      value: components['schemas']['Stage'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfUpkeepPlan: {
-      /** @description The value. */
-      value: components['schemas']['UpkeepPlan'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfVigilForecast: {
-      value: null | components['schemas']['VigilForecast'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description A computed value together with what it follows from. */
-    AnswerOfWaterPlan: {
-      /** @description The value. */
-      value: components['schemas']['WaterPlan'];
-      /** @description The judgement in one plain sentence. */
-      summary: string;
-      /** @description The steps that led to it, most telling first. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description How the forecasts of one kind in one group did. */
-    BacktestLine: {
-      /** @description What was awaited. */
-      vigil: components['schemas']['VigilKind'];
-      /** @description Group, or `all`. */
-      group: string;
-      /**
-       * Format: int32
-       * @description Forecasts scored.
-       */
-      forecasts: number;
-      /**
-       * Format: double
-       * @description Share of them whose 10–90 % window held what happened; about 0.8 is honest.
-       */
-      coverage80: number;
-      /**
-       * Format: double
-       * @description Median distance between the 50 % night and what happened.
-       */
-      medianAbsoluteErrorDays: number;
-      /**
-       * Format: double
-       * @description Mean pinball loss of what the keeper saw, days; less is better.
-       */
-      pinballEngine: number;
-      /**
-       * Format: double
-       * @description The same of the rulebook alone.
-       */
-      pinballSpeciesPrior: number;
-      /**
-       * Format: int32
-       * @description Forecasts of animals that had an interval before.
-       */
-      comparedWithLast: number;
-      /**
-       * Format: double
-       * @description Loss of what the keeper saw, on those.
-       */
-      pinballEngineThere: null | number;
-      /**
-       * Format: double
-       * @description Loss of "same as last interval", on those.
-       */
-      pinballLastInterval: null | number;
-      /**
-       * Format: double
-       * @description Median error of the rulebook alone.
-       */
-      medianErrorSpeciesPriorDays: number;
-      /**
-       * Format: double
-       * @description Median error of "same as last interval".
-       */
-      medianErrorLastIntervalDays: null | number;
-    };
-    /** @description How forecasts and readings did, as a table for eyes and as JSON for scripts. */
-    BacktestReport: {
-      /**
-       * Format: date
-       * @description First night of the record.
-       */
-      from: string;
-      /**
-       * Format: date
-       * @description Last night of the record.
-       */
-      to: string;
-      /** @description Forecasts by kind and group. */
-      vigils: components['schemas']['BacktestLine'][];
-      /** @description Premolt readings by group. */
-      readings: components['schemas']['ReadingLine'][];
-      /** @description Chances of waits ending otherwise than hoped, by kind and group. */
-      ends: components['schemas']['EndLine'][];
-      /**
-       * Format: int32
-       * @description Forecasts made too near the end of the record.
-       */
-      tooLateToScore: number;
-      /**
-       * Format: int32
-       * @description Forecasts whose animal left first, or whose wait ended otherwise.
-       */
-      cutShort: number;
-    };
-    /**
-     * @description What a band on the nightline waits for.
-     * @enum {unknown}
-     */
-    BandKind: 'molt' | 'firstMeal' | 'wait';
-    /** @description One entry of a batch. */
-    BatchEntry: {
-      /**
-       * Format: uuid
-       * @description The animal.
-       */
-      stockId: string;
-      /**
-       * Format: uuid
-       * @description Made by the client; the same id is written once.
-       */
-      id: string;
-      /** @description What happened. */
-      act: components['schemas']['Act'];
-    };
-    /** @description Entries of many animals, written all or none: "all of B2 watered", a sheet typed back. */
-    BatchRequest: {
-      /** @description The entries, in order; at most 5000. */
-      entries: components['schemas']['BatchEntry'][];
-      /**
-       * Format: date
-       * @description Night on which it happened; tonight when left out.
-       */
-      night?: null | string;
-    };
-    /** @description How many entries were written. */
-    BatchWritten: {
-      /**
-       * Format: int32
-       * @description How many.
-       */
-      entries: number;
-      /** @description What they say, for a few; none for a large batch. */
-      texts: string[];
-    };
-    /** @description How flies are made ready at the bench. */
-    BenchRoutine: {
-      /** Format: double */
-      chillFromMinutes: number;
-      /** Format: double */
-      chillToMinutes: number;
-      /** Format: double */
-      lookEveryMinutes: number;
-    };
-    /** @description Young that an animal had. */
-    BirthEvent: {
-      /**
-       * Format: date-time
-       * @description When they came out.
-       */
-      at: string;
-      /**
-       * Format: uuid
-       * @description The stock that they began.
-       */
-      youngId: string;
-      /** @description What that was called. */
-      young: string;
-      /**
-       * Format: int32
-       * @description How many.
-       */
-      count: number;
-    };
-    /**
-     * @description How well fed an animal looks, by eye.
-     * @enum {unknown}
-     */
-    BodyCondition: 'thin' | 'normal' | 'full' | 'veryFull';
-    /**
-     * @description What was measured.
-     * @enum {unknown}
-     */
-    BodyPart:
-      'legSpan' | 'body' | 'carapace' | 'carapaceWidth' | 'abdomenWidth' | 'headCapsule' | 'claw' | 'foreleg';
-    /** @description How large an animal is now, as far as its measures tell. */
-    BodySize: {
-      /**
-       * Format: double
-       * @description What the hobby calls its size: leg span of a spider, body length of a mantis, claw of a crab.
-       */
-      sizeMm: number;
-      /**
-       * Format: double
-       * @description Body length.
-       */
-      bodyMm: number;
-      /**
-       * Format: double
-       * @description The hard part by which growth is followed.
-       */
-      hardPartMm: number;
-      /** @description Whether any of it was converted or carried over a molt. */
-      isEstimate: boolean;
-    };
-    /** @description A 409 in the form of RFC 9457, with both sides: nothing was written, and the keeper decides. */
-    BothSides: {
-      /** @description What is in the way, in one sentence. */
-      title: string;
-      /**
-       * Format: int32
-       * @description 409.
-       */
-      status: number;
-      /** @description Why. */
-      kind: components['schemas']['ConflictKind'];
-      /** @description The field that it is about. */
-      field: string;
-      /**
-       * Format: int64
-       * @description Version that is there now; to be sent with what shall hold.
-       */
-      version: number;
-      /** @description What differs, field by field. */
-      differences: components['schemas']['Difference'][];
-      /** @description What was told twice. */
-      twice: components['schemas']['ToldBoth'][];
-    };
-    /**
-     * @description Which school the room follows for the days between meals.
-     * @enum {unknown}
-     */
-    CadenceSchool: 'default' | 'often' | 'lean';
-    /** @description Answer of an open calculator. */
-    CalcAnswerOfAirResult: {
-      result: components['schemas']['AirResult'];
-      reasons: components['schemas']['CalcReason'][];
-    };
-    /** @description Answer of an open calculator. */
-    CalcAnswerOfContainerResult: {
-      result: components['schemas']['ContainerResult'];
-      reasons: components['schemas']['CalcReason'][];
-    };
-    /** @description Answer of an open calculator. */
-    CalcAnswerOfDegreeDaysResult: {
-      result: components['schemas']['DegreeDaysResult'];
-      reasons: components['schemas']['CalcReason'][];
-    };
-    /** @description Answer of an open calculator. */
-    CalcAnswerOfDiversityResult: {
-      result: components['schemas']['DiversityResult'];
-      reasons: components['schemas']['CalcReason'][];
-    };
-    /** @description Answer of an open calculator. */
-    CalcAnswerOfGrowthFitResult: {
-      result: components['schemas']['GrowthFitResult'];
-      reasons: components['schemas']['CalcReason'][];
-    };
-    /** @description Answer of an open calculator. */
-    CalcAnswerOfHygrometerResult: {
-      result: components['schemas']['HygrometerResult'];
-      reasons: components['schemas']['CalcReason'][];
-    };
-    /** @description Answer of an open calculator. */
-    CalcAnswerOfMassResult: {
-      result: components['schemas']['MassResult'];
-      reasons: components['schemas']['CalcReason'][];
-    };
-    /** @description Answer of an open calculator. */
-    CalcAnswerOfPhotoMeasure: {
-      result: components['schemas']['PhotoMeasure'];
-      reasons: components['schemas']['CalcReason'][];
-    };
-    /** @description Answer of an open calculator. */
-    CalcAnswerOfPreyResult: {
-      result: components['schemas']['PreyResult'];
-      reasons: components['schemas']['CalcReason'][];
-    };
-    /** @description Answer of an open calculator. */
-    CalcAnswerOfVigilResult: {
-      result: components['schemas']['VigilResult'];
-      reasons: components['schemas']['CalcReason'][];
-    };
-    /** @description A reason as the open calculators give it. */
-    CalcReason: {
-      text: string;
-      rule: string;
-      tag: components['schemas']['RuleTag'];
-      source: string;
-    };
-    /**
-     * @description Something a keeper may do to an animal.
-     * @enum {unknown}
-     */
-    CareAct:
-      | 'water'
-      | 'feedLive'
-      | 'feedDead'
-      | 'handle'
-      | 'rehouse'
-      | 'dig'
-      | 'ship'
-      | 'pair'
-      | 'mist'
-      | 'brightLight'
-      | 'clean';
-    /**
-     * @description What kind of care a clock measures.
-     * @enum {unknown}
-     */
-    CareClock: 'food' | 'water' | 'upkeep';
-    /** @description A chore as it stands. */
-    Chore: {
-      /**
-       * Format: uuid
-       * @description Which.
-       */
-      id: string;
-      /** @description The plan. */
-      plan: components['schemas']['ChorePlan'];
-      /**
-       * Format: date
-       * @description Night on which it was last done.
-       */
-      lastDone: null | string;
-      /**
-       * Format: uuid
-       * @description Entry by which it was last done, so that it can be taken back.
-       */
-      lastEntryId: null | string;
-      /** @description What was found then. */
-      lastNote: string;
-      /** @description Who did it. */
-      doneBy: string;
-      /**
-       * Format: date-time
-       * @description When that was written.
-       */
-      doneAt: null | string;
-      /**
-       * Format: date
-       * @description Night until which it was put off.
-       */
-      putOffUntil: null | string;
-      /** @description Why. */
-      putOffReason: string;
-      /**
-       * Format: date
-       * @description Night on which it is next due; none when it is over.
-       */
-      due: null | string;
-    };
-    /** @description What happened to chores and gear, one record per kind; only ever added to. */
-    ChoreAct:
-      | components['schemas']['ChoreActChorePlanned']
-      | components['schemas']['ChoreActChoreDone']
-      | components['schemas']['ChoreActChorePutOff']
-      | components['schemas']['ChoreActChoreDropped']
-      | components['schemas']['ChoreActGearAdded']
-      | components['schemas']['ChoreActGearDropped']
-      | components['schemas']['ChoreActGearBooked']
-      | components['schemas']['ChoreActBookingDropped']
-      | components['schemas']['ChoreActChoreWithdrawn'];
-    /** @description A booking was given up. */
-    ChoreActBookingDropped: {
-      /** @enum {string} */
-      kind: 'bookingDropped';
-      /** Format: uuid */
-      bookingId: string;
-    };
-    /** @description A chore was done. */
-    ChoreActChoreDone: {
-      /** @enum {string} */
-      kind: 'choreDone';
-      /**
-       * Format: uuid
-       * @description Which.
-       */
-      choreId: string;
-      /**
-       * Format: date
-       * @description Night on which it was done.
-       */
-      night: string;
-      /**
-       * @description What was found, e.g. the reading of an instrument; may be empty.
-       * @default
-       */
-      note: string;
-    };
-    /** @description A chore is not to be done any more. */
-    ChoreActChoreDropped: {
-      /** @enum {string} */
-      kind: 'choreDropped';
-      /** Format: uuid */
-      choreId: string;
-    };
-    /** @description A chore was planned, or its plan changed. */
-    ChoreActChorePlanned: {
-      /** @enum {string} */
-      kind: 'chorePlanned';
-      /** Format: uuid */
-      choreId: string;
-      plan: components['schemas']['ChorePlan'];
-    };
-    /** @description A chore was put off. */
-    ChoreActChorePutOff: {
-      /** @enum {string} */
-      kind: 'chorePutOff';
-      /** Format: uuid */
-      choreId: string;
-      /** Format: date */
-      untilNight: string;
-      /** @default  */
-      reason: string;
-    };
-    /** @description An entry was a mistake. */
-    ChoreActChoreWithdrawn: {
-      /** @enum {string} */
-      kind: 'choreWithdrawn';
-      /** Format: uuid */
-      entryId: string;
-    };
-    /** @description A piece of gear that several projects share. */
-    ChoreActGearAdded: {
-      /** @enum {string} */
-      kind: 'gearAdded';
-      /** Format: uuid */
-      gearId: string;
-      name: string;
-    };
-    /** @description Gear was booked. */
-    ChoreActGearBooked: {
-      /** @enum {string} */
-      kind: 'gearBooked';
-      /**
-       * Format: uuid
-       * @description Id made by the client.
-       */
-      bookingId: string;
-      /**
-       * Format: uuid
-       * @description Which gear.
-       */
-      gearId: string;
-      /**
-       * Format: date
-       * @description First night.
-       */
-      from: string;
-      /**
-       * Format: date
-       * @description Last night.
-       */
-      to: string;
-      /** @description What for, 1–80 characters. */
-      for: string;
-    };
-    /** @description The gear is gone. */
-    ChoreActGearDropped: {
-      /** @enum {string} */
-      kind: 'gearDropped';
-      /** Format: uuid */
-      gearId: string;
-    };
-    /**
-     * @description What kind of work it is, other than at one animal.
-     * @enum {unknown}
-     */
-    ChoreKind: 'own' | 'culture' | 'mist' | 'cleaning' | 'frass' | 'calibration' | 'season';
-    /** @description One line of what was done. */
-    ChoreLine: {
-      /** Format: uuid */
-      id: string;
-      /** Format: date-time */
-      at: string;
-      by: string;
-      text: string;
-    };
-    /** @description A chore as the keeper planned it. */
-    ChorePlan: {
-      /** @description Kind. */
-      kind: components['schemas']['ChoreKind'];
-      /** @description What to do, 1–80 characters. */
-      title: string;
-      /** @description Rack, shelf or place to which it belongs; empty for the whole room. */
-      where: string;
-      /**
-       * Format: date
-       * @description First night on which it is due.
-       */
-      starts: string;
-      /**
-       * Format: int32
-       * @description Days between, 1–730; left out for once, or once in every season.
-       */
-      everyDays: null | number;
-      season: null | components['schemas']['SeasonSpan'];
-      /** @description What to have ready, at most 120 characters. */
-      kit: string;
-      /**
-       * Format: int32
-       * @description How long it takes, 1–600 minutes.
-       */
-      minutes: number;
-    };
-    /** @description An entry for the chores. */
-    ChoreRequest: {
-      /**
-       * Format: uuid
-       * @description Made by the client; the same id is written once.
-       */
-      id: string;
-      /** @description What happened. */
-      act: components['schemas']['ChoreAct'];
-    };
-    /** @description A chore and the nights of the next weeks on which it falls. */
-    ChoreView: {
-      chore: components['schemas']['Chore'];
-      /** Format: date */
-      due: null | string;
-      ahead: string[];
-    };
-    /** @description Chores, gear, and what was done of late. */
-    ChoresView: {
-      /**
-       * Format: date
-       * @description Tonight.
-       */
-      tonight: string;
-      /** @description Chores, what is due first. */
-      chores: components['schemas']['ChoreView'][];
-      /** @description Gear with its bookings. */
-      gear: components['schemas']['Gear'][];
-      /** @description The newest entries in words. */
-      log: components['schemas']['ChoreLine'][];
-    };
-    /** @description One reading of the room's climate. */
-    ClimateReading: {
-      /**
-       * Format: date-time
-       * @description When.
-       */
-      at: string;
-      /**
-       * Format: double
-       * @description °C, −20 to 60.
-       */
-      temperatureC: number;
-      /**
-       * Format: double
-       * @description Per cent, 0–100; none when not read.
-       */
-      relativeHumidity?: null | number;
-      /**
-       * @description Where: empty for the whole room, or a rack, shelf or place code such as `A`, `A1`, `A1·03`.
-       * @default
-       */
-      zone: string;
-      /** @description What is wrong with a reading; none when it can be. */
-      problem: null | string;
-    };
-    /** @description The condition score: abdomen width ÷ carapace width. */
-    Condition: {
-      /** @description What it means. */
-      word: components['schemas']['ConditionWord'];
-      /**
-       * Format: double
-       * @description The score, when measured.
-       */
-      score: null | number;
-    };
-    /**
-     * @description How well fed an animal is.
-     * @enum {unknown}
-     */
-    ConditionWord: 'unknown' | 'thin' | 'normal' | 'plump' | 'veryPlump';
-    /**
-     * @description Why something was not written beside what is there.
-     * @enum {unknown}
-     */
-    ConflictKind: 'idTaken' | 'stale' | 'toldTwice';
-    /** @description Somebody with whom the keeper deals: a keeper, a breeder, a borrower. */
-    Contact: {
-      /**
-       * Format: uuid
-       * @description Which.
-       */
-      id: string;
-      /** @description Name. */
-      name: string;
-      /** @description The keeper's note. */
-      note: string;
-    };
-    /** @description What is said of the people outside with whom the keeper deals; only ever added to. */
-    ContactAct:
-      components['schemas']['ContactActContactSaid'] | components['schemas']['ContactActContactDropped'];
-    /** @description Somebody is not on the list any more. */
-    ContactActContactDropped: {
-      /** @enum {string} */
-      kind: 'contactDropped';
-      /** Format: uuid */
-      contactId: string;
-    };
-    /** @description Somebody was put on the list, or what is known of them changed. */
-    ContactActContactSaid: {
-      /** @enum {string} */
-      kind: 'contactSaid';
-      /**
-       * Format: uuid
-       * @description Id made by the client.
-       */
-      contactId: string;
-      /** @description Name, 1–60 characters. */
-      name: string;
-      /**
-       * @description Whatever the keeper wants to remember, at most 200 characters; nothing else is kept of anybody.
-       * @default
-       */
-      note: string;
-    };
-    /** @description An entry for the list of contacts. */
-    ContactRequest: {
-      /**
-       * Format: uuid
-       * @description Made by the client; the same id is written once.
-       */
-      id: string;
-      /** @description What is said. */
-      act: components['schemas']['ContactAct'];
-    };
-    /** @description The least enclosure for an animal, inner measures in mm. */
-    ContainerPlan: {
-      /**
-       * Format: double
-       * @description Free height.
-       */
-      minHeightMm: number;
-      /**
-       * Format: double
-       * @description Greatest free height, where a fall kills.
-       */
-      maxHeightMm: null | number;
-      /**
-       * Format: double
-       * @description Longer side of the floor.
-       */
-      minWidthMm: number;
-      /**
-       * Format: double
-       * @description Shorter side of the floor.
-       */
-      minDepthMm: null | number;
-      /**
-       * Format: double
-       * @description Depth of the floor.
-       */
-      substrateDepthMm: null | number;
-      /**
-       * Format: double
-       * @description Greatest width, for nymphs that must find their prey.
-       */
-      maxWidthMm?: null | number;
-      /**
-       * Format: double
-       * @description Room by volume, for larvae: then length and height say nothing.
-       */
-      litres?: null | number;
-    };
-    /** @description An animal to be housed. */
-    ContainerRequest: {
-      /** @description Rulebook group. */
-      group: string;
-      /**
-       * Format: double
-       * @description Body length; of a hermit crab its height with the shell.
-       */
-      bodyLengthMm?: null | number;
-      /**
-       * Format: double
-       * @description Leg span, for groups housed by it.
-       */
-      legSpanMm?: null | number;
-      habit?: null | components['schemas']['Habit'];
-      school?: null | components['schemas']['ContainerSchool'];
-      /** @description Stage, by its id or the group's own word; larvae go by volume, nymphs have a largest size. */
-      stage?: null | string;
-      /**
-       * Format: int32
-       * @description Instar, where the stage is not given.
-       */
-      instar?: null | number;
-      /**
-       * Format: int32
-       * @description How many live together, 1 to 2000.
-       */
-      count?: null | number;
-    };
-    /** @description The least enclosure. */
-    ContainerResult: {
-      /** Format: double */
-      minHeightMm: number;
-      /** Format: double */
-      minWidthMm: number;
-      /** Format: double */
-      minDepthMm: null | number;
-      /** Format: double */
-      substrateDepthMm: null | number;
-      /** Format: double */
-      maxHeightMm: null | number;
-      /** Format: double */
-      maxWidthMm: null | number;
-      /** Format: double */
-      litres: null | number;
-    };
-    /** @enum {unknown} */
-    ContainerSchool: 'snug' | 'roomy' | null;
-    /** @description The numbers of a brood or a colony: everything that came and went, and whether it adds up. */
-    CountBook: {
-      /** @description The lines, newest first. */
-      lines: components['schemas']['CountLine'][];
-      /** @description What came and what left by its reason, e.g. "came" 40, "died" −3; they add up to those that are there. */
-      sums: components['schemas']['CountSum'][];
-      /**
-       * Format: int32
-       * @description As many are gone, and nobody said how.
-       */
-      missing: number;
-      /** @description All of it in one sentence. */
-      summary: string;
-    };
-    /** @description One line of the numbers. */
-    CountLine: {
-      /**
-       * Format: uuid
-       * @description The entry that says it.
-       */
-      entryId: string;
-      /**
-       * Format: date
-       * @description Night.
-       */
-      night: string;
-      /** @description What happened, e.g. "died" or "counted 24, one by one". */
-      text: string;
-      /**
-       * Format: int32
-       * @description By how many there are more; negative for fewer.
-       */
-      by: number;
-      /**
-       * Format: int32
-       * @description How many there are after it.
-       */
-      now: number;
-      /** @description Whether nobody said why the number is another one. */
-      isUnexplained: boolean;
-    };
-    /** @enum {unknown} */
-    CountMethod: 'oneByOne' | 'inPicture' | 'fromPart' | 'byEye' | null;
-    /** @description What came or left for one reason. */
-    CountSum: {
-      /** @description The reason in a word. */
-      word: string;
-      /**
-       * Format: int32
-       * @description How many; negative for those that left.
-       */
-      by: number;
-    };
-    /**
-     * @description Why a culture ended.
-     * @enum {unknown}
-     */
-    CultureEnd: 'spent' | 'mold' | 'mites' | 'failed';
-    /** @description How a culture gives its animals, at 25 °C: it rises from the first to the peak and falls to the end. */
-    CultureRules: {
-      /** @description Days from start to the first. */
-      firstDays: components['schemas']['RuleOfdouble'];
-      /** @description Days to the peak. */
-      peakDays: components['schemas']['RuleOfdouble'];
-      /** @description Days to the end. */
-      endDays: components['schemas']['RuleOfdouble'];
-      /** @description Animals in its whole life. */
-      yield: components['schemas']['RuleOfdouble'];
-      coldHoldsDays: null | components['schemas']['RuleOfdouble'];
-      /** @description Days after which a new one is started in a running room. */
-      renewEveryDays: components['schemas']['RuleOfdouble'];
-      /** @description Age of a bought one. */
-      arrivesAtDays: components['schemas']['RuleOfdouble'];
-    };
-    /**
-     * @description How far a culture has come.
-     * @enum {unknown}
-     */
-    CultureState: 'growing' | 'giving' | 'spent' | 'cold';
-    /** @description A culture as shown. */
-    CultureView: {
-      /** Format: uuid */
-      id: string;
-      feederId: string;
-      name: string;
-      /** Format: int32 */
-      pots: number;
-      /** Format: date */
-      startedOn: string;
-      /** @description How far it has come. */
-      state: components['schemas']['CultureState'];
-      /**
-       * Format: double
-       * @description Age in warm days.
-       */
-      ageDays: number;
-      /**
-       * Format: date
-       * @description When the first come, if it stays warm.
-       */
-      firstOn: string;
-      /**
-       * Format: date
-       * @description When most come.
-       */
-      peakOn: string;
-      /**
-       * Format: date
-       * @description When it is spent.
-       */
-      endsOn: string;
-      /**
-       * Format: double
-       * @description How many come a day now.
-       */
-      tonight: number;
-      /**
-       * Format: double
-       * @description Share that can still hatch after its time in the cold (0–1).
-       */
-      viable: number;
-      /** @description Whether the cold holds it back rather than kill it. */
-      canChill: boolean;
-      /**
-       * Format: date
-       * @description Night until which it is kept apart and handled last, after mites.
-       */
-      quarantineUntil: null | string;
-      /** @description Animals a day from its start on, every other day, for drawing. */
-      daily: number[];
-      /** @description What its dates and numbers rest on. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /**
-     * @description Which part of the floor is kept damp.
-     * @enum {unknown}
-     */
-    DampSide: 'none' | 'left' | 'right' | 'back' | 'front' | 'whole';
-    /** @description Lowest and highest temperature of one day, °C. */
-    DayTemperatures: {
-      /** Format: double */
-      minC: number;
-      /** Format: double */
-      maxC: number;
-    };
-    /**
-     * @description How a day's warmth above a threshold is computed from its lowest and highest temperature.
-     * @enum {unknown}
-     */
-    DegreeDayMethod: 'average' | 'singleSine';
-    /** @description Days whose warmth is to be summed. */
-    DegreeDaysRequest: {
-      /** @description How a day's warmth follows from its lowest and highest temperature. */
-      method: components['schemas']['DegreeDayMethod'];
-      /**
-       * Format: double
-       * @description Threshold below which nothing is gained, −20 to 60 °C.
-       */
-      lowerC: number;
-      /** @description 1 to 1000 days. */
-      days: components['schemas']['DayTemperatures'][];
-      /**
-       * Format: double
-       * @description Temperature above which nothing more is gained; above the lower threshold.
-       */
-      upperC?: null | number;
-    };
-    /** @description Degree-days in °C·d. */
-    DegreeDaysResult: {
-      /** Format: double */
-      total: number;
-      daily: number[];
-    };
-    /** @description A departure on record. */
-    DepartureEvent: {
-      /** Format: date-time */
-      at: string;
-      kind: components['schemas']['DepartureKind'];
-      remark: null | string;
-    };
-    /**
-     * @description How stock leaves the collection.
-     * @enum {unknown}
-     */
-    DepartureKind: 'died' | 'sold' | 'givenAway' | 'escaped' | 'released' | 'lost' | 'takenDown';
-    /** @description An obligate winter rest of pupae. */
-    Diapause: {
-      /**
-       * Format: double
-       * @description Weeks of cold that it needs.
-       */
-      chillWeeks: number;
-    };
-    /** @description Something that two have set differently. */
-    Difference: {
-      /** @description Path of the field, as in the body. */
-      field: string;
-      /** @description What it is called. */
-      label: string;
-      /** @description What is there now, in words. */
-      theirs: string;
-      /** @description What was sent, in words. */
-      yours: string;
-      /** @description What is there now, to be sent instead. */
-      value: components['schemas']['JsonElement'];
-    };
-    /** @description Counts of kinds, such as of feeders in the last meals. */
-    DiversityRequest: {
-      /** @description One count for each kind, 0 to 1,000,000; at most 1000. */
-      counts: number[];
-    };
-    /** @description How mixed they are. */
-    DiversityResult: {
-      /**
-       * Format: double
-       * @description Shannon's index, natural log.
-       */
-      shannon: number;
-      /**
-       * Format: double
-       * @description Pielou's evenness; none with fewer than two kinds.
-       */
-      evenness: null | number;
-    };
-    /** @description An enclosure that the sitter must not open. */
-    DoNotOpen: {
-      /**
-       * Format: uuid
-       * @description Which.
-       */
-      stockId: string;
-      /** @description Where it stands. */
-      place: components['schemas']['Place'];
-      /** @description Its name. */
-      name: string;
-      /** @description Why, and until when. */
-      why: string;
-    };
-    /** @description Something done on a night. */
-    DoneLine: {
-      /** Format: uuid */
-      stockId: string;
-      place: components['schemas']['Place'];
-      name: string;
-      /**
-       * Format: uuid
-       * @description The newest entry of the enclosure that night.
-       */
-      entryId: string;
-      /** @description What was done, joined. */
-      text: string;
-      /** Format: date-time */
-      at: string;
-      /** @description Who did it. */
-      by: string;
-    };
-    /** @description How the room is reached from the network. */
-    DoorwayView: {
-      /** @description Whether it listens there. */
-      onNetwork: boolean;
-      /** @description Whether it is served by TLS; without it a phone opens it only while the server is in reach. */
-      encrypted: boolean;
-      /** @description Address for phones. */
-      address: string;
-      /** @description Address at which a phone learns to trust it; none where nothing is encrypted. */
-      trustAddress: null | string;
-      /** @description Fingerprint of the room's root (SHA-256), to be compared with what a phone shows. */
-      fingerprint: null | string;
-    };
-    /** @description What an animal lives in; inner measures in mm. */
-    Enclosure: {
-      /** @description What the keeper calls this size, e.g. "3 L tub"; 1–40 characters. */
-      name: string;
-      /**
-       * Format: double
-       * @description Width of the front, 10–3000 mm; the diameter of a round one.
-       */
-      widthMm: number;
-      /**
-       * Format: double
-       * @description From front to back, 10–3000 mm; the diameter of a round one.
-       */
-      depthMm: number;
-      /**
-       * Format: double
-       * @description From the bottom to the lid, 10–3000 mm.
-       */
-      heightMm: number;
-      /**
-       * Format: double
-       * @description Depth of the floor, 0 mm to below the height.
-       */
-      substrateMm: number;
-      /** @description How air comes in. */
-      vents: components['schemas']['Ventilation'];
-      /** @description Which part of the floor is kept damp. */
-      damp: components['schemas']['DampSide'];
-      /** @description Where its warmth comes from. */
-      heat: components['schemas']['HeatSource'];
-      mist: null | components['schemas']['MistPlan'];
-    };
-    /** @description One way in which a wait may end. */
-    EndChance: {
-      /** @description Its id. */
-      end: string;
-      /** @description The end in two or three words. */
-      says: string;
-      /**
-       * Format: double
-       * @description Chance that it ends so in the end (0–1).
-       */
-      chance: number;
-    };
-    /** @description The chance of each end of a wait by each night. */
-    EndForecast: {
-      /** @description Its ends, the hoped one first; their chances add up to 1. */
-      ends: components['schemas']['EndChance'][];
-      /** @description Chances by night, from tonight on, evenly spaced. */
-      nights: components['schemas']['EndsBy'][];
-    };
-    /** @description How well it was told how waits of one kind would end. */
-    EndLine: {
-      /** @description What was awaited. */
-      vigil: components['schemas']['VigilKind'];
-      /** @description Its group. */
-      group: string;
-      /**
-       * Format: int32
-       * @description Chances scored.
-       */
-      chances: number;
-      /**
-       * Format: double
-       * @description Share that ended otherwise than hoped.
-       */
-      otherwise: number;
-      /**
-       * Format: double
-       * @description Brier score of what the keeper saw; less is better.
-       */
-      brier: number;
-      /**
-       * Format: double
-       * @description The same of the rulebook alone.
-       */
-      brierSpeciesPrior: number;
-      /**
-       * Format: double
-       * @description Brier score of always saying that share.
-       */
-      brierOfShare: number;
-    };
-    /** @description One end of a wait, as a keeper says it. */
-    EndWords: {
-      id: string;
-      past: string;
-    };
-    /** @description A band that is over: the wait ended, the animal left, the chore was done. */
-    EndedBand: {
-      /** @description As in AlmanacBand. */
-      key: string;
-      /** @description Place and name. */
-      who: string;
-      /** @description What was awaited. */
-      label: string;
-      /**
-       * Format: date
-       * @description Night on which it ended.
-       */
-      on: string;
-    };
-    /** @description Chances of the ends by one night; what is missing to 1 is still waiting then. */
-    EndsBy: {
-      /**
-       * Format: date
-       * @description The night.
-       */
-      night: string;
-      /** @description Chance that it has ended so by then (0–1), in the order of the ends. */
-      chances: number[];
-    };
-    /** @enum {unknown} */
-    EntryForm:
-      | 'offered'
-      | 'signSeen'
-      | 'molted'
-      | 'measured'
-      | 'moved'
-      | 'counted'
-      | 'gained'
-      | 'paired'
-      | 'handled'
-      | 'limbNoted'
-      | 'sexSeen'
-      | 'noted'
-      | 'putOff'
-      | 'housed'
-      | 'placed'
-      | 'departed'
-      | 'watered'
-      | 'tubeSeen'
-      | 'conditionSeen'
-      | 'began'
-      | 'ended'
-      | 'chilled'
-      | 'parted'
-      | 'gaveBirth'
-      | 'lent'
-      | 'returned'
-      | null;
-    /** @description One piece of evidence. */
-    Evidence: {
-      /** @description The sign, `clean-look` or `meal`. */
-      signId: string;
-      /** @description What was seen. */
-      label: string;
-      /** @description The same in two or three words. */
-      brief: string;
-      /**
-       * Format: date
-       * @description Night of the last sighting.
-       */
-      night: string;
-      /** @description Its family. */
-      family: components['schemas']['SignFamily'];
-      /** @description Its strength. */
-      strength: components['schemas']['SignStrength'];
-      /**
-       * Format: double
-       * @description What it does to the odds, after the family's cap; 1 when a stronger one of its family counts already.
-       */
-      likelihoodRatio: number;
-      /** @description Why it counts less than it might; may be empty. */
-      note: string;
-      /**
-       * Format: uuid
-       * @description The entry that recorded it, when it is one entry.
-       */
-      entryId: null | string;
-    };
-    /** @description Parents and young of an animal, as far as they are on record here. */
-    FamilyView: {
-      mother: null | components['schemas']['Relative'];
-      father: null | components['schemas']['Relative'];
-      young: components['schemas']['Relative'][];
-    };
-    /** @description Where the feed is now. */
-    FeedAddress: {
-      path: null | string;
-    };
-    /** @description A size class of a feeder. */
-    FeederClass: {
-      /** @description Identifier within the feeder. */
-      id: string;
-      /** @description Adjective before the feeder's name, e.g. "small"; empty when there is only one class. */
-      name: string;
-      lengthMm: null | components['schemas']['RuleOfRange'];
-      /**
-       * Format: double
-       * @description Dry mass in mg of one of middling length, by the curve for insects; none for food that is no animal.
-       */
-      massMg: null | number;
-    };
-    /**
-     * @description Where a feeder comes from.
-     * @enum {unknown}
-     */
-    FeederFrom: 'culture' | 'shop' | 'either' | 'kitchen';
-    /** @description One feeder in what an animal was given. */
-    FeederRecord: {
-      /** @description Feeder. */
-      feederId: string;
-      /** @description Its name, plural. */
-      name: string;
-      /**
-       * Format: int32
-       * @description How many of the last meals it made.
-       */
-      meals: number;
-      /**
-       * Format: int32
-       * @description How often it was offered in the last offers.
-       */
-      offered: number;
-      /**
-       * Format: int32
-       * @description How often it was then taken.
-       */
-      taken: number;
-    };
-    /** @description A kind of food. */
-    FeederRules: {
-      /** @description Identifier. */
-      id: string;
-      /** @description Name, singular. */
-      name: string;
-      /** @description Name, plural. */
-      plural: string;
-      /** @description Rich in fat: not the daily food. */
-      fatty: boolean;
-      /** @description Whether cutting it up makes sense; flies and springtails are given whole. */
-      canBeCut: boolean;
-      /** @description How to serve it. */
-      serving: string;
-      /** @description Size classes from small to large. */
-      classes: components['schemas']['FeederClass'][];
-      /** @description What it does. */
-      traits: components['schemas']['FeederTrait'][];
-      /** @description Where it comes from. */
-      from: components['schemas']['FeederFrom'];
-      /** @description Days after which half of what is in stock has died or spoilt. */
-      keepsDays: components['schemas']['RuleOfdouble'];
-      stayHours: null | components['schemas']['RuleOfdouble'];
-      culture: null | components['schemas']['CultureRules'];
-      /**
-       * @description Soft and harmless, as flies are: as long as the body is not too long.
-       * @default false
-       */
-      soft: boolean;
-      /**
-       * @description Never a leftover: litter, wood, calcium, leaf that is changed when it is spent.
-       * @default false
-       */
-      alwaysThere: boolean;
-      /**
-       * @description Whether it feeds a colony's brood though it is no whole animal.
-       * @default false
-       */
-      protein: boolean;
-      /** @description Whether it is bought as pots that hatch; what comes in several sizes is bought as animals. */
-      boughtAsPots: boolean;
-      /** @description Whether it feeds the brood of a colony: any insect does. */
-      feedsBrood: boolean;
-    };
-    /**
-     * @description What a feeder does that a keeper must mind.
-     * @enum {unknown}
-     */
-    FeederTrait: 'climbs' | 'jumps' | 'burrows' | 'bites' | 'flies' | 'hides';
-    /** @description A feeder of the catalogue. */
-    FeederView: {
-      feeder: components['schemas']['FeederRules'];
-      /** @description Whether the keeper added it. */
-      own: boolean;
-      /** @description Dry mass of one of each class; none for food that is no animal. */
-      massMg: (null | number)[];
-    };
-    /** @description The present plan beside another. */
-    FeedingChoice: {
-      now: components['schemas']['FeedingPath'];
-      other: components['schemas']['FeedingPath'];
-    };
-    /** @description What becomes of an animal when it is fed every so many days. */
-    FeedingPath: {
-      /**
-       * Format: double
-       * @description Days between meals now; later stages change it as the schools do.
-       */
-      everyDays: number;
-      /**
-       * Format: date
-       * @description Night by which it is adult in half of such lives; none when it is adult already, or not told.
-       */
-      adultOn: null | string;
-      /**
-       * Format: date
-       * @description Night by which it is in one of ten.
-       */
-      adultFrom: null | string;
-      /**
-       * Format: date
-       * @description Night by which it is in nine of ten.
-       */
-      adultTo: null | string;
-      /**
-       * Format: date
-       * @description When its life ends at the earliest of what is usual.
-       */
-      endsFrom: null | string;
-      /**
-       * Format: date
-       * @description And at the latest.
-       */
-      endsTo: null | string;
-      /**
-       * Format: int32
-       * @description Meals until it is adult; for an adult, in a year.
-       */
-      meals: number;
-      /**
-       * Format: double
-       * @description What they weigh, dry.
-       */
-      foodMg: number;
-    };
-    /** @description When an animal may eat again after its last molt. */
-    FirstMeal: {
-      /**
-       * Format: date
-       * @description First night by the quick school.
-       */
-      from: string;
-      /**
-       * Format: date
-       * @description First night by the school the room follows.
-       */
-      night: string;
-      /**
-       * Format: date
-       * @description First night by the cautious school.
-       */
-      to: string;
-      /** @description Whether the fangs must be seen black as well. */
-      fangsMustBeSeen: boolean;
-      /** @description Whether they have been seen black since the molt. */
-      fangsSeenHard: boolean;
-    };
-    /**
-     * @description Which school the room follows for the first meal after a molt.
-     * @enum {unknown}
-     */
-    FirstMealSchool: 'default' | 'quick' | 'cautious';
-    /** @description A first measure taken when an animal is added. */
-    FirstMeasure: {
-      part: components['schemas']['BodyPart'];
-      /** Format: double */
-      lengthMm: number;
-    };
-    /**
-     * @description Whether an animal fits its enclosure, in one word.
-     * @enum {unknown}
-     */
-    FitWord: 'unknown' | 'fits' | 'outgrows' | 'misfits';
-    /** @description A food: one size class of a feeder. */
-    FoodKey: {
-      /** @description Feeder. */
-      feederId: string;
-      /** @description Size class. */
-      sizeClassId: string;
-    };
-    /** @description One food over the weeks to come. */
-    FoodOutlook: {
-      /** @description What. */
-      food: components['schemas']['FoodKey'];
-      /** @description "small crickets". */
-      name: string;
-      /**
-       * Format: double
-       * @description What is there now, by the last count and what was fed, died or came since.
-       */
-      onHand: number;
-      /**
-       * Format: date
-       * @description When it was last counted; none when never.
-       */
-      countedOn: null | string;
-      /** @description Week by week. */
-      weeks: components['schemas']['FoodWeek'][];
-      /**
-       * Format: date
-       * @description First night on which it would not reach as things stand; none when it does.
-       */
-      shortOn: null | string;
-      /**
-       * Format: date
-       * @description First night on which far more is there than will be eaten; none when there is not.
-       */
-      glutOn: null | string;
-      /** @description Where it comes from. */
-      from: components['schemas']['FeederFrom'];
-      /** @description What all that rests on. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description One week of one food. */
-    FoodWeek: {
-      /**
-       * Format: date
-       * @description First night.
-       */
-      from: string;
-      /**
-       * Format: double
-       * @description Expected need.
-       */
-      demand: number;
-      /**
-       * Format: double
-       * @description Need that is passed in nine of ten such weeks.
-       */
-      demandLow: number;
-      /**
-       * Format: double
-       * @description Need that is passed in one of ten.
-       */
-      demandHigh: number;
-      /**
-       * Format: double
-       * @description What cultures and parcels are expected to bring.
-       */
-      coming: number;
-      /**
-       * Format: double
-       * @description What is expected to be left at its end.
-       */
-      left: number;
-      /**
-       * Format: double
-       * @description What is left if need is high, pots are poor and parcels late.
-       */
-      leftLow: number;
-    };
-    /** @enum {unknown} */
-    Founding: 'claustral' | 'semiClaustral' | null;
-    /**
-     * @description How many became more.
-     * @enum {unknown}
-     */
-    GainKind: 'born' | 'found' | 'putIn';
-    /** @description Gear that several projects share, with its bookings in order. */
-    Gear: {
-      /** Format: uuid */
-      id: string;
-      name: string;
-      bookings: components['schemas']['GearBooking'][];
-    };
-    /** @description A booking of gear. */
-    GearBooking: {
-      /** Format: uuid */
-      id: string;
-      /** Format: date */
-      from: string;
-      /** Format: date */
-      to: string;
-      for: string;
-    };
-    /** @description Something awaited of an animal, as a band of nights. */
-    GlanceBand: {
-      /** @description What kind of wait. */
-      kind: components['schemas']['BandKind'];
-      /** @description What is awaited; a first meal counts with the molt before it. */
-      vigil: components['schemas']['VigilKind'];
-      /** @description In two or three words. */
-      label: string;
-      /**
-       * Format: date
-       * @description One in ten such waits is over by then.
-       */
-      from: string;
-      /**
-       * Format: date
-       * @description Half are.
-       */
-      likely: string;
-      /**
-       * Format: date
-       * @description Nine in ten are.
-       */
-      to: string;
-      /**
-       * Format: int32
-       * @description The how many-th wait of this kind of the animal, so that a calendar knows it again.
-       */
-      ordinal: number;
-    };
-    /** @description One kind of goods: what is there, how fast it goes, when to order. */
-    GoodsOutlook: {
-      /** @description Kind. */
-      goodsId: string;
-      /** @description Its name. */
-      name: string;
-      /** @description What it is counted in. */
-      unit: string;
-      /**
-       * Format: double
-       * @description What is left by the last count; none when it was never counted.
-       */
-      onHand: null | number;
-      /**
-       * Format: date
-       * @description Night of the last count.
-       */
-      countedOn: null | string;
-      /**
-       * Format: double
-       * @description Used a week by what is kept now.
-       */
-      perWeek: number;
-      /**
-       * Format: date
-       * @description Night on which it is used up; none when nothing uses it or it was never counted.
-       */
-      lastsUntil: null | string;
-      /**
-       * Format: date
-       * @description Last night on which an order is in time.
-       */
-      orderBy: null | string;
-      /**
-       * Format: double
-       * @description How much is in a pack.
-       */
-      pack: number;
-      /** @description What its use rests on. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description The signs of a group. */
-    GroupSigns: {
-      group: string;
-      name: string;
-      signs: components['schemas']['SignView'][];
-    };
-    /** @description A group as forms and menus need it. */
-    GroupView: {
-      id: string;
-      name: string;
-      one: string;
-      instarMark: string;
-      /** Format: int32 */
-      instarAtHatching: number;
-      stageWords: {
-        [key: string]: string;
-      };
-      /** @description The part that is called its size. */
-      sizePart: components['schemas']['BodyPart'];
-      /** @description Parts worth measuring, the size first. */
-      parts: components['schemas']['BodyPart'][];
-      /** @description Whether prey is sized for it. */
-      takesPrey: boolean;
-      /** @description Waits other than for a molt that can begin. */
-      waits: components['schemas']['WaitWords'][];
-      /** @description Whether it is kept as a colony. */
-      colonial: boolean;
-      /** @description Whether several may share a tank. */
-      shared: boolean;
-      /** @description Whether its forelegs decide how large prey may be. */
-      holdsWithForelegs: boolean;
-      waterWays: components['schemas']['WaterWay'][];
-      sexing: components['schemas']['SexEvidence'][];
-    };
-    /** @description Straight-line growth of ln length on instar. */
-    GrowthFit: {
-      /**
-       * Format: double
-       * @description Growth ratio per molt.
-       */
-      ratio: number;
-      /**
-       * Format: double
-       * @description ln of the ratio.
-       */
-      logSlope: number;
-      /**
-       * Format: double
-       * @description ln mm at instar 0.
-       */
-      logIntercept: number;
-      /**
-       * Format: double
-       * @description Share of variance explained; none when all lengths are equal.
-       */
-      rSquared: null | number;
-      /**
-       * Format: double
-       * @description On ln mm; none with fewer than three points.
-       */
-      residualStandardError: null | number;
-      /**
-       * Format: int32
-       * @description Number of points.
-       */
-      n: number;
-      next: null | components['schemas']['NextSize'];
-      /** @description Steps between consecutive measures. */
-      steps: components['schemas']['GrowthStep'][];
-    };
-    /** @description Hard-part lengths by instar. */
-    GrowthFitRequest: {
-      points: components['schemas']['GrowthPoint'][];
-      /** Format: double */
-      priorRatio?: null | number;
-    };
-    /** @description The fitted growth. */
-    GrowthFitResult: {
-      /** Format: double */
-      ratio: number;
-      /** Format: double */
-      logSlope: number;
-      /** Format: double */
-      logIntercept: number;
-      /** Format: double */
-      rSquared: null | number;
-      /** Format: double */
-      residualStandardError: number;
-      /** Format: int32 */
-      n: number;
-      next: components['schemas']['NextSize'];
-      steps: components['schemas']['GrowthStep'][];
-    };
-    /** @description A hard-part length at an instar. */
-    GrowthPoint: {
-      /**
-       * Format: int32
-       * @description Instar number.
-       */
-      instar: number;
-      /**
-       * Format: double
-       * @description Millimetres, &gt; 0.
-       */
-      lengthMm: number;
-    };
-    /** @description The growth of one animal: its skins and the line through them. */
-    GrowthRecord: {
-      /** @description The part followed: carapace where there are enough measures of it. */
-      part: components['schemas']['BodyPart'];
-      /** @description Whether instar numbers are true or counted from arrival. */
-      instarsAreKnown: boolean;
-      /** @description Skins in order. */
-      skins: components['schemas']['Skin'][];
-      fit: null | components['schemas']['GrowthFit'];
-      /**
-       * Format: double
-       * @description Ratio per molt used for forecasts: fitted, or the species'.
-       */
-      ratio: number;
-      corrected: null | components['schemas']['GrowthFit'];
-      /** @description Limbs that were lost and how far they have grown again. */
-      limbs: components['schemas']['LimbRecord'][];
-    };
-    /** @description One step between consecutive measures. */
-    GrowthStep: {
-      /**
-       * Format: int32
-       * @description Instar of the earlier measure.
-       */
-      fromInstar: number;
-      /**
-       * Format: int32
-       * @description Instar of the later measure as recorded.
-       */
-      toInstar: number;
-      /**
-       * Format: double
-       * @description Later length ÷ earlier length.
-       */
-      ratio: number;
-      /**
-       * Format: int32
-       * @description Most likely number of molts in between; more than recorded points to one nobody saw.
-       */
-      likelyMolts: number;
-      /** @description Whether more molts are likely than the record has. */
-      hidesAMolt: boolean;
-      /** @description Whether hard parts shrank, which cannot be: a wrong measure or the wrong animal. */
-      shrank: boolean;
-    };
-    /** @description An answer and the question or outcome that it leads to. */
-    GuideAnswer: {
-      /** @description The answer. */
-      text: string;
-      /** @description Question or outcome. */
-      to: string;
-      when?: null | components['schemas']['GuideFact'];
-    };
-    /** @description A guided reading for a worried keeper: what is seen, two or three questions, what it most likely is. */
-    GuideCase: {
-      /** @description Identifier. */
-      id: string;
-      /** @description What is seen, as a keeper says it. */
-      title: string;
-      /** @description Name of the drawing. */
-      drawing: string;
-      /** @description Groups in which it can be seen. */
-      groups: string[];
-      /** @description First question. */
-      start: string;
-      /** @description Questions. */
-      questions: components['schemas']['GuideQuestion'][];
-      /** @description What it can come to. */
-      outcomes: components['schemas']['GuideOutcome'][];
-      /** @description Stages in which it can be seen; all where none is named. */
-      stages?: null | components['schemas']['Stage'][];
-      /** @description Phases in which its page names it; none for most cases. */
-      during?: null | components['schemas']['Phase'][];
-    };
-    /** @enum {unknown} */
-    GuideFact:
-      | 'adult'
-      | 'young'
-      | 'lastStage'
-      | 'notLastStage'
-      | 'moltsLeft'
-      | 'noMoltsLeft'
-      | 'claustral'
-      | 'semiClaustral'
-      | null;
-    /** @description What it most likely is, and what to do. */
-    GuideOutcome: {
-      /** @description Identifier within the case. */
-      id: string;
-      /** @description What it most likely is. */
-      likely: string;
-      /** @description How sure that is. */
-      sureness: components['schemas']['Sureness'];
-      /** @description What to do now. */
-      now: string[];
-      /** @description What never to do. */
-      never: string[];
-      /** @description When to ask an experienced keeper or a vet. */
-      ask: string;
-      /** @description Signs that can be logged with it. */
-      signs: string[];
-      /** @description How far to trust it. */
-      tag: components['schemas']['RuleTag'];
-      /** @description Where it comes from. */
-      source: string;
-    };
-    /** @description A question with its answers. */
-    GuideQuestion: {
-      id: string;
-      text: string;
-      answers: components['schemas']['GuideAnswer'][];
-    };
-    /**
-     * @description Where an animal lives.
-     * @enum {unknown}
-     */
-    Habit: 'terrestrial' | 'arboreal' | 'fossorial';
-    /** @description How many entries somebody logged. */
-    HandCount: {
-      by: string;
-      /** Format: int32 */
-      entries: number;
-    };
-    /** @enum {unknown} */
-    Hazard: 'irritantHairs' | 'painfulSting' | 'medicallySignificant' | 'unknown' | 'none' | null;
-    /** @description Whether the application is well. */
-    Health: {
-      status: string;
-      version: string;
-    };
-    /**
-     * @description Where its warmth comes from.
-     * @enum {unknown}
-     */
-    HeatSource: 'room' | 'sideMat' | 'partOfFloor' | 'above';
-    /** @description A helper who may sign in. */
-    HelperRequest: {
-      name: string;
-      password: string;
-    };
-    /** @description How honest the forecasts were. */
-    HonestyView: {
-      /** @description Scores. */
-      report: components['schemas']['BacktestReport'];
-      /** @description The newest scored forecasts. */
-      examples: components['schemas']['ScoredForecast'][];
-      waits: {
-        [key: string]: components['schemas']['WaitsInWords'];
-      };
-    };
-    /** @description Chance that the wait is over within some days. */
-    Horizon: {
-      /** Format: double */
-      days: number;
-      /** Format: double */
-      probability: number;
-    };
-    /** @description What an animal lives in. */
-    HouseEvent: {
-      /**
-       * Format: date-time
-       * @description When it was noted.
-       */
-      at: string;
-      /** @description The enclosure. */
-      enclosure: components['schemas']['Enclosure'];
-      /**
-       * Format: date-time
-       * @description When the animal was last moved over into another one.
-       */
-      rehousedAt: null | string;
-    };
-    /** @description Whether an animal fits its enclosure, now and after the molts to come. */
-    HousingFit: {
-      /** @description What it needs now. */
-      needs: components['schemas']['ContainerPlan'];
-      /** @description What does not fit now. */
-      now: components['schemas']['HousingMisfit'][];
-      outgrown: null | components['schemas']['OutgrownAt'];
-    };
-    /**
-     * @description Which measure of an enclosure does not fit.
-     * @enum {unknown}
-     */
-    HousingMeasure:
-      'tooLow' | 'tooHigh' | 'tooNarrow' | 'tooShallow' | 'tooLittleSubstrate' | 'tooLarge' | 'tooSmall';
-    /** @description One measure that does not fit. */
-    HousingMisfit: {
-      /** @description Which. */
-      measure: components['schemas']['HousingMeasure'];
-      /**
-       * Format: double
-       * @description What the enclosure has; litres for HousingMeasure.TooSmall.
-       */
-      hasMm: number;
-      /**
-       * Format: double
-       * @description What the animal needs: at least, or at most for HousingMeasure.TooHigh and HousingMeasure.TooLarge.
-       */
-      needsMm: number;
-      /** @description "too low", "too narrow" and so on. */
-      word: string;
-    };
-    HttpValidationProblemDetails: {
-      type?: null | string;
-      title?: null | string;
-      /** Format: int32 */
-      status?: null | number;
-      detail?: null | string;
-      instance?: null | string;
-      errors?: {
-        [key: string]: string[];
-      };
-    };
-    /**
-     * @description What brings a hush about.
-     * @enum {unknown}
-     */
-    HushCause:
-      | 'suspected'
-      | 'darkening'
-      | 'likely'
-      | 'imminent'
-      | 'hardening'
-      | 'fangsUnchecked'
-      | 'veryPlump'
-      | 'buried'
-      | 'surfaced'
-      | 'pupa'
-      | 'chilled'
-      | 'founding'
-      | 'claustral'
-      | 'brooding'
-      | 'sealedIn'
-      | 'eggs'
-      | 'wintering'
-      | 'foundingUnknown';
-    /** @description One cause that bears on an act. */
-    HushContributor: {
-      /** @description The cause. */
-      cause: components['schemas']['HushCause'];
-      /** @description Its verdict on the act. */
-      verdict: components['schemas']['Verdict'];
-      /**
-       * Format: date
-       * @description Night since which it holds, if known.
-       */
-      since: null | string;
-      until: null | components['schemas']['HushEnd'];
-      /** @description What would end it before. */
-      endsEarlyBy: string;
-      /** @description The rule. */
-      why: components['schemas']['Reason'];
-    };
-    /** @description Until when something is hushed: a range, because it ends with a molt nobody can date. */
-    HushEnd: {
-      /**
-       * Format: date
-       * @description Earliest night.
-       */
-      from: string;
-      /**
-       * Format: date
-       * @description Likely night.
-       */
-      night: string;
-      /**
-       * Format: date
-       * @description Latest night in nine of ten cases, or by the cautious school.
-       */
-      to: string;
-    };
-    /** @description What holds for one act: the strictest of all contributors, every one of them listed. */
-    HushLine: {
-      act: components['schemas']['CareAct'];
-      verdict: components['schemas']['Verdict'];
-      until: null | components['schemas']['HushEnd'];
-      contributors: components['schemas']['HushContributor'][];
-    };
-    /** @description One check of a hygrometer over a saturated salt. */
-    HygrometerPoint: {
-      /**
-       * Format: double
-       * @description True relative humidity, per cent.
-       */
-      reference: number;
-      /**
-       * Format: double
-       * @description What the instrument said, per cent.
-       */
-      reading: number;
-    };
-    /** @description A hygrometer check over one or two salts, and a reading to correct. */
-    HygrometerRequest: {
-      points: components['schemas']['HygrometerPoint'][];
-      /** Format: double */
-      reading: number;
-    };
-    /** @description The correction. */
-    HygrometerResult: {
-      /** Format: double */
-      corrected: number;
-      /** Format: double */
-      slope: number;
-      /** Format: double */
-      offset: number;
-    };
-    /** @description One of those that share a tank, or the tank itself, as told on the page of the other. */
-    InmateView: {
-      /** Format: uuid */
-      stockId: string;
-      name: string;
-      species: string;
-      group: string;
-      stageWord: string;
-      /** Format: int32 */
-      count: number;
-      phaseWord: string;
-      /** Format: int32 */
-      shutters: number;
-      /** @description What it is about tonight. */
-      text: string;
-    };
-    /** @description A journal entry as shown. */
-    JournalLine: {
-      /** Format: uuid */
-      id: string;
-      /**
-       * Format: date
-       * @description Night to which it belongs.
-       */
-      night: string;
-      /**
-       * Format: date
-       * @description "Last seen before", when it was found afterwards.
-       */
-      notBefore: null | string;
-      /** Format: date-time */
-      at: string;
-      act: components['schemas']['Act'];
-      /** @description The entry in words. */
-      text: string;
-      /** Format: date-time */
-      writtenAt: string;
-      writtenBy: string;
-      /**
-       * Format: uuid
-       * @description The entry that corrected it or took it back.
-       */
-      struckBy: null | string;
-      /**
-       * Format: uuid
-       * @description The entry that it corrects.
-       */
-      corrects: null | string;
-      against: null | string;
-      /** @description Whether it can be corrected or taken back here. */
-      canBeCorrected: boolean;
-    };
-    JsonElement: unknown;
-    JsonNode: unknown;
-    /** @description One thing to have ready before the first lid comes off. */
-    KitItem: {
-      /** @description Kind. */
-      kind: components['schemas']['KitKind'];
-      /** @description What, in a keeper's words. */
-      what: string;
-      /**
-       * Format: double
-       * @description How many, or how much; 0 for one that serves all.
-       */
-      amount: number;
-      /** @description Unit of the amount, such as "mL"; empty for pieces. */
-      unit: string;
-    };
-    /**
-     * @description What kind of thing is to be at hand.
-     * @enum {unknown}
-     */
-    KitKind: 'food' | 'water' | 'tool' | 'safety';
-    /** @description What one thing is needed for. */
-    KitNeed: {
-      item: components['schemas']['KitItem'];
-      /** @description Places that need it, in walking order. */
-      for: string[];
-    };
-    /** @description What the keeper says of a species that is not in the rulebook; what is left out is not known. */
-    KnownOfSpecies: {
-      founding?: null | components['schemas']['Founding'];
-      hazard?: null | components['schemas']['Hazard'];
-      /** @description Whether its pupa needs weeks of cold. */
-      pupaNeedsWinter?: null | boolean;
-      /** @description Whether the adult moth or butterfly feeds. */
-      adultFeeds?: null | boolean;
-    };
-    /** @description A size of label, on a sheet or on a roll; all measures in mm. */
-    LabelFormat: {
-      /** @description Identifier. */
-      id: string;
-      /** @description What the keeper reads. */
-      name: string;
-      /** @description Whether labels come one by one from a roll. */
-      onRoll: boolean;
-      /**
-       * Format: double
-       * @description Width of a label.
-       */
-      widthMm: number;
-      /**
-       * Format: double
-       * @description Height of a label.
-       */
-      heightMm: number;
-      /**
-       * Format: int32
-       * @description Labels side by side on a sheet.
-       * @default 1
-       */
-      columns: number;
-      /**
-       * Format: int32
-       * @description Labels below each other on a sheet.
-       * @default 1
-       */
-      rows: number;
-      /**
-       * Format: double
-       * @description Margin of the sheet to the left of the first.
-       * @default 0
-       */
-      leftMm: number;
-      /**
-       * Format: double
-       * @description Margin of the sheet above the first.
-       * @default 0
-       */
-      topMm: number;
-      /**
-       * Format: double
-       * @description Gap between two columns.
-       * @default 0
-       */
-      gapMm: number;
-      /**
-       * Format: int32
-       * @description Labels on one sheet.
-       */
-      perSheet: number;
-    };
-    /** @description Labels to print. */
-    LabelRequest: {
-      /** @description Animals, in the order of the labels; at most 2000. */
-      stockIds: string[];
-      /** @description Size. */
-      format: string;
-      /**
-       * Format: int32
-       * @description Labels already used up on the first sheet.
-       * @default 0
-       */
-      skip: number;
-    };
-    /** @description A roll of labels. */
-    LabelRoll: {
-      /** @description Format of the labels on it. */
-      formatId: string;
-      /**
-       * Format: int32
-       * @description Labels left on it.
-       */
-      left: number;
-    };
-    /** @description What can be printed, and where the codes on it lead. */
-    LabelsView: {
-      /** @description Sizes. */
-      formats: components['schemas']['LabelFormat'][];
-      /** @description Address under which a phone finds the room. */
-      address: string;
-      /** @description Whether a phone can: the server listens on the network. */
-      onNetwork: boolean;
-      printer: components['schemas']['PrinterView'];
-    };
-    /** @description What happened in the larder, one record per kind; only ever added to. */
-    LarderAct:
-      | components['schemas']['LarderActFoodCounted']
-      | components['schemas']['LarderActFoodGained']
-      | components['schemas']['LarderActFoodLost']
-      | components['schemas']['LarderActCultureStarted']
-      | components['schemas']['LarderActCultureSplit']
-      | components['schemas']['LarderActCultureChilled']
-      | components['schemas']['LarderActMitesSeen']
-      | components['schemas']['LarderActCultureEnded']
-      | components['schemas']['LarderActOrderPlaced']
-      | components['schemas']['LarderActOrderArrived']
-      | components['schemas']['LarderActOrderCancelled']
-      | components['schemas']['LarderActGoodsCounted']
-      | components['schemas']['LarderActLarderWithdrawn'];
-    /** @description A culture was put into the cold, or taken out of it. */
-    LarderActCultureChilled: {
-      /** @enum {string} */
-      kind: 'cultureChilled';
-      /** Format: uuid */
-      cultureId: string;
-      intoCold: boolean;
-    };
-    /** @description A culture was thrown away. */
-    LarderActCultureEnded: {
-      /** @enum {string} */
-      kind: 'cultureEnded';
-      /** Format: uuid */
-      cultureId: string;
-      end: components['schemas']['CultureEnd'];
-    };
-    /** @description Some pots of a culture were parted from it, mostly to put one half into the cold. */
-    LarderActCultureSplit: {
-      /** @enum {string} */
-      kind: 'cultureSplit';
-      /** Format: uuid */
-      cultureId: string;
-      /** Format: uuid */
-      newCultureId: string;
-      /** Format: int32 */
-      pots: number;
-      intoCold: boolean;
-    };
-    /** @description A culture was started, or a pot of pupae set out to hatch. */
-    LarderActCultureStarted: {
-      /** @enum {string} */
-      kind: 'cultureStarted';
-      /**
-       * Format: uuid
-       * @description Id made by the client.
-       */
-      cultureId: string;
-      /** @description What it gives. */
-      feederId: string;
-      /**
-       * Format: int32
-       * @description Pots, 1–200.
-       */
-      pots: number;
-      /**
-       * Format: double
-       * @description Days it was along already.
-       * @default 0
-       */
-      ageDays: number;
-    };
-    /** @description A food was counted: so many are there. */
-    LarderActFoodCounted: {
-      /** @enum {string} */
-      kind: 'foodCounted';
-      food: components['schemas']['FoodKey'];
-      /** Format: int32 */
-      quantity: number;
-    };
-    /** @description More came, other than by an order on record. */
-    LarderActFoodGained: {
-      /** @enum {string} */
-      kind: 'foodGained';
-      food: components['schemas']['FoodKey'];
-      /** Format: int32 */
-      quantity: number;
-    };
-    /** @description Some died, escaped or were thrown away. */
-    LarderActFoodLost: {
-      /** @enum {string} */
-      kind: 'foodLost';
-      food: components['schemas']['FoodKey'];
-      /** Format: int32 */
-      quantity: number;
-    };
-    /** @description Goods were counted. */
-    LarderActGoodsCounted: {
-      /** @enum {string} */
-      kind: 'goodsCounted';
-      goodsId: string;
-      /** Format: double */
-      quantity: number;
-    };
-    /** @description An entry of the larder was a mistake. */
-    LarderActLarderWithdrawn: {
-      /** @enum {string} */
-      kind: 'larderWithdrawn';
-      /** Format: uuid */
-      entryId: string;
-    };
-    /** @description Mites were seen in a culture. */
-    LarderActMitesSeen: {
-      /** @enum {string} */
-      kind: 'mitesSeen';
-      /** Format: uuid */
-      cultureId: string;
-    };
-    /** @description An order arrived; what is short of it is not coming. */
-    LarderActOrderArrived: {
-      /** @enum {string} */
-      kind: 'orderArrived';
-      /** Format: uuid */
-      orderId: string;
-      lines: components['schemas']['OrderLine'][];
-    };
-    /** @description An order was given up. */
-    LarderActOrderCancelled: {
-      /** @enum {string} */
-      kind: 'orderCancelled';
-      /** Format: uuid */
-      orderId: string;
-    };
-    /** @description Something was ordered. */
-    LarderActOrderPlaced: {
-      /** @enum {string} */
-      kind: 'orderPlaced';
-      /**
-       * Format: uuid
-       * @description Id made by the client.
-       */
-      orderId: string;
-      /** @description What. */
-      lines: components['schemas']['OrderLine'][];
-      /**
-       * Format: date
-       * @description Day on which it was promised.
-       */
-      promisedOn: string;
-    };
-    /**
-     * @description What the larder plan asks for.
-     * @enum {unknown}
-     */
-    LarderDo: 'startCulture' | 'orderPots' | 'order';
-    /** @description A line of the larder's journal as shown. */
-    LarderLine: {
-      /** Format: uuid */
-      entryId: string;
-      /** Format: date-time */
-      at: string;
-      writtenBy: string;
-      text: string;
-      canTakeBack: boolean;
-    };
-    /** @description What will be eaten, what will be there, and what to start or order by when. */
-    LarderPlan: {
-      /** @description Every food that is needed or there, the first to run short first. */
-      foods: components['schemas']['FoodOutlook'][];
-      /** @description What to do, the most urgent first. */
-      steps: components['schemas']['LarderStep'][];
-      /** @description What is used up besides food. */
-      goods: components['schemas']['GoodsOutlook'][];
-    };
-    /** @description An entry for the larder. */
-    LarderRequest: {
-      /**
-       * Format: uuid
-       * @description Made by the client; the same id is written once.
-       */
-      id: string;
-      /** @description What happened. */
-      act: components['schemas']['LarderAct'];
-      /**
-       * Format: date
-       * @description Night on which it happened; tonight when left out.
-       */
-      on?: null | string;
-    };
-    /** @description One thing to do so that a food does not run short. */
-    LarderStep: {
-      /** @description What. */
-      do: components['schemas']['LarderDo'];
-      /** @description Of which food. */
-      food: components['schemas']['FoodKey'];
-      /** @description "2 pots of small fruit flies". */
-      what: string;
-      /**
-       * Format: int32
-       * @description Pots or animals.
-       */
-      amount: number;
-      /**
-       * Format: date
-       * @description Last night on which it is in time.
-       */
-      by: string;
-      /**
-       * Format: date
-       * @description Night on which the food would run short without it.
-       */
-      neededOn: string;
-      /** @description Whether it comes too late to keep that night. */
-      isLate: boolean;
-      /** @description Why, in a sentence. */
-      why: string;
-    };
-    /**
-     * @description What is to be done at the larder on a round.
-     * @enum {unknown}
-     */
-    LarderTask: 'throwAway' | 'outOfCold' | 'start' | 'order';
-    /** @description The larder tonight. */
-    LarderView: {
-      /** Format: date */
-      tonight: string;
-      plan: components['schemas']['LarderPlan'];
-      /**
-       * Format: int32
-       * @description Enclosures whose meals cannot be planned, since their size is not known.
-       */
-      unsized: number;
-      cultures: components['schemas']['CultureView'][];
-      orders: components['schemas']['OrderView'][];
-      supplier: components['schemas']['SupplierOffer'][];
-      bench: components['schemas']['BenchRoutine'];
-      journal: components['schemas']['LarderLine'][];
-    };
-    /** @description Work at the larder that falls on a night, found from the cultures and the plan, not planned by the keeper. */
-    LarderWork: {
-      /** @description What. */
-      task: components['schemas']['LarderTask'];
-      /**
-       * Format: date
-       * @description Night on which it falls; before tonight when it is overdue.
-       */
-      due: string;
-      /**
-       * Format: uuid
-       * @description Which culture; none for one that is not there yet.
-       */
-      cultureId: null | string;
-      /** @description Of which feeder. */
-      feederId: string;
-      /**
-       * Format: int32
-       * @description Pots; 0 for an order.
-       */
-      pots: number;
-      end: null | components['schemas']['CultureEnd'];
-      /** @description "Throw away 1 pot of fruit flies". */
-      text: string;
-      /** @description Why now, in a few words. */
-      because: string;
-      /**
-       * Format: double
-       * @description How long it takes, minutes; 0 for an order.
-       */
-      minutes: number;
-      /** @description What that rests on. */
-      reasons: components['schemas']['Reason'][];
-    };
-    /** @description Something was written into the larder's journal. */
-    LarderWritten: {
-      /** Format: uuid */
-      id: string;
-    };
-    /** @description A changed layout. */
-    LayoutChange: {
-      layout: components['schemas']['RoomLayout'];
-      /** Format: int64 */
-      version: number;
-    };
-    /**
-     * @description How long a leaf stays fit to eat.
-     * @enum {unknown}
-     */
-    LeafKind: 'soft' | 'woody';
-    /** @description Weights of the learning model. */
-    Learning: {
-      /**
-       * Format: double
-       * @description Weight of the prior median, in intervals; &gt; 0.
-       */
-      kappa: number;
-      /**
-       * Format: double
-       * @description Shape of the prior on the variance; &gt; 0.
-       */
-      alpha: number;
-      /**
-       * Format: double
-       * @description Scale of the prior on the variance; &gt; 0.
-       */
-      beta: number;
-    };
-    /** @description Food that is still in an enclosure: what comes out first. */
-    Leftover: {
-      /** @description "1 small cricket". */
-      what: string;
-      /**
-       * Format: int32
-       * @description Hours since it was offered.
-       */
-      inHours: number;
-      /**
-       * Format: date-time
-       * @description Instant by which it must be out.
-       */
-      outBy: string;
-      /** @description Whether the phase of the animal makes it urgent. */
-      atOnce: boolean;
-      offer: null | components['schemas']['OfferEvent'];
-      /** @description Foods that come out with it, each by its own clock. */
-      feederIds: string[];
-      /**
-       * @description Whether it was put in tonight and its hour is still to come.
-       * @default false
-       */
-      isLater: boolean;
-    };
-    /**
-     * @description Unit in which lengths are shown. Stored lengths are always millimetres.
-     * @enum {unknown}
-     */
-    LengthUnit: 'mm' | 'cm' | 'in';
-    /** @description What this room has taught. */
-    LessonsView: {
-      groups: components['schemas']['GroupSigns'][];
-      paces: components['schemas']['SpeciesPace'][];
-    };
-    /** @description Days of adult life by sex. */
-    LifeBySex: {
-      female: components['schemas']['RuleOfRange'];
-      male: components['schemas']['RuleOfRange'];
-    };
-    /** @description A sign on the lifeline. */
-    LifeSign: {
-      /** Format: date */
-      night: string;
-      label: string;
-      strength: components['schemas']['SignStrength'];
-    };
-    /** @description One stretch between two molts. */
-    LifeStep: {
-      /**
-       * Format: date
-       * @description Night of the molt that began it, or of arrival.
-       */
-      from: string;
-      /**
-       * Format: date
-       * @description Night of the molt that ended it; none for the present one.
-       */
-      to: null | string;
-      /**
-       * Format: int32
-       * @description Instar, when known.
-       */
-      instar: null | number;
-      /**
-       * Format: double
-       * @description Length of the part followed; none when nothing was ever measured.
-       */
-      lengthMm: null | number;
-      /** @description Whether the length was not measured in this skin. */
-      isEstimate: boolean;
-    };
-    /** @description The life of one animal as it is drawn: steps, meals, refusals, signs. */
-    Lifeline: {
-      /** @description The part whose length makes the steps. */
-      part: components['schemas']['BodyPart'];
-      /** @description Steps in order. */
-      steps: components['schemas']['LifeStep'][];
-      /** @description Nights of meals taken. */
-      meals: string[];
-      /** @description Nights of food turned down or not taken. */
-      refusals: string[];
-      /** @description Signs seen. */
-      signs: components['schemas']['LifeSign'][];
-    };
-    /** @description A lost limb over the molts since. */
-    LimbRecord: {
-      /** @description Which. */
-      limb: string;
-      /** @description How it was found last. */
-      state: components['schemas']['LimbState'];
-      /**
-       * Format: date
-       * @description Night on which it was.
-       */
-      seenOn: string;
-      /**
-       * Format: int32
-       * @description Molts since it was lost.
-       */
-      moltsSinceLost: number;
-      /** @description What to expect, in one sentence. */
-      outlook: string;
-    };
-    /**
-     * @description How a limb was found.
-     * @enum {unknown}
-     */
-    LimbState: 'lost' | 'small' | 'full';
-    /** @description One thing that can be logged at a line of the round with one key or tap. */
-    LineChoice: {
-      /** @description Its key, one letter or digit. */
-      key: string;
-      /** @description What it says. */
-      label: string;
-      /** @description The same for a phone. */
-      brief: string;
-      /** @description What is logged, in order; all or nothing. */
-      acts: components['schemas']['Act'][];
-      /**
-       * @description Whether it stands behind "Refused".
-       * @default false
-       */
-      isRefusal: boolean;
-    };
-    /** @description Something that can be told at a line besides its choices. */
-    LineOffer: {
-      /** @description Its key, one letter. */
-      key: string;
-      /** @description What it says. */
-      label: string;
-      /** @description The same for a phone. */
-      brief: string;
-      /** @description What is logged; none where a form or a page opens. */
-      acts: components['schemas']['Act'][];
-      form: null | components['schemas']['EntryForm'];
-      /**
-       * Format: uuid
-       * @description The entry that it corrects, so that one meal is not two on the record.
-       */
-      corrects: null | string;
-      /** @description Whether it is the obvious thing to do at the line. */
-      isMain: boolean;
-      /** @description Whether it leads to what is known of the animal. */
-      opensDetails: boolean;
-    };
-    /**
-     * @description In which part of the walk a line stands.
-     * @enum {unknown}
-     */
-    LineSection: 'shelf' | 'first' | 'later';
-    /**
-     * @description Which part of the round a line belongs to.
-     * @enum {unknown}
-     */
-    LineState: 'due' | 'passBy' | 'quiet';
-    /** @description What can be logged of a whole shelf in one go. */
-    LineTogether: {
-      /** @description What it is, the same for all that go together. */
-      word: string;
-      /** @description What is logged of this one. */
-      acts: components['schemas']['Act'][];
-    };
-    /** @description Why a line says what it says, with the band of the next molt or wait. */
-    LineWhy: {
-      summary: string;
-      reasons: components['schemas']['Reason'][];
-      molt: null | components['schemas']['VigilForecast'];
-    };
-    /** @description Something was written: every open screen may look again. */
-    LiveEvent: {
-      /** @description What to look at again. */
-      topic: components['schemas']['LiveTopic'];
-      /** @description Ids of the entries, so that whoever wrote them need not look. */
-      ids: string[];
-      /** @description Animals that they are about. */
-      stock: string[];
-      /** @description Who wrote them. */
-      by: string;
-    };
-    /**
-     * @description What was written, so that a screen knows what to look at again.
-     * @enum {unknown}
-     */
-    LiveTopic:
-      | 'anything'
-      | 'journal'
-      | 'chores'
-      | 'shelves'
-      | 'larder'
-      | 'contacts'
-      | 'climate'
-      | 'rules'
-      | 'settings';
-    /** @description An animal that is with somebody else for a time. */
-    LoanEvent: {
-      /**
-       * Format: date-time
-       * @description Since when.
-       */
-      at: string;
-      /** @description With whom. */
-      to: string;
-      /**
-       * Format: uuid
-       * @description The same on the list of contacts, if they are on it.
-       */
-      contactId: null | string;
-      /**
-       * Format: date
-       * @description Night by which it is to be back, if that was agreed.
-       */
-      backBy: null | string;
-    };
-    /**
-     * @description Everything that can be logged of one animal as it is tonight, by what its stage of life has: an egg is not measured for
-     *     molts, a pupa is not fed, a colony has no limbs.
-     */
-    LogMenu: {
-      /** @description What stands at the head of its page, food last. */
-      head: components['schemas']['LogOffer'][];
-      /** @description Logged with one tap. */
-      atOnce: components['schemas']['LogOffer'][];
-      /** @description Mostly found after the fact: opens a form in which the night is said. */
-      found: components['schemas']['LogOffer'][];
-      /** @description Everything else with a form of its own. */
-      forms: components['schemas']['LogOffer'][];
-    };
-    /** @description One thing that can be logged of an animal as it is tonight: at once, or in a form. */
-    LogOffer: {
-      /** @description The letter or digit that picks it. */
-      key: string;
-      /** @description What it says. */
-      label: string;
-      /** @description What is logged at once; the start of the form where there is one. */
-      acts: components['schemas']['Act'][];
-      form: null | components['schemas']['EntryForm'];
-      care?: null | components['schemas']['CareAct'];
-    };
-    /** @description An entry to log. */
-    LogRequest: {
-      /**
-       * Format: uuid
-       * @description Made by the client; the same id is written once.
-       */
-      id: string;
-      /** @description What happened. */
-      act: components['schemas']['Act'];
-      /**
-       * Format: date
-       * @description Night on which it happened or was found; tonight when left out.
-       */
-      foundOn?: null | string;
-      /**
-       * Format: date
-       * @description Night on which it had not happened yet, when it was found afterwards.
-       */
-      lastSeenBefore?: null | string;
-      /**
-       * Format: uuid
-       * @description The entry that this one corrects; without dates it keeps that one's.
-       */
-      corrects?: null | string;
-    };
-    /** @description An animal to be weighed by its length. */
-    MassRequest: {
-      /** @description Rulebook group, or `feeder` for insects in general. */
-      group: string;
-      /**
-       * Format: double
-       * @description Body length, 0.1 to 500 mm.
-       */
-      lengthMm: number;
-    };
-    /** @description Estimated mass. */
-    MassResult: {
-      /** Format: double */
-      massMg: number;
-    };
-    /** @description What to put before an animal. */
-    MealOffer: {
-      /** @description Feeder. */
-      feederId: string;
-      /** @description Size class. */
-      sizeClassId: string;
-      /**
-       * Format: int32
-       * @description Animals, or pieces when cut; for a brood the whole meal.
-       */
-      count: number;
-      /** @description How to serve it. */
-      preparation: components['schemas']['Preparation'];
-      /** @description "1 small roach nymph". */
-      what: string;
-      /** @description How to serve this feeder. */
-      serving: string;
-      /**
-       * Format: int32
-       * @description Whole animals, or portions, that it takes from the larder.
-       */
-      animals: number;
-      with?: null | components['schemas']['MealOffer'];
-    };
-    /** @description When the next meal is due and what it should be. */
-    MealPlan: {
-      /**
-       * Format: date
-       * @description Night on which it is due; none while food is forbidden.
-       */
-      due: null | string;
-      /** @description Whether food is hushed altogether. */
-      forbidden: boolean;
-      /**
-       * Format: date
-       * @description Night of the last meal on record.
-       */
-      lastMeal: null | string;
-      /**
-       * Format: double
-       * @description Days between meals now.
-       */
-      everyDays: number;
-      offer: null | components['schemas']['MealOffer'];
-      /**
-       * @description Whether it takes no food at its stage, hushed or not.
-       * @default false
-       */
-      eatsNothing: boolean;
-    };
-    /** @description How an enclosure is misted. */
-    MistPlan: {
-      /**
-       * Format: double
-       * @description Millilitres of one squirt, 0.1–20.
-       */
-      mlPerSquirt: number;
-      /**
-       * Format: int32
-       * @description Squirts each time, 1–50.
-       */
-      squirts: number;
-      /**
-       * Format: double
-       * @description Days between, 0.5–60.
-       */
-      everyDays: number;
-    };
-    /**
-     * @description How damp the floor is kept.
-     * @enum {unknown}
-     */
-    Moisture: 'dry' | 'damp';
-    /** @description How many molts an animal has left to adult. */
-    MoltsLeft: {
-      /**
-       * Format: int32
-       * @description By size and growth ratio, to the smallest adult.
-       */
-      bySizeLow: null | number;
-      /**
-       * Format: int32
-       * @description To the largest adult.
-       */
-      bySizeHigh: null | number;
-      /**
-       * Format: int32
-       * @description By the species' number of molts, at least; none where its instar is not known.
-       */
-      byInstarLow: null | number;
-      /**
-       * Format: int32
-       * @description At most.
-       */
-      byInstarHigh: null | number;
-      /** @description Whether both ways overlap, or only one is to be had. */
-      agree: boolean;
-    };
-    /** @description Number of molts to adult by sex. */
-    MoltsToAdult: {
-      female: components['schemas']['RuleOfRange'];
-      male: components['schemas']['RuleOfRange'];
-    };
-    /** @description Something that a change of rules moves. */
-    MovedForecast: {
-      /** Format: uuid */
-      stockId: string;
-      code: string;
-      name: string;
-      /** @description What moves, from what to what. */
-      what: string;
-    };
-    /** @description A new animal or brood. */
-    NewStock: {
-      /**
-       * Format: uuid
-       * @description Id of the animal, made by the client.
-       */
-      id: string;
-      /**
-       * Format: uuid
-       * @description Id of the journal entry, made by the client.
-       */
-      entryId: string;
-      details: components['schemas']['StockDetails'];
-      place: components['schemas']['Place'];
-      measure?: null | components['schemas']['FirstMeasure'];
-      /**
-       * Format: date
-       * @description Night of its last molt, if known.
-       */
-      lastMoltOn?: null | string;
-      /**
-       * Format: uuid
-       * @description The shared tank that it goes into; its place is then that of the tank.
-       */
-      tankId?: null | string;
-    };
-    /** @description A forecast size with its 90 % prediction interval. */
-    NextSize: {
-      /** Format: int32 */
-      instar: number;
-      /** Format: double */
-      medianMm: number;
-      /** Format: double */
-      low90Mm: number;
-      /** Format: double */
-      high90Mm: number;
-    };
-    /** @description A night to come, if all is done until then on the night it is due. */
-    NightAhead: {
-      /**
-       * Format: date
-       * @description The night.
-       */
-      night: string;
-      /** @description Enclosures, in walking order. */
-      lines: components['schemas']['PlannedLine'][];
-      /** @description Chores that fall on it. */
-      chores: components['schemas']['Chore'][];
-      /**
-       * Format: double
-       * @description Estimated time.
-       */
-      seconds: number;
-    };
-    /** @description Something awaited, as a band of nights. */
-    NightBand: {
-      /** Format: uuid */
-      stockId: string;
-      code: string;
-      name: string;
-      kind: components['schemas']['BandKind'];
-      label: string;
-      /** Format: date */
-      from: string;
-      /** Format: date */
-      likely: string;
-      /** Format: date */
-      to: string;
-      hushed: boolean;
-    };
-    /** @description How likely it is that a wait has ended by a night. */
-    NightBy: {
-      /**
-       * Format: date
-       * @description The night.
-       */
-      night: string;
-      /**
-       * Format: double
-       * @description Chance (0–1).
-       */
-      chance: number;
-    };
-    /** @description How many enclosures need a hand on a night to come. */
-    NightChores: {
-      /** Format: date */
-      night: string;
-      /** Format: int32 */
-      count: number;
-    };
-    /** @description Something that happened. */
-    NightMark: {
-      /** Format: uuid */
-      stockId: string;
-      code: string;
-      name: string;
-      label: string;
-      /** Format: date */
-      night: string;
-    };
-    /** @description A night that is over: what was done. */
-    NightPast: {
-      /** Format: date */
-      night: string;
-      done: components['schemas']['DoneLine'][];
-      summary: components['schemas']['RoundSummary'];
-    };
-    /** @description The strip of nights: what happened, what is awaited, what will be due. */
-    Nightline: {
-      /**
-       * Format: date
-       * @description First night shown.
-       */
-      from: string;
-      /**
-       * Format: date
-       * @description Tonight.
-       */
-      tonight: string;
-      /**
-       * Format: date
-       * @description Last night shown.
-       */
-      to: string;
-      /** @description Bands, the most pressing first. */
-      bands: components['schemas']['NightBand'][];
-      /**
-       * Format: int32
-       * @description How many are awaited in all; not all of them are among the bands of a large room.
-       */
-      awaited: number;
-      /** @description Marks of the past, newest first. */
-      marks: components['schemas']['NightMark'][];
-      /** @description Nights with meals due. */
-      chores: components['schemas']['NightChores'][];
-    };
-    /** @description An animal that has not eaten for longer than its cadence, and whether that is normal. */
-    NotEating: {
-      /**
-       * Format: int32
-       * @description Nights since the last meal, or since it came.
-       */
-      nights: number;
-      /** @description Whether the record explains it. */
-      isNormal: boolean;
-    };
-    /** @description A package or font that ships with the application and is the work of others. */
-    Notice: {
-      /** @description Name. */
-      name: string;
-      /** @description Version. */
-      version: string;
-      /** @description Licence, by its SPDX name where it has one. */
-      licence: string;
-      /** @description What it is used for. */
-      for: string;
-    };
-    /** @description Food that was offered. */
-    Offer: {
-      /** @description Feeder of the rulebook. */
-      feederId: string;
-      /** @description Size class of that feeder. */
-      sizeClassId: string;
-      /**
-       * Format: int32
-       * @description Animals or pieces.
-       */
-      count: number;
-      /** @description How it was served. */
-      preparation: components['schemas']['Preparation'];
-      /** @description What came of it. */
-      outcome: components['schemas']['OfferOutcome'];
-      /** @description Whether prey stayed in the enclosure, when that was said. */
-      leftIn?: null | boolean;
-      /** @description Of a brood in numbered vials: those that did not take it, though the others did. */
-      untaken?: null | number[];
-    };
-    /** @description An offer on record. */
-    OfferEvent: {
-      /** Format: uuid */
-      entryId: string;
-      /** Format: date-time */
-      at: string;
-      offer: components['schemas']['Offer'];
-    };
-    /**
-     * @description What came of an offer; more than yes or no.
-     * @enum {unknown}
-     */
-    OfferOutcome:
-      | 'eaten'
-      | 'takenLater'
-      | 'fled'
-      | 'battedAway'
-      | 'killedAndLeft'
-      | 'notSeen'
-      | 'stillEating'
-      | 'seenToCatch'
-      | 'foundUneaten';
-    /** @description A browser in which somebody is signed in. */
-    OpenSession: {
-      /** Format: uuid */
-      id: string;
-      person: string;
-      from: string;
-      browser: string;
-      /** Format: date-time */
-      madeAt: string;
-      /** Format: date-time */
-      seenAt: string;
-      isThis: boolean;
-    };
-    /** @description One line of an order: animals of a food, pots of a culture, or goods. */
-    OrderLine: {
-      /** @description Feeder or kind of goods. */
-      itemId: string;
-      /** @description Size class of a feeder; empty for goods. */
-      sizeClassId: string;
-      /**
-       * Format: int32
-       * @description Animals, pots, or units of goods, 1–1,000,000.
-       */
-      quantity: number;
-    };
-    /** @description An order to the supplier that comes with the product. */
-    OrderRequest: {
-      /**
-       * Format: uuid
-       * @description Id of the entry, made by the client.
-       */
-      id: string;
-      /**
-       * Format: uuid
-       * @description Id of the order, made by the client.
-       */
-      orderId: string;
-      /** @description What is wanted. */
-      lines: components['schemas']['OrderLine'][];
-    };
-    /** @description An order as shown. */
-    OrderView: {
-      /** Format: uuid */
-      id: string;
-      /** Format: date */
-      placedOn: string;
-      /** Format: date */
-      promisedOn: string;
-      /** @description What was ordered, in words. */
-      lines: string[];
-      ordered: components['schemas']['OrderLine'][];
-      /** @description How it stands with the supplier. */
-      parcel: components['schemas']['Parcel'];
-    };
-    /** @description From which molt on an enclosure does not fit any more. */
-    OutgrownAt: {
-      /**
-       * Format: int32
-       * @description How many molts ahead, 1 for the next.
-       */
-      molts: number;
-      /** @description The instar after it, as written; none where it is not known. */
-      instar: null | string;
-      /**
-       * Format: date
-       * @description Early end of the window of that molt.
-       */
-      from: string;
-      /**
-       * Format: date
-       * @description Middle of it.
-       */
-      likely: string;
-      /**
-       * Format: date
-       * @description Late end.
-       */
-      to: string;
-      /** @description What does not fit then. */
-      misfits: components['schemas']['HousingMisfit'][];
-    };
-    /** @description What a change of rules would move. */
-    OverridePreview: {
-      /** Format: int32 */
-      animals: number;
-      moved: components['schemas']['MovedForecast'][];
-    };
-    /**
-     * @description How far a changed rule reaches.
-     * @enum {unknown}
-     */
-    OverrideScope: 'room' | 'species' | 'animal';
-    /** @description A feeder of the keeper's own. */
-    OwnFeeder: {
-      /** @description Name, singular, 2–40 characters. */
-      name: string;
-      /** @description Name, plural, 2–40 characters. */
-      plural: string;
-      /** @description Rich in fat. */
-      fatty: boolean;
-      /** @description Whether it may be cut. */
-      canBeCut: boolean;
-      /** @description What it does. */
-      traits: components['schemas']['FeederTrait'][];
-      /**
-       * Format: double
-       * @description Days after which half of it is dead in stock, 1–730.
-       */
-      keepsDays: number;
-      /** @description How to serve it, up to 200 characters. */
-      serving: string;
-      /** @description Size classes, small to large, 1–6. */
-      classes: components['schemas']['OwnFeederClass'][];
-    };
-    /** @description A size class of a feeder of the keeper's own. */
-    OwnFeederClass: {
-      /** @description Adjective before the feeder's name, e.g. "small"; empty when there is only one class. */
-      name: string;
-      /**
-       * Format: double
-       * @description Shortest, 0.5 to 300 mm.
-       */
-      fromMm: number;
-      /**
-       * Format: double
-       * @description Longest.
-       */
-      toMm: number;
-    };
-    /** @description The owner's password, before or after the room is opened to the network. */
-    OwnerRequest: {
-      /** @description Name under which the owner signs in. */
-      name: string;
-      /** @description At least ten characters. */
-      password: string;
-    };
-    /** @description The page of an animal, composed of what its kind and stage of life have, in the order in which it is read. */
-    PageLayout: {
-      /** @description Drawings along time, side by side. */
-      drawn: components['schemas']['PageSection'][];
-      /** @description What takes the whole width. */
-      wide: components['schemas']['PageSection'][];
-      /** @description How it is and what is due. */
-      tonight: components['schemas']['PageSection'][];
-      /** @description Food, growth, numbers; none where all of it is a remark or two, which then stand with tonight. */
-      body: components['schemas']['PageSection'][];
-      /** @description What it may have, and what was done. */
-      care: components['schemas']['PageSection'][];
-    };
-    /**
-     * @description A part of an animal's page.
-     * @enum {unknown}
-     */
-    PageSection:
-      | 'life'
-      | 'awaited'
-      | 'inmates'
-      | 'signs'
-      | 'ends'
-      | 'turns'
-      | 'leftover'
-      | 'water'
-      | 'upkeep'
-      | 'meal'
-      | 'firstMeal'
-      | 'stage'
-      | 'condition'
-      | 'enclosure'
-      | 'quarantine'
-      | 'cautions'
-      | 'food'
-      | 'fasting'
-      | 'growth'
-      | 'numbers'
-      | 'young'
-      | 'notes'
-      | 'hush'
-      | 'journal';
-    /** @enum {unknown} */
-    PairingMethod: 'watched' | 'leftTogether' | 'throughMesh' | null;
-    /** @description How an order of the supplier stands. */
-    Parcel: {
-      /** @description Whether the parcel is at the door. */
-      hasArrived: boolean;
-      /** @description What is in it; some lines may be short. */
-      lines: components['schemas']['OrderLine'][];
-      /** @description What the supplier says. */
-      says: string;
-    };
-    /** @description A changed password of one's own. */
-    PasswordRequest: {
-      former: string;
-      password: string;
-    };
-    /** @description Somebody who may sign in. */
-    PersonView: {
-      /** Format: uuid */
-      id: string;
-      name: string;
-      isOwner: boolean;
-      /** Format: date-time */
-      addedAt: string;
-    };
-    /**
-     * @description Where an animal stands between two molts, as the lantern shows it.
-     * @enum {unknown}
-     */
-    Phase:
-      | 'open'
-      | 'wellFed'
-      | 'suspected'
-      | 'likely'
-      | 'sealedIn'
-      | 'imminent'
-      | 'hardening'
-      | 'fangsUnchecked'
-      | 'buried'
-      | 'pupa'
-      | 'founding'
-      | 'brooding'
-      | 'eggs'
-      | 'wintering';
-    /** @description A length measured in a picture against a scale of known length. */
-    PhotoMeasure: {
-      /**
-       * Format: double
-       * @description Length.
-       */
-      lengthMm: number;
-      /**
-       * Format: double
-       * @description Standard error from setting four points by hand; tilt and distance come on top.
-       */
-      errorMm: number;
-      /**
-       * Format: double
-       * @description Scale.
-       */
-      mmPerPixel: number;
-    };
-    /** @description A length clicked in a picture beside a scale of known length. */
-    PhotoMeasureRequest: {
-      /** @description One end of the scale, pixels. */
-      scaleFrom: components['schemas']['PicturePoint'];
-      /** @description Its other end. */
-      scaleTo: components['schemas']['PicturePoint'];
-      /**
-       * Format: double
-       * @description Its length, 0.1 to 1000 mm.
-       */
-      scaleMm: number;
-      /** @description One end of what is measured. */
-      from: components['schemas']['PicturePoint'];
-      /** @description Its other end. */
-      to: components['schemas']['PicturePoint'];
-    };
-    /** @description A picture on record. */
-    PictureEvent: {
-      /** Format: uuid */
-      entryId: string;
-      /** Format: uuid */
-      pictureId: string;
-      /** Format: date-time */
-      at: string;
-      caption: string;
-      ofExuvia: boolean;
-      /** Format: int32 */
-      moltsHere: number;
-    };
-    /** @description A point in a picture, in pixels. */
-    PicturePoint: {
-      /** Format: double */
-      x: number;
-      /** Format: double */
-      y: number;
-    };
-    /** @description Where an enclosure stands: rack, shelf and slot like A1·03 (rack A–ZZ, shelf 1–99, slot 1–999). */
-    Place: string;
-    /** @description Something to be done for it on a night to come. */
-    PlannedCare: {
-      /** @description What kind of care. */
-      clock: components['schemas']['CareClock'];
-      /** @description In a word or two. */
-      what: string;
-      /** @description Whether it is counted from a time still to come, so that it may shift. */
-      again: boolean;
-    };
-    /** @description One enclosure that will need a hand on a night to come. */
-    PlannedLine: {
-      /**
-       * Format: uuid
-       * @description Which.
-       */
-      stockId: string;
-      /** @description Where it stands. */
-      place: components['schemas']['Place'];
-      /** @description Its name. */
-      name: string;
-      /** @description Its species. */
-      species: string;
-      /** @description What falls on that night. */
-      care: components['schemas']['PlannedCare'][];
-      /** @description What is awaited of it around that night, in words; empty for nothing. */
-      awaited: string;
-    };
-    /** @description The reading of the signs since the last molt. */
-    PremoltReading: {
-      /** @description What they add up to. */
-      word: components['schemas']['ReadingWord'];
-      /** @description Every piece, oldest first. */
-      evidence: components['schemas']['Evidence'][];
-      /** @description Whether the new skin shows. */
-      darkening: boolean;
-      /** @description Whether it has shut itself in. */
-      sealedIn: boolean;
-      /**
-       * Format: date
-       * @description Night of the first imminent sign that still counts.
-       */
-      imminentSince: null | string;
-      /** @description An opposite sign seen tonight or last night: what to do at once. */
-      needsHelp: null | string;
-    };
-    /**
-     * @description How prey was served.
-     * @enum {unknown}
-     */
-    Preparation: 'live' | 'preKilled' | 'cut' | 'fresh';
-    /** @description One size class of a feeder judged. */
-    PreyChoice: {
-      feeder: string;
-      sizeClass: string;
-      /** Format: double */
-      minMm: number;
-      /** Format: double */
-      maxMm: number;
-      verdict: components['schemas']['PreyVerdict'];
-      /** Format: int32 */
-      pieces: number;
-      /** Format: int32 */
-      count: number;
-    };
-    /** @description Largest prey and what every feeder class is to an animal. */
-    PreyFit: {
-      /**
-       * Format: double
-       * @description Longest prey that may be offered whole.
-       */
-      maxPreyMm: number;
-      /**
-       * Format: double
-       * @description Length that prey must never exceed.
-       */
-      neverAboveMm: number;
-      /**
-       * Format: double
-       * @description Body length it was judged by.
-       */
-      bodyMm: number;
-      /** @description Every feeder class of the rulebook. */
-      options: components['schemas']['PreyOption'][];
-      /**
-       * Format: double
-       * @description Foreleg it was judged by, if that was measured.
-       */
-      forelegMm: null | number;
-    };
-    /** @description One size class of a feeder judged for an animal. */
-    PreyOption: {
-      /** @description Feeder. */
-      feederId: string;
-      /** @description Size class. */
-      sizeClassId: string;
-      /** @description "small roach nymph". */
-      name: string;
-      /** @description "small roach nymphs". */
-      plural: string;
-      /**
-       * Format: double
-       * @description Shortest of the class.
-       */
-      minMm: number;
-      /**
-       * Format: double
-       * @description Longest of the class.
-       */
-      maxMm: number;
-      /** @description What it is to the animal. */
-      verdict: components['schemas']['PreyVerdict'];
-      /**
-       * Format: int32
-       * @description Pieces into which one must be cut; 1 when it is given whole, 0 when not at all.
-       */
-      pieces: number;
-      /**
-       * Format: int32
-       * @description How many make a meal (of whole animals; of pieces when cut); 0 when not at all.
-       */
-      count: number;
-      /** @description Rich in fat. */
-      fatty: boolean;
-      /** @description How to serve it. */
-      serving: string;
-      /** @description What it does that must be minded. */
-      traits: components['schemas']['FeederTrait'][];
-      /**
-       * @description Whether it suits the stage.
-       * @default false
-       */
-      onMenu: boolean;
-      /**
-       * Format: int32
-       * @description How often this animal has taken it whole.
-       * @default 0
-       */
-      takenBefore: number;
-    };
-    /** @description A predator for which prey is wanted. */
-    PreyRequest: {
-      /** @description Rulebook group. */
-      group: string;
-      /**
-       * Format: double
-       * @description Carapace and abdomen without legs.
-       */
-      bodyLengthMm: number;
-      /** @description Stage of life, by its id or the group's own word; read from the leg span when left out. */
-      stage?: null | string;
-      /**
-       * Format: double
-       * @description Diagonal leg span.
-       */
-      legSpanMm?: null | number;
-      /**
-       * Format: double
-       * @description Abdomen width ÷ carapace width.
-       */
-      abdomenRatio?: null | number;
-      /**
-       * Format: double
-       * @description Femur and tibia of a mantis's grasping foreleg.
-       */
-      forelegMm?: null | number;
-    };
-    /** @description Largest prey and every feeder class. */
-    PreyResult: {
-      /** Format: double */
-      maxPreyMm: number;
-      /** Format: double */
-      neverAboveMm: number;
-      options: components['schemas']['PreyChoice'][];
-    };
-    /**
-     * @description What a size class of a feeder is to an animal.
-     * @enum {unknown}
-     */
-    PreyVerdict: 'fits' | 'cut' | 'too-large' | 'too-small';
-    /** @description One label that was printed. */
-    PrintedLabel: {
-      /**
-       * Format: int32
-       * @description Number of the label, counted from 1 for ever.
-       */
-      id: number;
-      /** @description What is on it. */
-      title: string;
-      /** @description Format. */
-      formatId: string;
-      /**
-       * Format: date-time
-       * @description When.
-       */
-      printedAt: string;
-    };
-    /** @description The printer. */
-    PrinterView: {
-      roll: null | components['schemas']['LabelRoll'];
-      printed: components['schemas']['PrintedLabel'][];
-    };
-    ProblemDetails: {
-      type?: null | string;
-      title?: null | string;
-      /** Format: int32 */
-      status?: null | number;
-      detail?: null | string;
-      instance?: null | string;
-    };
-    /** @description Quantiles in nights from the night of the forecast. */
-    Quantiles: {
-      /** Format: double */
-      p10: number;
-      /** Format: double */
-      p50: number;
-      /** Format: double */
-      p90: number;
-    };
-    /** @description New stock that stands apart for its first nights. */
-    Quarantine: {
-      /**
-       * Format: date
-       * @description Night from which it may stand with the others.
-       */
-      until: string;
-      /** @description Whether it stands on a shelf for new stock. */
-      apart: boolean;
-    };
-    /** @description A rack and its shelves. */
-    RackLayout: {
-      /** @description One or two capital letters, as in the code of its places. */
-      rack: string;
-      /** @description The room or corner in which it stands; may be empty. */
-      area: string;
-      /** @description From the top down, as they are drawn. */
-      shelves: components['schemas']['ShelfLayout'][];
-    };
-    /** @description A rack. */
-    RackView: {
-      rack: string;
-      area: string;
-      shelves: components['schemas']['ShelfView'][];
-    };
-    /** @description A range with both ends included. */
-    Range: {
-      /** Format: double */
-      low: number;
-      /** Format: double */
-      high: number;
-      /**
-       * Format: double
-       * @description The middle of the range.
-       */
-      middle: number;
-    };
-    /** @description A temperature read off in the room. */
-    ReadOff: {
-      /**
-       * Format: double
-       * @description −20 to 60 °C.
-       */
-      temperatureC: number;
-      /**
-       * Format: double
-       * @description 0 to 100 per cent, if read.
-       */
-      relativeHumidity?: null | number;
-      /**
-       * @description Rack, shelf or place; empty for the whole room.
-       * @default
-       */
-      zone: string;
-      /**
-       * Format: uuid
-       * @description Made by the client; the same id is written once. Left out by programs that send each reading once.
-       */
-      id?: null | string;
-    };
-    /** @description How the premolt readings of a group did. */
-    ReadingLine: {
-      /** @description Group, or `all`. */
-      group: string;
-      /**
-       * Format: int32
-       * @description Readings scored.
-       */
-      readings: number;
-      /**
-       * Format: double
-       * @description Share that a molt followed.
-       */
-      followed: number;
-      /**
-       * Format: double
-       * @description Brier score; less is better.
-       */
-      brier: number;
-      /**
-       * Format: double
-       * @description Brier score of always saying that share.
-       */
-      brierOfShare: number;
-      /**
-       * Format: double
-       * @description How well readings tell premolt from the rest; 0.5 is chance. None when only one of both occurred.
-       */
-      areaUnderRoc: null | number;
-    };
-    /**
-     * @description What the signs add up to, in the words of the trade.
-     * @enum {unknown}
-     */
-    ReadingWord: 'open' | 'wellFed' | 'suspected' | 'likely' | 'imminent';
-    /** @description One step of a "why": a rule or a datum, in words, with its origin. */
-    Reason: {
-      /** @description One or two words naming the step, e.g. "Cadence". */
-      topic: string;
-      /** @description The sentence a keeper reads, with units. */
-      text: string;
-      /** @description Dotted name of the rule in the rulebook, or of the kind of record. */
-      rule: string;
-      /** @description How far to trust it. */
-      tag: components['schemas']['RuleTag'];
-      /** @description The published source, or what the tag says when there is none. */
-      source: string;
-      /** @description The schools, where keepers disagree; otherwise empty. */
-      schools: components['schemas']['School'][];
-    };
-    /** @description An animal that needs another enclosure. */
-    RehouseNeed: {
-      /**
-       * Format: uuid
-       * @description Which.
-       */
-      stockId: string;
-      /** @description Where it stands. */
-      place: components['schemas']['Place'];
-      /** @description Its name. */
-      name: string;
-      /** @description Its species. */
-      species: string;
-      /** @description What does not fit, and from when on. */
-      why: string;
-      /** @description The least enclosure that lasts beyond the next molt. */
-      needs: components['schemas']['ContainerPlan'];
-      /** @description The smallest of the room's own sizes that does; none when none does. */
-      tub: null | string;
-      /**
-       * Format: double
-       * @description How deep its floor must be then, so that there is enough to dig in and no height to fall from.
-       */
-      floorMm: null | number;
-      /**
-       * Format: date
-       * @description First night on which it may be moved over; none when nobody can say yet when the hush ends.
-       */
-      from: null | string;
-      /**
-       * Format: date
-       * @description Night by which it should be done.
-       */
-      by: null | string;
-      /** @description What it waits for, when not tonight. */
-      waits: string;
-      /** @description Why. */
-      reason: components['schemas']['AnswerOfHousingFit'];
-    };
-    /** @description Who needs which size of enclosure when. */
-    RehousePlan: {
-      /** @description The animals, the earliest first. */
-      needs: components['schemas']['RehouseNeed'][];
-      /** @description Counts of tubs to have ready. */
-      tubs: components['schemas']['TubCount'][];
-    };
-    /** @description One of an animal's family, here or gone. */
-    Relative: {
-      /** Format: uuid */
-      stockId: string;
-      name: string;
-      species: string;
-      place: components['schemas']['Place'];
-      here: boolean;
-    };
-    /** @description An enclosure that needs nothing tonight. */
-    RestingLine: {
-      /** Format: uuid */
-      stockId: string;
-      place: components['schemas']['Place'];
-      name: string;
-      /** Format: date */
-      nextDue: null | string;
-    };
-    /** @description A roll to put into the printer. */
-    RollRequest: {
-      format: string;
-    };
-    /** @description The furniture of the rooms and the order in which it is walked. */
-    RoomLayout: {
-      /** @description From left to right, as they are drawn. */
-      racks: components['schemas']['RackLayout'][];
-      /** @description Codes of shelves in walking order; those left out follow as they are drawn. */
-      walk: string[];
-    };
-    /** @description What the keeper has set for the whole room. */
-    RoomSettings: {
-      /** @description Name of the room, 1–80 characters. */
-      roomName: string;
-      /** @description Name written beside entries, 1–60 characters. */
-      keeperName: string;
-      /** @description IANA time zone. */
-      zoneId: string;
-      /**
-       * Format: int32
-       * @description Local hour (0–12) at which a new night begins.
-       */
-      cutoverHour: number;
-      /** @description Unit for lengths. */
-      unit: components['schemas']['LengthUnit'];
-      /** @description School for first meals. */
-      firstMeal: components['schemas']['FirstMealSchool'];
-      /** @description School for cadence. */
-      cadence: components['schemas']['CadenceSchool'];
-    };
-    /**
-     * @description What a line of the round asks for.
-     * @enum {unknown}
-     */
-    RoundAct:
-      | 'none'
-      | 'help'
-      | 'removeLeftovers'
-      | 'lookForMolt'
-      | 'checkFangs'
-      | 'feed'
-      | 'water'
-      | 'lookAtTube'
-      | 'dampSide'
-      | 'ask'
-      | 'askBack'
-      | 'tend';
-    /** @description Where the round was left. */
-    RoundBreak: {
-      place: components['schemas']['Place'];
-      name: string;
-      /** Format: date-time */
-      at: string;
-      /**
-       * Format: uuid
-       * @description The enclosure at which it goes on.
-       */
-      goOnAt: string;
-    };
-    /** @description A chore on the round. */
-    RoundChore: {
-      /** @description The chore. */
-      chore: components['schemas']['Chore'];
-      /** @description Whether it is done. */
-      doneTonight: boolean;
-    };
-    /** @description One enclosure on tonight's round. */
-    RoundLine: {
-      /**
-       * Format: uuid
-       * @description The animal or brood.
-       */
-      stockId: string;
-      /** @description Where it stands. */
-      place: components['schemas']['Place'];
-      /** @description Nickname. */
-      name: string;
-      /** @description Scientific name. */
-      species: string;
-      /** @description Phase. */
-      phase: components['schemas']['Phase'];
-      /** @description The word beside the lantern. */
-      phaseWord: string;
-      /**
-       * Format: int32
-       * @description Closed shutters, 0–3.
-       */
-      shutters: number;
-      /** @description Due, pass by, or quiet. */
-      state: components['schemas']['LineState'];
-      /** @description The one obvious act. */
-      act: components['schemas']['RoundAct'];
-      /** @description What to do now, in plain words with numbers. */
-      do: string;
-      /** @description The most telling circumstances. */
-      detail: string;
-      offer: null | components['schemas']['MealOffer'];
-      /** @description What to mind with the lid off: a catch cup, clean hands. */
-      mind: string[];
-      /** @description What can be logged with one key or tap, the obvious one first. */
-      choices: components['schemas']['LineChoice'][];
-      preyIn: null | components['schemas']['OfferEvent'];
-      /**
-       * Format: date-time
-       * @description The hour at which it is to come out, when that is still to come tonight.
-       */
-      outAt: null | string;
-      /**
-       * Format: double
-       * @description Estimated time for the act.
-       */
-      seconds: number;
-      /**
-       * Format: int32
-       * @description Numbered vials of a brood; none for one animal or a colony.
-       */
-      vials: null | number;
-      hazard: null | components['schemas']['Hazard'];
-      /** @description Whether it stands apart as new stock: last, with tools of its own. */
-      quarantine: boolean;
-      /** @description Whether signs can be seen on it. */
-      signs: boolean;
-      /** @description How water is given to it, what is due first; none where no water is poured. */
-      waters: components['schemas']['WaterKind'][];
-      /**
-       * Format: date-time
-       * @description Instant from which it will need a hand, when it does not tonight.
-       */
-      nextDue: null | string;
-      /** @description In which part of the walk it stands. */
-      section: components['schemas']['LineSection'];
-      together: null | components['schemas']['LineTogether'];
-      /** @description What can be told at it besides its choices; empty where nothing needs a hand. */
-      beside: components['schemas']['LineOffer'][];
-    };
-    /** @description How far the round has come. */
-    RoundProgress: {
-      /** Format: int32 */
-      done: number;
-      /** Format: int32 */
-      total: number;
-      /** Format: int32 */
-      passBy: number;
-      /** Format: int32 */
-      resting: number;
-      /** Format: double */
-      secondsLeft: number;
-    };
-    /** @description One shelf of the round, in walking order. */
-    RoundShelf: {
-      /** @description Code of the shelf. */
-      code: string;
-      /** @description Whether new stock stands here: last, with tools of its own. */
-      quarantine: boolean;
-      /** @description What the keeper noted of its warmth and moisture. */
-      note: string;
-      /** @description Slots that are taken, in order; left out where all of them rest. */
-      slots: number[];
-      /** @description One letter for each slot that is taken: d done, o open, h hushed, r resting. */
-      states: string;
-    };
-    /** @description What a night brought, and what to look at the evening after. */
-    RoundSummary: {
-      /**
-       * Format: int32
-       * @description Enclosures at which something was logged.
-       */
-      enclosures: number;
-      /**
-       * Format: int32
-       * @description Meals taken.
-       */
-      eaten: number;
-      /**
-       * Format: int32
-       * @description Offers turned down.
-       */
-      refused: number;
-      /**
-       * Format: int32
-       * @description Offers of which nobody knows yet.
-       */
-      notSeen: number;
-      /**
-       * Format: int32
-       * @description Enclosures that got water.
-       */
-      watered: number;
-      /**
-       * Format: int32
-       * @description Molts found.
-       */
-      molts: number;
-      /**
-       * Format: int32
-       * @description Signs seen.
-       */
-      signs: number;
-      /**
-       * Format: int32
-       * @description Enclosures put off.
-       */
-      putOffs: number;
-      /**
-       * Format: double
-       * @description Minutes from the first entry to the last, breaks left out; none with fewer than two.
-       */
-      minutes: null | number;
-      /** @description Who logged how many entries. */
-      hands: components['schemas']['HandCount'][];
-      /** @description Molts, signs and refusals, one line each. */
-      news: components['schemas']['SummaryLine'][];
-      /** @description What to check the evening after. */
-      tomorrow: components['schemas']['SummaryLine'][];
-    };
-    /** @description Tonight's round. */
-    RoundView: {
-      roomName: string;
-      /**
-       * Format: int64
-       * @description Number of the newest entry of the journal, told back with what is written.
-       */
-      seen: number;
-      /** Format: date */
-      night: string;
-      progress: components['schemas']['RoundProgress'];
-      left: null | components['schemas']['RoundBreak'];
-      shelves: components['schemas']['RoundShelf'][];
-      lines: components['schemas']['RoundLine'][];
-      done: components['schemas']['DoneLine'][];
-      /** @description Work other than at animals. */
-      chores: components['schemas']['RoundChore'][];
-      /** @description What to have ready for what is still to do. */
-      kit: components['schemas']['KitNeed'][];
-      /** @description Why it should take so long. */
-      pace: components['schemas']['Reason'][];
-      /** @description Enclosures of which no water is on record and which are asked for once, all together. */
-      waterUnknown: components['schemas']['WaterUnknown'][];
-    };
-    /** @description A rule as it holds for one animal, with every reach to which it can be changed. */
-    RuleAt: {
-      line: components['schemas']['RuleLine'];
-      group: string;
-      speciesId: null | string;
-      species: string;
-      animal: string;
-      changes: components['schemas']['RuleOverride'][];
-    };
-    /**
-     * @description The form of a rule's value, so that it can be shown and changed.
-     * @enum {unknown}
-     */
-    RuleForm: 'number' | 'range' | 'wait' | 'yesNo' | 'choice' | 'text' | 'other';
-    /** @description One value of the rulebook as a line to read. */
-    RuleLine: {
-      /** @description Dotted name. */
-      name: string;
-      /** @description Heading under which it stands. */
-      section: string;
-      /** @description What it is, in words. */
-      label: string;
-      /** @description Form of its value. */
-      form: components['schemas']['RuleForm'];
-      /** @description Value with unit, in words. */
-      text: string;
-      /** @description The value as JSON text, for changing it. */
-      value: string;
-      /** @description Words to choose from. */
-      choices: string[];
-      /** @description Unit. */
-      unit: string;
-      /** @description How far to trust it. */
-      tag: components['schemas']['RuleTag'];
-      /** @description Where it comes from. */
-      source: string;
-      /** @description Which school it is the value of; empty where there are none. */
-      school: string;
-    };
-    /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
-    RuleOfDiapause: {
-      /** @description The value. */
-      value: components['schemas']['Diapause'];
-      /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
-      unit: string;
-      /** @description How far to trust it. */
-      tag: components['schemas']['RuleTag'];
-      /** @description Published source, or the reason for a house pick, or what the tag says. */
-      source: string;
-    };
-    /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
-    RuleOfFounding: {
-      /** @description The value. */
-      value: components['schemas']['Founding'];
-      /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
-      unit: string;
-      /** @description How far to trust it. */
-      tag: components['schemas']['RuleTag'];
-      /** @description Published source, or the reason for a house pick, or what the tag says. */
-      source: string;
-    };
-    /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
-    RuleOfHazard: {
-      /** @description The value. */
-      value: components['schemas']['Hazard'];
-      /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
-      unit: string;
-      /** @description How far to trust it. */
-      tag: components['schemas']['RuleTag'];
-      /** @description Published source, or the reason for a house pick, or what the tag says. */
-      source: string;
-    };
-    /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
-    RuleOfLeafKind: {
-      /** @description The value. */
-      value: components['schemas']['LeafKind'];
-      /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
-      unit: string;
-      /** @description How far to trust it. */
-      tag: components['schemas']['RuleTag'];
-      /** @description Published source, or the reason for a house pick, or what the tag says. */
-      source: string;
-    };
-    /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
-    RuleOfMoisture: {
-      /** @description The value. */
-      value: components['schemas']['Moisture'];
-      /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
-      unit: string;
-      /** @description How far to trust it. */
-      tag: components['schemas']['RuleTag'];
-      /** @description Published source, or the reason for a house pick, or what the tag says. */
-      source: string;
-    };
-    /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
-    RuleOfRange: {
-      /** @description The value. */
-      value: components['schemas']['Range'];
-      /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
-      unit: string;
-      /** @description How far to trust it. */
-      tag: components['schemas']['RuleTag'];
-      /** @description Published source, or the reason for a house pick, or what the tag says. */
-      source: string;
-    };
-    /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
-    RuleOfWaitPrior: {
-      /** @description The value. */
-      value: components['schemas']['WaitPrior'];
-      /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
-      unit: string;
-      /** @description How far to trust it. */
-      tag: components['schemas']['RuleTag'];
-      /** @description Published source, or the reason for a house pick, or what the tag says. */
-      source: string;
-    };
-    /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
-    RuleOfWarmth: {
-      /** @description The value. */
-      value: components['schemas']['Warmth'];
-      /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
-      unit: string;
-      /** @description How far to trust it. */
-      tag: components['schemas']['RuleTag'];
-      /** @description Published source, or the reason for a house pick, or what the tag says. */
-      source: string;
-    };
-    /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
-    RuleOfboolean: {
-      /** @description The value. */
-      value: boolean;
-      /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
-      unit: string;
-      /** @description How far to trust it. */
-      tag: components['schemas']['RuleTag'];
-      /** @description Published source, or the reason for a house pick, or what the tag says. */
-      source: string;
-    };
-    /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
-    RuleOfdouble: {
-      /**
-       * Format: double
-       * @description The value.
-       */
-      value: number;
-      /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
-      unit: string;
-      /** @description How far to trust it. */
-      tag: components['schemas']['RuleTag'];
-      /** @description Published source, or the reason for a house pick, or what the tag says. */
-      source: string;
-    };
-    /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
-    RuleOfint: {
-      /**
-       * Format: int32
-       * @description The value.
-       */
-      value: number;
-      /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
-      unit: string;
-      /** @description How far to trust it. */
-      tag: components['schemas']['RuleTag'];
-      /** @description Published source, or the reason for a house pick, or what the tag says. */
-      source: string;
-    };
-    /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
-    RuleOfstring: {
-      /** @description The value. */
-      value: null | string;
-      /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
-      unit: string;
-      /** @description How far to trust it. */
-      tag: components['schemas']['RuleTag'];
-      /** @description Published source, or the reason for a house pick, or what the tag says. */
-      source: string;
-    };
-    /** @description One value of the rulebook that the keeper has changed. */
-    RuleOverride: {
-      /**
-       * Format: uuid
-       * @description Made by the client.
-       */
-      id: string;
-      /** @description How far it reaches. */
-      scope: components['schemas']['OverrideScope'];
-      /** @description Group whose rules it changes; for room rules empty. */
-      group: string;
-      /** @description The species, when it reaches one species. */
-      speciesId: null | string;
-      /**
-       * Format: uuid
-       * @description The animal, when it reaches one animal.
-       */
-      stockId: null | string;
-      /**
-       * @description Dotted name of the rule as reasons give it, e.g. `species.moltInterval.juvenile`,
-       *     `group.cadence.adult.default` or `room.settleDays`.
-       */
-      rule: string;
-      /** @description The new value, of the same shape as the old one. */
-      value: components['schemas']['JsonNode'];
-      /** @description Why, in the keeper's words; 0–200 characters. */
-      remark: string;
-    };
-    /**
-     * @description Where a value comes from. Every rule and every reason carries one.
-     * @enum {unknown}
-     */
-    RuleTag: 'practice' | 'published' | 'house' | 'memory' | 'record' | 'keeper';
-    /** @description The rulebook as the client needs it: what can be chosen, and what it means. */
-    RulebookView: {
-      groups: components['schemas']['GroupView'][];
-      species: components['schemas']['SpeciesName'][];
-      feeders: components['schemas']['FeederRules'][];
-      signs: components['schemas']['SignRule'][];
-    };
-    /** @description One step of the ladder that shows how the evidence moved the chance of premolt. */
-    Rung: {
-      /** @description The evidence. */
-      label: string;
-      /** @description Its strength in words; empty for the starting point. */
-      strength: string;
-      /**
-       * Format: double
-       * @description Chance of premolt after it (0–1).
-       */
-      chance: number;
-    };
-    /** @description One of several ways experienced keepers do a thing, and what it would mean here. */
-    School: {
-      /** @description Short name, e.g. "quick". */
-      name: string;
-      /** @description What this school says for the case at hand, with units. */
-      text: string;
-      /** @description Whether the room follows it. */
-      chosen: boolean;
-    };
-    /** @description One forecast and what came of it. */
-    ScoredForecast: {
-      /**
-       * Format: uuid
-       * @description The animal.
-       */
-      stockId: string;
-      /** @description Its name. */
-      name: string;
-      /** @description Its group. */
-      group: string;
-      /** @description What was awaited. */
-      vigil: components['schemas']['VigilKind'];
-      /**
-       * Format: date
-       * @description Night of the forecast.
-       */
-      madeOn: string;
-      /**
-       * Format: double
-       * @description Age of the wait then, as a share of the rulebook's median.
-       */
-      ageShare: number;
-      /** @description What the keeper was shown. */
-      engine: components['schemas']['Quantiles'];
-      /** @description What the rulebook alone would have said. */
-      speciesPrior: components['schemas']['Quantiles'];
-      lastInterval: null | components['schemas']['Quantiles'];
-      /**
-       * Format: double
-       * @description Earliest night from the forecast on which it happened.
-       */
-      happenedFrom: number;
-      /**
-       * Format: double
-       * @description Latest such night; the same when the day is known. None while it has still not happened.
-       */
-      happenedTo: null | number;
-    };
-    /** @description Part of every year, both ends included; may reach over New Year. */
-    SeasonSpan: {
-      /**
-       * Format: int32
-       * @description 1–12.
-       */
-      fromMonth: number;
-      /**
-       * Format: int32
-       * @description 1–31.
-       */
-      fromDay: number;
-      /**
-       * Format: int32
-       * @description 1–12.
-       */
-      toMonth: number;
-      /**
-       * Format: int32
-       * @description 1–31.
-       */
-      toDay: number;
-    };
-    /** @description Whether one must sign in, and as whom one is. */
-    SessionView: {
-      /** @description Whether the room listens on the network, so that everybody signs in. */
-      needed: boolean;
-      /** @description Who is signed in; none when nobody is. */
-      name: null | string;
-      /** @description Whether that is the owner; on this machine alone everybody is. */
-      isOwner: boolean;
-      /** @description Whether the owner has a password. */
-      passwordSet: boolean;
-      /** @description To be sent with everything that changes something, as X-Lantern-Token. */
-      token: string;
-    };
-    /**
-     * @description Sex as far as the keeper knows it.
-     * @enum {unknown}
-     */
-    Sex: 'unknown' | 'female' | 'male';
-    /** @description The sex was told from something. */
-    SexEvent: {
-      /** Format: date-time */
-      at: string;
-      sex: components['schemas']['Sex'];
-      by: components['schemas']['SexEvidence'];
-    };
-    /**
-     * @description By what the sex was told.
-     * @enum {unknown}
-     */
-    SexEvidence:
-      'shedSkin' | 'furrow' | 'adultMarks' | 'looks' | 'segments' | 'pores' | 'pectines' | 'antennae';
-    /** @description A rule with what the rulebook itself says, when the keeper has changed it. */
-    SheetLine: {
-      /** @description The rule as it holds. */
-      line: components['schemas']['RuleLine'];
-      /** @description What the rulebook says; none when nothing was changed. */
-      shipped: null | string;
-      /**
-       * Format: uuid
-       * @description The change.
-       */
-      overrideId: null | string;
-    };
-    /** @description One shelf of a rack. */
-    ShelfLayout: {
-      /**
-       * Format: int32
-       * @description 1–99, as in the code of its places.
-       */
-      number: number;
-      /**
-       * Format: double
-       * @description Inner width, 100–5000 mm.
-       */
-      widthMm: number;
-      /**
-       * Format: double
-       * @description Height up to the next shelf, 30–3000 mm.
-       */
-      heightMm: number;
-      /**
-       * Format: double
-       * @description Depth, 50–2000 mm.
-       */
-      depthMm: number;
-      /**
-       * Format: int32
-       * @description Places side by side, 1–200.
-       */
-      slots: number;
-      /** @description Whether new stock stands here; walked last. */
-      quarantine: boolean;
-      /** @description Where it is warm, in the keeper's words. */
-      heatNote: null | string;
-      /** @description How damp it is kept, in the keeper's words. */
-      moistureNote: null | string;
-    };
-    /** @description A shelf with what stands on it. */
-    ShelfView: {
-      /** @description Code of the shelf. */
-      code: string;
-      layout: null | components['schemas']['ShelfLayout'];
-      /**
-       * Format: int32
-       * @description Its number in walking order, from 1.
-       */
-      walked: number;
-      /** @description What stands on it, in order. */
-      slots: components['schemas']['SlotView'][];
-      /** @description Free places; of a shelf that was not measured the gaps between its enclosures. */
-      free: number[];
-      /** @description Places whose enclosure is taller than the shelf. */
-      tooTall: number[];
-      /** @description Whether the enclosures are wider than the shelf together. */
-      overfull: boolean;
-    };
-    /** @description The shelves of the rooms. */
-    ShelvesView: {
-      /** Format: date */
-      tonight: string;
-      /**
-       * Format: int64
-       * @description Version of the layout, to be given back when it is changed.
-       */
-      version: number;
-      layout: components['schemas']['RoomLayout'];
-      /** @description The racks. */
-      racks: components['schemas']['RackView'][];
-      /** @description New stock that stands among the others. */
-      misplaced: components['schemas']['SlotView'][];
-      /** @description Enclosures in use, by name, to choose from. */
-      sizes: components['schemas']['Enclosure'][];
-    };
-    /**
-     * @description Signs of one family are correlated and count as one.
-     * @enum {unknown}
-     */
-    SignFamily: 'appetite' | 'fullness' | 'colour' | 'behaviour' | 'posture';
-    /** @description Signing in. */
-    SignInRequest: {
-      name: string;
-      password: string;
-    };
-    /** @description How well one sign has held in this room. */
-    SignLesson: {
-      /** @description The sign, or string PremoltReading.CleanLook. */
-      signId: string;
-      /**
-       * Format: int32
-       * @description Premolts in which it was seen.
-       */
-      seenInPremolt: number;
-      /**
-       * Format: int32
-       * @description Premolts that were watched.
-       */
-      premolts: number;
-      /**
-       * Format: int32
-       * @description Stretches of the same length outside premolt in which it was seen.
-       */
-      seenOutside: number;
-      /**
-       * Format: double
-       * @description Such stretches that were watched.
-       */
-      outside: number;
-      /**
-       * Format: double
-       * @description Likelihood ratio of the rulebook.
-       */
-      rulebookRatio: number;
-      /**
-       * Format: double
-       * @description Likelihood ratio now, the rulebook's weighed against what was counted.
-       */
-      ratio: number;
-    };
-    /** @description A sign a keeper can see. */
-    SignRule: {
-      /** @description Identifier. */
-      id: string;
-      /** @description What is seen, as a keeper says it. */
-      label: string;
-      /** @description The same in two or three words, for drawings. */
-      brief: string;
-      /** @description Groups in which it can be seen. */
-      groups: string[];
-      /** @description Signs of one family count once. */
-      family: components['schemas']['SignFamily'];
-      /** @description How much it says. */
-      strength: components['schemas']['SignStrength'];
-      /** @description How much more often it is seen in premolt than outside it. */
-      likelihoodRatio: components['schemas']['RuleOfdouble'];
-      /** @description What to know about it; may be empty. */
-      note: string;
-      /** @description The false friend: what looks like it and is not; may be empty. */
-      notToBeTakenFor: string;
-      /**
-       * @description Whether it has shut itself in: then it is left shut.
-       * @default false
-       */
-      seals: boolean;
-    };
-    /**
-     * @description How much a sign says.
-     * @enum {unknown}
-     */
-    SignStrength: 'weak' | 'medium' | 'strong' | 'imminent' | 'opposite';
-    /** @description One sign in one group and how well it has held here. */
-    SignView: {
-      label: string;
-      strength: string;
-      lesson: components['schemas']['SignLesson'];
-    };
-    /** @description One safe act for somebody who minds the room. */
-    SitterLine: {
-      /**
-       * Format: uuid
-       * @description Which.
-       */
-      stockId: string;
-      /** @description Where it stands. */
-      place: components['schemas']['Place'];
-      /** @description Its name. */
-      name: string;
-      /** @description Its species. */
-      species: string;
-      /** @description The act: water, feed, or leftovers out. */
-      act: components['schemas']['RoundAct'];
-      /** @description What to do, in plain words. */
-      do: string;
-      /** @description How to serve it, or what to mind. */
-      note: string;
-      hazard: null | components['schemas']['Hazard'];
-      /** @description Whether a second person must stand by. */
-      twoPeople: boolean;
-      offer: null | components['schemas']['MealOffer'];
-    };
-    /** @description A link that was just made, with its secret. */
-    SitterLinkMade: {
-      path: string;
-      links: components['schemas']['SitterLinkView'][];
-    };
-    /** @description A link for somebody who minds the room. */
-    SitterLinkRequest: {
-      /** @description Name under which the sitter's ticks are written. */
-      name: string;
-      /**
-       * Format: date
-       * @description First night on which it opens.
-       */
-      from: string;
-      /**
-       * Format: date
-       * @description Last night on which it opens.
-       */
-      to: string;
-      /** @description Whether a second person will be there for animals with dangerous venom. */
-      twoPeople: boolean;
-      /** @description Whom to call, and when. */
-      contacts: string;
-      /** @description What else to know. */
-      note: string;
-    };
-    /** @description A link as listed; the secret in it is shown only when it is made. */
-    SitterLinkView: {
-      /** Format: uuid */
-      id: string;
-      name: string;
-      /** Format: date */
-      from: string;
-      /** Format: date */
-      to: string;
-      twoPeople: boolean;
-      contacts: string;
-      note: string;
-      open: boolean;
-    };
-    /** @description Tonight's sheet for somebody who minds the room: only what is safe, and what to leave shut. */
-    SitterSheet: {
-      /**
-       * Format: date
-       * @description The night.
-       */
-      night: string;
-      /** @description Safe acts, in walking order. */
-      lines: components['schemas']['SitterLine'][];
-      /** @description Enclosures that must not be opened. */
-      leaveShut: components['schemas']['DoNotOpen'][];
-      /**
-       * Format: int32
-       * @description How many enclosures wait for the keeper: not safe for another hand, yet not urgent.
-       */
-      leftOut: number;
-    };
-    /**
-     * @description What a sitter may report of one line.
-     * @enum {unknown}
-     */
-    SitterTick: 'done' | 'notTaken' | 'looksWrong';
-    /** @description What a sitter sees. */
-    SitterView: {
-      /** @description Name of the room. */
-      roomName: string;
-      /**
-       * Format: int64
-       * @description Number of the newest entry of the journal, told back with what is written.
-       */
-      seen: number;
-      /** @description Name of the sitter. */
-      sitter: string;
-      /**
-       * Format: date
-       * @description Last night on which the link opens.
-       */
-      lastNight: string;
-      /** @description Tonight's sheet. */
-      sheet: components['schemas']['SitterSheet'];
-      /** @description What was ticked tonight. */
-      ticked: components['schemas']['TickedLine'][];
-      /** @description Whom to call. */
-      contacts: string;
-      /** @description What else to know. */
-      note: string;
-      /** @description What to do if something looks wrong. */
-      ifWrong: string[];
-    };
-    /** @description One skin of an animal and its measures. */
-    Skin: {
-      /**
-       * Format: int32
-       * @description Instar of that skin; counted from 1 at arrival when the true instar is unknown.
-       */
-      instar: number;
-      /**
-       * Format: double
-       * @description Length of the part that the record follows.
-       */
-      lengthMm: number;
-      /** @description Whether it was taken from the shed skin. */
-      fromExuvia: boolean;
-      /**
-       * Format: date
-       * @description Night of the measure.
-       */
-      measuredOn: string;
-      ratioToNext: null | components['schemas']['GrowthStep'];
-    };
-    /** @description An enclosure where it stands. */
-    SlotView: {
-      /**
-       * Format: uuid
-       * @description Its inmate.
-       */
-      stockId: string;
-      /** @description Where it stands. */
-      place: components['schemas']['Place'];
-      /** @description Name of the inmate. */
-      name: string;
-      /** @description Species of the inmate. */
-      species: string;
-      /** @description Phase. */
-      phaseWord: string;
-      /**
-       * Format: int32
-       * @description Closed shutters, 0–3.
-       */
-      shutters: number;
-      /** @description Whether it needs a hand tonight. */
-      due: boolean;
-      enclosure: null | components['schemas']['Enclosure'];
-      /** @description Whether the inmate fits. */
-      fit: components['schemas']['FitWord'];
-      /** @description The same in words. */
-      fitText: string;
-      hazard: null | components['schemas']['Hazard'];
-      /**
-       * Format: date
-       * @description Night until which it belongs apart.
-       */
-      quarantine: null | string;
-    };
-    /** @description A species as it can be chosen. */
-    SpeciesName: {
-      id: string;
-      scientificName: string;
-      group: string;
-    };
-    /** @description What the room taught of one wait of one species. */
-    SpeciesPace: {
-      species: string;
-      vigil: components['schemas']['VigilKind'];
-      waits: string;
-      /**
-       * Format: double
-       * @description Length of the wait here against the rulebook's; 1 is the same.
-       */
-      factor: number;
-      /** Format: int32 */
-      intervals: number;
-      /** Format: int32 */
-      animals: number;
-    };
-    /** @description What the rulebook knows of one species. */
-    SpeciesProfile: {
-      /** @description Identifier, e.g. `tliltocatl-albopilosus`. */
-      id: string;
-      /** @description Scientific name. */
-      scientificName: string;
-      /** @description Its group. */
-      group: string;
-      /** @description Where it lives. */
-      habit: components['schemas']['Habit'];
-      /** @description Default moisture school. */
-      moisture: components['schemas']['RuleOfMoisture'];
-      /** @description Size of adults by sex, in the part that the group goes by; unknown sex takes the female's. */
-      adultSizeMm: components['schemas']['AdultSize'];
-      /** @description Size at which the youngest stage ends. */
-      slingUntilMm: components['schemas']['RuleOfdouble'];
-      /** @description Share of the smallest adult size from which an animal counts as sub-adult. */
-      subAdultFromShare: components['schemas']['RuleOfdouble'];
-      /** @description Number of molts from hatching to adult by sex. */
-      moltsToAdult: components['schemas']['MoltsToAdult'];
-      /** @description Ratio of hard parts from one molt to the next. */
-      growthRatio: components['schemas']['RuleOfdouble'];
-      /** @description Nights from one molt to the next by stage at the reference temperature; adult means adult female. */
-      moltInterval: {
-        [key: string]: components['schemas']['RuleOfWaitPrior'];
-      };
-      /** @description Length of premolt by stage where it is not the group's. */
-      premoltDays: null | {
-        [key: string]: components['schemas']['RuleOfdouble'];
-      };
-      /** @description How temperature changes the pace. */
-      warmth: components['schemas']['RuleOfWarmth'];
-      /** @description Other waits of the species, such as pupa to adult. */
-      waits: null | {
-        [key: string]: components['schemas']['RuleOfWaitPrior'];
-      };
-      diapause: null | components['schemas']['RuleOfDiapause'];
-      /** @description 1 (easy) to 5, and what makes it so. */
-      keepingDifficulty: components['schemas']['RuleOfint'];
-      /** @description 1 (easy) to 5, and what makes it so. */
-      breedingDifficulty: components['schemas']['RuleOfint'];
-      /** @description What to mind with this species, each a sentence. */
-      cautions: components['schemas']['RuleOfstring'][];
-      /** @description Where it comes from. */
-      origin: components['schemas']['RuleOfstring'];
-      /** @description What to check in law before keeping or trading it; may be empty. */
-      lawNote: components['schemas']['RuleOfstring'];
-      /** @description Looks like a sign and is none in this species, by sign. */
-      falseFriends: {
-        [key: string]: components['schemas']['RuleOfstring'];
-      };
-      founding: null | components['schemas']['RuleOfFounding'];
-      hazard?: null | components['schemas']['RuleOfHazard'];
-      adultLifeDays?: null | components['schemas']['LifeBySex'];
-      quick?: null | components['schemas']['RuleOfboolean'];
-      adultFeeds?: null | components['schemas']['RuleOfboolean'];
-      leaf?: null | components['schemas']['RuleOfLeafKind'];
-      pupatesIn?: null | components['schemas']['RuleOfstring'];
-    };
-    /** @description Everything the rulebook says of a species. */
-    SpeciesSheet: {
-      id: string;
-      scientificName: string;
-      group: string;
-      groupName: string;
-      habit: components['schemas']['Habit'];
-      /** @description Whether the keeper added it. */
-      own: boolean;
-      /**
-       * Format: int32
-       * @description How many are in the room.
-       */
-      kept: number;
-      lines: components['schemas']['SheetLine'][];
-    };
-    /**
-     * @description Stage of life that stage-keyed rules use. Decided by one function: `StageReading`.
-     * @enum {unknown}
-     */
-    Stage: 'sling' | 'juvenile' | 'subAdult' | 'adult' | 'pupa' | 'egg';
-    /** @description Changed details. */
-    StockChange: {
-      /** Format: uuid */
-      entryId: string;
-      /**
-       * Format: int64
-       * @description Version that was on screen.
-       */
-      version: number;
-      details: components['schemas']['StockDetails'];
-      place: components['schemas']['Place'];
-    };
-    /** @description What the stock can be filtered by. */
-    StockChoices: {
-      species: string[];
-      tags: string[];
-      racks: string[];
-      groups: string[];
-    };
-    /** @description What the keeper knows of an animal or brood apart from what happened to it. */
-    StockDetails: {
-      /** @description Specimen, brood, colony or tank. */
-      kind: components['schemas']['StockKind'];
-      /** @description Rulebook group, e.g. `tarantula`. */
-      group: string;
-      /** @description Rulebook species, or `null` for another species of the group. */
-      speciesId: null | string;
-      /** @description Scientific name when SpeciesId is `null`. */
-      otherSpecies: null | string;
-      /** @description Name in the room, 1–60 characters. */
-      nickname: string;
-      /** @description Sex as far as known. */
-      sex: components['schemas']['Sex'];
-      /**
-       * Format: date
-       * @description Day it came.
-       */
-      acquiredOn: string;
-      /** @description Where it came from, free text. */
-      acquiredFrom: null | string;
-      /**
-       * Format: int32
-       * @description Number of molts it had behind it when it came (0–30), or unknown.
-       */
-      moltsAtArrival: null | number;
-      /** @description Whether it came as an adult. */
-      matureAtArrival: boolean;
-      /**
-       * Format: date
-       * @description Day it hatched or left the sac, if known.
-       */
-      hatchedOn: null | string;
-      /**
-       * Format: int32
-       * @description Number of animals; 1 for a specimen.
-       */
-      count: number;
-      /** @description The keeper's own words for finding it, 1–30 characters each, at most 12. */
-      tags?: null | string[];
-      /**
-       * Format: uuid
-       * @description Its mother, where she is or was in the room.
-       */
-      motherId?: null | string;
-      /**
-       * Format: uuid
-       * @description Its father, likewise.
-       */
-      fatherId?: null | string;
-      known?: null | components['schemas']['KnownOfSpecies'];
-    };
-    /**
-     * @description What kind of thing is kept.
-     * @enum {unknown}
-     */
-    StockKind: 'specimen' | 'brood' | 'colony' | 'tank';
-    /** @description One animal in the stock list. */
-    StockLine: {
-      /** Format: uuid */
-      stockId: string;
-      place: components['schemas']['Place'];
-      name: string;
-      species: string;
-      group: string;
-      sex: components['schemas']['Sex'];
-      kind: components['schemas']['StockKind'];
-      /** Format: int32 */
-      count: number;
-      stage: components['schemas']['Stage'];
-      instar: null | string;
-      phase: components['schemas']['Phase'];
-      phaseWord: string;
-      /** Format: int32 */
-      shutters: number;
-      /** Format: date */
-      came: string;
-      /** Format: date */
-      lastMolt: null | string;
-      /** Format: date */
-      lastMeal: null | string;
-      awaited: null | components['schemas']['GlanceBand'];
-      tags: string[];
-      fit: string;
-      hazard: null | components['schemas']['Hazard'];
-      departure: null | components['schemas']['DepartureKind'];
-      /** Format: date */
-      leftOn: null | string;
-    };
-    /** @description A stretch of the stock list. */
-    StockStretch: {
-      /**
-       * Format: date
-       * @description Tonight.
-       */
-      tonight: string;
-      /**
-       * Format: int32
-       * @description Enclosures that match.
-       */
-      total: number;
-      /**
-       * Format: int32
-       * @description Animals in them.
-       */
-      animals: number;
-      /**
-       * Format: int32
-       * @description Number of the first line, from 0.
-       */
-      from: number;
-      /** @description The lines. */
-      lines: components['schemas']['StockLine'][];
-      /** @description What can be filtered by. */
-      choices: components['schemas']['StockChoices'];
-    };
-    /** @description One enclosure named in a summary. */
-    SummaryLine: {
-      /**
-       * Format: uuid
-       * @description Which.
-       */
-      stockId: string;
-      /** @description Where it stands. */
-      place: components['schemas']['Place'];
-      /** @description Its name. */
-      name: string;
-      /** @description What about it. */
-      text: string;
-    };
-    /** @description Something that the supplier sells. */
-    SupplierOffer: {
-      /** @description Feeder or kind of goods. */
-      itemId: string;
-      /** @description Size class of a feeder; empty for goods. */
-      sizeClassId: string;
-      /** @description What it is called. */
-      name: string;
-      /** @description What a quantity of one means: "animals", "pots", or the unit of the goods. */
-      unit: string;
-      /**
-       * Format: int32
-       * @description Smallest amount; others are its multiples.
-       */
-      pack: number;
-    };
-    /**
-     * @description How sure a guided reading can be. It never diagnoses.
-     * @enum {unknown}
-     */
-    Sureness: 'almostCertain' | 'likely' | 'possible';
-    /** @description A shared tank as it can be chosen. */
-    TankChoice: {
-      /** Format: uuid */
-      stockId: string;
-      name: string;
-      place: string;
-      groupOne: string;
-      /**
-       * Format: int32
-       * @description How many animals live in it.
-       */
-      inmates: number;
-    };
-    /** @description A tick of the sitter's. */
-    TickRequest: {
-      /**
-       * Format: uuid
-       * @description Made by the client; the same id is written once.
-       */
-      id: string;
-      /**
-       * Format: uuid
-       * @description Which line.
-       */
-      stockId: string;
-      /** @description What was done. */
-      tick: components['schemas']['SitterTick'];
-      /**
-       * @description What looks wrong; needed for that tick only.
-       * @default
-       */
-      remark: string;
-    };
-    /** @description A line that the sitter has ticked tonight. */
-    TickedLine: {
-      /** Format: uuid */
-      stockId: string;
-      place: string;
-      name: string;
-      text: string;
-      /** Format: date-time */
-      at: string;
-    };
-    /** @description An entry that somebody else wrote in the meantime, beside the one that tells the same. */
-    ToldBoth: {
-      /**
-       * Format: uuid
-       * @description Id of theirs.
-       */
-      entryId: string;
-      /**
-       * Format: uuid
-       * @description Id of yours.
-       */
-      yourId: string;
-      /**
-       * Format: uuid
-       * @description The animal.
-       */
-      stockId: string;
-      /** @description What theirs says. */
-      theirs: string;
-      /** @description What yours says. */
-      yours: string;
-      /** @description Who wrote theirs. */
-      by: string;
-      /**
-       * Format: date-time
-       * @description When theirs happened.
-       */
-      at: string;
-    };
-    /** @description How many of one size to have ready. */
-    TubCount: {
-      /** @description Name of the size; none for one that the room does not have. */
-      tub: null | string;
-      least: null | components['schemas']['ContainerPlan'];
-      /**
-       * Format: int32
-       * @description How many.
-       */
-      count: number;
-      /**
-       * Format: date
-       * @description When the first is needed.
-       */
-      firstFrom: null | string;
-    };
-    /**
-     * @description How much water a queen's tube, or a colony's, still holds.
-     * @enum {unknown}
-     */
-    TubeWater: 'full' | 'low' | 'gone';
-    /** @description Something that would change the reading of an animal, said beforehand. */
-    Turn: {
-      /** @description What would be seen. */
-      when: string;
-      /** @description What it would mean. */
-      then: string;
-      /** @description The guide's case of it; none where the guide has nothing to ask. */
-      case: null | string;
-    };
-    /** @description Taking an entry back. */
-    UndoRequest: {
-      /** Format: uuid */
-      id: string;
-      /** Format: uuid */
-      entryId: string;
-    };
-    /** @description When one task of the upkeep is due. */
-    UpkeepClock: {
-      /** @description The task. */
-      task: components['schemas']['UpkeepTask'];
-      /**
-       * Format: date
-       * @description Night on which it is due; none while it is held by the hush.
-       */
-      due: null | string;
-      /**
-       * Format: date
-       * @description Night on which it was last done.
-       */
-      last: null | string;
-      /** @description What is logged when it is done. */
-      done: components['schemas']['Act'];
-    };
-    /** @description What is to be done for it at regular times besides food and water; empty for most. */
-    UpkeepPlan: {
-      /** @description The clocks, the first due first, those held last. */
-      clocks: components['schemas']['UpkeepClock'][];
-      /** @description The first due; none where nothing is done besides. */
-      first: components['schemas']['UpkeepClock'];
-    };
-    /** @description Something that is done for an enclosure at regular times besides food and water. */
-    UpkeepTask: {
-      /** @description Written with the entry. */
-      id: string;
-      /** @description What it is about, in a word or two. */
-      name: string;
-      /** @description What to do. */
-      do: string;
-      /** @description The same in the past tense, for the journal. */
-      done: string;
-      /** @description Days between two times. */
-      everyDays: components['schemas']['RuleOfdouble'];
-      care: null | components['schemas']['CareAct'];
-      /** @description What else does it: `clean` when the whole enclosure was cleaned. */
-      doneBy: null | string;
-      /** @description Whether it is only for a queen with workers. */
-      ofColony: boolean;
-      /** @description Whether somebody else may do it. */
-      forSitter: boolean;
-    };
-    /** @description How varied the last meals were, and what the animal likes. */
-    Variety: {
-      /** @description Every feeder on record, the most eaten first. */
-      feeders: components['schemas']['FeederRecord'][];
-      /**
-       * Format: int32
-       * @description Meals counted.
-       */
-      meals: number;
-      /**
-       * Format: double
-       * @description Pielou's evenness of the last meals (0–1); none with fewer than two kinds.
-       */
-      evenness: null | number;
-      /**
-       * Format: double
-       * @description Share of the last meals that was rich in fat (0–1).
-       */
-      fattyShare: number;
-      /** @description Feeder that made up too much of them; none when they were mixed. */
-      tired: null | string;
-      /** @description Whether fat-rich feeders are held back now. */
-      fatIsHeld: boolean;
-      /** @description Why another is suggested; empty when there is nothing to say. */
-      why: components['schemas']['Reason'][];
-    };
-    /**
-     * @description How air comes in.
-     * @enum {unknown}
-     */
-    Ventilation: 'tight' | 'fewHoles' | 'crossHoles' | 'mesh';
-    /**
-     * @description How far an act is allowed.
-     * @enum {unknown}
-     */
-    Verdict: 'fine' | 'avoid' | 'never';
-    /** @description Settings with their version. */
-    VersionedSettings: {
-      settings: components['schemas']['RoomSettings'];
-      /** Format: int64 */
-      version: number;
-    };
-    /** @description A vial of a brood that left its food while the others ate. */
-    VialEvent: {
-      /**
-       * Format: int32
-       * @description Number of the vial, from 1.
-       */
-      number: number;
-      /**
-       * Format: int32
-       * @description Meals left in a row.
-       */
-      times: number;
-      /**
-       * Format: date-time
-       * @description When it last did.
-       */
-      at: string;
-    };
-    /** @description When something awaited is to be expected. */
-    VigilForecast: {
-      /** @description What is awaited. */
-      vigil: components['schemas']['VigilKind'];
-      /**
-       * Format: date
-       * @description Night by which it would have come in one of ten such waits.
-       */
-      p10: string;
-      /**
-       * Format: date
-       * @description Night by which it would have come in half of them.
-       */
-      p50: string;
-      /**
-       * Format: date
-       * @description Night by which it would have come in nine of ten.
-       */
-      p90: string;
-      /**
-       * Format: int32
-       * @description Nights since the wait began, or since arrival when that is not known.
-       */
-      waitedNights: number;
-      /**
-       * Format: double
-       * @description Chance (0–1) that it is in premolt now; 0 for other waits.
-       */
-      premoltChance: number;
-      /** @description How each step of the evidence moved that chance. */
-      ladder: components['schemas']['Rung'][];
-      /** @description Whether the wait is beyond the 97.5 % point. */
-      longerThanNormal: boolean;
-      ends: null | components['schemas']['EndForecast'];
-      /**
-       * @description The distribution as a grid, for drawings: from tonight on, evenly spaced, to the night by which 19 of 20 such waits have
-       *     ended. Worked out when asked for: lists are never.
-       */
-      grid: components['schemas']['NightBy'][];
-    };
-    /**
-     * @description What is waited for.
-     * @enum {unknown}
-     */
-    VigilKind: 'molt' | 'surfacing' | 'emergence' | 'firstWorkers' | 'young' | 'hatching';
-    /** @description A wait to forecast. */
-    VigilRequest: {
-      /** @description Usual wait, days. */
-      prior: components['schemas']['WaitPrior'];
-      /**
-       * Format: double
-       * @description Days waited so far.
-       */
-      elapsedDays: number;
-      /** @description Horizons for which a probability is wanted. */
-      withinDays?: null | number[];
-      /** @description Earlier waits of the same kind, days. */
-      history?: null | number[];
-      learning?: null | components['schemas']['Learning'];
-    };
-    /** @description What is left of the wait, in days still to go. */
-    VigilResult: {
-      /** Format: double */
-      p10: number;
-      /** Format: double */
-      p50: number;
-      /** Format: double */
-      p90: number;
-      probabilityWithin: components['schemas']['Horizon'][];
-      longerThanNormal: boolean;
-    };
-    /** @description A wait in days as three quantiles. */
-    WaitPrior: {
-      /**
-       * Format: double
-       * @description One in ten is over by then.
-       */
-      p10: number;
-      /**
-       * Format: double
-       * @description Half are over by then.
-       */
-      p50: number;
-      /**
-       * Format: double
-       * @description Nine in ten are over by then.
-       */
-      p90: number;
-    };
-    /** @description A wait that can begin in a group, as a keeper says it. */
-    WaitWords: {
-      vigil: components['schemas']['VigilKind'];
-      /** @description What began it, e.g. "Buried itself". */
-      began: string;
-      /** @description How it can end, the hoped end first. */
-      ends: components['schemas']['EndWords'][];
-      /** @description Whether, of many, it is that of one unless it is said how many do. */
-      isOfOne: boolean;
-    };
-    /** @description Waits of a kind in words. */
-    WaitsInWords: {
-      /** @description Many of them. */
-      many: string;
-      /** @description Their other ends, in the past tense; none of molts. */
-      otherwise: null | string;
-    };
-    /** @description How temperature changes the pace of waits. */
-    Warmth: {
-      /**
-       * Format: double
-       * @description Temperature at which the waits of the profile hold, °C.
-       */
-      referenceC: number;
-      /**
-       * Format: double
-       * @description Factor on the pace per 10 °C, where no threshold is known.
-       */
-      q10: null | number;
-      /**
-       * Format: double
-       * @description Below this temperature development stands still; then degree-days are counted, not Q10.
-       */
-      thresholdC: null | number;
-    };
-    /** @description One clock of an enclosure's water: a dish and a mist plan have one each. */
-    WaterClock: {
-      /** @description How it is given. */
-      way: components['schemas']['WaterWay'];
-      kind: null | components['schemas']['WaterKind'];
-      /**
-       * Format: date
-       * @description Night on which it is due.
-       */
-      due: string;
-      /**
-       * Format: date
-       * @description Night on which it was last given, or the tube looked at.
-       */
-      last: null | string;
-      /**
-       * Format: double
-       * @description Days between two times now.
-       */
-      everyDays: number;
-      mist?: null | components['schemas']['MistPlan'];
-    };
-    /**
-     * @description How water was given.
-     * @enum {unknown}
-     */
-    WaterKind: 'dish' | 'mist' | 'damp' | 'pools';
-    /** @description When water is due, in each way in which it is given; no clock where none is. */
-    WaterPlan: {
-      /** @description The clocks, the first due first. */
-      clocks: components['schemas']['WaterClock'][];
-      /**
-       * Format: date
-       * @description Night on which the first of them is due; none where no water is given.
-       */
-      due: null | string;
-      /**
-       * Format: double
-       * @description Days between two times of the first; 0 where no water is given.
-       */
-      everyDays: number;
-    };
-    /** @description An enclosure of which no water is on record, and what to log once it is known when it was given. */
-    WaterUnknown: {
-      /** Format: uuid */
-      stockId: string;
-      place: components['schemas']['Place'];
-      name: string;
-      acts: components['schemas']['Act'][];
-    };
-    /**
-     * @description How an animal gets its water.
-     * @enum {unknown}
-     */
-    WaterWay: 'dish' | 'drops' | 'tube' | 'dampEnd' | 'pools' | 'coldMist' | 'none';
-  };
-  responses: never;
-  parameters: never;
-  requestBodies: never;
-  headers: never;
-  pathItems: never;
+    schemas: {
+        /** @description What this is. */
+        AboutView: {
+            version: string;
+            notices: components["schemas"]["Notice"][];
+        };
+        /** @description People and sessions. */
+        AccessView: {
+            people: components["schemas"]["PersonView"][];
+            sessions: components["schemas"]["OpenSession"][];
+            lan: boolean;
+            address: string;
+        };
+        /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"];
+        /** @description The animal or brood came into the collection. */
+        ActAcquired: {
+            /** @enum {string} */
+            kind: "acquired";
+            details: components["schemas"]["StockDetails"];
+            place: components["schemas"]["Place"];
+        };
+        /** @description A wait other than the one for a molt began: it buried itself, pupated, was set up to found a colony. */
+        ActBegan: {
+            /** @enum {string} */
+            kind: "began";
+            /** @description What is awaited. */
+            vigil: components["schemas"]["VigilKind"];
+            /**
+             * Format: int32
+             * @description Of many: how many of them; when left out all, but one for what buries itself.
+             */
+            count?: null | number;
+        };
+        /** @description A pupa, a queen or a colony was put into its winter cold, or taken out of it. */
+        ActChilled: {
+            /** @enum {string} */
+            kind: "chilled";
+            intoCold: boolean;
+        };
+        /** @description The condition was judged by eye. */
+        ActConditionSeen: {
+            /** @enum {string} */
+            kind: "conditionSeen";
+            condition: components["schemas"]["BodyCondition"];
+        };
+        /** @description A brood or a colony was counted, or one of its containers. */
+        ActCounted: {
+            /** @enum {string} */
+            kind: "counted";
+            /**
+             * Format: int32
+             * @description As many were found.
+             */
+            count: number;
+            /**
+             * Format: int32
+             * @description At least as many, when it is not certain.
+             */
+            low?: null | number;
+            /**
+             * Format: int32
+             * @description At most as many, when it is not certain.
+             */
+            high?: null | number;
+            method?: null | components["schemas"]["CountMethod"];
+            /** @description The one container that was counted, 1–40 characters; all of them when left out. */
+            container?: null | string;
+            /** @description Why there are more or fewer than on record; may be left out. */
+            reason?: null | string;
+        };
+        /** @description The animal left the collection, or some of many did; its history stays. */
+        ActDeparted: {
+            /** @enum {string} */
+            kind: "departed";
+            /** @description How. */
+            departure: components["schemas"]["DepartureKind"];
+            /** @description Cause of death, or who took it; free text. */
+            remark?: null | string;
+            /**
+             * Format: int32
+             * @description Of many: how many of them; all when left out.
+             */
+            count?: null | number;
+        };
+        /** @description The keeper knows better now; the whole of the details replaces the former. */
+        ActDetailsChanged: {
+            /** @enum {string} */
+            kind: "detailsChanged";
+            details: components["schemas"]["StockDetails"];
+        };
+        /** @description A wait other than the one for a molt ended. */
+        ActEnded: {
+            /** @enum {string} */
+            kind: "ended";
+            /** @description What was awaited. */
+            vigil: components["schemas"]["VigilKind"];
+            /** @description How it ended, by the id of the end. */
+            end: string;
+            /**
+             * Format: int32
+             * @description Of many: for how many of them; for all that waited when left out.
+             */
+            count?: null | number;
+            /**
+             * Format: uuid
+             * @description Which wait of the kind, by the entry that began it; the oldest that is open when left out.
+             */
+            vigilId?: null | string;
+        };
+        /** @description Fangs were looked at after a molt. */
+        ActFangsChecked: {
+            /** @enum {string} */
+            kind: "fangsChecked";
+            /** @description Whether they were black and hard. */
+            hard: boolean;
+        };
+        /** @description There are more of many: young were born, a runaway was found, some were put in. */
+        ActGained: {
+            /** @enum {string} */
+            kind: "gained";
+            /** @description How. */
+            how: components["schemas"]["GainKind"];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+            /** @description Free text; may be left out. */
+            remark?: null | string;
+        };
+        /** @description Young came out of her, her sac or her eggs, and are kept as a stock of their own. */
+        ActGaveBirth: {
+            /** @enum {string} */
+            kind: "gaveBirth";
+            /**
+             * Format: uuid
+             * @description The young; in their half, the mother.
+             */
+            partyId: string;
+            /**
+             * Format: int32
+             * @description How many, as far as counted.
+             */
+            count: number;
+            /** @description What they are called; in their half, what the mother is. */
+            party: null | string;
+            /** @description Where they stand. */
+            place: components["schemas"]["Place"];
+            /**
+             * Format: uuid
+             * @description The entry of the mother, in the half of the young; set by the application.
+             */
+            halfOf?: null | string;
+        };
+        /** @description Something else was done to it that the hush table speaks of: handled, rehoused, dug up, cleaned. */
+        ActHandled: {
+            /** @enum {string} */
+            kind: "handled";
+            care: components["schemas"]["CareAct"];
+        };
+        /** @description What it lives in from now on. */
+        ActHoused: {
+            /** @enum {string} */
+            kind: "housed";
+            /** @description The enclosure. */
+            enclosure: components["schemas"]["Enclosure"];
+            /** @description Whether the animal was moved over into it; otherwise it was only measured or set up anew around it. */
+            rehoused: boolean;
+        };
+        /** @description Leftovers were taken out. */
+        ActLeftoversRemoved: {
+            /** @enum {string} */
+            kind: "leftoversRemoved";
+            /** @description Which foods; all that was in there when left out. */
+            feederIds?: null | string[];
+        };
+        /** @description It went to somebody else for a time: nothing is asked for it here until it is back. */
+        ActLent: {
+            /** @enum {string} */
+            kind: "lent";
+            /** @description With whom, 1–60 characters. */
+            to: string;
+            /**
+             * Format: uuid
+             * @description The same on the list of contacts, if they are on it.
+             */
+            contactId?: null | string;
+            /**
+             * Format: date
+             * @description Night by which it is to be back, if that was agreed.
+             */
+            backBy?: null | string;
+        };
+        /** @description A lost limb, or how far it has grown again. */
+        ActLimbNoted: {
+            /** @enum {string} */
+            kind: "limbNoted";
+            /** @description Which, in the keeper's words, e.g. "leg 3 left"; 1–40 characters. */
+            limb: string;
+            /** @description How it was found. */
+            state: components["schemas"]["LimbState"];
+        };
+        /** @description The keeper looked and saw no sign of a molt: that is evidence too. */
+        ActLooked: {
+            /** @enum {string} */
+            kind: "looked";
+        };
+        /** @description A measure was taken. */
+        ActMeasured: {
+            /** @enum {string} */
+            kind: "measured";
+            /** @description What. */
+            part: components["schemas"]["BodyPart"];
+            /**
+             * Format: double
+             * @description Millimetres.
+             */
+            lengthMm: number;
+            /**
+             * @description Taken from the shed skin: it tells the size before that molt.
+             * @default false
+             */
+            fromExuvia: boolean;
+            /**
+             * Format: double
+             * @description Standard error when it was measured in a picture, mm.
+             */
+            errorMm?: null | number;
+            /**
+             * Format: uuid
+             * @description The picture it was measured in.
+             */
+            pictureId?: null | string;
+        };
+        /** @description The animal molted; when only found later, the entry's occurrence is the interval. */
+        ActMolted: {
+            /** @enum {string} */
+            kind: "molted";
+            /**
+             * @description The molt to adult.
+             * @default false
+             */
+            ultimate: boolean;
+            /**
+             * @description Something went wrong: stuck or lost limbs, bent body.
+             * @default false
+             */
+            mismolt: boolean;
+        };
+        /** @description The enclosure was moved to another place. */
+        ActMoved: {
+            /** @enum {string} */
+            kind: "moved";
+            place: components["schemas"]["Place"];
+        };
+        /** @description A note in the keeper's words. */
+        ActNoted: {
+            /** @enum {string} */
+            kind: "noted";
+            text: string;
+        };
+        /** @description Food was offered. */
+        ActOffered: {
+            /** @enum {string} */
+            kind: "offered";
+            /** @description Feeder of the rulebook. */
+            feederId: string;
+            /** @description Size class of that feeder. */
+            sizeClassId: string;
+            /**
+             * Format: int32
+             * @description Animals or pieces offered, 1–2000 (a brood's whole meal in one entry).
+             */
+            count: number;
+            /** @description How it was served. */
+            preparation: components["schemas"]["Preparation"];
+            /** @description What came of it. */
+            outcome: components["schemas"]["OfferOutcome"];
+            /** @description Whether prey stayed in the enclosure; by default what bool Offer.StaysIn() says. */
+            leftIn?: null | boolean;
+            /** @description Of a brood in numbered vials: those that did not take it, though the others did. */
+            untaken?: null | number[];
+        };
+        /** @description It was put together with a mate. */
+        ActPaired: {
+            /** @enum {string} */
+            kind: "paired";
+            /**
+             * Format: uuid
+             * @description The mate, when it is in the collection; the entry then stands in the journals of both.
+             */
+            partnerId?: null | string;
+            /** @description What the mate is called: of one in the collection its name is taken; 1–60 characters. */
+            partner?: null | string;
+            method?: null | components["schemas"]["PairingMethod"];
+            /** @description What was seen; may be left out. */
+            remark?: null | string;
+            /**
+             * Format: uuid
+             * @description The entry of the mate of which this is the other half; set by the application.
+             */
+            halfOf?: null | string;
+        };
+        /** @description Some of many were parted from them: kept as a stock of their own, or with others of their kind. */
+        ActParted: {
+            /** @enum {string} */
+            kind: "parted";
+            /**
+             * Format: uuid
+             * @description Where they went; in the half of that stock, where they came from.
+             */
+            partyId: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+            /** @description What that stock is called: of one in the collection its name is taken. */
+            party?: null | string;
+            /** @description Where an enclosure stands: rack, shelf and slot like A1·03 (rack A–ZZ, shelf 1–99, slot 1–999). */
+            place?: string;
+            /**
+             * Format: uuid
+             * @description The entry of those that they were parted from, in the half of those that took them; set by the application.
+             */
+            halfOf?: null | string;
+        };
+        /** @description A picture was kept on the record. */
+        ActPictured: {
+            /** @enum {string} */
+            kind: "pictured";
+            /**
+             * Format: uuid
+             * @description The stored picture.
+             */
+            pictureId: string;
+            /** @description What it shows; may be empty. */
+            caption: string;
+            /**
+             * @description Whether it shows the shed skin of the last molt.
+             * @default false
+             */
+            ofExuvia: boolean;
+        };
+        /** @description It went into a shared tank, and stands where that stands from now on; a move to a place takes it out again. */
+        ActPlaced: {
+            /** @enum {string} */
+            kind: "placed";
+            /**
+             * Format: uuid
+             * @description The tank.
+             */
+            tankId: string;
+            /** @description What the tank was called; noted when it is written. */
+            tank?: null | string;
+        };
+        /** @description Tonight's work at this enclosure was put off. */
+        ActPutOff: {
+            /** @enum {string} */
+            kind: "putOff";
+            /**
+             * Format: date
+             * @description The night on which it is due again.
+             */
+            untilNight: string;
+            /** @description Why, in the keeper's words; may be left out. */
+            reason?: null | string;
+        };
+        /** @description It is back from a loan. */
+        ActReturned: {
+            /** @enum {string} */
+            kind: "returned";
+            /** @description How it came back; may be left out. */
+            remark?: null | string;
+        };
+        /** @description The sex was told from something; the details follow it. */
+        ActSexSeen: {
+            /** @enum {string} */
+            kind: "sexSeen";
+            sex: components["schemas"]["Sex"];
+            by: components["schemas"]["SexEvidence"];
+        };
+        /** @description A sign of the rulebook was seen. */
+        ActSignSeen: {
+            /** @enum {string} */
+            kind: "signSeen";
+            /** @description The sign. */
+            signId: string;
+            /**
+             * Format: int32
+             * @description Of many: at how many of them; all when left out.
+             */
+            count?: null | number;
+        };
+        /** @description Something of its upkeep was done: frass brushed out, condensation wiped, the escape barrier renewed. */
+        ActTended: {
+            /** @enum {string} */
+            kind: "tended";
+            /** @description What, by its id in the rules of the stage. */
+            task: string;
+        };
+        /** @description The water of a tube was looked at; it cannot be filled while somebody lives in it. */
+        ActTubeSeen: {
+            /** @enum {string} */
+            kind: "tubeSeen";
+            water: components["schemas"]["TubeWater"];
+        };
+        /** @description Water was given. */
+        ActWatered: {
+            /** @enum {string} */
+            kind: "watered";
+            water: components["schemas"]["WaterKind"];
+        };
+        /** @description An earlier entry is taken back (undo). It stays in the journal, struck through. */
+        ActWithdrawn: {
+            /** @enum {string} */
+            kind: "withdrawn";
+            /** Format: uuid */
+            entryId: string;
+        };
+        /** @description Adult size by sex, mm. */
+        AdultSize: {
+            female: components["schemas"]["RuleOfRange"];
+            male: components["schemas"]["RuleOfRange"];
+        };
+        /** @description Air to be judged. */
+        AirRequest: {
+            /**
+             * Format: double
+             * @description −40 to 60 °C.
+             */
+            temperatureC: number;
+            /**
+             * Format: double
+             * @description 0 to 100 per cent.
+             */
+            relativeHumidity: number;
+            /**
+             * Format: double
+             * @description Temperature to which the same air is brought.
+             */
+            toTemperatureC?: null | number;
+        };
+        /** @description What follows for that air. */
+        AirResult: {
+            /**
+             * Format: double
+             * @description Saturation vapour pressure.
+             */
+            saturationKPa: number;
+            /**
+             * Format: double
+             * @description Vapour pressure.
+             */
+            vapourKPa: number;
+            /**
+             * Format: double
+             * @description Dew point; none for perfectly dry air.
+             */
+            dewPointC: null | number;
+            /**
+             * Format: double
+             * @description Vapour-pressure deficit.
+             */
+            vpdKPa: number;
+            /**
+             * Format: double
+             * @description Water in a cubic metre.
+             */
+            absoluteHumidityGm3: number;
+            /**
+             * Format: double
+             * @description Per cent at the other temperature, 100 where it condenses; none when no other was asked.
+             */
+            relativeHumidityAt: null | number;
+        };
+        /** @description One band of the almanac: something expected within a range of nights. */
+        AlmanacBand: {
+            /** @description Names the same thing from one reading to the next; the calendar's UID is made of it. */
+            key: string;
+            /** @description What it is about. */
+            kind: components["schemas"]["AlmanacKind"];
+            /**
+             * Format: uuid
+             * @description The animal, if it is about one.
+             */
+            stockId: null | string;
+            /** @description Shelf, or the part of the room; empty for the whole. */
+            shelf: string;
+            /** @description Place and name, or the title of the chore. */
+            who: string;
+            /** @description What happens, in two or three words. */
+            label: string;
+            /**
+             * Format: date
+             * @description First night of the band.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Middle of the band; none where one is as likely as another.
+             */
+            likely: null | string;
+            /**
+             * Format: date
+             * @description Last night of the band.
+             */
+            to: string;
+            /** @description Whether the animal is hushed now. */
+            hushed: boolean;
+        };
+        /**
+         * @description What a line of the almanac is about.
+         * @enum {unknown}
+         */
+        AlmanacKind: "molt" | "firstMeal" | "wait" | "chore" | "season" | "booking" | "quarantine";
+        /** @description The weeks ahead as bands. */
+        AlmanacPlan: {
+            /**
+             * Format: date
+             * @description Tonight.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Last night shown.
+             */
+            to: string;
+            /** @description Bands that touch those nights, the earliest first. */
+            bands: components["schemas"]["AlmanacBand"][];
+            /** @description Waits of the last weeks that are over. */
+            ended: components["schemas"]["EndedBand"][];
+        };
+        /** @description The almanac, and where calendars may read it. */
+        AlmanacView: {
+            /** @description The weeks ahead. */
+            plan: components["schemas"]["AlmanacPlan"];
+            /** @description Path of the feed with its secret; none before it was asked for. */
+            feedPath: null | string;
+        };
+        /** @description Everything on an animal's page. */
+        AnimalView: {
+            /** Format: uuid */
+            stockId: string;
+            /** Format: int64 */
+            version: number;
+            /**
+             * Format: int64
+             * @description Number of its newest entry, told back with what is written.
+             */
+            seen: number;
+            details: components["schemas"]["StockDetails"];
+            place: components["schemas"]["Place"];
+            species: string;
+            groupOne: string;
+            instarMark: string;
+            stageWord: string;
+            takesPrey: boolean;
+            layout: components["schemas"]["PageLayout"];
+            turns: components["schemas"]["Turn"][];
+            heading: string;
+            instar: null | string;
+            it: string;
+            its: string;
+            them: string;
+            departure: null | components["schemas"]["DepartureEvent"];
+            /** Format: date */
+            tonight: string;
+            /** Format: date */
+            lastMolt: null | string;
+            phaseWord: string;
+            /** Format: int32 */
+            shutters: number;
+            phase: components["schemas"]["AnswerOfPhase"];
+            stage: components["schemas"]["AnswerOfStage"];
+            size: components["schemas"]["AnswerOfBodySize"];
+            condition: components["schemas"]["AnswerOfCondition"];
+            reading: components["schemas"]["AnswerOfPremoltReading"];
+            molt: components["schemas"]["AnswerOfVigilForecast"];
+            firstMeal: components["schemas"]["AnswerOfFirstMeal"];
+            prey: components["schemas"]["AnswerOfPreyFit"];
+            meal: components["schemas"]["AnswerOfMealPlan"];
+            notEating: components["schemas"]["AnswerOfNotEating"];
+            variety: components["schemas"]["Variety"];
+            vials: components["schemas"]["VialEvent"][];
+            restingVials: number[];
+            water: components["schemas"]["AnswerOfWaterPlan"];
+            upkeep: components["schemas"]["AnswerOfUpkeepPlan"];
+            leftover: components["schemas"]["AnswerOfLeftover"];
+            waits: components["schemas"]["AnswerOfVigilForecast"][];
+            growth: components["schemas"]["AnswerOfGrowthRecord"];
+            moltsLeft: components["schemas"]["AnswerOfMoltsLeft"];
+            pictures: components["schemas"]["PictureEvent"][];
+            sexTold: components["schemas"]["SexEvent"][];
+            hush: components["schemas"]["HushLine"][];
+            cares: {
+                [key: string]: string;
+            };
+            hushReasons: components["schemas"]["Reason"][];
+            line: components["schemas"]["RoundLine"];
+            log: components["schemas"]["LogMenu"];
+            lifeline: components["schemas"]["Lifeline"];
+            cautions: string[];
+            house: null | components["schemas"]["HouseEvent"];
+            fit: components["schemas"]["AnswerOfHousingFit"];
+            quarantine: components["schemas"]["AnswerOfQuarantine"];
+            hazard: null | components["schemas"]["Hazard"];
+            numbers: null | components["schemas"]["CountBook"];
+            loan: null | components["schemas"]["LoanEvent"];
+            births: components["schemas"]["BirthEvent"][];
+            tank: null | components["schemas"]["InmateView"];
+            inmates: components["schemas"]["InmateView"][];
+            journal: components["schemas"]["JournalLine"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfBodySize: {
+            value: null | components["schemas"]["BodySize"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfCondition: {
+            /** @description The value. */
+            value: components["schemas"]["Condition"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfFeedingChoice: {
+            value: null | components["schemas"]["FeedingChoice"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfFirstMeal: {
+            value: null | components["schemas"]["FirstMeal"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfGrowthRecord: {
+            value: null | components["schemas"]["GrowthRecord"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfHousingFit: {
+            value: null | components["schemas"]["HousingFit"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfLeftover: {
+            value: null | components["schemas"]["Leftover"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfMealPlan: {
+            /** @description The value. */
+            value: components["schemas"]["MealPlan"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfMoltsLeft: {
+            value: null | components["schemas"]["MoltsLeft"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfNotEating: {
+            value: null | components["schemas"]["NotEating"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfPhase: {
+            /** @description The value. */
+            value: components["schemas"]["Phase"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfPremoltReading: {
+            /** @description The value. */
+            value: components["schemas"]["PremoltReading"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfPreyFit: {
+            value: null | components["schemas"]["PreyFit"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfQuarantine: {
+            value: null | components["schemas"]["Quarantine"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfStage: {
+            /** @description The value. */
+            value: components["schemas"]["Stage"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfUpkeepPlan: {
+            /** @description The value. */
+            value: components["schemas"]["UpkeepPlan"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfVigilForecast: {
+            value: null | components["schemas"]["VigilForecast"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfWaterPlan: {
+            /** @description The value. */
+            value: components["schemas"]["WaterPlan"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description How the forecasts of one kind in one group did. */
+        BacktestLine: {
+            /** @description What was awaited. */
+            vigil: components["schemas"]["VigilKind"];
+            /** @description Group, or `all`. */
+            group: string;
+            /**
+             * Format: int32
+             * @description Forecasts scored.
+             */
+            forecasts: number;
+            /**
+             * Format: double
+             * @description Share of them whose 10–90 % window held what happened; about 0.8 is honest.
+             */
+            coverage80: number;
+            /**
+             * Format: double
+             * @description Median distance between the 50 % night and what happened.
+             */
+            medianAbsoluteErrorDays: number;
+            /**
+             * Format: double
+             * @description Mean pinball loss of what the keeper saw, days; less is better.
+             */
+            pinballEngine: number;
+            /**
+             * Format: double
+             * @description The same of the rulebook alone.
+             */
+            pinballSpeciesPrior: number;
+            /**
+             * Format: int32
+             * @description Forecasts of animals that had an interval before.
+             */
+            comparedWithLast: number;
+            /**
+             * Format: double
+             * @description Loss of what the keeper saw, on those.
+             */
+            pinballEngineThere: null | number;
+            /**
+             * Format: double
+             * @description Loss of "same as last interval", on those.
+             */
+            pinballLastInterval: null | number;
+            /**
+             * Format: double
+             * @description Median error of the rulebook alone.
+             */
+            medianErrorSpeciesPriorDays: number;
+            /**
+             * Format: double
+             * @description Median error of "same as last interval".
+             */
+            medianErrorLastIntervalDays: null | number;
+        };
+        /** @description How forecasts and readings did, as a table for eyes and as JSON for scripts. */
+        BacktestReport: {
+            /**
+             * Format: date
+             * @description First night of the record.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Last night of the record.
+             */
+            to: string;
+            /** @description Forecasts by kind and group. */
+            vigils: components["schemas"]["BacktestLine"][];
+            /** @description Premolt readings by group. */
+            readings: components["schemas"]["ReadingLine"][];
+            /** @description Chances of waits ending otherwise than hoped, by kind and group. */
+            ends: components["schemas"]["EndLine"][];
+            /**
+             * Format: int32
+             * @description Forecasts made too near the end of the record.
+             */
+            tooLateToScore: number;
+            /**
+             * Format: int32
+             * @description Forecasts whose animal left first, or whose wait ended otherwise.
+             */
+            cutShort: number;
+        };
+        /**
+         * @description What a band on the nightline waits for.
+         * @enum {unknown}
+         */
+        BandKind: "molt" | "firstMeal" | "wait";
+        /** @description One entry of a batch. */
+        BatchEntry: {
+            /**
+             * Format: uuid
+             * @description The animal.
+             */
+            stockId: string;
+            /**
+             * Format: uuid
+             * @description Made by the client; the same id is written once.
+             */
+            id: string;
+            /** @description What happened. */
+            act: components["schemas"]["Act"];
+        };
+        /** @description Entries of many animals, written all or none: "all of B2 watered", a sheet typed back. */
+        BatchRequest: {
+            /** @description The entries, in order; at most 5000. */
+            entries: components["schemas"]["BatchEntry"][];
+            /**
+             * Format: date
+             * @description Night on which it happened; tonight when left out.
+             */
+            night?: null | string;
+        };
+        /** @description How many entries were written. */
+        BatchWritten: {
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            entries: number;
+            /** @description What they say, for a few; none for a large batch. */
+            texts: string[];
+        };
+        /** @description How flies are made ready at the bench. */
+        BenchRoutine: {
+            /** Format: double */
+            chillFromMinutes: number;
+            /** Format: double */
+            chillToMinutes: number;
+            /** Format: double */
+            lookEveryMinutes: number;
+        };
+        /** @description Young that an animal had. */
+        BirthEvent: {
+            /**
+             * Format: date-time
+             * @description When they came out.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The stock that they began.
+             */
+            youngId: string;
+            /** @description What that was called. */
+            young: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+        };
+        /**
+         * @description How well fed an animal looks, by eye.
+         * @enum {unknown}
+         */
+        BodyCondition: "thin" | "normal" | "full" | "veryFull";
+        /**
+         * @description What was measured.
+         * @enum {unknown}
+         */
+        BodyPart: "legSpan" | "body" | "carapace" | "carapaceWidth" | "abdomenWidth" | "headCapsule" | "claw" | "foreleg";
+        /** @description How large an animal is now, as far as its measures tell. */
+        BodySize: {
+            /**
+             * Format: double
+             * @description What the hobby calls its size: leg span of a spider, body length of a mantis, claw of a crab.
+             */
+            sizeMm: number;
+            /**
+             * Format: double
+             * @description Body length.
+             */
+            bodyMm: number;
+            /**
+             * Format: double
+             * @description The hard part by which growth is followed.
+             */
+            hardPartMm: number;
+            /** @description Whether any of it was converted or carried over a molt. */
+            isEstimate: boolean;
+        };
+        /** @description A 409 in the form of RFC 9457, with both sides: nothing was written, and the keeper decides. */
+        BothSides: {
+            /** @description What is in the way, in one sentence. */
+            title: string;
+            /**
+             * Format: int32
+             * @description 409.
+             */
+            status: number;
+            /** @description Why. */
+            kind: components["schemas"]["ConflictKind"];
+            /** @description The field that it is about. */
+            field: string;
+            /**
+             * Format: int64
+             * @description Version that is there now; to be sent with what shall hold.
+             */
+            version: number;
+            /** @description What differs, field by field. */
+            differences: components["schemas"]["Difference"][];
+            /** @description What was told twice. */
+            twice: components["schemas"]["ToldBoth"][];
+        };
+        /**
+         * @description Which school the room follows for the days between meals.
+         * @enum {unknown}
+         */
+        CadenceSchool: "default" | "often" | "lean";
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfAirResult: {
+            result: components["schemas"]["AirResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfContainerResult: {
+            result: components["schemas"]["ContainerResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfDegreeDaysResult: {
+            result: components["schemas"]["DegreeDaysResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfDiversityResult: {
+            result: components["schemas"]["DiversityResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfGrowthFitResult: {
+            result: components["schemas"]["GrowthFitResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfHygrometerResult: {
+            result: components["schemas"]["HygrometerResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfMassResult: {
+            result: components["schemas"]["MassResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfPhotoMeasure: {
+            result: components["schemas"]["PhotoMeasure"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfPreyResult: {
+            result: components["schemas"]["PreyResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfVigilResult: {
+            result: components["schemas"]["VigilResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description A reason as the open calculators give it. */
+        CalcReason: {
+            text: string;
+            rule: string;
+            tag: components["schemas"]["RuleTag"];
+            source: string;
+        };
+        /**
+         * @description Something a keeper may do to an animal.
+         * @enum {unknown}
+         */
+        CareAct: "water" | "feedLive" | "feedDead" | "handle" | "rehouse" | "dig" | "ship" | "pair" | "mist" | "brightLight" | "clean";
+        /**
+         * @description What kind of care a clock measures.
+         * @enum {unknown}
+         */
+        CareClock: "food" | "water" | "upkeep";
+        /** @description A chore as it stands. */
+        Chore: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            id: string;
+            /** @description The plan. */
+            plan: components["schemas"]["ChorePlan"];
+            /**
+             * Format: date
+             * @description Night on which it was last done.
+             */
+            lastDone: null | string;
+            /**
+             * Format: uuid
+             * @description Entry by which it was last done, so that it can be taken back.
+             */
+            lastEntryId: null | string;
+            /** @description What was found then. */
+            lastNote: string;
+            /** @description Who did it. */
+            doneBy: string;
+            /**
+             * Format: date-time
+             * @description When that was written.
+             */
+            doneAt: null | string;
+            /**
+             * Format: date
+             * @description Night until which it was put off.
+             */
+            putOffUntil: null | string;
+            /** @description Why. */
+            putOffReason: string;
+            /**
+             * Format: date
+             * @description Night on which it is next due; none when it is over.
+             */
+            due: null | string;
+        };
+        /** @description What happened to chores and gear, one record per kind; only ever added to. */
+        ChoreAct: components["schemas"]["ChoreActChorePlanned"] | components["schemas"]["ChoreActChoreDone"] | components["schemas"]["ChoreActChorePutOff"] | components["schemas"]["ChoreActChoreDropped"] | components["schemas"]["ChoreActGearAdded"] | components["schemas"]["ChoreActGearDropped"] | components["schemas"]["ChoreActGearBooked"] | components["schemas"]["ChoreActBookingDropped"] | components["schemas"]["ChoreActChoreWithdrawn"];
+        /** @description A booking was given up. */
+        ChoreActBookingDropped: {
+            /** @enum {string} */
+            kind: "bookingDropped";
+            /** Format: uuid */
+            bookingId: string;
+        };
+        /** @description A chore was done. */
+        ChoreActChoreDone: {
+            /** @enum {string} */
+            kind: "choreDone";
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            choreId: string;
+            /**
+             * Format: date
+             * @description Night on which it was done.
+             */
+            night: string;
+            /**
+             * @description What was found, e.g. the reading of an instrument; may be empty.
+             * @default
+             */
+            note: string;
+        };
+        /** @description A chore is not to be done any more. */
+        ChoreActChoreDropped: {
+            /** @enum {string} */
+            kind: "choreDropped";
+            /** Format: uuid */
+            choreId: string;
+        };
+        /** @description A chore was planned, or its plan changed. */
+        ChoreActChorePlanned: {
+            /** @enum {string} */
+            kind: "chorePlanned";
+            /** Format: uuid */
+            choreId: string;
+            plan: components["schemas"]["ChorePlan"];
+        };
+        /** @description A chore was put off. */
+        ChoreActChorePutOff: {
+            /** @enum {string} */
+            kind: "chorePutOff";
+            /** Format: uuid */
+            choreId: string;
+            /** Format: date */
+            untilNight: string;
+            /** @default  */
+            reason: string;
+        };
+        /** @description An entry was a mistake. */
+        ChoreActChoreWithdrawn: {
+            /** @enum {string} */
+            kind: "choreWithdrawn";
+            /** Format: uuid */
+            entryId: string;
+        };
+        /** @description A piece of gear that several projects share. */
+        ChoreActGearAdded: {
+            /** @enum {string} */
+            kind: "gearAdded";
+            /** Format: uuid */
+            gearId: string;
+            name: string;
+        };
+        /** @description Gear was booked. */
+        ChoreActGearBooked: {
+            /** @enum {string} */
+            kind: "gearBooked";
+            /**
+             * Format: uuid
+             * @description Id made by the client.
+             */
+            bookingId: string;
+            /**
+             * Format: uuid
+             * @description Which gear.
+             */
+            gearId: string;
+            /**
+             * Format: date
+             * @description First night.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Last night.
+             */
+            to: string;
+            /** @description What for, 1–80 characters. */
+            for: string;
+        };
+        /** @description The gear is gone. */
+        ChoreActGearDropped: {
+            /** @enum {string} */
+            kind: "gearDropped";
+            /** Format: uuid */
+            gearId: string;
+        };
+        /**
+         * @description What kind of work it is, other than at one animal.
+         * @enum {unknown}
+         */
+        ChoreKind: "own" | "culture" | "mist" | "cleaning" | "frass" | "calibration" | "season";
+        /** @description One line of what was done. */
+        ChoreLine: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date-time */
+            at: string;
+            by: string;
+            text: string;
+        };
+        /** @description A chore as the keeper planned it. */
+        ChorePlan: {
+            /** @description Kind. */
+            kind: components["schemas"]["ChoreKind"];
+            /** @description What to do, 1–80 characters. */
+            title: string;
+            /** @description Rack, shelf or place to which it belongs; empty for the whole room. */
+            where: string;
+            /**
+             * Format: date
+             * @description First night on which it is due.
+             */
+            starts: string;
+            /**
+             * Format: int32
+             * @description Days between, 1–730; left out for once, or once in every season.
+             */
+            everyDays: null | number;
+            season: null | components["schemas"]["SeasonSpan"];
+            /** @description What to have ready, at most 120 characters. */
+            kit: string;
+            /**
+             * Format: int32
+             * @description How long it takes, 1–600 minutes.
+             */
+            minutes: number;
+        };
+        /** @description An entry for the chores. */
+        ChoreRequest: {
+            /**
+             * Format: uuid
+             * @description Made by the client; the same id is written once.
+             */
+            id: string;
+            /** @description What happened. */
+            act: components["schemas"]["ChoreAct"];
+        };
+        /** @description A chore and the nights of the next weeks on which it falls. */
+        ChoreView: {
+            chore: components["schemas"]["Chore"];
+            /** Format: date */
+            due: null | string;
+            ahead: string[];
+        };
+        /** @description Chores, gear, and what was done of late. */
+        ChoresView: {
+            /**
+             * Format: date
+             * @description Tonight.
+             */
+            tonight: string;
+            /** @description Chores, what is due first. */
+            chores: components["schemas"]["ChoreView"][];
+            /** @description Gear with its bookings. */
+            gear: components["schemas"]["Gear"][];
+            /** @description The newest entries in words. */
+            log: components["schemas"]["ChoreLine"][];
+        };
+        /** @description One reading of the room's climate. */
+        ClimateReading: {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /**
+             * Format: double
+             * @description °C, −20 to 60.
+             */
+            temperatureC: number;
+            /**
+             * Format: double
+             * @description Per cent, 0–100; none when not read.
+             */
+            relativeHumidity?: null | number;
+            /**
+             * @description Where: empty for the whole room, or a rack, shelf or place code such as `A`, `A1`, `A1·03`.
+             * @default
+             */
+            zone: string;
+            /** @description What is wrong with a reading; none when it can be. */
+            problem: null | string;
+        };
+        /** @description The condition score: abdomen width ÷ carapace width. */
+        Condition: {
+            /** @description What it means. */
+            word: components["schemas"]["ConditionWord"];
+            /**
+             * Format: double
+             * @description The score, when measured.
+             */
+            score: null | number;
+        };
+        /**
+         * @description How well fed an animal is.
+         * @enum {unknown}
+         */
+        ConditionWord: "unknown" | "thin" | "normal" | "plump" | "veryPlump";
+        /**
+         * @description Why something was not written beside what is there.
+         * @enum {unknown}
+         */
+        ConflictKind: "idTaken" | "stale" | "toldTwice";
+        /** @description Somebody with whom the keeper deals: a keeper, a breeder, a borrower. */
+        Contact: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            id: string;
+            /** @description Name. */
+            name: string;
+            /** @description The keeper's note. */
+            note: string;
+        };
+        /** @description What is said of the people outside with whom the keeper deals; only ever added to. */
+        ContactAct: components["schemas"]["ContactActContactSaid"] | components["schemas"]["ContactActContactDropped"];
+        /** @description Somebody is not on the list any more. */
+        ContactActContactDropped: {
+            /** @enum {string} */
+            kind: "contactDropped";
+            /** Format: uuid */
+            contactId: string;
+        };
+        /** @description Somebody was put on the list, or what is known of them changed. */
+        ContactActContactSaid: {
+            /** @enum {string} */
+            kind: "contactSaid";
+            /**
+             * Format: uuid
+             * @description Id made by the client.
+             */
+            contactId: string;
+            /** @description Name, 1–60 characters. */
+            name: string;
+            /**
+             * @description Whatever the keeper wants to remember, at most 200 characters; nothing else is kept of anybody.
+             * @default
+             */
+            note: string;
+        };
+        /** @description An entry for the list of contacts. */
+        ContactRequest: {
+            /**
+             * Format: uuid
+             * @description Made by the client; the same id is written once.
+             */
+            id: string;
+            /** @description What is said. */
+            act: components["schemas"]["ContactAct"];
+        };
+        /** @description The least enclosure for an animal, inner measures in mm. */
+        ContainerPlan: {
+            /**
+             * Format: double
+             * @description Free height.
+             */
+            minHeightMm: number;
+            /**
+             * Format: double
+             * @description Greatest free height, where a fall kills.
+             */
+            maxHeightMm: null | number;
+            /**
+             * Format: double
+             * @description Longer side of the floor.
+             */
+            minWidthMm: number;
+            /**
+             * Format: double
+             * @description Shorter side of the floor.
+             */
+            minDepthMm: null | number;
+            /**
+             * Format: double
+             * @description Depth of the floor.
+             */
+            substrateDepthMm: null | number;
+            /**
+             * Format: double
+             * @description Greatest width, for nymphs that must find their prey.
+             */
+            maxWidthMm?: null | number;
+            /**
+             * Format: double
+             * @description Room by volume, for larvae: then length and height say nothing.
+             */
+            litres?: null | number;
+        };
+        /** @description An animal to be housed. */
+        ContainerRequest: {
+            /** @description Rulebook group. */
+            group: string;
+            /**
+             * Format: double
+             * @description Body length; of a hermit crab its height with the shell.
+             */
+            bodyLengthMm?: null | number;
+            /**
+             * Format: double
+             * @description Leg span, for groups housed by it.
+             */
+            legSpanMm?: null | number;
+            habit?: null | components["schemas"]["Habit"];
+            school?: null | components["schemas"]["ContainerSchool"];
+            /** @description Stage, by its id or the group's own word; larvae go by volume, nymphs have a largest size. */
+            stage?: null | string;
+            /**
+             * Format: int32
+             * @description Instar, where the stage is not given.
+             */
+            instar?: null | number;
+            /**
+             * Format: int32
+             * @description How many live together, 1 to 2000.
+             */
+            count?: null | number;
+        };
+        /** @description The least enclosure. */
+        ContainerResult: {
+            /** Format: double */
+            minHeightMm: number;
+            /** Format: double */
+            minWidthMm: number;
+            /** Format: double */
+            minDepthMm: null | number;
+            /** Format: double */
+            substrateDepthMm: null | number;
+            /** Format: double */
+            maxHeightMm: null | number;
+            /** Format: double */
+            maxWidthMm: null | number;
+            /** Format: double */
+            litres: null | number;
+        };
+        /** @enum {unknown} */
+        ContainerSchool: "snug" | "roomy" | null;
+        /** @description The numbers of a brood or a colony: everything that came and went, and whether it adds up. */
+        CountBook: {
+            /** @description The lines, newest first. */
+            lines: components["schemas"]["CountLine"][];
+            /** @description What came and what left by its reason, e.g. "came" 40, "died" −3; they add up to those that are there. */
+            sums: components["schemas"]["CountSum"][];
+            /**
+             * Format: int32
+             * @description As many are gone, and nobody said how.
+             */
+            missing: number;
+            /** @description All of it in one sentence. */
+            summary: string;
+        };
+        /** @description One line of the numbers. */
+        CountLine: {
+            /**
+             * Format: uuid
+             * @description The entry that says it.
+             */
+            entryId: string;
+            /**
+             * Format: date
+             * @description Night.
+             */
+            night: string;
+            /** @description What happened, e.g. "died" or "counted 24, one by one". */
+            text: string;
+            /**
+             * Format: int32
+             * @description By how many there are more; negative for fewer.
+             */
+            by: number;
+            /**
+             * Format: int32
+             * @description How many there are after it.
+             */
+            now: number;
+            /** @description Whether nobody said why the number is another one. */
+            isUnexplained: boolean;
+        };
+        /** @enum {unknown} */
+        CountMethod: "oneByOne" | "inPicture" | "fromPart" | "byEye" | null;
+        /** @description What came or left for one reason. */
+        CountSum: {
+            /** @description The reason in a word. */
+            word: string;
+            /**
+             * Format: int32
+             * @description How many; negative for those that left.
+             */
+            by: number;
+        };
+        /**
+         * @description Why a culture ended.
+         * @enum {unknown}
+         */
+        CultureEnd: "spent" | "mold" | "mites" | "failed";
+        /** @description How a culture gives its animals, at 25 °C: it rises from the first to the peak and falls to the end. */
+        CultureRules: {
+            /** @description Days from start to the first. */
+            firstDays: components["schemas"]["RuleOfdouble"];
+            /** @description Days to the peak. */
+            peakDays: components["schemas"]["RuleOfdouble"];
+            /** @description Days to the end. */
+            endDays: components["schemas"]["RuleOfdouble"];
+            /** @description Animals in its whole life. */
+            yield: components["schemas"]["RuleOfdouble"];
+            coldHoldsDays: null | components["schemas"]["RuleOfdouble"];
+            /** @description Days after which a new one is started in a running room. */
+            renewEveryDays: components["schemas"]["RuleOfdouble"];
+            /** @description Age of a bought one. */
+            arrivesAtDays: components["schemas"]["RuleOfdouble"];
+        };
+        /**
+         * @description How far a culture has come.
+         * @enum {unknown}
+         */
+        CultureState: "growing" | "giving" | "spent" | "cold";
+        /** @description A culture as shown. */
+        CultureView: {
+            /** Format: uuid */
+            id: string;
+            feederId: string;
+            name: string;
+            /** Format: int32 */
+            pots: number;
+            /** Format: date */
+            startedOn: string;
+            /** @description How far it has come. */
+            state: components["schemas"]["CultureState"];
+            /**
+             * Format: double
+             * @description Age in warm days.
+             */
+            ageDays: number;
+            /**
+             * Format: date
+             * @description When the first come, if it stays warm.
+             */
+            firstOn: string;
+            /**
+             * Format: date
+             * @description When most come.
+             */
+            peakOn: string;
+            /**
+             * Format: date
+             * @description When it is spent.
+             */
+            endsOn: string;
+            /**
+             * Format: double
+             * @description How many come a day now.
+             */
+            tonight: number;
+            /**
+             * Format: double
+             * @description Share that can still hatch after its time in the cold (0–1).
+             */
+            viable: number;
+            /** @description Whether the cold holds it back rather than kill it. */
+            canChill: boolean;
+            /**
+             * Format: date
+             * @description Night until which it is kept apart and handled last, after mites.
+             */
+            quarantineUntil: null | string;
+            /** @description Animals a day from its start on, every other day, for drawing. */
+            daily: number[];
+            /** @description What its dates and numbers rest on. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /**
+         * @description Which part of the floor is kept damp.
+         * @enum {unknown}
+         */
+        DampSide: "none" | "left" | "right" | "back" | "front" | "whole";
+        /** @description Lowest and highest temperature of one day, °C. */
+        DayTemperatures: {
+            /** Format: double */
+            minC: number;
+            /** Format: double */
+            maxC: number;
+        };
+        /**
+         * @description How a day's warmth above a threshold is computed from its lowest and highest temperature.
+         * @enum {unknown}
+         */
+        DegreeDayMethod: "average" | "singleSine";
+        /** @description Days whose warmth is to be summed. */
+        DegreeDaysRequest: {
+            /** @description How a day's warmth follows from its lowest and highest temperature. */
+            method: components["schemas"]["DegreeDayMethod"];
+            /**
+             * Format: double
+             * @description Threshold below which nothing is gained, −20 to 60 °C.
+             */
+            lowerC: number;
+            /** @description 1 to 1000 days. */
+            days: components["schemas"]["DayTemperatures"][];
+            /**
+             * Format: double
+             * @description Temperature above which nothing more is gained; above the lower threshold.
+             */
+            upperC?: null | number;
+        };
+        /** @description Degree-days in °C·d. */
+        DegreeDaysResult: {
+            /** Format: double */
+            total: number;
+            daily: number[];
+        };
+        /** @description A departure on record. */
+        DepartureEvent: {
+            /** Format: date-time */
+            at: string;
+            kind: components["schemas"]["DepartureKind"];
+            remark: null | string;
+        };
+        /**
+         * @description How stock leaves the collection.
+         * @enum {unknown}
+         */
+        DepartureKind: "died" | "sold" | "givenAway" | "escaped" | "released" | "lost" | "takenDown" | "mistaken";
+        /** @description An obligate winter rest of pupae. */
+        Diapause: {
+            /**
+             * Format: double
+             * @description Weeks of cold that it needs.
+             */
+            chillWeeks: number;
+        };
+        /** @description Something that two have set differently. */
+        Difference: {
+            /** @description Path of the field, as in the body. */
+            field: string;
+            /** @description What it is called. */
+            label: string;
+            /** @description What is there now, in words. */
+            theirs: string;
+            /** @description What was sent, in words. */
+            yours: string;
+            /** @description What is there now, to be sent instead. */
+            value: components["schemas"]["JsonElement"];
+        };
+        /** @description Counts of kinds, such as of feeders in the last meals. */
+        DiversityRequest: {
+            /** @description One count for each kind, 0 to 1,000,000; at most 1000. */
+            counts: number[];
+        };
+        /** @description How mixed they are. */
+        DiversityResult: {
+            /**
+             * Format: double
+             * @description Shannon's index, natural log.
+             */
+            shannon: number;
+            /**
+             * Format: double
+             * @description Pielou's evenness; none with fewer than two kinds.
+             */
+            evenness: null | number;
+        };
+        /** @description An enclosure that the sitter must not open. */
+        DoNotOpen: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            stockId: string;
+            /** @description Where it stands. */
+            place: components["schemas"]["Place"];
+            /** @description Its name. */
+            name: string;
+            /** @description Why, and until when. */
+            why: string;
+        };
+        /** @description Something done on a night. */
+        DoneLine: {
+            /** Format: uuid */
+            stockId: string;
+            place: components["schemas"]["Place"];
+            name: string;
+            /**
+             * Format: uuid
+             * @description The newest entry of the enclosure that night.
+             */
+            entryId: string;
+            /** @description What was done, joined. */
+            text: string;
+            /** Format: date-time */
+            at: string;
+            /** @description Who did it. */
+            by: string;
+        };
+        /** @description How the room is reached from the network. */
+        DoorwayView: {
+            /** @description Whether it listens there. */
+            onNetwork: boolean;
+            /** @description Whether it is served by TLS; without it a phone opens it only while the server is in reach. */
+            encrypted: boolean;
+            /** @description Address for phones. */
+            address: string;
+            /** @description Address at which a phone learns to trust it; none where nothing is encrypted. */
+            trustAddress: null | string;
+            /** @description Fingerprint of the room's root (SHA-256), to be compared with what a phone shows. */
+            fingerprint: null | string;
+        };
+        /** @description What an animal lives in; inner measures in mm. */
+        Enclosure: {
+            /** @description What the keeper calls this size, e.g. "3 L tub"; 1–40 characters. */
+            name: string;
+            /**
+             * Format: double
+             * @description Width of the front, 10–3000 mm; the diameter of a round one.
+             */
+            widthMm: number;
+            /**
+             * Format: double
+             * @description From front to back, 10–3000 mm; the diameter of a round one.
+             */
+            depthMm: number;
+            /**
+             * Format: double
+             * @description From the bottom to the lid, 10–3000 mm.
+             */
+            heightMm: number;
+            /**
+             * Format: double
+             * @description Depth of the floor, 0 mm to below the height.
+             */
+            substrateMm: number;
+            /** @description How air comes in. */
+            vents: components["schemas"]["Ventilation"];
+            /** @description Which part of the floor is kept damp. */
+            damp: components["schemas"]["DampSide"];
+            /** @description Where its warmth comes from. */
+            heat: components["schemas"]["HeatSource"];
+            mist: null | components["schemas"]["MistPlan"];
+        };
+        /** @description One way in which a wait may end. */
+        EndChance: {
+            /** @description Its id. */
+            end: string;
+            /** @description The end in two or three words. */
+            says: string;
+            /**
+             * Format: double
+             * @description Chance that it ends so in the end (0–1).
+             */
+            chance: number;
+        };
+        /** @description The chance of each end of a wait by each night. */
+        EndForecast: {
+            /** @description Its ends, the hoped one first; their chances add up to 1. */
+            ends: components["schemas"]["EndChance"][];
+            /** @description Chances by night, from tonight on, evenly spaced. */
+            nights: components["schemas"]["EndsBy"][];
+        };
+        /** @description How well it was told how waits of one kind would end. */
+        EndLine: {
+            /** @description What was awaited. */
+            vigil: components["schemas"]["VigilKind"];
+            /** @description Its group. */
+            group: string;
+            /**
+             * Format: int32
+             * @description Chances scored.
+             */
+            chances: number;
+            /**
+             * Format: double
+             * @description Share that ended otherwise than hoped.
+             */
+            otherwise: number;
+            /**
+             * Format: double
+             * @description Brier score of what the keeper saw; less is better.
+             */
+            brier: number;
+            /**
+             * Format: double
+             * @description The same of the rulebook alone.
+             */
+            brierSpeciesPrior: number;
+            /**
+             * Format: double
+             * @description Brier score of always saying that share.
+             */
+            brierOfShare: number;
+        };
+        /** @description One end of a wait, as a keeper says it. */
+        EndWords: {
+            id: string;
+            past: string;
+        };
+        /** @description A band that is over: the wait ended, the animal left, the chore was done. */
+        EndedBand: {
+            /** @description As in AlmanacBand. */
+            key: string;
+            /** @description Place and name. */
+            who: string;
+            /** @description What was awaited. */
+            label: string;
+            /**
+             * Format: date
+             * @description Night on which it ended.
+             */
+            on: string;
+        };
+        /** @description Chances of the ends by one night; what is missing to 1 is still waiting then. */
+        EndsBy: {
+            /**
+             * Format: date
+             * @description The night.
+             */
+            night: string;
+            /** @description Chance that it has ended so by then (0–1), in the order of the ends. */
+            chances: number[];
+        };
+        /** @enum {unknown} */
+        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | null;
+        /** @description One piece of evidence. */
+        Evidence: {
+            /** @description The sign, `clean-look` or `meal`. */
+            signId: string;
+            /** @description What was seen. */
+            label: string;
+            /** @description The same in two or three words. */
+            brief: string;
+            /**
+             * Format: date
+             * @description Night of the last sighting.
+             */
+            night: string;
+            /** @description Its family. */
+            family: components["schemas"]["SignFamily"];
+            /** @description Its strength. */
+            strength: components["schemas"]["SignStrength"];
+            /**
+             * Format: double
+             * @description What it does to the odds, after the family's cap; 1 when a stronger one of its family counts already.
+             */
+            likelihoodRatio: number;
+            /** @description Why it counts less than it might; may be empty. */
+            note: string;
+            /**
+             * Format: uuid
+             * @description The entry that recorded it, when it is one entry.
+             */
+            entryId: null | string;
+        };
+        /** @description Parents and young of an animal, as far as they are on record here. */
+        FamilyView: {
+            mother: null | components["schemas"]["Relative"];
+            father: null | components["schemas"]["Relative"];
+            young: components["schemas"]["Relative"][];
+        };
+        /** @description Where the feed is now. */
+        FeedAddress: {
+            path: null | string;
+        };
+        /** @description A size class of a feeder. */
+        FeederClass: {
+            /** @description Identifier within the feeder. */
+            id: string;
+            /** @description Adjective before the feeder's name, e.g. "small"; empty when there is only one class. */
+            name: string;
+            lengthMm: null | components["schemas"]["RuleOfRange"];
+            /**
+             * Format: double
+             * @description Dry mass in mg of one of middling length, by the curve for insects; none for food that is no animal.
+             */
+            massMg: null | number;
+        };
+        /**
+         * @description Where a feeder comes from.
+         * @enum {unknown}
+         */
+        FeederFrom: "culture" | "shop" | "either" | "kitchen";
+        /** @description One feeder in what an animal was given. */
+        FeederRecord: {
+            /** @description Feeder. */
+            feederId: string;
+            /** @description Its name, plural. */
+            name: string;
+            /**
+             * Format: int32
+             * @description How many of the last meals it made.
+             */
+            meals: number;
+            /**
+             * Format: int32
+             * @description How often it was offered in the last offers.
+             */
+            offered: number;
+            /**
+             * Format: int32
+             * @description How often it was then taken.
+             */
+            taken: number;
+        };
+        /** @description A kind of food. */
+        FeederRules: {
+            /** @description Identifier. */
+            id: string;
+            /** @description Name, singular. */
+            name: string;
+            /** @description Name, plural. */
+            plural: string;
+            /** @description Rich in fat: not the daily food. */
+            fatty: boolean;
+            /** @description Whether cutting it up makes sense; flies and springtails are given whole. */
+            canBeCut: boolean;
+            /** @description How to serve it. */
+            serving: string;
+            /** @description Size classes from small to large. */
+            classes: components["schemas"]["FeederClass"][];
+            /** @description What it does. */
+            traits: components["schemas"]["FeederTrait"][];
+            /** @description Where it comes from. */
+            from: components["schemas"]["FeederFrom"];
+            /** @description Days after which half of what is in stock has died or spoilt. */
+            keepsDays: components["schemas"]["RuleOfdouble"];
+            stayHours: null | components["schemas"]["RuleOfdouble"];
+            culture: null | components["schemas"]["CultureRules"];
+            /**
+             * @description Soft and harmless, as flies are: as long as the body is not too long.
+             * @default false
+             */
+            soft: boolean;
+            /**
+             * @description Never a leftover: litter, wood, calcium, leaf that is changed when it is spent.
+             * @default false
+             */
+            alwaysThere: boolean;
+            /**
+             * @description Whether it feeds a colony's brood though it is no whole animal.
+             * @default false
+             */
+            protein: boolean;
+            /** @description Whether it is bought as pots that hatch; what comes in several sizes is bought as animals. */
+            boughtAsPots: boolean;
+            /** @description Whether it feeds the brood of a colony: any insect does. */
+            feedsBrood: boolean;
+        };
+        /**
+         * @description What a feeder does that a keeper must mind.
+         * @enum {unknown}
+         */
+        FeederTrait: "climbs" | "jumps" | "burrows" | "bites" | "flies" | "hides";
+        /** @description A feeder of the catalogue. */
+        FeederView: {
+            feeder: components["schemas"]["FeederRules"];
+            /** @description Whether the keeper added it. */
+            own: boolean;
+            /** @description Dry mass of one of each class; none for food that is no animal. */
+            massMg: (null | number)[];
+        };
+        /** @description The present plan beside another. */
+        FeedingChoice: {
+            now: components["schemas"]["FeedingPath"];
+            other: components["schemas"]["FeedingPath"];
+        };
+        /** @description What becomes of an animal when it is fed every so many days. */
+        FeedingPath: {
+            /**
+             * Format: double
+             * @description Days between meals now; later stages change it as the schools do.
+             */
+            everyDays: number;
+            /**
+             * Format: date
+             * @description Night by which it is adult in half of such lives; none when it is adult already, or not told.
+             */
+            adultOn: null | string;
+            /**
+             * Format: date
+             * @description Night by which it is in one of ten.
+             */
+            adultFrom: null | string;
+            /**
+             * Format: date
+             * @description Night by which it is in nine of ten.
+             */
+            adultTo: null | string;
+            /**
+             * Format: date
+             * @description When its life ends at the earliest of what is usual.
+             */
+            endsFrom: null | string;
+            /**
+             * Format: date
+             * @description And at the latest.
+             */
+            endsTo: null | string;
+            /**
+             * Format: int32
+             * @description Meals until it is adult; for an adult, in a year.
+             */
+            meals: number;
+            /**
+             * Format: double
+             * @description What they weigh, dry.
+             */
+            foodMg: number;
+        };
+        /** @description When an animal may eat again after its last molt. */
+        FirstMeal: {
+            /**
+             * Format: date
+             * @description First night by the quick school.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description First night by the school the room follows.
+             */
+            night: string;
+            /**
+             * Format: date
+             * @description First night by the cautious school.
+             */
+            to: string;
+            /** @description Whether the fangs must be seen black as well. */
+            fangsMustBeSeen: boolean;
+            /** @description Whether they have been seen black since the molt. */
+            fangsSeenHard: boolean;
+        };
+        /**
+         * @description Which school the room follows for the first meal after a molt.
+         * @enum {unknown}
+         */
+        FirstMealSchool: "default" | "quick" | "cautious";
+        /** @description A first measure taken when an animal is added. */
+        FirstMeasure: {
+            part: components["schemas"]["BodyPart"];
+            /** Format: double */
+            lengthMm: number;
+        };
+        /**
+         * @description Whether an animal fits its enclosure, in one word.
+         * @enum {unknown}
+         */
+        FitWord: "unknown" | "fits" | "outgrows" | "misfits";
+        /** @description A food: one size class of a feeder. */
+        FoodKey: {
+            /** @description Feeder. */
+            feederId: string;
+            /** @description Size class. */
+            sizeClassId: string;
+        };
+        /** @description One food over the weeks to come. */
+        FoodOutlook: {
+            /** @description What. */
+            food: components["schemas"]["FoodKey"];
+            /** @description "small crickets". */
+            name: string;
+            /**
+             * Format: double
+             * @description What is there now, by the last count and what was fed, died or came since.
+             */
+            onHand: number;
+            /**
+             * Format: date
+             * @description When it was last counted; none when never.
+             */
+            countedOn: null | string;
+            /** @description Week by week. */
+            weeks: components["schemas"]["FoodWeek"][];
+            /**
+             * Format: date
+             * @description First night on which it would not reach as things stand; none when it does.
+             */
+            shortOn: null | string;
+            /**
+             * Format: date
+             * @description First night on which far more is there than will be eaten; none when there is not.
+             */
+            glutOn: null | string;
+            /** @description Where it comes from. */
+            from: components["schemas"]["FeederFrom"];
+            /** @description What all that rests on. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description One week of one food. */
+        FoodWeek: {
+            /**
+             * Format: date
+             * @description First night.
+             */
+            from: string;
+            /**
+             * Format: double
+             * @description Expected need.
+             */
+            demand: number;
+            /**
+             * Format: double
+             * @description Need that is passed in nine of ten such weeks.
+             */
+            demandLow: number;
+            /**
+             * Format: double
+             * @description Need that is passed in one of ten.
+             */
+            demandHigh: number;
+            /**
+             * Format: double
+             * @description What cultures and parcels are expected to bring.
+             */
+            coming: number;
+            /**
+             * Format: double
+             * @description What is expected to be left at its end.
+             */
+            left: number;
+            /**
+             * Format: double
+             * @description What is left if need is high, pots are poor and parcels late.
+             */
+            leftLow: number;
+        };
+        /** @enum {unknown} */
+        Founding: "claustral" | "semiClaustral" | null;
+        /**
+         * @description How many became more.
+         * @enum {unknown}
+         */
+        GainKind: "born" | "found" | "putIn";
+        /** @description Gear that several projects share, with its bookings in order. */
+        Gear: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            bookings: components["schemas"]["GearBooking"][];
+        };
+        /** @description A booking of gear. */
+        GearBooking: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            for: string;
+        };
+        /** @description Something awaited of an animal, as a band of nights. */
+        GlanceBand: {
+            /** @description What kind of wait. */
+            kind: components["schemas"]["BandKind"];
+            /** @description What is awaited; a first meal counts with the molt before it. */
+            vigil: components["schemas"]["VigilKind"];
+            /** @description In two or three words. */
+            label: string;
+            /**
+             * Format: date
+             * @description One in ten such waits is over by then.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Half are.
+             */
+            likely: string;
+            /**
+             * Format: date
+             * @description Nine in ten are.
+             */
+            to: string;
+            /**
+             * Format: int32
+             * @description The how many-th wait of this kind of the animal, so that a calendar knows it again.
+             */
+            ordinal: number;
+        };
+        /** @description One kind of goods: what is there, how fast it goes, when to order. */
+        GoodsOutlook: {
+            /** @description Kind. */
+            goodsId: string;
+            /** @description Its name. */
+            name: string;
+            /** @description What it is counted in. */
+            unit: string;
+            /**
+             * Format: double
+             * @description What is left by the last count; none when it was never counted.
+             */
+            onHand: null | number;
+            /**
+             * Format: date
+             * @description Night of the last count.
+             */
+            countedOn: null | string;
+            /**
+             * Format: double
+             * @description Used a week by what is kept now.
+             */
+            perWeek: number;
+            /**
+             * Format: date
+             * @description Night on which it is used up; none when nothing uses it or it was never counted.
+             */
+            lastsUntil: null | string;
+            /**
+             * Format: date
+             * @description Last night on which an order is in time.
+             */
+            orderBy: null | string;
+            /**
+             * Format: double
+             * @description How much is in a pack.
+             */
+            pack: number;
+            /** @description What its use rests on. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description The signs of a group. */
+        GroupSigns: {
+            group: string;
+            name: string;
+            signs: components["schemas"]["SignView"][];
+        };
+        /** @description A group as forms and menus need it. */
+        GroupView: {
+            id: string;
+            name: string;
+            one: string;
+            instarMark: string;
+            /** Format: int32 */
+            instarAtHatching: number;
+            stageWords: {
+                [key: string]: string;
+            };
+            /** @description The part that is called its size. */
+            sizePart: components["schemas"]["BodyPart"];
+            /** @description Parts worth measuring, the size first. */
+            parts: components["schemas"]["BodyPart"][];
+            /** @description Whether prey is sized for it. */
+            takesPrey: boolean;
+            /** @description Waits other than for a molt that can begin. */
+            waits: components["schemas"]["WaitWords"][];
+            /** @description Whether it is kept as a colony. */
+            colonial: boolean;
+            /** @description Whether several may share a tank. */
+            shared: boolean;
+            /** @description Whether its forelegs decide how large prey may be. */
+            holdsWithForelegs: boolean;
+            waterWays: components["schemas"]["WaterWay"][];
+            sexing: components["schemas"]["SexEvidence"][];
+        };
+        /** @description Straight-line growth of ln length on instar. */
+        GrowthFit: {
+            /**
+             * Format: double
+             * @description Growth ratio per molt.
+             */
+            ratio: number;
+            /**
+             * Format: double
+             * @description ln of the ratio.
+             */
+            logSlope: number;
+            /**
+             * Format: double
+             * @description ln mm at instar 0.
+             */
+            logIntercept: number;
+            /**
+             * Format: double
+             * @description Share of variance explained; none when all lengths are equal.
+             */
+            rSquared: null | number;
+            /**
+             * Format: double
+             * @description On ln mm; none with fewer than three points.
+             */
+            residualStandardError: null | number;
+            /**
+             * Format: int32
+             * @description Number of points.
+             */
+            n: number;
+            next: null | components["schemas"]["NextSize"];
+            /** @description Steps between consecutive measures. */
+            steps: components["schemas"]["GrowthStep"][];
+        };
+        /** @description Hard-part lengths by instar. */
+        GrowthFitRequest: {
+            points: components["schemas"]["GrowthPoint"][];
+            /** Format: double */
+            priorRatio?: null | number;
+        };
+        /** @description The fitted growth. */
+        GrowthFitResult: {
+            /** Format: double */
+            ratio: number;
+            /** Format: double */
+            logSlope: number;
+            /** Format: double */
+            logIntercept: number;
+            /** Format: double */
+            rSquared: null | number;
+            /** Format: double */
+            residualStandardError: number;
+            /** Format: int32 */
+            n: number;
+            next: components["schemas"]["NextSize"];
+            steps: components["schemas"]["GrowthStep"][];
+        };
+        /** @description A hard-part length at an instar. */
+        GrowthPoint: {
+            /**
+             * Format: int32
+             * @description Instar number.
+             */
+            instar: number;
+            /**
+             * Format: double
+             * @description Millimetres, &gt; 0.
+             */
+            lengthMm: number;
+        };
+        /** @description The growth of one animal: its skins and the line through them. */
+        GrowthRecord: {
+            /** @description The part followed: carapace where there are enough measures of it. */
+            part: components["schemas"]["BodyPart"];
+            /** @description Whether instar numbers are true or counted from arrival. */
+            instarsAreKnown: boolean;
+            /** @description Skins in order. */
+            skins: components["schemas"]["Skin"][];
+            fit: null | components["schemas"]["GrowthFit"];
+            /**
+             * Format: double
+             * @description Ratio per molt used for forecasts: fitted, or the species'.
+             */
+            ratio: number;
+            corrected: null | components["schemas"]["GrowthFit"];
+            /** @description Limbs that were lost and how far they have grown again. */
+            limbs: components["schemas"]["LimbRecord"][];
+        };
+        /** @description One step between consecutive measures. */
+        GrowthStep: {
+            /**
+             * Format: int32
+             * @description Instar of the earlier measure.
+             */
+            fromInstar: number;
+            /**
+             * Format: int32
+             * @description Instar of the later measure as recorded.
+             */
+            toInstar: number;
+            /**
+             * Format: double
+             * @description Later length ÷ earlier length.
+             */
+            ratio: number;
+            /**
+             * Format: int32
+             * @description Most likely number of molts in between; more than recorded points to one nobody saw.
+             */
+            likelyMolts: number;
+            /** @description Whether more molts are likely than the record has. */
+            hidesAMolt: boolean;
+            /** @description Whether hard parts shrank, which cannot be: a wrong measure or the wrong animal. */
+            shrank: boolean;
+        };
+        /** @description An answer and the question or outcome that it leads to. */
+        GuideAnswer: {
+            /** @description The answer. */
+            text: string;
+            /** @description Question or outcome. */
+            to: string;
+            when?: null | components["schemas"]["GuideFact"];
+        };
+        /** @description A guided reading for a worried keeper: what is seen, two or three questions, what it most likely is. */
+        GuideCase: {
+            /** @description Identifier. */
+            id: string;
+            /** @description What is seen, as a keeper says it. */
+            title: string;
+            /** @description Name of the drawing. */
+            drawing: string;
+            /** @description Groups in which it can be seen. */
+            groups: string[];
+            /** @description First question. */
+            start: string;
+            /** @description Questions. */
+            questions: components["schemas"]["GuideQuestion"][];
+            /** @description What it can come to. */
+            outcomes: components["schemas"]["GuideOutcome"][];
+            /** @description Stages in which it can be seen; all where none is named. */
+            stages?: null | components["schemas"]["Stage"][];
+            /** @description Phases in which its page names it; none for most cases. */
+            during?: null | components["schemas"]["Phase"][];
+        };
+        /** @enum {unknown} */
+        GuideFact: "adult" | "young" | "lastStage" | "notLastStage" | "moltsLeft" | "noMoltsLeft" | "claustral" | "semiClaustral" | null;
+        /** @description What it most likely is, and what to do. */
+        GuideOutcome: {
+            /** @description Identifier within the case. */
+            id: string;
+            /** @description What it most likely is. */
+            likely: string;
+            /** @description How sure that is. */
+            sureness: components["schemas"]["Sureness"];
+            /** @description What to do now. */
+            now: string[];
+            /** @description What never to do. */
+            never: string[];
+            /** @description When to ask an experienced keeper or a vet. */
+            ask: string;
+            /** @description Signs that can be logged with it. */
+            signs: string[];
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Where it comes from. */
+            source: string;
+        };
+        /** @description A question with its answers. */
+        GuideQuestion: {
+            id: string;
+            text: string;
+            answers: components["schemas"]["GuideAnswer"][];
+        };
+        /**
+         * @description Where an animal lives.
+         * @enum {unknown}
+         */
+        Habit: "terrestrial" | "arboreal" | "fossorial";
+        /** @description How many entries somebody logged. */
+        HandCount: {
+            by: string;
+            /** Format: int32 */
+            entries: number;
+        };
+        /** @enum {unknown} */
+        Hazard: "irritantHairs" | "painfulSting" | "medicallySignificant" | "unknown" | "none" | null;
+        /** @description Whether the application is well. */
+        Health: {
+            status: string;
+            version: string;
+        };
+        /**
+         * @description Where its warmth comes from.
+         * @enum {unknown}
+         */
+        HeatSource: "room" | "sideMat" | "partOfFloor" | "above";
+        /** @description A helper who may sign in. */
+        HelperRequest: {
+            name: string;
+            password: string;
+        };
+        /** @description How honest the forecasts were. */
+        HonestyView: {
+            /** @description Scores. */
+            report: components["schemas"]["BacktestReport"];
+            /** @description The newest scored forecasts. */
+            examples: components["schemas"]["ScoredForecast"][];
+            waits: {
+                [key: string]: components["schemas"]["WaitsInWords"];
+            };
+        };
+        /** @description Chance that the wait is over within some days. */
+        Horizon: {
+            /** Format: double */
+            days: number;
+            /** Format: double */
+            probability: number;
+        };
+        /** @description What an animal lives in. */
+        HouseEvent: {
+            /**
+             * Format: date-time
+             * @description When it was noted.
+             */
+            at: string;
+            /** @description The enclosure. */
+            enclosure: components["schemas"]["Enclosure"];
+            /**
+             * Format: date-time
+             * @description When the animal was last moved over into another one.
+             */
+            rehousedAt: null | string;
+        };
+        /** @description Whether an animal fits its enclosure, now and after the molts to come. */
+        HousingFit: {
+            /** @description What it needs now. */
+            needs: components["schemas"]["ContainerPlan"];
+            /** @description What does not fit now. */
+            now: components["schemas"]["HousingMisfit"][];
+            outgrown: null | components["schemas"]["OutgrownAt"];
+        };
+        /**
+         * @description Which measure of an enclosure does not fit.
+         * @enum {unknown}
+         */
+        HousingMeasure: "tooLow" | "tooHigh" | "tooNarrow" | "tooShallow" | "tooLittleSubstrate" | "tooLarge" | "tooSmall";
+        /** @description One measure that does not fit. */
+        HousingMisfit: {
+            /** @description Which. */
+            measure: components["schemas"]["HousingMeasure"];
+            /**
+             * Format: double
+             * @description What the enclosure has; litres for HousingMeasure.TooSmall.
+             */
+            hasMm: number;
+            /**
+             * Format: double
+             * @description What the animal needs: at least, or at most for HousingMeasure.TooHigh and HousingMeasure.TooLarge.
+             */
+            needsMm: number;
+            /** @description "too low", "too narrow" and so on. */
+            word: string;
+        };
+        HttpValidationProblemDetails: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+            errors?: {
+                [key: string]: string[];
+            };
+        };
+        /**
+         * @description What brings a hush about.
+         * @enum {unknown}
+         */
+        HushCause: "suspected" | "darkening" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "veryPlump" | "buried" | "surfaced" | "pupa" | "chilled" | "founding" | "claustral" | "brooding" | "sealedIn" | "eggs" | "wintering" | "foundingUnknown";
+        /** @description One cause that bears on an act. */
+        HushContributor: {
+            /** @description The cause. */
+            cause: components["schemas"]["HushCause"];
+            /** @description Its verdict on the act. */
+            verdict: components["schemas"]["Verdict"];
+            /**
+             * Format: date
+             * @description Night since which it holds, if known.
+             */
+            since: null | string;
+            until: null | components["schemas"]["HushEnd"];
+            /** @description What would end it before. */
+            endsEarlyBy: string;
+            /** @description The rule. */
+            why: components["schemas"]["Reason"];
+        };
+        /** @description Until when something is hushed: a range, because it ends with a molt nobody can date. */
+        HushEnd: {
+            /**
+             * Format: date
+             * @description Earliest night.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Likely night.
+             */
+            night: string;
+            /**
+             * Format: date
+             * @description Latest night in nine of ten cases, or by the cautious school.
+             */
+            to: string;
+        };
+        /** @description What holds for one act: the strictest of all contributors, every one of them listed. */
+        HushLine: {
+            act: components["schemas"]["CareAct"];
+            verdict: components["schemas"]["Verdict"];
+            until: null | components["schemas"]["HushEnd"];
+            contributors: components["schemas"]["HushContributor"][];
+        };
+        /** @description One check of a hygrometer over a saturated salt. */
+        HygrometerPoint: {
+            /**
+             * Format: double
+             * @description True relative humidity, per cent.
+             */
+            reference: number;
+            /**
+             * Format: double
+             * @description What the instrument said, per cent.
+             */
+            reading: number;
+        };
+        /** @description A hygrometer check over one or two salts, and a reading to correct. */
+        HygrometerRequest: {
+            points: components["schemas"]["HygrometerPoint"][];
+            /** Format: double */
+            reading: number;
+        };
+        /** @description The correction. */
+        HygrometerResult: {
+            /** Format: double */
+            corrected: number;
+            /** Format: double */
+            slope: number;
+            /** Format: double */
+            offset: number;
+        };
+        /** @description One of those that share a tank, or the tank itself, as told on the page of the other. */
+        InmateView: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            species: string;
+            group: string;
+            stageWord: string;
+            /** Format: int32 */
+            count: number;
+            phaseWord: string;
+            /** Format: int32 */
+            shutters: number;
+            /** @description What it is about tonight. */
+            text: string;
+        };
+        /**
+         * @description What a column of a keeper's own table can say of an animal.
+         * @enum {unknown}
+         */
+        IntakeColumn: "ignored" | "place" | "name" | "species" | "sex" | "count" | "stage" | "size" | "lastMolt" | "lastMeal" | "lastWater" | "cameOn" | "cameFrom" | "hatchedOn" | "tags";
+        /** @description Something in a row that cannot be read, or cannot be. */
+        IntakeProblem: {
+            /**
+             * Format: int32
+             * @description Number of the column, from 0; none where it is about the row.
+             */
+            column: null | number;
+            /** @description What is wrong. */
+            message: string;
+            /** @description What may have been meant. */
+            instead: string[];
+        };
+        /** @description A table of animals to be written. */
+        IntakeRequest: {
+            /**
+             * Format: uuid
+             * @description Id of the table, made by the client: the same table is written once.
+             */
+            id: string;
+            /** @description The table. */
+            table: components["schemas"]["IntakeTable"];
+        };
+        /** @description An animal as it was read from a row. */
+        IntakeRow: {
+            /**
+             * Format: int32
+             * @description Number of the row, from 1, headings left out.
+             */
+            line: number;
+            place: null | components["schemas"]["Place"];
+            details: null | components["schemas"]["StockDetails"];
+            /**
+             * Format: double
+             * @description Its size.
+             */
+            sizeMm: null | number;
+            /**
+             * Format: date
+             * @description Night of its last molt.
+             */
+            lastMolt: null | string;
+            /**
+             * Format: date
+             * @description Night of its last meal.
+             */
+            lastMeal: null | string;
+            /**
+             * Format: date
+             * @description Night on which water was given last.
+             */
+            lastWater: null | string;
+            /** @description All of it in one sentence, as it will be written. */
+            says: string;
+            /** @description What is wrong; none of the table is written while there are any. */
+            problems: components["schemas"]["IntakeProblem"][];
+        };
+        /** @description A table as it was understood. */
+        IntakeSheet: {
+            /** @description Its columns. */
+            columns: components["schemas"]["ReadColumn"][];
+            /** @description Its cells, headings left out. */
+            cells: string[][];
+            /** @description Whether 3/5 was read as the third of May. */
+            dayFirst: boolean;
+            /** @description Unit in which lengths without one were read. */
+            unit: components["schemas"]["LengthUnit"];
+            /** @description One for each animal. */
+            rows: components["schemas"]["IntakeRow"][];
+            /** @description Whether all of it can be written. */
+            isSound: boolean;
+        };
+        /** @description A keeper's own table of animals, as it is to be read. */
+        IntakeTable: {
+            /** @description The table as text; or one animal on each line. Left out where the cells are given. */
+            text?: null | string;
+            /** @description Its cells, headings left out; with their columns. */
+            cells?: null | string[][];
+            /** @description What each column says, where that is said and not to be guessed. */
+            columns?: null | components["schemas"]["IntakeColumn"][];
+            /** @description Whether 3/5 is the third of May; guessed when left out. */
+            dayFirst?: null | boolean;
+            unit?: null | components["schemas"]["LengthUnit"];
+            /** @description Group of species that are not in the rulebook. */
+            group?: null | string;
+        };
+        /** @description A table of animals that was written. */
+        IntakeWritten: {
+            /** @description The animals, in the order of the table. */
+            stockIds: string[];
+        };
+        /** @description A journal entry as shown. */
+        JournalLine: {
+            /** Format: uuid */
+            id: string;
+            /**
+             * Format: date
+             * @description Night to which it belongs.
+             */
+            night: string;
+            /**
+             * Format: date
+             * @description "Last seen before", when it was found afterwards.
+             */
+            notBefore: null | string;
+            /** Format: date-time */
+            at: string;
+            act: components["schemas"]["Act"];
+            /** @description The entry in words. */
+            text: string;
+            /** Format: date-time */
+            writtenAt: string;
+            writtenBy: string;
+            /**
+             * Format: uuid
+             * @description The entry that corrected it or took it back.
+             */
+            struckBy: null | string;
+            /**
+             * Format: uuid
+             * @description The entry that it corrects.
+             */
+            corrects: null | string;
+            against: null | string;
+            /** @description Whether it can be corrected or taken back here. */
+            canBeCorrected: boolean;
+        };
+        JsonElement: unknown;
+        JsonNode: unknown;
+        /** @description One thing to have ready before the first lid comes off. */
+        KitItem: {
+            /** @description Kind. */
+            kind: components["schemas"]["KitKind"];
+            /** @description What, in a keeper's words. */
+            what: string;
+            /**
+             * Format: double
+             * @description How many, or how much; 0 for one that serves all.
+             */
+            amount: number;
+            /** @description Unit of the amount, such as "mL"; empty for pieces. */
+            unit: string;
+        };
+        /**
+         * @description What kind of thing is to be at hand.
+         * @enum {unknown}
+         */
+        KitKind: "food" | "water" | "tool" | "safety";
+        /** @description What one thing is needed for. */
+        KitNeed: {
+            item: components["schemas"]["KitItem"];
+            /** @description Places that need it, in walking order. */
+            for: string[];
+        };
+        /** @description What the keeper says of a species that is not in the rulebook; what is left out is not known. */
+        KnownOfSpecies: {
+            founding?: null | components["schemas"]["Founding"];
+            hazard?: null | components["schemas"]["Hazard"];
+            /** @description Whether its pupa needs weeks of cold. */
+            pupaNeedsWinter?: null | boolean;
+            /** @description Whether the adult moth or butterfly feeds. */
+            adultFeeds?: null | boolean;
+        };
+        /** @description A size of label, on a sheet or on a roll; all measures in mm. */
+        LabelFormat: {
+            /** @description Identifier. */
+            id: string;
+            /** @description What the keeper reads. */
+            name: string;
+            /** @description Whether labels come one by one from a roll. */
+            onRoll: boolean;
+            /**
+             * Format: double
+             * @description Width of a label.
+             */
+            widthMm: number;
+            /**
+             * Format: double
+             * @description Height of a label.
+             */
+            heightMm: number;
+            /**
+             * Format: int32
+             * @description Labels side by side on a sheet.
+             * @default 1
+             */
+            columns: number;
+            /**
+             * Format: int32
+             * @description Labels below each other on a sheet.
+             * @default 1
+             */
+            rows: number;
+            /**
+             * Format: double
+             * @description Margin of the sheet to the left of the first.
+             * @default 0
+             */
+            leftMm: number;
+            /**
+             * Format: double
+             * @description Margin of the sheet above the first.
+             * @default 0
+             */
+            topMm: number;
+            /**
+             * Format: double
+             * @description Gap between two columns.
+             * @default 0
+             */
+            gapMm: number;
+            /**
+             * Format: int32
+             * @description Labels on one sheet.
+             */
+            perSheet: number;
+        };
+        /** @description Labels to print. */
+        LabelRequest: {
+            /** @description Animals, in the order of the labels; at most 2000. */
+            stockIds: string[];
+            /** @description Size. */
+            format: string;
+            /**
+             * Format: int32
+             * @description Labels already used up on the first sheet.
+             * @default 0
+             */
+            skip: number;
+        };
+        /** @description A roll of labels. */
+        LabelRoll: {
+            /** @description Format of the labels on it. */
+            formatId: string;
+            /**
+             * Format: int32
+             * @description Labels left on it.
+             */
+            left: number;
+        };
+        /** @description What can be printed, and where the codes on it lead. */
+        LabelsView: {
+            /** @description Sizes. */
+            formats: components["schemas"]["LabelFormat"][];
+            /** @description Address under which a phone finds the room. */
+            address: string;
+            /** @description Whether a phone can: the server listens on the network. */
+            onNetwork: boolean;
+            printer: components["schemas"]["PrinterView"];
+        };
+        /** @description What happened in the larder, one record per kind; only ever added to. */
+        LarderAct: components["schemas"]["LarderActFoodCounted"] | components["schemas"]["LarderActFoodGained"] | components["schemas"]["LarderActFoodLost"] | components["schemas"]["LarderActCultureStarted"] | components["schemas"]["LarderActCultureSplit"] | components["schemas"]["LarderActCultureChilled"] | components["schemas"]["LarderActMitesSeen"] | components["schemas"]["LarderActCultureEnded"] | components["schemas"]["LarderActOrderPlaced"] | components["schemas"]["LarderActOrderArrived"] | components["schemas"]["LarderActOrderCancelled"] | components["schemas"]["LarderActGoodsCounted"] | components["schemas"]["LarderActLarderWithdrawn"];
+        /** @description A culture was put into the cold, or taken out of it. */
+        LarderActCultureChilled: {
+            /** @enum {string} */
+            kind: "cultureChilled";
+            /** Format: uuid */
+            cultureId: string;
+            intoCold: boolean;
+        };
+        /** @description A culture was thrown away. */
+        LarderActCultureEnded: {
+            /** @enum {string} */
+            kind: "cultureEnded";
+            /** Format: uuid */
+            cultureId: string;
+            end: components["schemas"]["CultureEnd"];
+        };
+        /** @description Some pots of a culture were parted from it, mostly to put one half into the cold. */
+        LarderActCultureSplit: {
+            /** @enum {string} */
+            kind: "cultureSplit";
+            /** Format: uuid */
+            cultureId: string;
+            /** Format: uuid */
+            newCultureId: string;
+            /** Format: int32 */
+            pots: number;
+            intoCold: boolean;
+        };
+        /** @description A culture was started, or a pot of pupae set out to hatch. */
+        LarderActCultureStarted: {
+            /** @enum {string} */
+            kind: "cultureStarted";
+            /**
+             * Format: uuid
+             * @description Id made by the client.
+             */
+            cultureId: string;
+            /** @description What it gives. */
+            feederId: string;
+            /**
+             * Format: int32
+             * @description Pots, 1–200.
+             */
+            pots: number;
+            /**
+             * Format: double
+             * @description Days it was along already.
+             * @default 0
+             */
+            ageDays: number;
+        };
+        /** @description A food was counted: so many are there. */
+        LarderActFoodCounted: {
+            /** @enum {string} */
+            kind: "foodCounted";
+            food: components["schemas"]["FoodKey"];
+            /** Format: int32 */
+            quantity: number;
+        };
+        /** @description More came, other than by an order on record. */
+        LarderActFoodGained: {
+            /** @enum {string} */
+            kind: "foodGained";
+            food: components["schemas"]["FoodKey"];
+            /** Format: int32 */
+            quantity: number;
+        };
+        /** @description Some died, escaped or were thrown away. */
+        LarderActFoodLost: {
+            /** @enum {string} */
+            kind: "foodLost";
+            food: components["schemas"]["FoodKey"];
+            /** Format: int32 */
+            quantity: number;
+        };
+        /** @description Goods were counted. */
+        LarderActGoodsCounted: {
+            /** @enum {string} */
+            kind: "goodsCounted";
+            goodsId: string;
+            /** Format: double */
+            quantity: number;
+        };
+        /** @description An entry of the larder was a mistake. */
+        LarderActLarderWithdrawn: {
+            /** @enum {string} */
+            kind: "larderWithdrawn";
+            /** Format: uuid */
+            entryId: string;
+        };
+        /** @description Mites were seen in a culture. */
+        LarderActMitesSeen: {
+            /** @enum {string} */
+            kind: "mitesSeen";
+            /** Format: uuid */
+            cultureId: string;
+        };
+        /** @description An order arrived; what is short of it is not coming. */
+        LarderActOrderArrived: {
+            /** @enum {string} */
+            kind: "orderArrived";
+            /** Format: uuid */
+            orderId: string;
+            lines: components["schemas"]["OrderLine"][];
+        };
+        /** @description An order was given up. */
+        LarderActOrderCancelled: {
+            /** @enum {string} */
+            kind: "orderCancelled";
+            /** Format: uuid */
+            orderId: string;
+        };
+        /** @description Something was ordered. */
+        LarderActOrderPlaced: {
+            /** @enum {string} */
+            kind: "orderPlaced";
+            /**
+             * Format: uuid
+             * @description Id made by the client.
+             */
+            orderId: string;
+            /** @description What. */
+            lines: components["schemas"]["OrderLine"][];
+            /**
+             * Format: date
+             * @description Day on which it was promised.
+             */
+            promisedOn: string;
+        };
+        /**
+         * @description What the larder plan asks for.
+         * @enum {unknown}
+         */
+        LarderDo: "startCulture" | "orderPots" | "order";
+        /** @description A line of the larder's journal as shown. */
+        LarderLine: {
+            /** Format: uuid */
+            entryId: string;
+            /** Format: date-time */
+            at: string;
+            writtenBy: string;
+            text: string;
+            canTakeBack: boolean;
+        };
+        /** @description What will be eaten, what will be there, and what to start or order by when. */
+        LarderPlan: {
+            /** @description Every food that is needed or there, the first to run short first. */
+            foods: components["schemas"]["FoodOutlook"][];
+            /** @description What to do, the most urgent first. */
+            steps: components["schemas"]["LarderStep"][];
+            /** @description What is used up besides food. */
+            goods: components["schemas"]["GoodsOutlook"][];
+        };
+        /** @description An entry for the larder. */
+        LarderRequest: {
+            /**
+             * Format: uuid
+             * @description Made by the client; the same id is written once.
+             */
+            id: string;
+            /** @description What happened. */
+            act: components["schemas"]["LarderAct"];
+            /**
+             * Format: date
+             * @description Night on which it happened; tonight when left out.
+             */
+            on?: null | string;
+        };
+        /** @description One thing to do so that a food does not run short. */
+        LarderStep: {
+            /** @description What. */
+            do: components["schemas"]["LarderDo"];
+            /** @description Of which food. */
+            food: components["schemas"]["FoodKey"];
+            /** @description "2 pots of small fruit flies". */
+            what: string;
+            /**
+             * Format: int32
+             * @description Pots or animals.
+             */
+            amount: number;
+            /**
+             * Format: date
+             * @description Last night on which it is in time.
+             */
+            by: string;
+            /**
+             * Format: date
+             * @description Night on which the food would run short without it.
+             */
+            neededOn: string;
+            /** @description Whether it comes too late to keep that night. */
+            isLate: boolean;
+            /** @description Why, in a sentence. */
+            why: string;
+        };
+        /**
+         * @description What is to be done at the larder on a round.
+         * @enum {unknown}
+         */
+        LarderTask: "throwAway" | "outOfCold" | "start" | "order";
+        /** @description The larder tonight. */
+        LarderView: {
+            /** Format: date */
+            tonight: string;
+            plan: components["schemas"]["LarderPlan"];
+            /**
+             * Format: int32
+             * @description Enclosures whose meals cannot be planned, since their size is not known.
+             */
+            unsized: number;
+            cultures: components["schemas"]["CultureView"][];
+            orders: components["schemas"]["OrderView"][];
+            supplier: components["schemas"]["SupplierOffer"][];
+            bench: components["schemas"]["BenchRoutine"];
+            journal: components["schemas"]["LarderLine"][];
+        };
+        /** @description Work at the larder that falls on a night, found from the cultures and the plan, not planned by the keeper. */
+        LarderWork: {
+            /** @description What. */
+            task: components["schemas"]["LarderTask"];
+            /**
+             * Format: date
+             * @description Night on which it falls; before tonight when it is overdue.
+             */
+            due: string;
+            /**
+             * Format: uuid
+             * @description Which culture; none for one that is not there yet.
+             */
+            cultureId: null | string;
+            /** @description Of which feeder. */
+            feederId: string;
+            /**
+             * Format: int32
+             * @description Pots; 0 for an order.
+             */
+            pots: number;
+            end: null | components["schemas"]["CultureEnd"];
+            /** @description "Throw away 1 pot of fruit flies". */
+            text: string;
+            /** @description Why now, in a few words. */
+            because: string;
+            /**
+             * Format: double
+             * @description How long it takes, minutes; 0 for an order.
+             */
+            minutes: number;
+            /** @description What that rests on. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description Something was written into the larder's journal. */
+        LarderWritten: {
+            /** Format: uuid */
+            id: string;
+        };
+        /** @description A changed layout. */
+        LayoutChange: {
+            layout: components["schemas"]["RoomLayout"];
+            /** Format: int64 */
+            version: number;
+        };
+        /**
+         * @description How long a leaf stays fit to eat.
+         * @enum {unknown}
+         */
+        LeafKind: "soft" | "woody";
+        /** @description Weights of the learning model. */
+        Learning: {
+            /**
+             * Format: double
+             * @description Weight of the prior median, in intervals; &gt; 0.
+             */
+            kappa: number;
+            /**
+             * Format: double
+             * @description Shape of the prior on the variance; &gt; 0.
+             */
+            alpha: number;
+            /**
+             * Format: double
+             * @description Scale of the prior on the variance; &gt; 0.
+             */
+            beta: number;
+        };
+        /** @description Food that is still in an enclosure: what comes out first. */
+        Leftover: {
+            /** @description "1 small cricket". */
+            what: string;
+            /**
+             * Format: int32
+             * @description Hours since it was offered.
+             */
+            inHours: number;
+            /**
+             * Format: date-time
+             * @description Instant by which it must be out.
+             */
+            outBy: string;
+            /** @description Whether the phase of the animal makes it urgent. */
+            atOnce: boolean;
+            offer: null | components["schemas"]["OfferEvent"];
+            /** @description Foods that come out with it, each by its own clock. */
+            feederIds: string[];
+            /**
+             * @description Whether it was put in tonight and its hour is still to come.
+             * @default false
+             */
+            isLater: boolean;
+        };
+        /**
+         * @description Unit in which lengths are shown. Stored lengths are always millimetres.
+         * @enum {unknown}
+         */
+        LengthUnit: "mm" | "cm" | "in";
+        /** @description What this room has taught. */
+        LessonsView: {
+            groups: components["schemas"]["GroupSigns"][];
+            paces: components["schemas"]["SpeciesPace"][];
+        };
+        /** @description Days of adult life by sex. */
+        LifeBySex: {
+            female: components["schemas"]["RuleOfRange"];
+            male: components["schemas"]["RuleOfRange"];
+        };
+        /** @description A sign on the lifeline. */
+        LifeSign: {
+            /** Format: date */
+            night: string;
+            label: string;
+            strength: components["schemas"]["SignStrength"];
+        };
+        /** @description One stretch between two molts. */
+        LifeStep: {
+            /**
+             * Format: date
+             * @description Night of the molt that began it, or of arrival.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Night of the molt that ended it; none for the present one.
+             */
+            to: null | string;
+            /**
+             * Format: int32
+             * @description Instar, when known.
+             */
+            instar: null | number;
+            /**
+             * Format: double
+             * @description Length of the part followed; none when nothing was ever measured.
+             */
+            lengthMm: null | number;
+            /** @description Whether the length was not measured in this skin. */
+            isEstimate: boolean;
+        };
+        /** @description The life of one animal as it is drawn: steps, meals, refusals, signs. */
+        Lifeline: {
+            /** @description The part whose length makes the steps. */
+            part: components["schemas"]["BodyPart"];
+            /** @description Steps in order. */
+            steps: components["schemas"]["LifeStep"][];
+            /** @description Nights of meals taken. */
+            meals: string[];
+            /** @description Nights of food turned down or not taken. */
+            refusals: string[];
+            /** @description Signs seen. */
+            signs: components["schemas"]["LifeSign"][];
+        };
+        /** @description A lost limb over the molts since. */
+        LimbRecord: {
+            /** @description Which. */
+            limb: string;
+            /** @description How it was found last. */
+            state: components["schemas"]["LimbState"];
+            /**
+             * Format: date
+             * @description Night on which it was.
+             */
+            seenOn: string;
+            /**
+             * Format: int32
+             * @description Molts since it was lost.
+             */
+            moltsSinceLost: number;
+            /** @description What to expect, in one sentence. */
+            outlook: string;
+        };
+        /**
+         * @description How a limb was found.
+         * @enum {unknown}
+         */
+        LimbState: "lost" | "small" | "full";
+        /** @description One thing that can be logged at a line of the round with one key or tap. */
+        LineChoice: {
+            /** @description Its key, one letter or digit. */
+            key: string;
+            /** @description What it says. */
+            label: string;
+            /** @description The same for a phone. */
+            brief: string;
+            /** @description What is logged, in order; all or nothing. */
+            acts: components["schemas"]["Act"][];
+            /**
+             * @description Whether it stands behind "Refused".
+             * @default false
+             */
+            isRefusal: boolean;
+        };
+        /** @description Something that can be told at a line besides its choices. */
+        LineOffer: {
+            /** @description Its key, one letter. */
+            key: string;
+            /** @description What it says. */
+            label: string;
+            /** @description The same for a phone. */
+            brief: string;
+            /** @description What is logged; none where a form or a page opens. */
+            acts: components["schemas"]["Act"][];
+            form: null | components["schemas"]["EntryForm"];
+            /**
+             * Format: uuid
+             * @description The entry that it corrects, so that one meal is not two on the record.
+             */
+            corrects: null | string;
+            /** @description Whether it is the obvious thing to do at the line. */
+            isMain: boolean;
+            /** @description Whether it leads to what is known of the animal. */
+            opensDetails: boolean;
+        };
+        /**
+         * @description In which part of the walk a line stands.
+         * @enum {unknown}
+         */
+        LineSection: "shelf" | "first" | "later";
+        /**
+         * @description Which part of the round a line belongs to.
+         * @enum {unknown}
+         */
+        LineState: "due" | "passBy" | "quiet";
+        /** @description What can be logged of a whole shelf in one go. */
+        LineTogether: {
+            /** @description What it is, the same for all that go together. */
+            word: string;
+            /** @description What is logged of this one. */
+            acts: components["schemas"]["Act"][];
+        };
+        /** @description Why a line says what it says, with the band of the next molt or wait. */
+        LineWhy: {
+            summary: string;
+            reasons: components["schemas"]["Reason"][];
+            molt: null | components["schemas"]["VigilForecast"];
+        };
+        /** @description Something was written: every open screen may look again. */
+        LiveEvent: {
+            /** @description What to look at again. */
+            topic: components["schemas"]["LiveTopic"];
+            /** @description Ids of the entries, so that whoever wrote them need not look. */
+            ids: string[];
+            /** @description Animals that they are about. */
+            stock: string[];
+            /** @description Who wrote them. */
+            by: string;
+        };
+        /**
+         * @description What was written, so that a screen knows what to look at again.
+         * @enum {unknown}
+         */
+        LiveTopic: "anything" | "journal" | "chores" | "shelves" | "larder" | "contacts" | "climate" | "rules" | "settings";
+        /** @description An animal that is with somebody else for a time. */
+        LoanEvent: {
+            /**
+             * Format: date-time
+             * @description Since when.
+             */
+            at: string;
+            /** @description With whom. */
+            to: string;
+            /**
+             * Format: uuid
+             * @description The same on the list of contacts, if they are on it.
+             */
+            contactId: null | string;
+            /**
+             * Format: date
+             * @description Night by which it is to be back, if that was agreed.
+             */
+            backBy: null | string;
+        };
+        /**
+         * @description Everything that can be logged of one animal as it is tonight, by what its stage of life has: an egg is not measured for
+         *     molts, a pupa is not fed, a colony has no limbs.
+         */
+        LogMenu: {
+            /** @description What stands at the head of its page, food last. */
+            head: components["schemas"]["LogOffer"][];
+            /** @description Logged with one tap. */
+            atOnce: components["schemas"]["LogOffer"][];
+            /** @description Mostly found after the fact: opens a form in which the night is said. */
+            found: components["schemas"]["LogOffer"][];
+            /** @description Everything else with a form of its own. */
+            forms: components["schemas"]["LogOffer"][];
+        };
+        /** @description One thing that can be logged of an animal as it is tonight: at once, or in a form. */
+        LogOffer: {
+            /** @description The letter or digit that picks it. */
+            key: string;
+            /** @description What it says. */
+            label: string;
+            /** @description What is logged at once; the start of the form where there is one. */
+            acts: components["schemas"]["Act"][];
+            form: null | components["schemas"]["EntryForm"];
+            care?: null | components["schemas"]["CareAct"];
+        };
+        /** @description An entry to log. */
+        LogRequest: {
+            /**
+             * Format: uuid
+             * @description Made by the client; the same id is written once.
+             */
+            id: string;
+            /** @description What happened. */
+            act: components["schemas"]["Act"];
+            /**
+             * Format: date
+             * @description Night on which it happened or was found; tonight when left out.
+             */
+            foundOn?: null | string;
+            /**
+             * Format: date
+             * @description Night on which it had not happened yet, when it was found afterwards.
+             */
+            lastSeenBefore?: null | string;
+            /**
+             * Format: uuid
+             * @description The entry that this one corrects; without dates it keeps that one's.
+             */
+            corrects?: null | string;
+        };
+        /** @description An animal to be weighed by its length. */
+        MassRequest: {
+            /** @description Rulebook group, or `feeder` for insects in general. */
+            group: string;
+            /**
+             * Format: double
+             * @description Body length, 0.1 to 500 mm.
+             */
+            lengthMm: number;
+        };
+        /** @description Estimated mass. */
+        MassResult: {
+            /** Format: double */
+            massMg: number;
+        };
+        /** @description What to put before an animal. */
+        MealOffer: {
+            /** @description Feeder. */
+            feederId: string;
+            /** @description Size class. */
+            sizeClassId: string;
+            /**
+             * Format: int32
+             * @description Animals, or pieces when cut; for a brood the whole meal.
+             */
+            count: number;
+            /** @description How to serve it. */
+            preparation: components["schemas"]["Preparation"];
+            /** @description "1 small roach nymph". */
+            what: string;
+            /** @description How to serve this feeder. */
+            serving: string;
+            /**
+             * Format: int32
+             * @description Whole animals, or portions, that it takes from the larder.
+             */
+            animals: number;
+            with?: null | components["schemas"]["MealOffer"];
+        };
+        /** @description When the next meal is due and what it should be. */
+        MealPlan: {
+            /**
+             * Format: date
+             * @description Night on which it is due; none while food is forbidden.
+             */
+            due: null | string;
+            /** @description Whether food is hushed altogether. */
+            forbidden: boolean;
+            /**
+             * Format: date
+             * @description Night of the last meal on record.
+             */
+            lastMeal: null | string;
+            /**
+             * Format: double
+             * @description Days between meals now.
+             */
+            everyDays: number;
+            offer: null | components["schemas"]["MealOffer"];
+            /**
+             * @description Whether it takes no food at its stage, hushed or not.
+             * @default false
+             */
+            eatsNothing: boolean;
+        };
+        /** @description How an enclosure is misted. */
+        MistPlan: {
+            /**
+             * Format: double
+             * @description Millilitres of one squirt, 0.1–20.
+             */
+            mlPerSquirt: number;
+            /**
+             * Format: int32
+             * @description Squirts each time, 1–50.
+             */
+            squirts: number;
+            /**
+             * Format: double
+             * @description Days between, 0.5–60.
+             */
+            everyDays: number;
+        };
+        /**
+         * @description How damp the floor is kept.
+         * @enum {unknown}
+         */
+        Moisture: "dry" | "damp";
+        /** @description How many molts an animal has left to adult. */
+        MoltsLeft: {
+            /**
+             * Format: int32
+             * @description By size and growth ratio, to the smallest adult.
+             */
+            bySizeLow: null | number;
+            /**
+             * Format: int32
+             * @description To the largest adult.
+             */
+            bySizeHigh: null | number;
+            /**
+             * Format: int32
+             * @description By the species' number of molts, at least; none where its instar is not known.
+             */
+            byInstarLow: null | number;
+            /**
+             * Format: int32
+             * @description At most.
+             */
+            byInstarHigh: null | number;
+            /** @description Whether both ways overlap, or only one is to be had. */
+            agree: boolean;
+        };
+        /** @description Number of molts to adult by sex. */
+        MoltsToAdult: {
+            female: components["schemas"]["RuleOfRange"];
+            male: components["schemas"]["RuleOfRange"];
+        };
+        /** @description Something that a change of rules moves. */
+        MovedForecast: {
+            /** Format: uuid */
+            stockId: string;
+            code: string;
+            name: string;
+            /** @description What moves, from what to what. */
+            what: string;
+        };
+        /** @description A new animal or brood. */
+        NewStock: {
+            /**
+             * Format: uuid
+             * @description Id of the animal, made by the client.
+             */
+            id: string;
+            /**
+             * Format: uuid
+             * @description Id of the journal entry, made by the client.
+             */
+            entryId: string;
+            details: components["schemas"]["StockDetails"];
+            place: components["schemas"]["Place"];
+            measure?: null | components["schemas"]["FirstMeasure"];
+            /**
+             * Format: date
+             * @description Night of its last molt, if known.
+             */
+            lastMoltOn?: null | string;
+            /**
+             * Format: uuid
+             * @description The shared tank that it goes into; its place is then that of the tank.
+             */
+            tankId?: null | string;
+        };
+        /** @description A forecast size with its 90 % prediction interval. */
+        NextSize: {
+            /** Format: int32 */
+            instar: number;
+            /** Format: double */
+            medianMm: number;
+            /** Format: double */
+            low90Mm: number;
+            /** Format: double */
+            high90Mm: number;
+        };
+        /** @description A night to come, if all is done until then on the night it is due. */
+        NightAhead: {
+            /**
+             * Format: date
+             * @description The night.
+             */
+            night: string;
+            /** @description Enclosures, in walking order. */
+            lines: components["schemas"]["PlannedLine"][];
+            /** @description Chores that fall on it. */
+            chores: components["schemas"]["Chore"][];
+            /**
+             * Format: double
+             * @description Estimated time.
+             */
+            seconds: number;
+        };
+        /** @description Something awaited, as a band of nights. */
+        NightBand: {
+            /** Format: uuid */
+            stockId: string;
+            code: string;
+            name: string;
+            kind: components["schemas"]["BandKind"];
+            label: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            likely: string;
+            /** Format: date */
+            to: string;
+            hushed: boolean;
+        };
+        /** @description How likely it is that a wait has ended by a night. */
+        NightBy: {
+            /**
+             * Format: date
+             * @description The night.
+             */
+            night: string;
+            /**
+             * Format: double
+             * @description Chance (0–1).
+             */
+            chance: number;
+        };
+        /** @description How many enclosures need a hand on a night to come. */
+        NightChores: {
+            /** Format: date */
+            night: string;
+            /** Format: int32 */
+            count: number;
+        };
+        /** @description Something that happened. */
+        NightMark: {
+            /** Format: uuid */
+            stockId: string;
+            code: string;
+            name: string;
+            label: string;
+            /** Format: date */
+            night: string;
+        };
+        /** @description A night that is over: what was done. */
+        NightPast: {
+            /** Format: date */
+            night: string;
+            done: components["schemas"]["DoneLine"][];
+            summary: components["schemas"]["RoundSummary"];
+        };
+        /** @description The strip of nights: what happened, what is awaited, what will be due. */
+        Nightline: {
+            /**
+             * Format: date
+             * @description First night shown.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Tonight.
+             */
+            tonight: string;
+            /**
+             * Format: date
+             * @description Last night shown.
+             */
+            to: string;
+            /** @description Bands, the most pressing first. */
+            bands: components["schemas"]["NightBand"][];
+            /**
+             * Format: int32
+             * @description How many are awaited in all; not all of them are among the bands of a large room.
+             */
+            awaited: number;
+            /** @description Marks of the past, newest first. */
+            marks: components["schemas"]["NightMark"][];
+            /** @description Nights with meals due. */
+            chores: components["schemas"]["NightChores"][];
+        };
+        /** @description An animal that has not eaten for longer than its cadence, and whether that is normal. */
+        NotEating: {
+            /**
+             * Format: int32
+             * @description Nights since the last meal, or since it came.
+             */
+            nights: number;
+            /** @description Whether the record explains it. */
+            isNormal: boolean;
+        };
+        /** @description A package or font that ships with the application and is the work of others. */
+        Notice: {
+            /** @description Name. */
+            name: string;
+            /** @description Version. */
+            version: string;
+            /** @description Licence, by its SPDX name where it has one. */
+            licence: string;
+            /** @description What it is used for. */
+            for: string;
+        };
+        /** @description Food that was offered. */
+        Offer: {
+            /** @description Feeder of the rulebook. */
+            feederId: string;
+            /** @description Size class of that feeder. */
+            sizeClassId: string;
+            /**
+             * Format: int32
+             * @description Animals or pieces.
+             */
+            count: number;
+            /** @description How it was served. */
+            preparation: components["schemas"]["Preparation"];
+            /** @description What came of it. */
+            outcome: components["schemas"]["OfferOutcome"];
+            /** @description Whether prey stayed in the enclosure, when that was said. */
+            leftIn?: null | boolean;
+            /** @description Of a brood in numbered vials: those that did not take it, though the others did. */
+            untaken?: null | number[];
+        };
+        /** @description An offer on record. */
+        OfferEvent: {
+            /** Format: uuid */
+            entryId: string;
+            /** Format: date-time */
+            at: string;
+            offer: components["schemas"]["Offer"];
+        };
+        /**
+         * @description What came of an offer; more than yes or no.
+         * @enum {unknown}
+         */
+        OfferOutcome: "eaten" | "takenLater" | "fled" | "battedAway" | "killedAndLeft" | "notSeen" | "stillEating" | "seenToCatch" | "foundUneaten";
+        /** @description A browser in which somebody is signed in. */
+        OpenSession: {
+            /** Format: uuid */
+            id: string;
+            person: string;
+            from: string;
+            browser: string;
+            /** Format: date-time */
+            madeAt: string;
+            /** Format: date-time */
+            seenAt: string;
+            isThis: boolean;
+        };
+        /** @description One line of an order: animals of a food, pots of a culture, or goods. */
+        OrderLine: {
+            /** @description Feeder or kind of goods. */
+            itemId: string;
+            /** @description Size class of a feeder; empty for goods. */
+            sizeClassId: string;
+            /**
+             * Format: int32
+             * @description Animals, pots, or units of goods, 1–1,000,000.
+             */
+            quantity: number;
+        };
+        /** @description An order to the supplier that comes with the product. */
+        OrderRequest: {
+            /**
+             * Format: uuid
+             * @description Id of the entry, made by the client.
+             */
+            id: string;
+            /**
+             * Format: uuid
+             * @description Id of the order, made by the client.
+             */
+            orderId: string;
+            /** @description What is wanted. */
+            lines: components["schemas"]["OrderLine"][];
+        };
+        /** @description An order as shown. */
+        OrderView: {
+            /** Format: uuid */
+            id: string;
+            /** Format: date */
+            placedOn: string;
+            /** Format: date */
+            promisedOn: string;
+            /** @description What was ordered, in words. */
+            lines: string[];
+            ordered: components["schemas"]["OrderLine"][];
+            /** @description How it stands with the supplier. */
+            parcel: components["schemas"]["Parcel"];
+        };
+        /** @description From which molt on an enclosure does not fit any more. */
+        OutgrownAt: {
+            /**
+             * Format: int32
+             * @description How many molts ahead, 1 for the next.
+             */
+            molts: number;
+            /** @description The instar after it, as written; none where it is not known. */
+            instar: null | string;
+            /**
+             * Format: date
+             * @description Early end of the window of that molt.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Middle of it.
+             */
+            likely: string;
+            /**
+             * Format: date
+             * @description Late end.
+             */
+            to: string;
+            /** @description What does not fit then. */
+            misfits: components["schemas"]["HousingMisfit"][];
+        };
+        /** @description What a change of rules would move. */
+        OverridePreview: {
+            /** Format: int32 */
+            animals: number;
+            moved: components["schemas"]["MovedForecast"][];
+        };
+        /**
+         * @description How far a changed rule reaches.
+         * @enum {unknown}
+         */
+        OverrideScope: "room" | "species" | "animal";
+        /** @description A feeder of the keeper's own. */
+        OwnFeeder: {
+            /** @description Name, singular, 2–40 characters. */
+            name: string;
+            /** @description Name, plural, 2–40 characters. */
+            plural: string;
+            /** @description Rich in fat. */
+            fatty: boolean;
+            /** @description Whether it may be cut. */
+            canBeCut: boolean;
+            /** @description What it does. */
+            traits: components["schemas"]["FeederTrait"][];
+            /**
+             * Format: double
+             * @description Days after which half of it is dead in stock, 1–730.
+             */
+            keepsDays: number;
+            /** @description How to serve it, up to 200 characters. */
+            serving: string;
+            /** @description Size classes, small to large, 1–6. */
+            classes: components["schemas"]["OwnFeederClass"][];
+        };
+        /** @description A size class of a feeder of the keeper's own. */
+        OwnFeederClass: {
+            /** @description Adjective before the feeder's name, e.g. "small"; empty when there is only one class. */
+            name: string;
+            /**
+             * Format: double
+             * @description Shortest, 0.5 to 300 mm.
+             */
+            fromMm: number;
+            /**
+             * Format: double
+             * @description Longest.
+             */
+            toMm: number;
+        };
+        /** @description The owner's password, before or after the room is opened to the network. */
+        OwnerRequest: {
+            /** @description Name under which the owner signs in. */
+            name: string;
+            /** @description At least ten characters. */
+            password: string;
+        };
+        /** @description The page of an animal, composed of what its kind and stage of life have, in the order in which it is read. */
+        PageLayout: {
+            /** @description Drawings along time, side by side. */
+            drawn: components["schemas"]["PageSection"][];
+            /** @description What takes the whole width. */
+            wide: components["schemas"]["PageSection"][];
+            /** @description How it is and what is due. */
+            tonight: components["schemas"]["PageSection"][];
+            /** @description Food, growth, numbers; none where all of it is a remark or two, which then stand with tonight. */
+            body: components["schemas"]["PageSection"][];
+            /** @description What it may have, and what was done. */
+            care: components["schemas"]["PageSection"][];
+        };
+        /**
+         * @description A part of an animal's page.
+         * @enum {unknown}
+         */
+        PageSection: "life" | "awaited" | "inmates" | "signs" | "ends" | "turns" | "leftover" | "water" | "upkeep" | "meal" | "firstMeal" | "stage" | "condition" | "enclosure" | "quarantine" | "cautions" | "food" | "fasting" | "growth" | "numbers" | "young" | "notes" | "hush" | "journal";
+        /** @enum {unknown} */
+        PairingMethod: "watched" | "leftTogether" | "throughMesh" | null;
+        /** @description How an order of the supplier stands. */
+        Parcel: {
+            /** @description Whether the parcel is at the door. */
+            hasArrived: boolean;
+            /** @description What is in it; some lines may be short. */
+            lines: components["schemas"]["OrderLine"][];
+            /** @description What the supplier says. */
+            says: string;
+        };
+        /** @description A changed password of one's own. */
+        PasswordRequest: {
+            former: string;
+            password: string;
+        };
+        /** @description Somebody who may sign in. */
+        PersonView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            isOwner: boolean;
+            /** Format: date-time */
+            addedAt: string;
+        };
+        /**
+         * @description Where an animal stands between two molts, as the lantern shows it.
+         * @enum {unknown}
+         */
+        Phase: "open" | "wellFed" | "suspected" | "likely" | "sealedIn" | "imminent" | "hardening" | "fangsUnchecked" | "buried" | "pupa" | "founding" | "brooding" | "eggs" | "wintering";
+        /** @description A length measured in a picture against a scale of known length. */
+        PhotoMeasure: {
+            /**
+             * Format: double
+             * @description Length.
+             */
+            lengthMm: number;
+            /**
+             * Format: double
+             * @description Standard error from setting four points by hand; tilt and distance come on top.
+             */
+            errorMm: number;
+            /**
+             * Format: double
+             * @description Scale.
+             */
+            mmPerPixel: number;
+        };
+        /** @description A length clicked in a picture beside a scale of known length. */
+        PhotoMeasureRequest: {
+            /** @description One end of the scale, pixels. */
+            scaleFrom: components["schemas"]["PicturePoint"];
+            /** @description Its other end. */
+            scaleTo: components["schemas"]["PicturePoint"];
+            /**
+             * Format: double
+             * @description Its length, 0.1 to 1000 mm.
+             */
+            scaleMm: number;
+            /** @description One end of what is measured. */
+            from: components["schemas"]["PicturePoint"];
+            /** @description Its other end. */
+            to: components["schemas"]["PicturePoint"];
+        };
+        /** @description A picture on record. */
+        PictureEvent: {
+            /** Format: uuid */
+            entryId: string;
+            /** Format: uuid */
+            pictureId: string;
+            /** Format: date-time */
+            at: string;
+            caption: string;
+            ofExuvia: boolean;
+            /** Format: int32 */
+            moltsHere: number;
+        };
+        /** @description A point in a picture, in pixels. */
+        PicturePoint: {
+            /** Format: double */
+            x: number;
+            /** Format: double */
+            y: number;
+        };
+        /** @description Where an enclosure stands: rack, shelf and slot like A1·03 (rack A–ZZ, shelf 1–99, slot 1–999). */
+        Place: string;
+        /** @description Something to be done for it on a night to come. */
+        PlannedCare: {
+            /** @description What kind of care. */
+            clock: components["schemas"]["CareClock"];
+            /** @description In a word or two. */
+            what: string;
+            /** @description Whether it is counted from a time still to come, so that it may shift. */
+            again: boolean;
+        };
+        /** @description One enclosure that will need a hand on a night to come. */
+        PlannedLine: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            stockId: string;
+            /** @description Where it stands. */
+            place: components["schemas"]["Place"];
+            /** @description Its name. */
+            name: string;
+            /** @description Its species. */
+            species: string;
+            /** @description What falls on that night. */
+            care: components["schemas"]["PlannedCare"][];
+            /** @description What is awaited of it around that night, in words; empty for nothing. */
+            awaited: string;
+        };
+        /** @description The reading of the signs since the last molt. */
+        PremoltReading: {
+            /** @description What they add up to. */
+            word: components["schemas"]["ReadingWord"];
+            /** @description Every piece, oldest first. */
+            evidence: components["schemas"]["Evidence"][];
+            /** @description Whether the new skin shows. */
+            darkening: boolean;
+            /** @description Whether it has shut itself in. */
+            sealedIn: boolean;
+            /**
+             * Format: date
+             * @description Night of the first imminent sign that still counts.
+             */
+            imminentSince: null | string;
+            /** @description An opposite sign seen tonight or last night: what to do at once. */
+            needsHelp: null | string;
+        };
+        /**
+         * @description How prey was served.
+         * @enum {unknown}
+         */
+        Preparation: "live" | "preKilled" | "cut" | "fresh";
+        /** @description One size class of a feeder judged. */
+        PreyChoice: {
+            feeder: string;
+            sizeClass: string;
+            /** Format: double */
+            minMm: number;
+            /** Format: double */
+            maxMm: number;
+            verdict: components["schemas"]["PreyVerdict"];
+            /** Format: int32 */
+            pieces: number;
+            /** Format: int32 */
+            count: number;
+        };
+        /** @description Largest prey and what every feeder class is to an animal. */
+        PreyFit: {
+            /**
+             * Format: double
+             * @description Longest prey that may be offered whole.
+             */
+            maxPreyMm: number;
+            /**
+             * Format: double
+             * @description Length that prey must never exceed.
+             */
+            neverAboveMm: number;
+            /**
+             * Format: double
+             * @description Body length it was judged by.
+             */
+            bodyMm: number;
+            /** @description Every feeder class of the rulebook. */
+            options: components["schemas"]["PreyOption"][];
+            /**
+             * Format: double
+             * @description Foreleg it was judged by, if that was measured.
+             */
+            forelegMm: null | number;
+        };
+        /** @description One size class of a feeder judged for an animal. */
+        PreyOption: {
+            /** @description Feeder. */
+            feederId: string;
+            /** @description Size class. */
+            sizeClassId: string;
+            /** @description "small roach nymph". */
+            name: string;
+            /** @description "small roach nymphs". */
+            plural: string;
+            /**
+             * Format: double
+             * @description Shortest of the class.
+             */
+            minMm: number;
+            /**
+             * Format: double
+             * @description Longest of the class.
+             */
+            maxMm: number;
+            /** @description What it is to the animal. */
+            verdict: components["schemas"]["PreyVerdict"];
+            /**
+             * Format: int32
+             * @description Pieces into which one must be cut; 1 when it is given whole, 0 when not at all.
+             */
+            pieces: number;
+            /**
+             * Format: int32
+             * @description How many make a meal (of whole animals; of pieces when cut); 0 when not at all.
+             */
+            count: number;
+            /** @description Rich in fat. */
+            fatty: boolean;
+            /** @description How to serve it. */
+            serving: string;
+            /** @description What it does that must be minded. */
+            traits: components["schemas"]["FeederTrait"][];
+            /**
+             * @description Whether it suits the stage.
+             * @default false
+             */
+            onMenu: boolean;
+            /**
+             * Format: int32
+             * @description How often this animal has taken it whole.
+             * @default 0
+             */
+            takenBefore: number;
+        };
+        /** @description A predator for which prey is wanted. */
+        PreyRequest: {
+            /** @description Rulebook group. */
+            group: string;
+            /**
+             * Format: double
+             * @description Carapace and abdomen without legs.
+             */
+            bodyLengthMm: number;
+            /** @description Stage of life, by its id or the group's own word; read from the leg span when left out. */
+            stage?: null | string;
+            /**
+             * Format: double
+             * @description Diagonal leg span.
+             */
+            legSpanMm?: null | number;
+            /**
+             * Format: double
+             * @description Abdomen width ÷ carapace width.
+             */
+            abdomenRatio?: null | number;
+            /**
+             * Format: double
+             * @description Femur and tibia of a mantis's grasping foreleg.
+             */
+            forelegMm?: null | number;
+        };
+        /** @description Largest prey and every feeder class. */
+        PreyResult: {
+            /** Format: double */
+            maxPreyMm: number;
+            /** Format: double */
+            neverAboveMm: number;
+            options: components["schemas"]["PreyChoice"][];
+        };
+        /**
+         * @description What a size class of a feeder is to an animal.
+         * @enum {unknown}
+         */
+        PreyVerdict: "fits" | "cut" | "too-large" | "too-small";
+        /** @description One label that was printed. */
+        PrintedLabel: {
+            /**
+             * Format: int32
+             * @description Number of the label, counted from 1 for ever.
+             */
+            id: number;
+            /** @description What is on it. */
+            title: string;
+            /** @description Format. */
+            formatId: string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            printedAt: string;
+        };
+        /** @description The printer. */
+        PrinterView: {
+            roll: null | components["schemas"]["LabelRoll"];
+            printed: components["schemas"]["PrintedLabel"][];
+        };
+        ProblemDetails: {
+            type?: null | string;
+            title?: null | string;
+            /** Format: int32 */
+            status?: null | number;
+            detail?: null | string;
+            instance?: null | string;
+        };
+        /** @description Quantiles in nights from the night of the forecast. */
+        Quantiles: {
+            /** Format: double */
+            p10: number;
+            /** Format: double */
+            p50: number;
+            /** Format: double */
+            p90: number;
+        };
+        /** @description New stock that stands apart for its first nights. */
+        Quarantine: {
+            /**
+             * Format: date
+             * @description Night from which it may stand with the others.
+             */
+            until: string;
+            /** @description Whether it stands on a shelf for new stock. */
+            apart: boolean;
+        };
+        /** @description A rack and its shelves. */
+        RackLayout: {
+            /** @description One or two capital letters, as in the code of its places. */
+            rack: string;
+            /** @description The room or corner in which it stands; may be empty. */
+            area: string;
+            /** @description From the top down, as they are drawn. */
+            shelves: components["schemas"]["ShelfLayout"][];
+        };
+        /** @description A rack. */
+        RackView: {
+            rack: string;
+            area: string;
+            shelves: components["schemas"]["ShelfView"][];
+        };
+        /** @description A range with both ends included. */
+        Range: {
+            /** Format: double */
+            low: number;
+            /** Format: double */
+            high: number;
+            /**
+             * Format: double
+             * @description The middle of the range.
+             */
+            middle: number;
+        };
+        /** @description A column as it was understood. */
+        ReadColumn: {
+            /** @description Its heading, if the table has headings. */
+            header: string;
+            /** @description What it says. */
+            column: components["schemas"]["IntakeColumn"];
+            unit: null | components["schemas"]["LengthUnit"];
+        };
+        /** @description A temperature read off in the room. */
+        ReadOff: {
+            /**
+             * Format: double
+             * @description −20 to 60 °C.
+             */
+            temperatureC: number;
+            /**
+             * Format: double
+             * @description 0 to 100 per cent, if read.
+             */
+            relativeHumidity?: null | number;
+            /**
+             * @description Rack, shelf or place; empty for the whole room.
+             * @default
+             */
+            zone: string;
+            /**
+             * Format: uuid
+             * @description Made by the client; the same id is written once. Left out by programs that send each reading once.
+             */
+            id?: null | string;
+        };
+        /** @description How the premolt readings of a group did. */
+        ReadingLine: {
+            /** @description Group, or `all`. */
+            group: string;
+            /**
+             * Format: int32
+             * @description Readings scored.
+             */
+            readings: number;
+            /**
+             * Format: double
+             * @description Share that a molt followed.
+             */
+            followed: number;
+            /**
+             * Format: double
+             * @description Brier score; less is better.
+             */
+            brier: number;
+            /**
+             * Format: double
+             * @description Brier score of always saying that share.
+             */
+            brierOfShare: number;
+            /**
+             * Format: double
+             * @description How well readings tell premolt from the rest; 0.5 is chance. None when only one of both occurred.
+             */
+            areaUnderRoc: null | number;
+        };
+        /**
+         * @description What the signs add up to, in the words of the trade.
+         * @enum {unknown}
+         */
+        ReadingWord: "open" | "wellFed" | "suspected" | "likely" | "imminent";
+        /** @description One step of a "why": a rule or a datum, in words, with its origin. */
+        Reason: {
+            /** @description One or two words naming the step, e.g. "Cadence". */
+            topic: string;
+            /** @description The sentence a keeper reads, with units. */
+            text: string;
+            /** @description Dotted name of the rule in the rulebook, or of the kind of record. */
+            rule: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description The published source, or what the tag says when there is none. */
+            source: string;
+            /** @description The schools, where keepers disagree; otherwise empty. */
+            schools: components["schemas"]["School"][];
+        };
+        /** @description An animal that needs another enclosure. */
+        RehouseNeed: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            stockId: string;
+            /** @description Where it stands. */
+            place: components["schemas"]["Place"];
+            /** @description Its name. */
+            name: string;
+            /** @description Its species. */
+            species: string;
+            /** @description What does not fit, and from when on. */
+            why: string;
+            /** @description The least enclosure that lasts beyond the next molt. */
+            needs: components["schemas"]["ContainerPlan"];
+            /** @description The smallest of the room's own sizes that does; none when none does. */
+            tub: null | string;
+            /**
+             * Format: double
+             * @description How deep its floor must be then, so that there is enough to dig in and no height to fall from.
+             */
+            floorMm: null | number;
+            /**
+             * Format: date
+             * @description First night on which it may be moved over; none when nobody can say yet when the hush ends.
+             */
+            from: null | string;
+            /**
+             * Format: date
+             * @description Night by which it should be done.
+             */
+            by: null | string;
+            /** @description What it waits for, when not tonight. */
+            waits: string;
+            /** @description Why. */
+            reason: components["schemas"]["AnswerOfHousingFit"];
+        };
+        /** @description Who needs which size of enclosure when. */
+        RehousePlan: {
+            /** @description The animals, the earliest first. */
+            needs: components["schemas"]["RehouseNeed"][];
+            /** @description Counts of tubs to have ready. */
+            tubs: components["schemas"]["TubCount"][];
+        };
+        /** @description One of an animal's family, here or gone. */
+        Relative: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            species: string;
+            place: components["schemas"]["Place"];
+            here: boolean;
+        };
+        /** @description An enclosure that needs nothing tonight. */
+        RestingLine: {
+            /** Format: uuid */
+            stockId: string;
+            place: components["schemas"]["Place"];
+            name: string;
+            /** Format: date */
+            nextDue: null | string;
+        };
+        /** @description A roll to put into the printer. */
+        RollRequest: {
+            format: string;
+        };
+        /** @description The furniture of the rooms and the order in which it is walked. */
+        RoomLayout: {
+            /** @description From left to right, as they are drawn. */
+            racks: components["schemas"]["RackLayout"][];
+            /** @description Codes of shelves in walking order; those left out follow as they are drawn. */
+            walk: string[];
+        };
+        /** @description What the keeper has set for the whole room. */
+        RoomSettings: {
+            /** @description Name of the room, 1–80 characters. */
+            roomName: string;
+            /** @description Name written beside entries, 1–60 characters. */
+            keeperName: string;
+            /** @description IANA time zone. */
+            zoneId: string;
+            /**
+             * Format: int32
+             * @description Local hour (0–12) at which a new night begins.
+             */
+            cutoverHour: number;
+            /** @description Unit for lengths. */
+            unit: components["schemas"]["LengthUnit"];
+            /** @description School for first meals. */
+            firstMeal: components["schemas"]["FirstMealSchool"];
+            /** @description School for cadence. */
+            cadence: components["schemas"]["CadenceSchool"];
+        };
+        /**
+         * @description What a line of the round asks for.
+         * @enum {unknown}
+         */
+        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask" | "askBack" | "tend";
+        /** @description Where the round was left. */
+        RoundBreak: {
+            place: components["schemas"]["Place"];
+            name: string;
+            /** Format: date-time */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The enclosure at which it goes on.
+             */
+            goOnAt: string;
+        };
+        /** @description A chore on the round. */
+        RoundChore: {
+            /** @description The chore. */
+            chore: components["schemas"]["Chore"];
+            /** @description Whether it is done. */
+            doneTonight: boolean;
+        };
+        /** @description One enclosure on tonight's round. */
+        RoundLine: {
+            /**
+             * Format: uuid
+             * @description The animal or brood.
+             */
+            stockId: string;
+            /** @description Where it stands. */
+            place: components["schemas"]["Place"];
+            /** @description Nickname. */
+            name: string;
+            /** @description Scientific name. */
+            species: string;
+            /** @description Phase. */
+            phase: components["schemas"]["Phase"];
+            /** @description The word beside the lantern. */
+            phaseWord: string;
+            /**
+             * Format: int32
+             * @description Closed shutters, 0–3.
+             */
+            shutters: number;
+            /** @description Due, pass by, or quiet. */
+            state: components["schemas"]["LineState"];
+            /** @description The one obvious act. */
+            act: components["schemas"]["RoundAct"];
+            /** @description What to do now, in plain words with numbers. */
+            do: string;
+            /** @description The most telling circumstances. */
+            detail: string;
+            offer: null | components["schemas"]["MealOffer"];
+            /** @description What to mind with the lid off: a catch cup, clean hands. */
+            mind: string[];
+            /** @description What can be logged with one key or tap, the obvious one first. */
+            choices: components["schemas"]["LineChoice"][];
+            preyIn: null | components["schemas"]["OfferEvent"];
+            /**
+             * Format: date-time
+             * @description The hour at which it is to come out, when that is still to come tonight.
+             */
+            outAt: null | string;
+            /**
+             * Format: double
+             * @description Estimated time for the act.
+             */
+            seconds: number;
+            /**
+             * Format: int32
+             * @description Numbered vials of a brood; none for one animal or a colony.
+             */
+            vials: null | number;
+            hazard: null | components["schemas"]["Hazard"];
+            /** @description Whether it stands apart as new stock: last, with tools of its own. */
+            quarantine: boolean;
+            /** @description Whether signs can be seen on it. */
+            signs: boolean;
+            /** @description How water is given to it, what is due first; none where no water is poured. */
+            waters: components["schemas"]["WaterKind"][];
+            /**
+             * Format: date-time
+             * @description Instant from which it will need a hand, when it does not tonight.
+             */
+            nextDue: null | string;
+            /** @description In which part of the walk it stands. */
+            section: components["schemas"]["LineSection"];
+            together: null | components["schemas"]["LineTogether"];
+            /** @description What can be told at it besides its choices; empty where nothing needs a hand. */
+            beside: components["schemas"]["LineOffer"][];
+        };
+        /** @description How far the round has come. */
+        RoundProgress: {
+            /** Format: int32 */
+            done: number;
+            /** Format: int32 */
+            total: number;
+            /** Format: int32 */
+            passBy: number;
+            /** Format: int32 */
+            resting: number;
+            /** Format: double */
+            secondsLeft: number;
+        };
+        /** @description One shelf of the round, in walking order. */
+        RoundShelf: {
+            /** @description Code of the shelf. */
+            code: string;
+            /** @description Whether new stock stands here: last, with tools of its own. */
+            quarantine: boolean;
+            /** @description What the keeper noted of its warmth and moisture. */
+            note: string;
+            /** @description Slots that are taken, in order; left out where all of them rest. */
+            slots: number[];
+            /** @description One letter for each slot that is taken: d done, o open, h hushed, r resting. */
+            states: string;
+        };
+        /** @description What a night brought, and what to look at the evening after. */
+        RoundSummary: {
+            /**
+             * Format: int32
+             * @description Enclosures at which something was logged.
+             */
+            enclosures: number;
+            /**
+             * Format: int32
+             * @description Meals taken.
+             */
+            eaten: number;
+            /**
+             * Format: int32
+             * @description Offers turned down.
+             */
+            refused: number;
+            /**
+             * Format: int32
+             * @description Offers of which nobody knows yet.
+             */
+            notSeen: number;
+            /**
+             * Format: int32
+             * @description Enclosures that got water.
+             */
+            watered: number;
+            /**
+             * Format: int32
+             * @description Molts found.
+             */
+            molts: number;
+            /**
+             * Format: int32
+             * @description Signs seen.
+             */
+            signs: number;
+            /**
+             * Format: int32
+             * @description Enclosures put off.
+             */
+            putOffs: number;
+            /**
+             * Format: double
+             * @description Minutes from the first entry to the last, breaks left out; none with fewer than two.
+             */
+            minutes: null | number;
+            /** @description Who logged how many entries. */
+            hands: components["schemas"]["HandCount"][];
+            /** @description Molts, signs and refusals, one line each. */
+            news: components["schemas"]["SummaryLine"][];
+            /** @description What to check the evening after. */
+            tomorrow: components["schemas"]["SummaryLine"][];
+        };
+        /** @description Tonight's round. */
+        RoundView: {
+            roomName: string;
+            /**
+             * Format: int64
+             * @description Number of the newest entry of the journal, told back with what is written.
+             */
+            seen: number;
+            /** Format: date */
+            night: string;
+            progress: components["schemas"]["RoundProgress"];
+            left: null | components["schemas"]["RoundBreak"];
+            shelves: components["schemas"]["RoundShelf"][];
+            lines: components["schemas"]["RoundLine"][];
+            done: components["schemas"]["DoneLine"][];
+            /** @description Work other than at animals. */
+            chores: components["schemas"]["RoundChore"][];
+            /** @description What to have ready for what is still to do. */
+            kit: components["schemas"]["KitNeed"][];
+            /** @description Why it should take so long. */
+            pace: components["schemas"]["Reason"][];
+            /** @description Enclosures of which no water is on record and which are asked for once, all together. */
+            waterUnknown: components["schemas"]["WaterUnknown"][];
+        };
+        /** @description A rule as it holds for one animal, with every reach to which it can be changed. */
+        RuleAt: {
+            line: components["schemas"]["RuleLine"];
+            group: string;
+            speciesId: null | string;
+            species: string;
+            animal: string;
+            changes: components["schemas"]["RuleOverride"][];
+        };
+        /**
+         * @description The form of a rule's value, so that it can be shown and changed.
+         * @enum {unknown}
+         */
+        RuleForm: "number" | "range" | "wait" | "yesNo" | "choice" | "text" | "other";
+        /** @description One value of the rulebook as a line to read. */
+        RuleLine: {
+            /** @description Dotted name. */
+            name: string;
+            /** @description Heading under which it stands. */
+            section: string;
+            /** @description What it is, in words. */
+            label: string;
+            /** @description Form of its value. */
+            form: components["schemas"]["RuleForm"];
+            /** @description Value with unit, in words. */
+            text: string;
+            /** @description The value as JSON text, for changing it. */
+            value: string;
+            /** @description Words to choose from. */
+            choices: string[];
+            /** @description Unit. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Where it comes from. */
+            source: string;
+            /** @description Which school it is the value of; empty where there are none. */
+            school: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfDiapause: {
+            /** @description The value. */
+            value: components["schemas"]["Diapause"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfFounding: {
+            /** @description The value. */
+            value: components["schemas"]["Founding"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfHazard: {
+            /** @description The value. */
+            value: components["schemas"]["Hazard"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfLeafKind: {
+            /** @description The value. */
+            value: components["schemas"]["LeafKind"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfMoisture: {
+            /** @description The value. */
+            value: components["schemas"]["Moisture"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfRange: {
+            /** @description The value. */
+            value: components["schemas"]["Range"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfWaitPrior: {
+            /** @description The value. */
+            value: components["schemas"]["WaitPrior"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfWarmth: {
+            /** @description The value. */
+            value: components["schemas"]["Warmth"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfboolean: {
+            /** @description The value. */
+            value: boolean;
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfdouble: {
+            /**
+             * Format: double
+             * @description The value.
+             */
+            value: number;
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfint: {
+            /**
+             * Format: int32
+             * @description The value.
+             */
+            value: number;
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfstring: {
+            /** @description The value. */
+            value: null | string;
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook that the keeper has changed. */
+        RuleOverride: {
+            /**
+             * Format: uuid
+             * @description Made by the client.
+             */
+            id: string;
+            /** @description How far it reaches. */
+            scope: components["schemas"]["OverrideScope"];
+            /** @description Group whose rules it changes; for room rules empty. */
+            group: string;
+            /** @description The species, when it reaches one species. */
+            speciesId: null | string;
+            /**
+             * Format: uuid
+             * @description The animal, when it reaches one animal.
+             */
+            stockId: null | string;
+            /**
+             * @description Dotted name of the rule as reasons give it, e.g. `species.moltInterval.juvenile`,
+             *     `group.cadence.adult.default` or `room.settleDays`.
+             */
+            rule: string;
+            /** @description The new value, of the same shape as the old one. */
+            value: components["schemas"]["JsonNode"];
+            /** @description Why, in the keeper's words; 0–200 characters. */
+            remark: string;
+        };
+        /**
+         * @description Where a value comes from. Every rule and every reason carries one.
+         * @enum {unknown}
+         */
+        RuleTag: "practice" | "published" | "house" | "memory" | "record" | "keeper";
+        /** @description The rulebook as the client needs it: what can be chosen, and what it means. */
+        RulebookView: {
+            groups: components["schemas"]["GroupView"][];
+            species: components["schemas"]["SpeciesName"][];
+            feeders: components["schemas"]["FeederRules"][];
+            signs: components["schemas"]["SignRule"][];
+        };
+        /** @description One step of the ladder that shows how the evidence moved the chance of premolt. */
+        Rung: {
+            /** @description The evidence. */
+            label: string;
+            /** @description Its strength in words; empty for the starting point. */
+            strength: string;
+            /**
+             * Format: double
+             * @description Chance of premolt after it (0–1).
+             */
+            chance: number;
+        };
+        /** @description One of several ways experienced keepers do a thing, and what it would mean here. */
+        School: {
+            /** @description Short name, e.g. "quick". */
+            name: string;
+            /** @description What this school says for the case at hand, with units. */
+            text: string;
+            /** @description Whether the room follows it. */
+            chosen: boolean;
+        };
+        /** @description One forecast and what came of it. */
+        ScoredForecast: {
+            /**
+             * Format: uuid
+             * @description The animal.
+             */
+            stockId: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Its group. */
+            group: string;
+            /** @description What was awaited. */
+            vigil: components["schemas"]["VigilKind"];
+            /**
+             * Format: date
+             * @description Night of the forecast.
+             */
+            madeOn: string;
+            /**
+             * Format: double
+             * @description Age of the wait then, as a share of the rulebook's median.
+             */
+            ageShare: number;
+            /** @description What the keeper was shown. */
+            engine: components["schemas"]["Quantiles"];
+            /** @description What the rulebook alone would have said. */
+            speciesPrior: components["schemas"]["Quantiles"];
+            lastInterval: null | components["schemas"]["Quantiles"];
+            /**
+             * Format: double
+             * @description Earliest night from the forecast on which it happened.
+             */
+            happenedFrom: number;
+            /**
+             * Format: double
+             * @description Latest such night; the same when the day is known. None while it has still not happened.
+             */
+            happenedTo: null | number;
+        };
+        /** @description Part of every year, both ends included; may reach over New Year. */
+        SeasonSpan: {
+            /**
+             * Format: int32
+             * @description 1–12.
+             */
+            fromMonth: number;
+            /**
+             * Format: int32
+             * @description 1–31.
+             */
+            fromDay: number;
+            /**
+             * Format: int32
+             * @description 1–12.
+             */
+            toMonth: number;
+            /**
+             * Format: int32
+             * @description 1–31.
+             */
+            toDay: number;
+        };
+        /** @description Whether one must sign in, and as whom one is. */
+        SessionView: {
+            /** @description Whether the room listens on the network, so that everybody signs in. */
+            needed: boolean;
+            /** @description Who is signed in; none when nobody is. */
+            name: null | string;
+            /** @description Whether that is the owner; on this machine alone everybody is. */
+            isOwner: boolean;
+            /** @description Whether the owner has a password. */
+            passwordSet: boolean;
+            /** @description To be sent with everything that changes something, as X-Lantern-Token. */
+            token: string;
+        };
+        /**
+         * @description Sex as far as the keeper knows it.
+         * @enum {unknown}
+         */
+        Sex: "unknown" | "female" | "male";
+        /** @description The sex was told from something. */
+        SexEvent: {
+            /** Format: date-time */
+            at: string;
+            sex: components["schemas"]["Sex"];
+            by: components["schemas"]["SexEvidence"];
+        };
+        /**
+         * @description By what the sex was told.
+         * @enum {unknown}
+         */
+        SexEvidence: "shedSkin" | "furrow" | "adultMarks" | "looks" | "segments" | "pores" | "pectines" | "antennae";
+        /** @description A rule with what the rulebook itself says, when the keeper has changed it. */
+        SheetLine: {
+            /** @description The rule as it holds. */
+            line: components["schemas"]["RuleLine"];
+            /** @description What the rulebook says; none when nothing was changed. */
+            shipped: null | string;
+            /**
+             * Format: uuid
+             * @description The change.
+             */
+            overrideId: null | string;
+        };
+        /** @description One shelf of a rack. */
+        ShelfLayout: {
+            /**
+             * Format: int32
+             * @description 1–99, as in the code of its places.
+             */
+            number: number;
+            /**
+             * Format: double
+             * @description Inner width, 100–5000 mm.
+             */
+            widthMm: number;
+            /**
+             * Format: double
+             * @description Height up to the next shelf, 30–3000 mm.
+             */
+            heightMm: number;
+            /**
+             * Format: double
+             * @description Depth, 50–2000 mm.
+             */
+            depthMm: number;
+            /**
+             * Format: int32
+             * @description Places side by side, 1–200.
+             */
+            slots: number;
+            /** @description Whether new stock stands here; walked last. */
+            quarantine: boolean;
+            /** @description Where it is warm, in the keeper's words. */
+            heatNote: null | string;
+            /** @description How damp it is kept, in the keeper's words. */
+            moistureNote: null | string;
+        };
+        /** @description A shelf with what stands on it. */
+        ShelfView: {
+            /** @description Code of the shelf. */
+            code: string;
+            layout: null | components["schemas"]["ShelfLayout"];
+            /**
+             * Format: int32
+             * @description Its number in walking order, from 1.
+             */
+            walked: number;
+            /** @description What stands on it, in order. */
+            slots: components["schemas"]["SlotView"][];
+            /** @description Free places; of a shelf that was not measured the gaps between its enclosures. */
+            free: number[];
+            /** @description Places whose enclosure is taller than the shelf. */
+            tooTall: number[];
+            /** @description Whether the enclosures are wider than the shelf together. */
+            overfull: boolean;
+        };
+        /** @description The shelves of the rooms. */
+        ShelvesView: {
+            /** Format: date */
+            tonight: string;
+            /**
+             * Format: int64
+             * @description Version of the layout, to be given back when it is changed.
+             */
+            version: number;
+            layout: components["schemas"]["RoomLayout"];
+            /** @description The racks. */
+            racks: components["schemas"]["RackView"][];
+            /** @description New stock that stands among the others. */
+            misplaced: components["schemas"]["SlotView"][];
+            /** @description Enclosures in use, by name, to choose from. */
+            sizes: components["schemas"]["Enclosure"][];
+        };
+        /**
+         * @description Signs of one family are correlated and count as one.
+         * @enum {unknown}
+         */
+        SignFamily: "appetite" | "fullness" | "colour" | "behaviour" | "posture";
+        /** @description Signing in. */
+        SignInRequest: {
+            name: string;
+            password: string;
+        };
+        /** @description How well one sign has held in this room. */
+        SignLesson: {
+            /** @description The sign, or string PremoltReading.CleanLook. */
+            signId: string;
+            /**
+             * Format: int32
+             * @description Premolts in which it was seen.
+             */
+            seenInPremolt: number;
+            /**
+             * Format: int32
+             * @description Premolts that were watched.
+             */
+            premolts: number;
+            /**
+             * Format: int32
+             * @description Stretches of the same length outside premolt in which it was seen.
+             */
+            seenOutside: number;
+            /**
+             * Format: double
+             * @description Such stretches that were watched.
+             */
+            outside: number;
+            /**
+             * Format: double
+             * @description Likelihood ratio of the rulebook.
+             */
+            rulebookRatio: number;
+            /**
+             * Format: double
+             * @description Likelihood ratio now, the rulebook's weighed against what was counted.
+             */
+            ratio: number;
+        };
+        /** @description A sign a keeper can see. */
+        SignRule: {
+            /** @description Identifier. */
+            id: string;
+            /** @description What is seen, as a keeper says it. */
+            label: string;
+            /** @description The same in two or three words, for drawings. */
+            brief: string;
+            /** @description Groups in which it can be seen. */
+            groups: string[];
+            /** @description Signs of one family count once. */
+            family: components["schemas"]["SignFamily"];
+            /** @description How much it says. */
+            strength: components["schemas"]["SignStrength"];
+            /** @description How much more often it is seen in premolt than outside it. */
+            likelihoodRatio: components["schemas"]["RuleOfdouble"];
+            /** @description What to know about it; may be empty. */
+            note: string;
+            /** @description The false friend: what looks like it and is not; may be empty. */
+            notToBeTakenFor: string;
+            /**
+             * @description Whether it has shut itself in: then it is left shut.
+             * @default false
+             */
+            seals: boolean;
+        };
+        /**
+         * @description How much a sign says.
+         * @enum {unknown}
+         */
+        SignStrength: "weak" | "medium" | "strong" | "imminent" | "opposite";
+        /** @description One sign in one group and how well it has held here. */
+        SignView: {
+            label: string;
+            strength: string;
+            lesson: components["schemas"]["SignLesson"];
+        };
+        /** @description One safe act for somebody who minds the room. */
+        SitterLine: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            stockId: string;
+            /** @description Where it stands. */
+            place: components["schemas"]["Place"];
+            /** @description Its name. */
+            name: string;
+            /** @description Its species. */
+            species: string;
+            /** @description The act: water, feed, or leftovers out. */
+            act: components["schemas"]["RoundAct"];
+            /** @description What to do, in plain words. */
+            do: string;
+            /** @description How to serve it, or what to mind. */
+            note: string;
+            hazard: null | components["schemas"]["Hazard"];
+            /** @description Whether a second person must stand by. */
+            twoPeople: boolean;
+            offer: null | components["schemas"]["MealOffer"];
+        };
+        /** @description A link that was just made, with its secret. */
+        SitterLinkMade: {
+            path: string;
+            links: components["schemas"]["SitterLinkView"][];
+        };
+        /** @description A link for somebody who minds the room. */
+        SitterLinkRequest: {
+            /** @description Name under which the sitter's ticks are written. */
+            name: string;
+            /**
+             * Format: date
+             * @description First night on which it opens.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Last night on which it opens.
+             */
+            to: string;
+            /** @description Whether a second person will be there for animals with dangerous venom. */
+            twoPeople: boolean;
+            /** @description Whom to call, and when. */
+            contacts: string;
+            /** @description What else to know. */
+            note: string;
+        };
+        /** @description A link as listed; the secret in it is shown only when it is made. */
+        SitterLinkView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+            twoPeople: boolean;
+            contacts: string;
+            note: string;
+            open: boolean;
+        };
+        /** @description Tonight's sheet for somebody who minds the room: only what is safe, and what to leave shut. */
+        SitterSheet: {
+            /**
+             * Format: date
+             * @description The night.
+             */
+            night: string;
+            /** @description Safe acts, in walking order. */
+            lines: components["schemas"]["SitterLine"][];
+            /** @description Enclosures that must not be opened. */
+            leaveShut: components["schemas"]["DoNotOpen"][];
+            /**
+             * Format: int32
+             * @description How many enclosures wait for the keeper: not safe for another hand, yet not urgent.
+             */
+            leftOut: number;
+        };
+        /**
+         * @description What a sitter may report of one line.
+         * @enum {unknown}
+         */
+        SitterTick: "done" | "notTaken" | "looksWrong";
+        /** @description What a sitter sees. */
+        SitterView: {
+            /** @description Name of the room. */
+            roomName: string;
+            /**
+             * Format: int64
+             * @description Number of the newest entry of the journal, told back with what is written.
+             */
+            seen: number;
+            /** @description Name of the sitter. */
+            sitter: string;
+            /**
+             * Format: date
+             * @description Last night on which the link opens.
+             */
+            lastNight: string;
+            /** @description Tonight's sheet. */
+            sheet: components["schemas"]["SitterSheet"];
+            /** @description What was ticked tonight. */
+            ticked: components["schemas"]["TickedLine"][];
+            /** @description Whom to call. */
+            contacts: string;
+            /** @description What else to know. */
+            note: string;
+            /** @description What to do if something looks wrong. */
+            ifWrong: string[];
+        };
+        /** @description One skin of an animal and its measures. */
+        Skin: {
+            /**
+             * Format: int32
+             * @description Instar of that skin; counted from 1 at arrival when the true instar is unknown.
+             */
+            instar: number;
+            /**
+             * Format: double
+             * @description Length of the part that the record follows.
+             */
+            lengthMm: number;
+            /** @description Whether it was taken from the shed skin. */
+            fromExuvia: boolean;
+            /**
+             * Format: date
+             * @description Night of the measure.
+             */
+            measuredOn: string;
+            ratioToNext: null | components["schemas"]["GrowthStep"];
+        };
+        /** @description An enclosure where it stands. */
+        SlotView: {
+            /**
+             * Format: uuid
+             * @description Its inmate.
+             */
+            stockId: string;
+            /** @description Where it stands. */
+            place: components["schemas"]["Place"];
+            /** @description Name of the inmate. */
+            name: string;
+            /** @description Species of the inmate. */
+            species: string;
+            /** @description Phase. */
+            phaseWord: string;
+            /**
+             * Format: int32
+             * @description Closed shutters, 0–3.
+             */
+            shutters: number;
+            /** @description Whether it needs a hand tonight. */
+            due: boolean;
+            enclosure: null | components["schemas"]["Enclosure"];
+            /** @description Whether the inmate fits. */
+            fit: components["schemas"]["FitWord"];
+            /** @description The same in words. */
+            fitText: string;
+            hazard: null | components["schemas"]["Hazard"];
+            /**
+             * Format: date
+             * @description Night until which it belongs apart.
+             */
+            quarantine: null | string;
+        };
+        /** @description A species as it can be chosen. */
+        SpeciesName: {
+            id: string;
+            scientificName: string;
+            group: string;
+        };
+        /** @description What the room taught of one wait of one species. */
+        SpeciesPace: {
+            species: string;
+            vigil: components["schemas"]["VigilKind"];
+            waits: string;
+            /**
+             * Format: double
+             * @description Length of the wait here against the rulebook's; 1 is the same.
+             */
+            factor: number;
+            /** Format: int32 */
+            intervals: number;
+            /** Format: int32 */
+            animals: number;
+        };
+        /** @description What the rulebook knows of one species. */
+        SpeciesProfile: {
+            /** @description Identifier, e.g. `tliltocatl-albopilosus`. */
+            id: string;
+            /** @description Scientific name. */
+            scientificName: string;
+            /** @description Its group. */
+            group: string;
+            /** @description Where it lives. */
+            habit: components["schemas"]["Habit"];
+            /** @description Default moisture school. */
+            moisture: components["schemas"]["RuleOfMoisture"];
+            /** @description Size of adults by sex, in the part that the group goes by; unknown sex takes the female's. */
+            adultSizeMm: components["schemas"]["AdultSize"];
+            /** @description Size at which the youngest stage ends. */
+            slingUntilMm: components["schemas"]["RuleOfdouble"];
+            /** @description Share of the smallest adult size from which an animal counts as sub-adult. */
+            subAdultFromShare: components["schemas"]["RuleOfdouble"];
+            /** @description Number of molts from hatching to adult by sex. */
+            moltsToAdult: components["schemas"]["MoltsToAdult"];
+            /** @description Ratio of hard parts from one molt to the next. */
+            growthRatio: components["schemas"]["RuleOfdouble"];
+            /** @description Nights from one molt to the next by stage at the reference temperature; adult means adult female. */
+            moltInterval: {
+                [key: string]: components["schemas"]["RuleOfWaitPrior"];
+            };
+            /** @description Length of premolt by stage where it is not the group's. */
+            premoltDays: null | {
+                [key: string]: components["schemas"]["RuleOfdouble"];
+            };
+            /** @description How temperature changes the pace. */
+            warmth: components["schemas"]["RuleOfWarmth"];
+            /** @description Other waits of the species, such as pupa to adult. */
+            waits: null | {
+                [key: string]: components["schemas"]["RuleOfWaitPrior"];
+            };
+            diapause: null | components["schemas"]["RuleOfDiapause"];
+            /** @description 1 (easy) to 5, and what makes it so. */
+            keepingDifficulty: components["schemas"]["RuleOfint"];
+            /** @description 1 (easy) to 5, and what makes it so. */
+            breedingDifficulty: components["schemas"]["RuleOfint"];
+            /** @description What to mind with this species, each a sentence. */
+            cautions: components["schemas"]["RuleOfstring"][];
+            /** @description Where it comes from. */
+            origin: components["schemas"]["RuleOfstring"];
+            /** @description What to check in law before keeping or trading it; may be empty. */
+            lawNote: components["schemas"]["RuleOfstring"];
+            /** @description Looks like a sign and is none in this species, by sign. */
+            falseFriends: {
+                [key: string]: components["schemas"]["RuleOfstring"];
+            };
+            founding: null | components["schemas"]["RuleOfFounding"];
+            hazard?: null | components["schemas"]["RuleOfHazard"];
+            adultLifeDays?: null | components["schemas"]["LifeBySex"];
+            quick?: null | components["schemas"]["RuleOfboolean"];
+            adultFeeds?: null | components["schemas"]["RuleOfboolean"];
+            leaf?: null | components["schemas"]["RuleOfLeafKind"];
+            pupatesIn?: null | components["schemas"]["RuleOfstring"];
+        };
+        /** @description Everything the rulebook says of a species. */
+        SpeciesSheet: {
+            id: string;
+            scientificName: string;
+            group: string;
+            groupName: string;
+            habit: components["schemas"]["Habit"];
+            /** @description Whether the keeper added it. */
+            own: boolean;
+            /**
+             * Format: int32
+             * @description How many are in the room.
+             */
+            kept: number;
+            lines: components["schemas"]["SheetLine"][];
+        };
+        /**
+         * @description Stage of life that stage-keyed rules use. Decided by one function: `StageReading`.
+         * @enum {unknown}
+         */
+        Stage: "sling" | "juvenile" | "subAdult" | "adult" | "pupa" | "egg";
+        /** @description Changed details. */
+        StockChange: {
+            /** Format: uuid */
+            entryId: string;
+            /**
+             * Format: int64
+             * @description Version that was on screen.
+             */
+            version: number;
+            details: components["schemas"]["StockDetails"];
+            place: components["schemas"]["Place"];
+        };
+        /** @description What the stock can be filtered by. */
+        StockChoices: {
+            species: string[];
+            tags: string[];
+            racks: string[];
+            groups: string[];
+        };
+        /** @description What the keeper knows of an animal or brood apart from what happened to it. */
+        StockDetails: {
+            /** @description Specimen, brood, colony or tank. */
+            kind: components["schemas"]["StockKind"];
+            /** @description Rulebook group, e.g. `tarantula`. */
+            group: string;
+            /** @description Rulebook species, or `null` for another species of the group. */
+            speciesId: null | string;
+            /** @description Scientific name when SpeciesId is `null`. */
+            otherSpecies: null | string;
+            /** @description Name in the room, 1–60 characters. */
+            nickname: string;
+            /** @description Sex as far as known. */
+            sex: components["schemas"]["Sex"];
+            /**
+             * Format: date
+             * @description Day it came.
+             */
+            acquiredOn: string;
+            /** @description Where it came from, free text. */
+            acquiredFrom: null | string;
+            /**
+             * Format: int32
+             * @description Number of molts it had behind it when it came (0–30), or unknown.
+             */
+            moltsAtArrival: null | number;
+            /** @description Whether it came as an adult. */
+            matureAtArrival: boolean;
+            /**
+             * Format: date
+             * @description Day it hatched or left the sac, if known.
+             */
+            hatchedOn: null | string;
+            /**
+             * Format: int32
+             * @description Number of animals; 1 for a specimen.
+             */
+            count: number;
+            /** @description The keeper's own words for finding it, 1–30 characters each, at most 12. */
+            tags?: null | string[];
+            /**
+             * Format: uuid
+             * @description Its mother, where she is or was in the room.
+             */
+            motherId?: null | string;
+            /**
+             * Format: uuid
+             * @description Its father, likewise.
+             */
+            fatherId?: null | string;
+            known?: null | components["schemas"]["KnownOfSpecies"];
+        };
+        /**
+         * @description What kind of thing is kept.
+         * @enum {unknown}
+         */
+        StockKind: "specimen" | "brood" | "colony" | "tank";
+        /** @description One animal in the stock list. */
+        StockLine: {
+            /** Format: uuid */
+            stockId: string;
+            place: components["schemas"]["Place"];
+            name: string;
+            species: string;
+            group: string;
+            sex: components["schemas"]["Sex"];
+            kind: components["schemas"]["StockKind"];
+            /** Format: int32 */
+            count: number;
+            stage: components["schemas"]["Stage"];
+            instar: null | string;
+            phase: components["schemas"]["Phase"];
+            phaseWord: string;
+            /** Format: int32 */
+            shutters: number;
+            /** Format: date */
+            came: string;
+            /** Format: date */
+            lastMolt: null | string;
+            /** Format: date */
+            lastMeal: null | string;
+            awaited: null | components["schemas"]["GlanceBand"];
+            tags: string[];
+            fit: string;
+            hazard: null | components["schemas"]["Hazard"];
+            departure: null | components["schemas"]["DepartureKind"];
+            /** Format: date */
+            leftOn: null | string;
+        };
+        /** @description A stretch of the stock list. */
+        StockStretch: {
+            /**
+             * Format: date
+             * @description Tonight.
+             */
+            tonight: string;
+            /**
+             * Format: int32
+             * @description Enclosures that match.
+             */
+            total: number;
+            /**
+             * Format: int32
+             * @description Animals in them.
+             */
+            animals: number;
+            /**
+             * Format: int32
+             * @description Number of the first line, from 0.
+             */
+            from: number;
+            /** @description The lines. */
+            lines: components["schemas"]["StockLine"][];
+            /** @description What can be filtered by. */
+            choices: components["schemas"]["StockChoices"];
+        };
+        /** @description One enclosure named in a summary. */
+        SummaryLine: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            stockId: string;
+            /** @description Where it stands. */
+            place: components["schemas"]["Place"];
+            /** @description Its name. */
+            name: string;
+            /** @description What about it. */
+            text: string;
+        };
+        /** @description Something that the supplier sells. */
+        SupplierOffer: {
+            /** @description Feeder or kind of goods. */
+            itemId: string;
+            /** @description Size class of a feeder; empty for goods. */
+            sizeClassId: string;
+            /** @description What it is called. */
+            name: string;
+            /** @description What a quantity of one means: "animals", "pots", or the unit of the goods. */
+            unit: string;
+            /**
+             * Format: int32
+             * @description Smallest amount; others are its multiples.
+             */
+            pack: number;
+        };
+        /**
+         * @description How sure a guided reading can be. It never diagnoses.
+         * @enum {unknown}
+         */
+        Sureness: "almostCertain" | "likely" | "possible";
+        /** @description A shared tank as it can be chosen. */
+        TankChoice: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            place: string;
+            groupOne: string;
+            /**
+             * Format: int32
+             * @description How many animals live in it.
+             */
+            inmates: number;
+        };
+        /** @description A tick of the sitter's. */
+        TickRequest: {
+            /**
+             * Format: uuid
+             * @description Made by the client; the same id is written once.
+             */
+            id: string;
+            /**
+             * Format: uuid
+             * @description Which line.
+             */
+            stockId: string;
+            /** @description What was done. */
+            tick: components["schemas"]["SitterTick"];
+            /**
+             * @description What looks wrong; needed for that tick only.
+             * @default
+             */
+            remark: string;
+        };
+        /** @description A line that the sitter has ticked tonight. */
+        TickedLine: {
+            /** Format: uuid */
+            stockId: string;
+            place: string;
+            name: string;
+            text: string;
+            /** Format: date-time */
+            at: string;
+        };
+        /** @description An entry that somebody else wrote in the meantime, beside the one that tells the same. */
+        ToldBoth: {
+            /**
+             * Format: uuid
+             * @description Id of theirs.
+             */
+            entryId: string;
+            /**
+             * Format: uuid
+             * @description Id of yours.
+             */
+            yourId: string;
+            /**
+             * Format: uuid
+             * @description The animal.
+             */
+            stockId: string;
+            /** @description What theirs says. */
+            theirs: string;
+            /** @description What yours says. */
+            yours: string;
+            /** @description Who wrote theirs. */
+            by: string;
+            /**
+             * Format: date-time
+             * @description When theirs happened.
+             */
+            at: string;
+        };
+        /** @description How many of one size to have ready. */
+        TubCount: {
+            /** @description Name of the size; none for one that the room does not have. */
+            tub: null | string;
+            least: null | components["schemas"]["ContainerPlan"];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+            /**
+             * Format: date
+             * @description When the first is needed.
+             */
+            firstFrom: null | string;
+        };
+        /**
+         * @description How much water a queen's tube, or a colony's, still holds.
+         * @enum {unknown}
+         */
+        TubeWater: "full" | "low" | "gone";
+        /** @description Something that would change the reading of an animal, said beforehand. */
+        Turn: {
+            /** @description What would be seen. */
+            when: string;
+            /** @description What it would mean. */
+            then: string;
+            /** @description The guide's case of it; none where the guide has nothing to ask. */
+            case: null | string;
+        };
+        /** @description Taking an entry back. */
+        UndoRequest: {
+            /** Format: uuid */
+            id: string;
+            /** Format: uuid */
+            entryId: string;
+        };
+        /** @description When one task of the upkeep is due. */
+        UpkeepClock: {
+            /** @description The task. */
+            task: components["schemas"]["UpkeepTask"];
+            /**
+             * Format: date
+             * @description Night on which it is due; none while it is held by the hush.
+             */
+            due: null | string;
+            /**
+             * Format: date
+             * @description Night on which it was last done.
+             */
+            last: null | string;
+            /** @description What is logged when it is done. */
+            done: components["schemas"]["Act"];
+        };
+        /** @description What is to be done for it at regular times besides food and water; empty for most. */
+        UpkeepPlan: {
+            /** @description The clocks, the first due first, those held last. */
+            clocks: components["schemas"]["UpkeepClock"][];
+            /** @description The first due; none where nothing is done besides. */
+            first: components["schemas"]["UpkeepClock"];
+        };
+        /** @description Something that is done for an enclosure at regular times besides food and water. */
+        UpkeepTask: {
+            /** @description Written with the entry. */
+            id: string;
+            /** @description What it is about, in a word or two. */
+            name: string;
+            /** @description What to do. */
+            do: string;
+            /** @description The same in the past tense, for the journal. */
+            done: string;
+            /** @description Days between two times. */
+            everyDays: components["schemas"]["RuleOfdouble"];
+            care: null | components["schemas"]["CareAct"];
+            /** @description What else does it: `clean` when the whole enclosure was cleaned. */
+            doneBy: null | string;
+            /** @description Whether it is only for a queen with workers. */
+            ofColony: boolean;
+            /** @description Whether somebody else may do it. */
+            forSitter: boolean;
+        };
+        /** @description How varied the last meals were, and what the animal likes. */
+        Variety: {
+            /** @description Every feeder on record, the most eaten first. */
+            feeders: components["schemas"]["FeederRecord"][];
+            /**
+             * Format: int32
+             * @description Meals counted.
+             */
+            meals: number;
+            /**
+             * Format: double
+             * @description Pielou's evenness of the last meals (0–1); none with fewer than two kinds.
+             */
+            evenness: null | number;
+            /**
+             * Format: double
+             * @description Share of the last meals that was rich in fat (0–1).
+             */
+            fattyShare: number;
+            /** @description Feeder that made up too much of them; none when they were mixed. */
+            tired: null | string;
+            /** @description Whether fat-rich feeders are held back now. */
+            fatIsHeld: boolean;
+            /** @description Why another is suggested; empty when there is nothing to say. */
+            why: components["schemas"]["Reason"][];
+        };
+        /**
+         * @description How air comes in.
+         * @enum {unknown}
+         */
+        Ventilation: "tight" | "fewHoles" | "crossHoles" | "mesh";
+        /**
+         * @description How far an act is allowed.
+         * @enum {unknown}
+         */
+        Verdict: "fine" | "avoid" | "never";
+        /** @description Settings with their version. */
+        VersionedSettings: {
+            settings: components["schemas"]["RoomSettings"];
+            /** Format: int64 */
+            version: number;
+        };
+        /** @description A vial of a brood that left its food while the others ate. */
+        VialEvent: {
+            /**
+             * Format: int32
+             * @description Number of the vial, from 1.
+             */
+            number: number;
+            /**
+             * Format: int32
+             * @description Meals left in a row.
+             */
+            times: number;
+            /**
+             * Format: date-time
+             * @description When it last did.
+             */
+            at: string;
+        };
+        /** @description When something awaited is to be expected. */
+        VigilForecast: {
+            /** @description What is awaited. */
+            vigil: components["schemas"]["VigilKind"];
+            /**
+             * Format: date
+             * @description Night by which it would have come in one of ten such waits.
+             */
+            p10: string;
+            /**
+             * Format: date
+             * @description Night by which it would have come in half of them.
+             */
+            p50: string;
+            /**
+             * Format: date
+             * @description Night by which it would have come in nine of ten.
+             */
+            p90: string;
+            /**
+             * Format: int32
+             * @description Nights since the wait began, or since arrival when that is not known.
+             */
+            waitedNights: number;
+            /**
+             * Format: double
+             * @description Chance (0–1) that it is in premolt now; 0 for other waits.
+             */
+            premoltChance: number;
+            /** @description How each step of the evidence moved that chance. */
+            ladder: components["schemas"]["Rung"][];
+            /** @description Whether the wait is beyond the 97.5 % point. */
+            longerThanNormal: boolean;
+            ends: null | components["schemas"]["EndForecast"];
+            /**
+             * @description The distribution as a grid, for drawings: from tonight on, evenly spaced, to the night by which 19 of 20 such waits have
+             *     ended. Worked out when asked for: lists are never.
+             */
+            grid: components["schemas"]["NightBy"][];
+        };
+        /**
+         * @description What is waited for.
+         * @enum {unknown}
+         */
+        VigilKind: "molt" | "surfacing" | "emergence" | "firstWorkers" | "young" | "hatching";
+        /** @description A wait to forecast. */
+        VigilRequest: {
+            /** @description Usual wait, days. */
+            prior: components["schemas"]["WaitPrior"];
+            /**
+             * Format: double
+             * @description Days waited so far.
+             */
+            elapsedDays: number;
+            /** @description Horizons for which a probability is wanted. */
+            withinDays?: null | number[];
+            /** @description Earlier waits of the same kind, days. */
+            history?: null | number[];
+            learning?: null | components["schemas"]["Learning"];
+        };
+        /** @description What is left of the wait, in days still to go. */
+        VigilResult: {
+            /** Format: double */
+            p10: number;
+            /** Format: double */
+            p50: number;
+            /** Format: double */
+            p90: number;
+            probabilityWithin: components["schemas"]["Horizon"][];
+            longerThanNormal: boolean;
+        };
+        /** @description A wait in days as three quantiles. */
+        WaitPrior: {
+            /**
+             * Format: double
+             * @description One in ten is over by then.
+             */
+            p10: number;
+            /**
+             * Format: double
+             * @description Half are over by then.
+             */
+            p50: number;
+            /**
+             * Format: double
+             * @description Nine in ten are over by then.
+             */
+            p90: number;
+        };
+        /** @description A wait that can begin in a group, as a keeper says it. */
+        WaitWords: {
+            vigil: components["schemas"]["VigilKind"];
+            /** @description What began it, e.g. "Buried itself". */
+            began: string;
+            /** @description How it can end, the hoped end first. */
+            ends: components["schemas"]["EndWords"][];
+            /** @description Whether, of many, it is that of one unless it is said how many do. */
+            isOfOne: boolean;
+        };
+        /** @description Waits of a kind in words. */
+        WaitsInWords: {
+            /** @description Many of them. */
+            many: string;
+            /** @description Their other ends, in the past tense; none of molts. */
+            otherwise: null | string;
+        };
+        /** @description How temperature changes the pace of waits. */
+        Warmth: {
+            /**
+             * Format: double
+             * @description Temperature at which the waits of the profile hold, °C.
+             */
+            referenceC: number;
+            /**
+             * Format: double
+             * @description Factor on the pace per 10 °C, where no threshold is known.
+             */
+            q10: null | number;
+            /**
+             * Format: double
+             * @description Below this temperature development stands still; then degree-days are counted, not Q10.
+             */
+            thresholdC: null | number;
+        };
+        /** @description One clock of an enclosure's water: a dish and a mist plan have one each. */
+        WaterClock: {
+            /** @description How it is given. */
+            way: components["schemas"]["WaterWay"];
+            kind: null | components["schemas"]["WaterKind"];
+            /**
+             * Format: date
+             * @description Night on which it is due.
+             */
+            due: string;
+            /**
+             * Format: date
+             * @description Night on which it was last given, or the tube looked at.
+             */
+            last: null | string;
+            /**
+             * Format: double
+             * @description Days between two times now.
+             */
+            everyDays: number;
+            mist?: null | components["schemas"]["MistPlan"];
+        };
+        /**
+         * @description How water was given.
+         * @enum {unknown}
+         */
+        WaterKind: "dish" | "mist" | "damp" | "pools";
+        /** @description When water is due, in each way in which it is given; no clock where none is. */
+        WaterPlan: {
+            /** @description The clocks, the first due first. */
+            clocks: components["schemas"]["WaterClock"][];
+            /**
+             * Format: date
+             * @description Night on which the first of them is due; none where no water is given.
+             */
+            due: null | string;
+            /**
+             * Format: double
+             * @description Days between two times of the first; 0 where no water is given.
+             */
+            everyDays: number;
+        };
+        /** @description An enclosure of which no water is on record, and what to log once it is known when it was given. */
+        WaterUnknown: {
+            /** Format: uuid */
+            stockId: string;
+            place: components["schemas"]["Place"];
+            name: string;
+            acts: components["schemas"]["Act"][];
+        };
+        /**
+         * @description How an animal gets its water.
+         * @enum {unknown}
+         */
+        WaterWay: "dish" | "drops" | "tube" | "dampEnd" | "pools" | "coldMist" | "none";
+    };
+    responses: never;
+    parameters: never;
+    requestBodies: never;
+    headers: never;
+    pathItems: never;
 }
 export type $defs = Record<string, never>;
 export interface operations {
-  health: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Health'];
-        };
-      };
-    };
-  };
-  lineWhy: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LineWhy'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  nightline: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Nightline'];
-        };
-      };
-    };
-  };
-  live: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'text/event-stream': components['schemas']['LiveEvent'];
-        };
-      };
-    };
-  };
-  tanks: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['TankChoice'][];
-        };
-      };
-    };
-  };
-  logBatch: {
-    parameters: {
-      query?: never;
-      header?: {
-        'X-Lantern-Tapped'?: null | string;
-        'X-Lantern-Sent'?: null | string;
-        'X-Lantern-Seen'?: number;
-      };
-      path?: never;
-      cookie?: never;
-    };
-    /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['BatchRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['BatchWritten'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['BothSides'];
-        };
-      };
-    };
-  };
-  schema: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        name: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  rulebook: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RulebookView'];
-        };
-      };
-    };
-  };
-  guide: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        group: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['GuideCase'][];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  guideOfAnimal: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['GuideCase'][];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  honesty: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['HonestyView'];
-        };
-      };
-    };
-  };
-  lessons: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LessonsView'];
-        };
-      };
-    };
-  };
-  addPicture: {
-    parameters: {
-      query: {
-        pictureId: string;
-        entryId: string;
-        caption?: string;
-        ofExuvia?: boolean;
-      };
-      header?: {
-        'X-Lantern-Tapped'?: null | string;
-        'X-Lantern-Sent'?: null | string;
-        'X-Lantern-Seen'?: number;
-      };
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
-    requestBody: {
-      content: {
-        'image/jpeg': string;
-        'image/png': string;
-        'image/webp': string;
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['AnimalView'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['BothSides'];
-        };
-      };
-    };
-  };
-  picture: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  settings: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['VersionedSettings'];
-        };
-      };
-    };
-  };
-  changeSettings: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['VersionedSettings'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['VersionedSettings'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['BothSides'];
-        };
-      };
-    };
-  };
-  about: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['AboutView'];
-        };
-      };
-    };
-  };
-  round: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RoundView'];
-        };
-      };
-    };
-  };
-  resting: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        shelf: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RestingLine'][];
-        };
-      };
-    };
-  };
-  nightPast: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        night: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['NightPast'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  nightAhead: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        night: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['NightAhead'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  stockList: {
-    parameters: {
-      query?: {
-        here?: boolean;
-        find?: string;
-        group?: string;
-        species?: string;
-        tag?: string;
-        rack?: string;
-        stage?: string;
-        sex?: string;
-        show?: string;
-        order?: string;
-        back?: boolean;
-        from?: number;
-        take?: number;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['StockStretch'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  addStock: {
-    parameters: {
-      query?: never;
-      header?: {
-        'X-Lantern-Tapped'?: null | string;
-        'X-Lantern-Sent'?: null | string;
-        'X-Lantern-Seen'?: number;
-      };
-      path?: never;
-      cookie?: never;
-    };
-    /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['NewStock'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['AnimalView'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['BothSides'];
-        };
-      };
-    };
-  };
-  animal: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['AnimalView'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  changeStock: {
-    parameters: {
-      query?: never;
-      header?: {
-        'X-Lantern-Tapped'?: null | string;
-        'X-Lantern-Sent'?: null | string;
-        'X-Lantern-Seen'?: number;
-      };
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['StockChange'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['AnimalView'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['BothSides'];
-        };
-      };
-    };
-  };
-  fedOtherwise: {
-    parameters: {
-      query: {
-        every: number;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['AnswerOfFeedingChoice'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  family: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FamilyView'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  contacts: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Contact'][];
-        };
-      };
-    };
-  };
-  sayContact: {
-    parameters: {
-      query?: never;
-      header?: {
-        'X-Lantern-Tapped'?: null | string;
-        'X-Lantern-Sent'?: null | string;
-        'X-Lantern-Seen'?: number;
-      };
-      path?: never;
-      cookie?: never;
-    };
-    /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ContactRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['Contact'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['BothSides'];
-        };
-      };
-    };
-  };
-  log: {
-    parameters: {
-      query?: never;
-      header?: {
-        'X-Lantern-Tapped'?: null | string;
-        'X-Lantern-Sent'?: null | string;
-        'X-Lantern-Seen'?: number;
-      };
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LogRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['AnimalView'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['BothSides'];
-        };
-      };
-    };
-  };
-  undo: {
-    parameters: {
-      query?: never;
-      header?: {
-        'X-Lantern-Tapped'?: null | string;
-        'X-Lantern-Sent'?: null | string;
-        'X-Lantern-Seen'?: number;
-      };
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['UndoRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['AnimalView'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['BothSides'];
-        };
-      };
-    };
-  };
-  chores: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ChoresView'];
-        };
-      };
-    };
-  };
-  logChore: {
-    parameters: {
-      query?: never;
-      header?: {
-        'X-Lantern-Tapped'?: null | string;
-        'X-Lantern-Sent'?: null | string;
-        'X-Lantern-Seen'?: number;
-      };
-      path?: never;
-      cookie?: never;
-    };
-    /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ChoreRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ChoresView'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['BothSides'];
-        };
-      };
-    };
-  };
-  shelves: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ShelvesView'];
-        };
-      };
-    };
-  };
-  changeLayout: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LayoutChange'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ShelvesView'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['BothSides'];
-        };
-      };
-    };
-  };
-  rehousing: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RehousePlan'];
-        };
-      };
-    };
-  };
-  almanac: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['AlmanacView'];
-        };
-      };
-    };
-  };
-  calendar: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'text/calendar': string;
-        };
-      };
-    };
-  };
-  renewFeed: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FeedAddress'];
-        };
-      };
-    };
-  };
-  endFeed: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FeedAddress'];
-        };
-      };
-    };
-  };
-  labels: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LabelsView'];
-        };
-      };
-    };
-  };
-  previewLabel: {
-    parameters: {
-      query: {
-        format: string;
-      };
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'image/png': string;
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  labelSheet: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LabelRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/pdf': string;
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  printLabels: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LabelRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PrinterView'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  loadRoll: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RollRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['PrinterView'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  printedLabel: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: number;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'image/png': string;
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  session: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionView'];
-        };
-      };
-    };
-  };
-  signIn: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SignInRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionView'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Too Many Requests */
-      429: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  signOut: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionView'];
-        };
-      };
-    };
-  };
-  changePassword: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PasswordRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SessionView'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  access: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['AccessView'];
-        };
-      };
-    };
-  };
-  setOwner: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OwnerRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['AccessView'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  addHelper: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['HelperRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['AccessView'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  removeHelper: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['AccessView'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  endSession: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['AccessView'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  doorway: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['DoorwayView'];
-        };
-      };
-    };
-  };
-  doorwayCode: {
-    parameters: {
-      query?: {
-        path?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'image/svg+xml': string;
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  sitterLinks: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SitterLinkView'][];
-        };
-      };
-    };
-  };
-  makeSitterLink: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SitterLinkRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SitterLinkMade'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  withdrawSitterLink: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SitterLinkView'][];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  sitterSheet: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        secret: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SitterView'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  sitterTick: {
-    parameters: {
-      query?: never;
-      header?: {
-        'X-Lantern-Tapped'?: null | string;
-        'X-Lantern-Sent'?: null | string;
-        'X-Lantern-Seen'?: number;
-      };
-      path: {
-        secret: string;
-      };
-      cookie?: never;
-    };
-    /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['TickRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SitterView'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['BothSides'];
-        };
-      };
-    };
-  };
-  larder: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LarderView'];
-        };
-      };
-    };
-  };
-  logInLarder: {
-    parameters: {
-      query?: never;
-      header?: {
-        'X-Lantern-Tapped'?: null | string;
-        'X-Lantern-Sent'?: null | string;
-        'X-Lantern-Seen'?: number;
-      };
-      path?: never;
-      cookie?: never;
-    };
-    /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['LarderRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LarderWritten'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['BothSides'];
-        };
-      };
-    };
-  };
-  order: {
-    parameters: {
-      query?: never;
-      header?: {
-        'X-Lantern-Tapped'?: null | string;
-        'X-Lantern-Sent'?: null | string;
-        'X-Lantern-Seen'?: number;
-      };
-      path?: never;
-      cookie?: never;
-    };
-    /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OrderRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LarderWritten'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['BothSides'];
-        };
-      };
-    };
-  };
-  larderWork: {
-    parameters: {
-      query?: {
-        night?: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['LarderWork'][];
-        };
-      };
-    };
-  };
-  shoppingList: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'text/csv': string;
-        };
-      };
-    };
-  };
-  feeders: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FeederView'][];
-        };
-      };
-    };
-  };
-  setFeeder: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['OwnFeeder'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['FeederView'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  speciesSheet: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SpeciesSheet'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  speciesProfile: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SpeciesProfile'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  addSpecies: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['SpeciesProfile'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['SpeciesSheet'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  ruleAt: {
-    parameters: {
-      query: {
-        name: string;
-        stockId: string;
-      };
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RuleAt'];
-        };
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  overrides: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['RuleOverride'][];
-        };
-      };
-    };
-  };
-  setOverride: {
-    parameters: {
-      query?: never;
-      header?: {
-        'X-Lantern-Tapped'?: null | string;
-        'X-Lantern-Sent'?: null | string;
-        'X-Lantern-Seen'?: number;
-      };
-      path?: never;
-      cookie?: never;
-    };
-    /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RuleOverride'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['OverridePreview'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['BothSides'];
-        };
-      };
-    };
-  };
-  previewOverride: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['RuleOverride'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['OverridePreview'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  giveUpOverride: {
-    parameters: {
-      query?: never;
-      header?: {
-        'X-Lantern-Tapped'?: null | string;
-        'X-Lantern-Sent'?: null | string;
-        'X-Lantern-Seen'?: number;
-      };
-      path: {
-        id: string;
-      };
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description No Content */
-      204: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content?: never;
-      };
-      /** @description Not Found */
-      404: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['ProblemDetails'];
-        };
-      };
-    };
-  };
-  climate: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody?: never;
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ClimateReading'][];
-        };
-      };
-    };
-  };
-  addReading: {
-    parameters: {
-      query?: never;
-      header?: {
-        'X-Lantern-Tapped'?: null | string;
-        'X-Lantern-Sent'?: null | string;
-        'X-Lantern-Seen'?: number;
-      };
-      path?: never;
-      cookie?: never;
-    };
-    /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ReadOff'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['ClimateReading'][];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-      /** @description Conflict */
-      409: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['BothSides'];
-        };
-      };
-    };
-  };
-  calcGrowthFit: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['GrowthFitRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CalcAnswerOfGrowthFitResult'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  calcVigil: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['VigilRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CalcAnswerOfVigilResult'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  calcPrey: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PreyRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CalcAnswerOfPreyResult'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  calcDegreeDays: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DegreeDaysRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CalcAnswerOfDegreeDaysResult'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  calcAir: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['AirRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CalcAnswerOfAirResult'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  calcHygrometer: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['HygrometerRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CalcAnswerOfHygrometerResult'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  calcPhotoMeasure: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['PhotoMeasureRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CalcAnswerOfPhotoMeasure'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  calcMass: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['MassRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CalcAnswerOfMassResult'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  calcDiversity: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['DiversityRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CalcAnswerOfDiversityResult'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
-  calcContainer: {
-    parameters: {
-      query?: never;
-      header?: never;
-      path?: never;
-      cookie?: never;
-    };
-    requestBody: {
-      content: {
-        'application/json': components['schemas']['ContainerRequest'];
-      };
-    };
-    responses: {
-      /** @description OK */
-      200: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/json': components['schemas']['CalcAnswerOfContainerResult'];
-        };
-      };
-      /** @description Bad Request */
-      400: {
-        headers: {
-          [name: string]: unknown;
-        };
-        content: {
-          'application/problem+json': components['schemas']['HttpValidationProblemDetails'];
-        };
-      };
-    };
-  };
+    health: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Health"];
+                };
+            };
+        };
+    };
+    lineWhy: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LineWhy"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    nightline: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Nightline"];
+                };
+            };
+        };
+    };
+    live: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/event-stream": components["schemas"]["LiveEvent"];
+                };
+            };
+        };
+    };
+    tanks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TankChoice"][];
+                };
+            };
+        };
+    };
+    logBatch: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BatchRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BatchWritten"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    schema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    rulebook: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RulebookView"];
+                };
+            };
+        };
+    };
+    guide: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                group: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GuideCase"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    guideOfAnimal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GuideCase"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    honesty: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HonestyView"];
+                };
+            };
+        };
+    };
+    lessons: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonsView"];
+                };
+            };
+        };
+    };
+    addPicture: {
+        parameters: {
+            query: {
+                pictureId: string;
+                entryId: string;
+                caption?: string;
+                ofExuvia?: boolean;
+            };
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "image/jpeg": string;
+                "image/png": string;
+                "image/webp": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AnimalView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    picture: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    settings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedSettings"];
+                };
+            };
+        };
+    };
+    changeSettings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VersionedSettings"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["VersionedSettings"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    about: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AboutView"];
+                };
+            };
+        };
+    };
+    round: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoundView"];
+                };
+            };
+        };
+    };
+    resting: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                shelf: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RestingLine"][];
+                };
+            };
+        };
+    };
+    nightPast: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                night: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NightPast"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    nightAhead: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                night: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NightAhead"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    stockList: {
+        parameters: {
+            query?: {
+                here?: boolean;
+                find?: string;
+                group?: string;
+                species?: string;
+                tag?: string;
+                rack?: string;
+                stage?: string;
+                sex?: string;
+                show?: string;
+                order?: string;
+                back?: boolean;
+                from?: number;
+                take?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StockStretch"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    addStock: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewStock"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AnimalView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    animal: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AnimalView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    changeStock: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["StockChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AnimalView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    fedOtherwise: {
+        parameters: {
+            query: {
+                every: number;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AnswerOfFeedingChoice"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    family: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FamilyView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readTable: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IntakeTable"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IntakeSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    writeTable: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["IntakeRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["IntakeWritten"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    contacts: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Contact"][];
+                };
+            };
+        };
+    };
+    sayContact: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ContactRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Contact"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    log: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LogRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AnimalView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    undo: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["UndoRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AnimalView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    chores: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoresView"];
+                };
+            };
+        };
+    };
+    logChore: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChoreRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ChoresView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    shelves: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelvesView"];
+                };
+            };
+        };
+    };
+    changeLayout: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LayoutChange"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ShelvesView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    rehousing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RehousePlan"];
+                };
+            };
+        };
+    };
+    almanac: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AlmanacView"];
+                };
+            };
+        };
+    };
+    calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/calendar": string;
+                };
+            };
+        };
+    };
+    renewFeed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedAddress"];
+                };
+            };
+        };
+    };
+    endFeed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeedAddress"];
+                };
+            };
+        };
+    };
+    labels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LabelsView"];
+                };
+            };
+        };
+    };
+    previewLabel: {
+        parameters: {
+            query: {
+                format: string;
+            };
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    labelSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/pdf": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    printLabels: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LabelRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrinterView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    loadRoll: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RollRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PrinterView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    printedLabel: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/png": string;
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    session: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
+    signIn: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SignInRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    signOut: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+        };
+    };
+    changePassword: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PasswordRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SessionView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    access: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccessView"];
+                };
+            };
+        };
+    };
+    setOwner: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnerRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccessView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    addHelper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HelperRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccessView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    removeHelper: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccessView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    endSession: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccessView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    doorway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DoorwayView"];
+                };
+            };
+        };
+    };
+    doorwayCode: {
+        parameters: {
+            query?: {
+                path?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "image/svg+xml": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    sitterLinks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitterLinkView"][];
+                };
+            };
+        };
+    };
+    makeSitterLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SitterLinkRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitterLinkMade"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    withdrawSitterLink: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitterLinkView"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sitterSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitterView"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sitterTick: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TickRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitterView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    larder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LarderView"];
+                };
+            };
+        };
+    };
+    logInLarder: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LarderRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LarderWritten"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    order: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OrderRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LarderWritten"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    larderWork: {
+        parameters: {
+            query?: {
+                night?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LarderWork"][];
+                };
+            };
+        };
+    };
+    shoppingList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+        };
+    };
+    feeders: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeederView"][];
+                };
+            };
+        };
+    };
+    setFeeder: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnFeeder"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FeederView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    speciesSheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpeciesSheet"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    speciesProfile: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpeciesProfile"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    addSpecies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SpeciesProfile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SpeciesSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    ruleAt: {
+        parameters: {
+            query: {
+                name: string;
+                stockId: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RuleAt"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    overrides: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RuleOverride"][];
+                };
+            };
+        };
+    };
+    setOverride: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RuleOverride"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OverridePreview"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    previewOverride: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RuleOverride"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OverridePreview"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    giveUpOverride: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    climate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClimateReading"][];
+                };
+            };
+        };
+    };
+    addReading: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ReadOff"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ClimateReading"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    calcGrowthFit: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GrowthFitRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfGrowthFitResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcVigil: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["VigilRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfVigilResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcPrey: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PreyRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfPreyResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcDegreeDays: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DegreeDaysRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfDegreeDaysResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcAir: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AirRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfAirResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcHygrometer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HygrometerRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfHygrometerResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcPhotoMeasure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PhotoMeasureRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfPhotoMeasure"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcMass: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MassRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfMassResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcDiversity: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["DiversityRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfDiversityResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcContainer: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ContainerRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfContainerResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
 }

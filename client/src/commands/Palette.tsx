@@ -36,13 +36,19 @@ export function Palette({ onClose, onOffer }: PaletteProps) {
   const list = useRef<HTMLDivElement>(null);
   const [chosen, setChosen] = useState('');
   useEffect(() => {
-    const there = [...(list.current?.querySelectorAll('[cmdk-item]') ?? [])].map((item) =>
-      item.getAttribute('data-value'),
-    );
-    if (!there.includes(chosen)) {
-      setChosen(there[0] ?? '');
+    const box = list.current;
+    if (box === null) {
+      return;
     }
-  });
+    const look = () => {
+      const there = [...box.querySelectorAll('[cmdk-item]')].map((item) => item.getAttribute('data-value'));
+      setChosen((now) => (there.includes(now) ? now : (there[0] ?? '')));
+    };
+    look();
+    const observer = new MutationObserver(look);
+    observer.observe(box, { childList: true, subtree: true });
+    return () => observer.disconnect();
+  }, []);
   const then = (act: () => void) => () => {
     onClose();
     act();

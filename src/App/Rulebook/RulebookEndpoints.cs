@@ -83,7 +83,7 @@ public static class RulebookEndpoints
             [.. BodySize.PartsOf(g).OrderBy(p => p == g.Growth.SizePart ? 0 : 1)],
             g.Feeding.Prey is not null,
             [.. VigilDefinition.All.Where(v => g.Knows(v.Kind)).Select(WaitWords.Of)],
-            g.Feeding.Diet is Diet.Litter or Diet.SugarAndProtein,
+            g.IsColonial,
             g.Shared.Value,
             g.Feeding.Prey?.HeldByForelegs.Value == true,
             [.. g.Stages.Select(w => w.WaterWay.Value).Distinct()],

@@ -23,6 +23,9 @@ public enum DepartureKind
 
     /// <summary>Of a tank: emptied and taken down.</summary>
     TakenDown,
+
+    /// <summary>It was never here: it was written down by mistake.</summary>
+    Mistaken,
 }
 
 /// <summary>A departure on record.</summary>

@@ -79,7 +79,13 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
 
         if (
             standing.IsTank
-            && act.Departure is not (DepartureKind.TakenDown or DepartureKind.Sold or DepartureKind.GivenAway)
+            && act.Departure
+                is not (
+                    DepartureKind.TakenDown
+                    or DepartureKind.Sold
+                    or DepartureKind.GivenAway
+                    or DepartureKind.Mistaken
+                )
         )
         {
             yield return new Problem("act.departure", "A tank is taken down, sold or given away.");
@@ -115,7 +121,7 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
             DepartureKind.Escaped => CountChange.Escaped,
             DepartureKind.Released => CountChange.Released,
             DepartureKind.Lost => CountChange.Lost,
-            DepartureKind.TakenDown => null,
+            DepartureKind.TakenDown or DepartureKind.Mistaken => null,
             _ => throw new ArgumentOutOfRangeException(nameof(departure), departure, "No such departure."),
         };
 
@@ -129,6 +135,7 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
             DepartureKind.Released => "released",
             DepartureKind.Lost => "lost",
             DepartureKind.TakenDown => "taken down",
+            DepartureKind.Mistaken => "never here, written down by mistake",
             _ => throw new ArgumentOutOfRangeException(nameof(departure), departure, "No word for such a departure."),
         };
 

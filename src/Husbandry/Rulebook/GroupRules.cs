@@ -63,6 +63,10 @@ public sealed record GroupRules(
     [JsonIgnore]
     public IEnumerable<UpkeepTask> Tasks => Stages.SelectMany(s => s.Upkeep);
 
+    /// <summary>Whether it is kept as a colony: a nest of ants, a tub of isopods.</summary>
+    [JsonIgnore]
+    public bool IsColonial => Feeding.Diet is Diet.Litter or Diet.SugarAndProtein;
+
     /// <summary>What a keeper of this group calls a stage.</summary>
     public string StageWord(Stage stage) => Find(stage)?.Word ?? "adult";
 

@@ -179,4 +179,5 @@ const departureWord: Record<Schemas['DepartureKind'], string> = {
   released: 'released',
   lost: 'lost',
   takenDown: 'taken down',
+  mistaken: 'never here',
 };
