@@ -84,6 +84,7 @@ function Room() {
     { id: 'palette', run: () => setSheet('palette') },
     { id: 'keys', run: () => setSheet('keys') },
     { id: 'animal.add', run: () => void navigate('/stock/new') },
+    { id: 'animal.many', run: () => void navigate('/stock/many') },
     ...(['daylight', 'lantern', 'ember'] as const).map((look): Command => ({
       id: `look.${look}`,
       run: () => setLook(look),
@@ -159,7 +160,11 @@ function useFocusOnNewPage(pathname: string): void {
   useEffect(() => {
     if (before.current !== pathname) {
       before.current = pathname;
-      document.getElementById('main')?.focus({ preventScroll: true });
+      // Unless the page has put it somewhere already.
+      const main = document.getElementById('main');
+      if (main?.contains(document.activeElement) !== true || document.activeElement === main) {
+        main?.focus({ preventScroll: true });
+      }
     }
   }, [pathname]);
 }

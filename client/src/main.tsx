@@ -21,6 +21,7 @@ const AnimalPage = lazy(async () => ({ default: (await import('./features/Stock/
 const NewAnimalPage = lazy(async () => ({
   default: (await import('./features/Stock/AnimalForm')).NewAnimalPage,
 }));
+const IntakePage = lazy(async () => ({ default: (await import('./features/Intake/IntakePage')).IntakePage }));
 const EditAnimalPage = lazy(async () => ({
   default: (await import('./features/Stock/AnimalForm')).EditAnimalPage,
 }));
@@ -97,6 +98,7 @@ const router = createBrowserRouter([
       { path: '/', element: <RoundPage /> },
       { path: '/stock', element: <StockPage /> },
       { path: '/stock/new', element: <NewAnimalPage /> },
+      { path: '/stock/many', element: <IntakePage /> },
       { path: '/stock/:id', element: <AnimalPage /> },
       { path: '/stock/:id/edit', element: <EditAnimalPage /> },
       { path: '/stock/:id/pictures', element: <PicturesPage /> },

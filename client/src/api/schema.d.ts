@@ -2397,6 +2397,17 @@ export interface components {
          * @enum {unknown}
          */
         CareClock: "food" | "water" | "upkeep";
+        /** @description A rule that the keeper has changed, as it is told. */
+        ChangedRule: {
+            /** @description The change. */
+            change: components["schemas"]["RuleOverride"];
+            /** @description What the rule is about. */
+            label: string;
+            /** @description What holds now. */
+            text: string;
+            /** @description For whom: a group, a species, or an animal with its place. */
+            for: string;
+        };
         /** @description A chore as it stands. */
         Chore: {
             /**
@@ -4908,7 +4919,8 @@ export interface components {
              */
             entryId: string;
             details: components["schemas"]["StockDetails"];
-            place: components["schemas"]["Place"];
+            /** @description Where an enclosure stands: rack, shelf and slot like A1·03 (rack A–ZZ, shelf 1–99, slot 1–999). */
+            place?: string;
             measure?: null | components["schemas"]["FirstMeasure"];
             /**
              * Format: date
@@ -4920,6 +4932,16 @@ export interface components {
              * @description The shared tank that it goes into; its place is then that of the tank.
              */
             tankId?: null | string;
+            /**
+             * Format: date
+             * @description Night of its last meal, if known.
+             */
+            lastMealOn?: null | string;
+            /**
+             * Format: date
+             * @description Night on which water was given last, if known.
+             */
+            lastWaterOn?: null | string;
         };
         /** @description A forecast size with its 90 % prediction interval. */
         NextSize: {
@@ -7890,6 +7912,8 @@ export interface operations {
                 stage?: string;
                 sex?: string;
                 show?: string;
+                awaitedBefore?: string;
+                newSince?: string;
                 order?: string;
                 back?: boolean;
                 from?: number;
@@ -9645,7 +9669,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RuleOverride"][];
+                    "application/json": components["schemas"]["ChangedRule"][];
                 };
             };
         };

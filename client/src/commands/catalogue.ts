@@ -51,6 +51,7 @@ const own = {
   },
   keys: { keys: ['h'], title: 'This sheet of keys', section: 'Everywhere' },
   'animal.add': { keys: [], title: 'Add an animal', section: 'Everywhere' },
+  'animal.many': { keys: [], title: 'Write down many: paste a table', section: 'Everywhere' },
   'look.daylight': { keys: [], title: 'Look: Daylight', section: 'Everywhere' },
   'look.lantern': { keys: [], title: 'Look: Lantern', section: 'Everywhere' },
   'look.ember': { keys: [], title: 'Look: Ember', section: 'Everywhere' },

@@ -39,6 +39,8 @@ interface TextFieldProps {
   type?: 'text' | 'date' | 'datetime-local';
   max?: string;
   inputMode?: 'numeric' | 'decimal';
+  /** Takes the focus as its form opens. */
+  autoFocus?: boolean;
 }
 
 /** A labelled line of text, number or date. */

@@ -19,6 +19,13 @@ public sealed record RuleAt(
     IReadOnlyList<RuleOverride> Changes
 );
 
+/// <summary>A rule that the keeper has changed, as it is told.</summary>
+/// <param name="Change">The change.</param>
+/// <param name="Label">What the rule is about.</param>
+/// <param name="Text">What holds now.</param>
+/// <param name="For">For whom: a group, a species, or an animal with its place.</param>
+public sealed record ChangedRule(RuleOverride Change, string Label, string Text, string For);
+
 /// <summary>Something that a change of rules moves.</summary>
 /// <param name="What">What moves, from what to what.</param>
 public sealed record MovedForecast(Guid StockId, string Code, string Name, string What);
@@ -96,10 +103,28 @@ public static class OverrideEndpoints
         );
     }
 
-    private static async Task<Ok<IReadOnlyList<RuleOverride>>> OverridesAsync(
-        RulebookStore store,
-        CancellationToken cancel
-    ) => TypedResults.Ok(await store.OverridesAsync(cancel));
+    private static async Task<Ok<IReadOnlyList<ChangedRule>>> OverridesAsync(RoomNow now, CancellationToken cancel)
+    {
+        var room = await now.ReadAsync(cancel);
+        var index = await now.IndexAsync(cancel);
+        return TypedResults.Ok<IReadOnlyList<ChangedRule>>([
+            .. room.Rules.Overrides.Select(change =>
+            {
+                var line = room.Rules.Rule(change.Rule, change.Group, change.SpeciesId, change.StockId ?? Guid.Empty) is { } rule
+                    ? RuleSheet.Line(change.Rule, rule)
+                    : null;
+                var animal = change.StockId is { } id ? index.Find(id) : null;
+                return new ChangedRule(
+                    change,
+                    line?.Label ?? change.Rule,
+                    line?.Text ?? "",
+                    animal is not null ? $"{animal.Where.Place.Code} {animal.Who.Name}"
+                        : change.SpeciesId is { } species ? room.Rules.Profile(species)?.ScientificName ?? species
+                        : room.Rules.Group(change.Group)?.Name ?? "the whole room"
+                );
+            }),
+        ]);
+    }
 
     private static async Task<IResult> PreviewAsync(
         RuleOverride body,

@@ -1,5 +1,4 @@
 using App.Hosting;
-using App.Journal;
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
@@ -11,6 +10,7 @@ using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Tanks;
 using Ledger;
+using Ledger.Intake;
 
 namespace App.Stock;
 
@@ -21,16 +21,21 @@ public sealed record FirstMeasure(BodyPart Part, double LengthMm);
 /// <param name="Id">Id of the animal, made by the client.</param>
 /// <param name="EntryId">Id of the journal entry, made by the client.</param>
 /// <param name="Measure">A first measure, if taken.</param>
+/// <param name="Place">Where it stands; the next free place when left out.</param>
 /// <param name="LastMoltOn">Night of its last molt, if known.</param>
 /// <param name="TankId">The shared tank that it goes into; its place is then that of the tank.</param>
+/// <param name="LastMealOn">Night of its last meal, if known.</param>
+/// <param name="LastWaterOn">Night on which water was given last, if known.</param>
 public sealed record NewStock(
     Guid Id,
     Guid EntryId,
     StockDetails Details,
-    Place Place,
+    Place? Place = null,
     FirstMeasure? Measure = null,
     DateOnly? LastMoltOn = null,
-    Guid? TankId = null
+    Guid? TankId = null,
+    DateOnly? LastMealOn = null,
+    DateOnly? LastWaterOn = null
 );
 
 /// <summary>One of an animal's family, here or gone.</summary>
@@ -121,6 +126,12 @@ public static class StockEndpoints
         var room = await now.ReadAsync(cancel);
         var index = await now.IndexAsync(cancel);
         var list = lists.Of(index, query);
+        if (query.Show == StockQuery.Changed)
+        {
+            var changed = room.Rules.Overrides.Select(o => o.StockId).OfType<Guid>().ToHashSet();
+            list = [.. list.Where(g => changed.Contains(g.StockId))];
+        }
+
         return TypedResults.Ok(
             new StockStretch(
                 room.Tonight,
@@ -190,6 +201,69 @@ public static class StockEndpoints
         );
     }
 
+    private static string PartOf(Act act) =>
+        act switch
+        {
+            Molted => "molt",
+            Measured => "measure",
+            Offered => "meal",
+            _ => "water",
+        };
+
+    /// <summary>What is wrong with what is told of the time before.</summary>
+    private static IEnumerable<Problem> Before(NewStock body, Room room)
+    {
+        foreach (
+            var (field, on) in new[]
+            {
+                ("lastMoltOn", body.LastMoltOn),
+                ("lastMealOn", body.LastMealOn),
+                ("lastWaterOn", body.LastWaterOn),
+            }
+        )
+        {
+            if (on > room.Tonight)
+            {
+                yield return new Problem(field, $"Must not lie beyond tonight, {room.Wording.Date(room.Tonight)}.");
+            }
+        }
+
+        if (body.LastMoltOn is { } molted && body.Details.HatchedOn is { } hatched && molted < hatched)
+        {
+            yield return new Problem(
+                "lastMoltOn",
+                $"A molt cannot lie before it hatched, {room.Wording.Date(hatched)}."
+            );
+        }
+
+        if (body.LastWaterOn < body.Details.AcquiredOn)
+        {
+            yield return new Problem(
+                "lastWaterOn",
+                $"Must not lie before the day it came, {room.Wording.Date(body.Details.AcquiredOn)}."
+            );
+        }
+    }
+
+    /// <summary>The next free place; that which it has where it was written before and is sent again.</summary>
+    private static async Task<Place> NextPlaceAsync(
+        Guid id,
+        RoomNow now,
+        JournalReader reader,
+        Room room,
+        CancellationToken cancel
+    )
+    {
+        if (await reader.StandingAsync(id, cancel) is { } standing)
+        {
+            return standing.OwnPlace;
+        }
+
+        var index = await now.IndexAsync(cancel);
+        var taken = index.Here.Where(g => g.Where.TankId is null).Select(g => g.Where.Place);
+        return new FreePlaces(taken, room.Layout).Next();
+    }
+
     private static async Task<IResult> AddAsync(
         NewStock body,
         [AsParameters] Tap tap,
@@ -201,8 +275,8 @@ public static class StockEndpoints
     )
     {
         var room = await now.ReadAsync(cancel);
-        // Details first: the day it came must be a day that can be, before an instant is made of it.
-        var wrong = DetailsCheck.Check(body.Details, room).ToList();
+        // Everything that is wrong at once; and before an instant is made of a day that cannot be.
+        var wrong = DetailsCheck.Check(body.Details, room).Concat(Before(body, room)).ToList();
         if (wrong.Count > 0)
         {
             return Problems.Of(wrong);
@@ -213,46 +287,22 @@ public static class StockEndpoints
             return Problems.Of(odd.Field, odd.Message);
         }
 
-        // It came at the start of that night, so that whatever happened on the same day lies after it.
-        var came = room.Clock.StartOf(body.Details.AcquiredOn);
-        var entries = new List<NewEntry>
-        {
-            new(body.EntryId, Occurrence.At(came), null, new Acquired(body.Details, body.Place)),
-        };
-        if (body.LastMoltOn is { } molted)
-        {
-            if (molted > room.Tonight)
-            {
-                return Problems.Of("lastMoltOn", $"Must not lie beyond tonight, {room.Wording.Date(room.Tonight)}.");
-            }
-
-            if (body.Details.HatchedOn is { } hatched && molted < hatched)
-            {
-                return Problems.Of("lastMoltOn", $"A molt cannot lie before it hatched, {room.Wording.Date(hatched)}.");
-            }
-
-            entries.Add(
-                new NewEntry(
-                    DerivedId.Of(body.EntryId, "molt"),
-                    Occurrence.At(JournalTimes.Evening(molted, room)),
-                    null,
-                    new Molted()
-                )
-            );
-        }
-
-        if (body.Measure is { } measure)
-        {
-            entries.Add(
-                new NewEntry(
-                    DerivedId.Of(body.EntryId, "measure"),
-                    Occurrence.At(at),
-                    null,
-                    new Measured(measure.Part, measure.LengthMm)
-                )
-            );
-        }
-
+        var history = new History(
+            body.LastMoltOn,
+            body.Measure is { } measure ? new Measured(measure.Part, measure.LengthMm) : null,
+            body.LastMealOn,
+            body.LastWaterOn
+        );
+        var place = body.Place ?? await NextPlaceAsync(body.Id, now, reader, room, cancel);
+        var entries = IntakeEntries
+            .Acts(body.Details, place, history, at, room)
+            .Select(a => new NewEntry(
+                a.Act is Acquired ? body.EntryId : DerivedId.Of(body.EntryId, PartOf(a.Act)),
+                a.When,
+                null,
+                a.Act
+            ))
+            .ToList();
         if (body.TankId is { } tank)
         {
             entries.Add(new NewEntry(DerivedId.Of(body.EntryId, "tank"), Occurrence.At(at), null, new Placed(tank)));

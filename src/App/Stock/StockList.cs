@@ -125,7 +125,9 @@ public enum StockOrder
 /// <param name="Rack">Rack.</param>
 /// <param name="Stage">Stage of life.</param>
 /// <param name="Sex">Sex.</param>
-/// <param name="Show">hushed, misfits, hazard, new or unmeasured.</param>
+/// <param name="Show">hushed, misfits, hazard, new, unmeasured, or changed: with rules of their own.</param>
+/// <param name="AwaitedBefore">Those of which something is likely by a day.</param>
+/// <param name="NewSince">Those that came on a day or later.</param>
 /// <param name="Order">Order.</param>
 /// <param name="Back">Whether the order is turned round.</param>
 public sealed record StockQuery(
@@ -138,12 +140,17 @@ public sealed record StockQuery(
     [property: FromQuery(Name = "stage")] string? Stage = null,
     [property: FromQuery(Name = "sex")] string? Sex = null,
     [property: FromQuery(Name = "show")] string? Show = null,
+    [property: FromQuery(Name = "awaitedBefore")] DateOnly? AwaitedBefore = null,
+    [property: FromQuery(Name = "newSince")] DateOnly? NewSince = null,
     [property: FromQuery(Name = "order")] string Order = "place",
     [property: FromQuery(Name = "back")] bool Back = false
 )
 {
+    /// <summary>What shows those with rules of their own.</summary>
+    public const string Changed = "changed";
+
     private const int LongestFind = 80;
-    private static readonly string[] Shows = ["hushed", "misfits", "hazard", "new", "unmeasured"];
+    private static readonly string[] Shows = ["hushed", "misfits", "hazard", "new", "unmeasured", Changed];
 
     /// <summary>What cannot be read of it; none when all can.</summary>
     public IEnumerable<Problem> Problems()
@@ -281,6 +288,8 @@ public sealed class StockLists
         && (query.Rack is null || g.Where.Place.Rack == query.Rack)
         && (query.Stage is null || g.Who.Stage.ToString().Equals(query.Stage, StringComparison.OrdinalIgnoreCase))
         && (query.Sex is null || g.Who.Sex.ToString().Equals(query.Sex, StringComparison.OrdinalIgnoreCase))
+        && (query.AwaitedBefore is not { } before || g.Waits.Band?.Likely <= before)
+        && (query.NewSince is not { } since || g.Who.Came >= since)
         && query.Show switch
         {
             "hushed" => g.IsHushed,

@@ -8,7 +8,7 @@ import { useCommands } from '../../commands/useCommands';
 import { Bar, type Message, undoSeconds } from './Bar';
 import { type Done, DoneContext, type LogOptions } from './DoneContext';
 
-type Taken = Done & { until: number };
+type Taken = Done & { until: number; takeBack?: () => void };
 
 /** What the bar says of something that the server has not answered yet. */
 const waits = (text: string) => `${text} (waits for the server)`;
@@ -110,7 +110,12 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
     if (last === undefined || last.entries.some((e) => held.current.has(e.stockId))) {
       return;
     }
-    const { entries, text } = last;
+    const { entries, text, takeBack: ofItsOwn } = last;
+    if (ofItsOwn !== undefined) {
+      stack.current = stack.current.filter((done) => done !== last);
+      ofItsOwn();
+      return;
+    }
     const [only] = entries;
     const stockIds = entries.map((e) => e.stockId);
     try {
@@ -162,6 +167,11 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
     },
     logMany,
     isOwn: (entryId: string) => own.current.has(entryId),
+    offerUndo: (text: string, ofItsOwn: () => void) => {
+      const done: Done = { text, entries: [] };
+      fresh().push({ ...done, until: Date.now() + undoSeconds * 1000, takeBack: ofItsOwn });
+      say({ kind: 'done', text, done });
+    },
     tell: (text: string) => say({ kind: 'told', text }),
     undo: () => void undo(),
     busy: writing.size > 0,

@@ -30,6 +30,8 @@ export interface DoneControl {
   ) => Promise<boolean>;
   /** Whether an entry was written by this page. */
   isOwn: (entryId: string) => boolean;
+  /** Says what was done in one go and offers for ten seconds to take it back as one. */
+  offerUndo: (text: string, takeBack: () => void) => void;
   /** Says something in the bar that happened elsewhere. */
   tell: (text: string) => void;
   undo: () => void;

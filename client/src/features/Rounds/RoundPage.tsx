@@ -1,3 +1,4 @@
+import { EmptyState } from '../../ui/EmptyState';
 import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { useEffect, useEffectEvent, useRef, useState } from 'react';
@@ -297,15 +298,23 @@ function ShelfSection({ shelf, selected, onSelect, onBatch }: SectionProps) {
   );
 }
 
+/** The first evening: three ways to begin, and what comes after. */
 function EmptyRoom() {
   const navigate = useNavigate();
   return (
-    <div className="mx-auto max-w-md px-6 py-16 text-center">
-      <p className="font-display text-22">No enclosure stands here yet.</p>
-      <p className="mt-2 mb-5 text-muted">Add the first animal; the round is made from what you log.</p>
-      <Button kind="first" onClick={() => void navigate('/stock/new')}>
-        Add an animal
+    <EmptyState
+      title="No enclosure stands here yet"
+      text="Write down what you keep; the round is made from what you log. Then it asks once when all was watered, and the first walk can begin."
+    >
+      <Button kind="first" onClick={() => void navigate('/stock/many')}>
+        Paste a notebook or a table
       </Button>
-    </div>
+      <Button onClick={() => void navigate('/stock/many?way=many')}>Many of a kind</Button>
+      <Button onClick={() => void navigate('/stock/new')}>Add an animal</Button>
+      <p className="w-full text-13 text-muted">
+        To look round first, start the demo room: <b className="font-semibold">./lantern demo</b>. It lies
+        apart from yours.
+      </p>
+    </EmptyState>
   );
 }

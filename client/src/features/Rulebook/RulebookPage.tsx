@@ -3,7 +3,9 @@ import { FilePick } from '../../ui/FilePick';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Refusal, refusalOf, type RulebookView, type Schemas } from '../../api/client';
-import { useAddSpecies, useRulebook } from './queries';
+import { fits } from '../../commands/paletteWords';
+import { Button } from '../../ui/Button';
+import { useAddSpecies, useGiveUpOverride, useOverrides, useRulebook } from './queries';
 import { FormError } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
 
@@ -21,6 +23,12 @@ function Contents({ rules }: { rules: RulebookView }) {
   const take = (id: string) =>
     setCompared((c) => (c.includes(id) ? c.filter((other) => other !== id) : [...c.slice(-1), id]));
   const [a, b] = compared;
+  const [asked, setAsked] = useState('');
+  const groups = rules.groups.filter(
+    (group) =>
+      fits(group.name, asked) ||
+      rules.species.some((s) => s.group === group.id && fits(s.scientificName, asked)),
+  );
   return (
     <div className="px-6 pt-4 pb-10 max-sm:px-4">
       <header className="flex flex-wrap items-end justify-between gap-3">
@@ -41,15 +49,26 @@ function Contents({ rules }: { rules: RulebookView }) {
           <Import />
         </div>
       </header>
+      <Changed />
+      <input
+        className="field mt-4 max-w-sm"
+        type="search"
+        aria-label="Find a species or a group"
+        placeholder="Species or group"
+        value={asked}
+        onChange={(event) => setAsked(event.target.value)}
+      />
       <div className="mt-4 grid grid-cols-3 gap-x-8 gap-y-6 border-t border-line pt-4 max-lg:grid-cols-2 max-sm:grid-cols-1">
-        {rules.groups.map((group) => (
+        {groups.map((group) => (
           <section key={group.id} aria-labelledby={`group-${group.id}`}>
             <h2 id={`group-${group.id}`} className="mb-1 text-18">
               {group.name}
             </h2>
             <ul>
               {rules.species
-                .filter((s) => s.group === group.id)
+                .filter(
+                  (s) => s.group === group.id && (fits(group.name, asked) || fits(s.scientificName, asked)),
+                )
                 .map((s) => (
                   <li key={s.id} className="flex items-center gap-2 border-t border-line">
                     <Link to={`/rulebook/${s.id}`} className="min-h-8 flex-1 py-1.5 italic hover:underline">
@@ -71,6 +90,37 @@ function Contents({ rules }: { rules: RulebookView }) {
         ))}
       </div>
     </div>
+  );
+}
+
+/** What was changed here, with the way back. */
+function Changed() {
+  const changes = useOverrides().data ?? [];
+  const giveUp = useGiveUpOverride();
+  return changes.length === 0 ? null : (
+    <section aria-labelledby="changed" className="mt-4 border-t border-line pt-3">
+      <h2 id="changed" className="mb-1 text-18">
+        Changed here
+      </h2>
+      <ul className="text-13">
+        {changes.map(({ change, label, text, for: whose }) => (
+          <li key={change.id} className="flex flex-wrap items-center gap-x-3 border-t border-line py-1">
+            <span className="min-w-0 flex-1 basis-64">
+              <b className="font-semibold">{whose}</b>: {label} <b className="font-semibold">{text}</b>
+              {change.remark !== '' && <span className="text-muted"> ({change.remark})</span>}
+            </span>
+            <Button
+              kind="link"
+              className="text-lamptext"
+              disabled={giveUp.isPending}
+              onClick={() => giveUp.mutate({ id: change.id, rule: change.rule })}
+            >
+              back to the rulebook<span className="sr-only"> for {whose}</span>
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 

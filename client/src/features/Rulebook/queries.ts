@@ -29,6 +29,13 @@ export const useRule = (name: string, stockId: string, enabled: boolean) =>
     queryFn: () => take(api.GET('/api/rulebook/rule', { params: { query: { name, stockId } } })),
   });
 
+/** Rules that were changed here. */
+export const useOverrides = () =>
+  useQuery({
+    queryKey: ['rulebook', 'overrides'],
+    queryFn: () => take(api.GET('/api/rulebook/overrides')),
+  });
+
 export const useLessons = () =>
   useQuery({ queryKey: ['lessons'], queryFn: () => take(api.GET('/api/lessons')) });
 

@@ -1,7 +1,7 @@
 import { PageTitle } from '../../ui/PageTitle';
 import { Select } from '../../ui/Select';
 import { Button } from '../../ui/Button';
-import { type SubmitEvent, useState } from 'react';
+import { useRef, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import {
   type AnimalView,
@@ -20,7 +20,7 @@ import { Choice, FormError, TextField } from '../../ui/Field';
 import { type LengthUnit, toMm } from '../../ui/lengths';
 import { Waiting } from '../../ui/Waiting';
 import { useTanks } from '../Tanks/queries';
-import { FirstMeasureFields, OriginFields } from './AnimalFormParts';
+import { type Before, FirstMeasureFields, nothingBefore, OriginFields } from './AnimalFormParts';
 import { TankField } from '../Tanks/TankField';
 import { FamilyFields } from './FamilyFields';
 import { KnownFields } from './KnownFields';
@@ -64,6 +64,9 @@ export function EditAnimalPage() {
   );
 }
 
+/** Left empty, the server gives the next free place. */
+const placed = (place: string) => (place.trim() === '' ? {} : { place });
+
 interface FormProps {
   rules: RulebookView;
   tonight: string;
@@ -76,8 +79,9 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
   const add = useAddStock();
   const change = useChangeStock();
   const { tell } = useDone();
-  // The ids are made once, so that sending the form twice adds one animal.
-  const [ids] = useState(() => ({ stock: newId(), entry: newId() }));
+  // The ids are made once for each animal, so that sending the form twice adds one.
+  const [ids, setIds] = useState(() => ({ stock: newId(), entry: newId() }));
+  const form = useRef<HTMLFormElement>(null);
   const [details, setDetails] = useState<StockDetails>(animal?.details ?? fresh(rules, tonight));
   const [place, setPlace] = useState(animal?.place ?? '');
   const tanks = useTanks().data ?? [];
@@ -86,7 +90,7 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
   const [count, setCount] = useState(String(details.count));
   const [part, setPart] = useState<Schemas['BodyPart'] | null>(null);
   const [length, setLength] = useState('');
-  const [lastMolt, setLastMolt] = useState('');
+  const [before, setBefore] = useState<Before>(nothingBefore);
   const [refusal, setRefusal] = useState<Refusal | null>(null);
   const set = (changed: Partial<StockDetails>) => setDetails((d) => ({ ...d, ...changed }));
   const error = (field: string) => refusal?.for(field);
@@ -97,8 +101,18 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
   const tank = shares && animal === null ? tanks.find((t) => t.stockId === tankId) : undefined;
   const busy = add.isPending || change.isPending;
 
-  const submit = async (event: SubmitEvent) => {
-    event.preventDefault();
+  /** The next of a notebook: group, species and day stay, the rest begins anew. */
+  const beginNext = () => {
+    setIds({ stock: newId(), entry: newId() });
+    set({ nickname: '', sex: 'unknown', motherId: null, fatherId: null, tags: null });
+    setPlace('');
+    setMolts('');
+    setLength('');
+    setBefore(nothingBefore);
+    form.current?.querySelector<HTMLInputElement>('input:not([type=radio])')?.focus();
+  };
+
+  const submit = async (next: boolean) => {
     const complete: StockDetails = {
       ...details,
       moltsAtArrival: readMolts(molts, group),
@@ -116,13 +130,15 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
               id: ids.stock,
               entryId: ids.entry,
               details: complete,
-              place: tank?.place ?? place,
+              ...placed(tank?.place ?? place),
               tankId: tank?.stockId ?? null,
               measure:
                 length.trim() === ''
                   ? null
                   : { part: part ?? group?.sizePart ?? 'body', lengthMm: toMm(length, unit) },
-              lastMoltOn: lastMolt === '' ? null : lastMolt,
+              lastMoltOn: before.molt === '' ? null : before.molt,
+              lastMealOn: before.meal === '' ? null : before.meal,
+              lastWaterOn: before.water === '' ? null : before.water,
             })
           : await change.mutateAsync({
               id: animal.stockId,
@@ -131,7 +147,14 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
               details: complete,
               place,
             });
-      if (saved === null) {
+      if (next) {
+        tell(
+          saved === null
+            ? `${complete.nickname} waits for the server`
+            : `${complete.nickname} stands at ${saved.place}`,
+        );
+        beginNext();
+      } else if (saved === null) {
         tell(`${complete.nickname} waits for the server`);
         void navigate('/');
       } else {
@@ -144,7 +167,11 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
 
   return (
     <form
-      onSubmit={(e) => void submit(e)}
+      ref={form}
+      onSubmit={(event) => {
+        event.preventDefault();
+        void submit(false);
+      }}
       noValidate
       className="mx-auto w-full max-w-[760px] px-6 pt-4 pb-10 max-sm:px-4"
     >
@@ -220,6 +247,7 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
         <div className="grid gap-4 sm:grid-cols-3">
           <TextField
             label="Name"
+            autoFocus
             error={error('nickname')}
 
             value={details.nickname}
@@ -230,7 +258,9 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
               label="Place"
               hint={
                 animal?.tank == null
-                  ? 'Rack, shelf, slot: A1·03 or a1-3'
+                  ? animal === null
+                    ? 'A1·03 or a1-3; empty takes the next free place'
+                    : 'Rack, shelf, slot: A1·03 or a1-3'
                   : `That of ${animal.tank.name}; another takes ${animal.them} out of it`
               }
               error={error('place')}
@@ -303,12 +333,13 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
             unit={unit}
             tonight={tonight}
             error={error}
-            measure={{ part, length, lastMolt }}
+            measure={{ part, length }}
+            before={before}
             onChange={(next) => {
               setPart(next.part);
               setLength(next.length);
-              setLastMolt(next.lastMolt);
             }}
+            onBefore={setBefore}
           />
         )}
         <FormError>{refusal?.all}</FormError>
@@ -316,6 +347,11 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
           <Button kind="first" type="submit" disabled={busy}>
             {animal === null ? 'Add it' : 'Save'}
           </Button>
+          {animal === null && (
+            <Button disabled={busy} onClick={() => void submit(true)}>
+              Add and next
+            </Button>
+          )}
           <Button kind="plain" onClick={() => void navigate(-1)}>
             Cancel
           </Button>

@@ -48,12 +48,20 @@ export function OriginFields({ details, set, error, tonight }: OriginProps) {
   );
 }
 
-/** A first measure and the last molt, as they are typed. */
+/** A first measure, as it is typed. */
 interface FirstMeasure {
   part: Schemas['BodyPart'] | null;
   length: string;
-  lastMolt: string;
 }
+
+/** Nights of the time before, as they are typed. */
+export interface Before {
+  molt: string;
+  meal: string;
+  water: string;
+}
+
+export const nothingBefore: Before = { molt: '', meal: '', water: '' };
 
 interface FirstMeasureProps {
   group: Group;
@@ -61,16 +69,34 @@ interface FirstMeasureProps {
   tonight: string;
   error: ErrorOf;
   measure: FirstMeasure;
+  before: Before;
   onChange: (measure: FirstMeasure) => void;
+  onBefore: (before: Before) => void;
 }
 
-/** What is measured of a new animal, so that prey can be sized and its molts counted from the last one. */
-export function FirstMeasureFields({ group, unit, tonight, error, measure, onChange }: FirstMeasureProps) {
+/** What is known of a new animal: when it molted, ate and was watered last, and how large it is; all may stay empty. */
+export function FirstMeasureFields(props: FirstMeasureProps) {
+  const { group, unit, tonight, error, measure, before, onChange, onBefore } = props;
+  const night = (key: keyof Before, label: string, field: string) => (
+    <TextField
+      label={label}
+      error={error(field)}
+      type="date"
+      max={tonight}
+      value={before[key]}
+      onChange={(next) => onBefore({ ...before, [key]: next })}
+    />
+  );
   return (
     <section className="grid gap-4 border-t border-line pt-4">
-      <h2 className="text-18">First measure</h2>
+      <h2 className="text-18">What is known of it</h2>
+      <div className="grid gap-4 sm:grid-cols-3">
+        {night('molt', 'Last molt', 'lastMoltOn')}
+        {night('meal', 'Last meal', 'lastMealOn')}
+        {night('water', 'Last water', 'lastWaterOn')}
+      </div>
       <Choice
-        label="What"
+        label="First measure"
         options={bodyParts.filter(([p]) => group?.parts.includes(p))}
         value={
           measure.part !== null && group?.parts.includes(measure.part) === true
@@ -84,21 +110,9 @@ export function FirstMeasureFields({ group, unit, tonight, error, measure, onCha
           label={`Length in ${unit}`}
           hint="Or with a unit: 6 cm, 2.4 in. Prey is sized by it"
           error={error('lengthMm')}
-
           inputMode="decimal"
           value={measure.length}
           onChange={(next) => onChange({ ...measure, length: next })}
-        />
-        <TextField
-          label="Last molt, if dated"
-          hint="Also one from before it came"
-          error={error('lastMoltOn')}
-
-          type="date"
-          max={tonight}
-
-          value={measure.lastMolt}
-          onChange={(next) => onChange({ ...measure, lastMolt: next })}
         />
       </div>
     </section>

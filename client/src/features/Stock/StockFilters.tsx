@@ -18,6 +18,7 @@ const shows: readonly (readonly [string, string])[] = [
   ['unmeasured', 'Enclosure not measured'],
   ['new', 'New stock'],
   ['hazard', 'Hazard to people'],
+  ['changed', 'Rules of their own'],
 ];
 
 interface Saved {
@@ -29,7 +30,7 @@ const storage = 'stock-filters';
 
 const readSaved = (): Saved[] => {
   const kept = localStorage.getItem(storage);
-  return kept === null ? [] : (JSON.parse(kept) as Saved[]);
+  return kept?.startsWith('[') === true ? (JSON.parse(kept) as Saved[]) : [];
 };
 
 /** What the list is narrowed by; filters can be saved on this device and called up by name. */
@@ -77,6 +78,16 @@ export function StockFilters({ filter, onChange, choices }: Props) {
           onPick={(stage) => set({ stage: stage as Schemas['Stage'] })}
         />
         <Pick
+          label="Sex"
+          value={filter.sex}
+          options={[
+            ['female', 'Female'],
+            ['male', 'Male'],
+            ['unknown', 'Not known'],
+          ]}
+          onPick={(sex) => set({ sex: sex as Schemas['Sex'] })}
+        />
+        <Pick
           label="Rack"
           value={filter.rack}
           options={choices?.racks.map((r) => [r, `Rack ${r}`])}
@@ -91,6 +102,12 @@ export function StockFilters({ filter, onChange, choices }: Props) {
             onPick={(tag) => set({ tag })}
           />
         )}
+        <NightFilter
+          label="Awaited before"
+          value={filter.awaitedBefore}
+          onPick={(awaitedBefore) => set({ awaitedBefore })}
+        />
+        <NightFilter label="New since" value={filter.newSince} onPick={(newSince) => set({ newSince })} />
         <Button aria-pressed={filter.here === false} onClick={() => set({ here: filter.here === false })}>
           {filter.here === false ? 'Show those that are here' : 'Show those that left'}
         </Button>
@@ -144,6 +161,29 @@ export function StockFilters({ filter, onChange, choices }: Props) {
           ))}
       </div>
     </div>
+  );
+}
+
+interface NightFilterProps {
+  label: string;
+  value: string | undefined;
+  onPick: (night: string) => void;
+}
+
+/** A day by which the list is narrowed. */
+function NightFilter({ label, value, onPick }: NightFilterProps) {
+  return (
+    <label
+      className={`flex items-center gap-1.5 text-13 ${value === undefined ? 'text-muted' : 'font-semibold'}`}
+    >
+      {label}
+      <input
+        type="date"
+        className="field w-36!"
+        value={value ?? ''}
+        onChange={(event) => onPick(event.target.value)}
+      />
+    </label>
   );
 }
 

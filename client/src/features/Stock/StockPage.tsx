@@ -40,6 +40,7 @@ export function StockPage() {
           </div>
           <div className="flex gap-2">
             <StockColumns columns={columns} onChange={setColumns} />
+            <Button onClick={() => void navigate('/stock/many')}>Write down many</Button>
             <Button kind="first" onClick={() => void navigate('/stock/new')}>
               Add an animal
             </Button>

@@ -56,6 +56,8 @@ const stockPage = (query: {
   stage?: Schemas['Stage'];
   sex?: Schemas['Sex'];
   show?: string;
+  awaitedBefore?: string;
+  newSince?: string;
   order?: StockOrder;
   back?: boolean;
   from?: number;
