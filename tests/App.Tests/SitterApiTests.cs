@@ -102,6 +102,34 @@ public sealed class SitterApiTests : NetworkRoom
     }
 
     [Fact]
+    public async Task What_was_ticked_tonight_is_taken_back_through_the_link_and_nothing_else()
+    {
+        using var owner = await OwnerAsync();
+        var id = await AddAsync(owner);
+        var own = Api.Log(Api.Act("looked"));
+        await owner.SendAsync(HttpMethod.Post, $"/api/stock/{id}/journal", own);
+        var link = await LinkAsync(owner);
+        using var sitter = new Visitor(App);
+        var (_, view) = await sitter.SendAsync(HttpMethod.Post, link + "/ticks", Tick(id, "done"));
+        var ticked = view!["ticked"]!.AsArray().Select(t => t!["entryId"]!.GetValue<string>()).ToList();
+        JsonObject Undo(string entry) => new() { ["id"] = $"{Guid.NewGuid()}", ["entryId"] = entry };
+        foreach (var undo in ticked.Select(Undo))
+        {
+            Assert.Equal(HttpStatusCode.OK, (await sitter.SendAsync(HttpMethod.Post, link + "/undo", undo)).Status);
+            Assert.Equal(HttpStatusCode.OK, (await sitter.SendAsync(HttpMethod.Post, link + "/undo", undo)).Status);
+        }
+
+        (_, view) = await sitter.SendAsync(HttpMethod.Get, link);
+        Assert.Empty(view!["ticked"]!.AsArray());
+        Assert.Single(view["sheet"]!["lines"]!.AsArray());
+        Api.Refused(
+            await sitter.SendAsync(HttpMethod.Post, link + "/undo", Undo(own["id"]!.GetValue<string>())),
+            "entryId",
+            "not ticked here"
+        );
+    }
+
+    [Fact]
     public async Task A_tick_that_comes_on_another_night_is_held_against_the_sheet_of_its_own()
     {
         using var owner = await OwnerAsync();

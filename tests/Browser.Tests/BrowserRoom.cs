@@ -2,7 +2,9 @@ using System.Net;
 using System.Net.NetworkInformation;
 using System.Net.Sockets;
 using App.Access;
+using App.Doorway;
 using Hosting.Tests;
+using Microsoft.AspNetCore.Hosting;
 using Microsoft.Extensions.DependencyInjection;
 
 namespace Browser.Tests;
@@ -11,12 +13,24 @@ namespace Browser.Tests;
 public abstract class BrowserRoom : IDisposable
 {
     private readonly LanternFactory app;
+    private readonly string? home;
     private bool appIsGone;
 
-    protected BrowserRoom(bool demo, bool lan = false, bool onNetwork = false)
+    protected BrowserRoom(bool demo, bool lan = false, bool onNetwork = false, bool encrypted = false)
     {
-        app = new LanternFactory(demo, lan: lan);
-        if (onNetwork)
+        app = new LanternFactory(demo, lan: lan, encrypted: encrypted);
+        if (encrypted)
+        {
+            app.UseKestrel(options =>
+            {
+                var certificates = options.ApplicationServices.GetRequiredService<RoomCertificates>();
+                options.ListenAnyIP(
+                    0,
+                    listen => listen.UseHttps(https => https.ServerCertificateSelector = (_, _) => certificates.Leaf())
+                );
+            });
+        }
+        else if (onNetwork)
         {
             app.UseKestrel(options => options.ListenAnyIP(0));
         }
@@ -26,10 +40,14 @@ public abstract class BrowserRoom : IDisposable
         }
 
         app.StartServer();
-        Address = onNetwork
-            ? new UriBuilder(app.ClientOptions.BaseAddress) { Host = AddressOnNetwork().ToString() }.Uri
-            : app.ClientOptions.BaseAddress;
-        Keeper = new Keeper(Address);
+        Address =
+            onNetwork || encrypted
+                ? new UriBuilder(app.ClientOptions.BaseAddress) { Host = AddressOnNetwork().ToString() }.Uri
+                : app.ClientOptions.BaseAddress;
+        home = encrypted
+            ? Certificates.HomeThatTrusts(app.Services.GetRequiredService<RoomCertificates>().RootForPhones())
+            : null;
+        Keeper = Another(Address);
     }
 
     /// <summary>An address of this machine by which another on the network would reach it: there the page is plain http and no secure context.</summary>
@@ -43,10 +61,18 @@ public abstract class BrowserRoom : IDisposable
 
     private protected Keeper Keeper { get; }
 
+    /// <summary>One more keeper at a browser that trusts the room.</summary>
+    private protected Keeper Another(Uri address) => new(address, home: home);
+
     public void Dispose()
     {
         Keeper.Dispose();
         StopServer();
+        if (home is not null)
+        {
+            Directory.Delete(home, recursive: true);
+        }
+
         GC.SuppressFinalize(this);
     }
 

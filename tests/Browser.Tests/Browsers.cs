@@ -48,11 +48,15 @@ internal sealed class RunningBrowser : IDisposable
     private readonly ChromeDriverService service;
     private readonly List<string> scripts = [];
 
-    public RunningBrowser()
+    /// <param name="home">Home whose store of certificates holds; that of the machine when left out.</param>
+    public RunningBrowser(string? home = null)
     {
         service = ChromeDriverService.CreateDefaultService("/usr/bin", "chromedriver");
         service.SuppressInitialDiagnosticInformation = true;
-        var options = new ChromeOptions { BinaryLocation = "/usr/bin/chromium" };
+        var options = new ChromeOptions
+        {
+            BinaryLocation = home is null ? "/usr/bin/chromium" : Certificates.BrowserAtHome(home),
+        };
         options.AddArguments(
             "--headless",
             "--no-sandbox",

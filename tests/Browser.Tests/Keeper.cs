@@ -9,12 +9,19 @@ internal sealed class Keeper : IDisposable
 {
     private static readonly TimeSpan Patience = TimeSpan.FromSeconds(30);
 
-    private readonly RunningBrowser browser = Browsers.Take();
+    private readonly RunningBrowser browser;
+    private readonly bool isOwn;
     private readonly ChromeDriver driver;
     private readonly Uri address;
 
-    public Keeper(Uri address, int width = 1280, int height = 800)
+    /// <param name="address">Where the room is served.</param>
+    /// <param name="width">Width of the window, CSS pixels.</param>
+    /// <param name="height">Its height.</param>
+    /// <param name="home">Home of a browser of its own, with certificates of its own; left out, any browser serves.</param>
+    public Keeper(Uri address, int width = 1280, int height = 800, string? home = null)
     {
+        browser = home is null ? Browsers.Take() : new RunningBrowser(home);
+        isOwn = home is not null;
         (this.address, driver) = (address, browser.Driver);
         Resize(width, height);
     }
@@ -244,7 +251,17 @@ internal sealed class Keeper : IDisposable
     public IReadOnlyList<string> Complaints() =>
         [.. driver.Manage().Logs.GetLog(LogType.Browser).Select(l => l.Message)];
 
-    public void Dispose() => Browsers.GiveBack(browser, address);
+    public void Dispose()
+    {
+        if (isOwn)
+        {
+            browser.Dispose();
+        }
+        else
+        {
+            Browsers.GiveBack(browser, address);
+        }
+    }
 
     private IWebElement Field(string label) =>
         Wait(

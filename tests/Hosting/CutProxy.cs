@@ -22,7 +22,7 @@ public enum Passage
 /// <summary>A line between browser and server that can be cut at any moment, as at the edge of a radio's reach.</summary>
 public sealed class CutProxy : IDisposable
 {
-    private readonly TcpListener listener = new(IPAddress.Loopback, 0);
+    private readonly TcpListener listener;
     private readonly Uri server;
     private readonly Lock gate = new();
     private readonly HashSet<TcpClient> open = [];
@@ -31,12 +31,15 @@ public sealed class CutProxy : IDisposable
     public CutProxy(Uri server)
     {
         this.server = server;
+        // As near to the server as it is: on this machine alone, or at its address on the network.
+        var at = IPAddress.TryParse(server.Host, out var address) ? address : IPAddress.Loopback;
+        listener = new TcpListener(at, 0);
         listener.Start();
         _ = AcceptAsync();
     }
 
     /// <summary>The address for the browser.</summary>
-    public Uri Address => new($"http://127.0.0.1:{((IPEndPoint)listener.LocalEndpoint).Port}");
+    public Uri Address => new UriBuilder(server) { Port = ((IPEndPoint)listener.LocalEndpoint).Port }.Uri;
 
     /// <summary>Changes what is let through; lines that are open are cut.</summary>
     public void Let(Passage next)

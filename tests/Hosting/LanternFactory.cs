@@ -23,10 +23,12 @@ public sealed class LanternFactory : WebApplicationFactory<Program>
     private bool disposed;
 
     private readonly bool lan;
+    private readonly bool encrypted;
 
-    public LanternFactory(bool demo = false, DateTimeOffset? now = null, bool lan = false)
+    public LanternFactory(bool demo = false, DateTimeOffset? now = null, bool lan = false, bool encrypted = false)
     {
         this.lan = lan;
+        this.encrypted = encrypted;
         this.demo = demo;
         Clock = new FakeTimeProvider(now ?? Evening);
         if (demo && now is null)
@@ -68,7 +70,9 @@ public sealed class LanternFactory : WebApplicationFactory<Program>
         {
             services.Replace(ServiceDescriptor.Singleton<TimeProvider>(Clock));
             services.Replace(
-                ServiceDescriptor.Singleton(new LanternOptions(0, DataFile, ClientFolder(), demo, null, null, lan))
+                ServiceDescriptor.Singleton(
+                    new LanternOptions(0, DataFile, ClientFolder(), demo, null, null, lan, Encrypted: encrypted)
+                )
             );
         });
 

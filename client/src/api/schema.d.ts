@@ -932,6 +932,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sit/{secret}/undo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["sitterUndo"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sit/{secret}/ticks": {
         parameters: {
             query?: never;
@@ -6941,10 +6957,28 @@ export interface components {
              */
             remark: string;
         };
+        /** @description Taking back what was ticked tonight. */
+        TickUndo: {
+            /**
+             * Format: uuid
+             * @description Made by the client; the same id is written once.
+             */
+            id: string;
+            /**
+             * Format: uuid
+             * @description The entry.
+             */
+            entryId: string;
+        };
         /** @description A line that the sitter has ticked tonight. */
         TickedLine: {
             /** Format: uuid */
             stockId: string;
+            /**
+             * Format: uuid
+             * @description The entry, by which it is taken back.
+             */
+            entryId: string;
             place: string;
             name: string;
             text: string;
@@ -9254,6 +9288,64 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    sitterUndo: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path: {
+                secret: string;
+            };
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TickUndo"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SitterView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };

@@ -110,7 +110,8 @@ public static class OverrideEndpoints
         return TypedResults.Ok<IReadOnlyList<ChangedRule>>([
             .. room.Rules.Overrides.Select(change =>
             {
-                var line = room.Rules.Rule(change.Rule, change.Group, change.SpeciesId, change.StockId ?? Guid.Empty) is { } rule
+                var line = room.Rules.Rule(change.Rule, change.Group, change.SpeciesId, change.StockId ?? Guid.Empty)
+                    is { } rule
                     ? RuleSheet.Line(change.Rule, rule)
                     : null;
                 var animal = change.StockId is { } id ? index.Find(id) : null;

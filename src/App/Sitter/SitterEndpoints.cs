@@ -11,7 +11,13 @@ using Microsoft.EntityFrameworkCore;
 namespace App.Sitter;
 
 /// <summary>A line that the sitter has ticked tonight.</summary>
-public sealed record TickedLine(Guid StockId, string Place, string Name, string Text, DateTimeOffset At);
+/// <param name="EntryId">The entry, by which it is taken back.</param>
+public sealed record TickedLine(Guid StockId, Guid EntryId, string Place, string Name, string Text, DateTimeOffset At);
+
+/// <summary>Taking back what was ticked tonight.</summary>
+/// <param name="Id">Made by the client; the same id is written once.</param>
+/// <param name="EntryId">The entry.</param>
+public sealed record TickUndo(Guid Id, Guid EntryId);
 
 /// <summary>What a sitter sees.</summary>
 /// <param name="RoomName">Name of the room.</param>
@@ -61,12 +67,73 @@ public static class SitterEndpoints
     {
         var sit = app.MapGroup("/api/sit/{secret}").WithTags("Sitter");
         sit.MapGet("", ReadAsync).WithName("sitterSheet").Produces<SitterView>().ProducesProblem(404);
+        sit.MapPost("undo", UndoAsync)
+            .WithName("sitterUndo")
+            .Produces<SitterView>()
+            .ProducesValidationProblem()
+            .ProducesProblem(404)
+            .Produces<BothSides>(409, "application/problem+json");
         sit.MapPost("ticks", TickAsync)
             .WithName("sitterTick")
             .Produces<SitterView>()
             .ProducesValidationProblem()
             .ProducesProblem(404)
             .Produces<BothSides>(409, "application/problem+json");
+    }
+
+    /// <summary>Only what was written through this link, and tonight, is taken back through it.</summary>
+    private static async Task<IResult> UndoAsync(
+        string secret,
+        TickUndo body,
+        [AsParameters] Tap tap,
+        RoomNow now,
+        SitterReader reader,
+        JournalStore store,
+        CancellationToken cancel
+    )
+    {
+        var room = await now.ReadAsync(cancel);
+        if (tap.Read(room, out var at) is { } odd)
+        {
+            return Problems.Of(odd.Field, odd.Message);
+        }
+
+        if (await reader.LinkAsync(secret, room.Tonight, cancel) is not { } link)
+        {
+            return Problems.NotFound(
+                "sheet: the link is not open, has run out or was withdrawn. Ask the keeper for a new one"
+            );
+        }
+
+        if (await reader.WasWrittenAsync(body.Id, cancel))
+        {
+            return TypedResults.Ok(await ViewAsync(link, room, reader, cancel));
+        }
+
+        var ticked = await reader.TickedAsync(link, room, cancel);
+        if (ticked.FirstOrDefault(t => t.EntryId == body.EntryId) is not { } line)
+        {
+            return Problems.Of("entryId", "That was not ticked here tonight: leave it to the keeper.");
+        }
+
+        var result = await store.WriteAsync(
+            line.StockId,
+            [
+                new NewEntry(
+                    body.Id,
+                    Occurrence.At(at),
+                    null,
+                    new Withdrawn(body.EntryId),
+                    at,
+                    SitterReader.HandOf(link)
+                ),
+            ],
+            null,
+            room,
+            cancel
+        );
+        return Problems.ForFailure(result, room)
+            ?? TypedResults.Ok(await ViewAsync(link, await now.ReadAsync(cancel), reader, cancel));
     }
 
     private static async Task<IResult> ReadAsync(
@@ -260,6 +327,7 @@ public sealed class SitterReader(LanternDb db, JournalReader journal, RoomNow no
                 .Where(x => x.Glance is not null)
                 .Select(x => new TickedLine(
                     x.Entry.StockId,
+                    x.Entry.Id,
                     x.Glance!.Where.Place.Code,
                     x.Glance.Who.Name,
                     EntryDefinition.Of(x.Entry.Act).Say(x.Entry.Act, room.Rules, room.Wording),

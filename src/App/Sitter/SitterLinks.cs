@@ -93,10 +93,20 @@ public static class SitterLinks
     private static async Task<IResult> MakeAsync(
         SitterLinkRequest body,
         RoomNow now,
+        LanternOptions options,
         LanternDb db,
         CancellationToken cancel
     )
     {
+        // A link that leads to this computer opens nothing on the sitter's phone: it would look as if it did.
+        if (!options.Lan)
+        {
+            return Problems.Of(
+                "name",
+                "The room listens on this computer only, so that a sitter’s phone could not open the link: start it with --lan first."
+            );
+        }
+
         if (string.IsNullOrWhiteSpace(body.Name) || body.Name.Length > LongestName)
         {
             return Problems.Of("name", $"Write 1 to {LongestName} characters.");

@@ -16,6 +16,7 @@ import { clockTime, shortDate, dayOf } from '../../ui/dates';
 import { FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
 import { Secret } from './Secret';
+import { DoorwaySection } from '../Doorway/DoorwaySection';
 import { ContactsSection } from '../Contacts/ContactsSection';
 import { SitterLinksSection } from '../Sitter/SitterLinksSection';
 
@@ -37,6 +38,7 @@ export function PeoplePage() {
           {session.isOwner ? (
             <>
               <OnNetwork session={session} />
+              <DoorwaySection />
               <Access />
               <SitterLinksSection />
             </>
@@ -64,8 +66,7 @@ function OnNetwork({ session }: { session: Schemas['SessionView'] }) {
       <p className="max-w-[64ch] text-13 text-muted">
         To use the room from a phone, set an owner’s password here and start it with{' '}
         <b className="font-semibold whitespace-nowrap">./lantern start --lan</b>. Then everybody signs in; a
-        sitter’s link opens the sitter’s sheet and nothing else. The connection is not encrypted: use it on a
-        network you trust.
+        sitter’s link opens the sitter’s sheet and nothing else.
       </p>
       <form onSubmit={save} noValidate className="grid items-start gap-3 sm:grid-cols-[1fr_1fr_auto]">
         <TextField label="Owner’s name" error={refusal?.for('name')} value={name} onChange={setName} />

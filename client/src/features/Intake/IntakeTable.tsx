@@ -100,6 +100,9 @@ export function IntakeTable({ sheet, busy, onRead, onWrite }: TableProps) {
               <th scope="col" className="py-1 pr-2 font-normal text-muted">
                 Row
               </th>
+              <th scope="col" className="min-w-72 py-1 font-normal text-muted">
+                Read as
+              </th>
               {sheet.columns.map((column, c) => (
                 <th key={c} scope="col" className="min-w-28 py-1 pr-2 font-normal">
                   <span className="block truncate text-muted">{column.header}</span>
@@ -119,9 +122,6 @@ export function IntakeTable({ sheet, busy, onRead, onWrite }: TableProps) {
                   />
                 </th>
               ))}
-              <th scope="col" className="min-w-72 py-1 font-normal text-muted">
-                Read as
-              </th>
             </tr>
           </thead>
           <tbody>
@@ -168,6 +168,21 @@ function Row({ row, sheet, onCell }: RowProps) {
       <th scope="row" className="py-1 pr-2 text-left font-normal text-muted">
         {row.line}
       </th>
+      <td className="py-1.5 pr-3">
+        {row.details !== null && (
+          <>
+            <span className="code">{row.place}</span> <b className="font-semibold">{row.details.nickname}</b>
+            <span className="block text-muted">{row.says}</span>
+          </>
+        )}
+        {row.problems
+          .filter((problem) => problem.column === null)
+          .map((problem) => (
+            <span key={problem.message} className="block text-12 text-ember">
+              {problem.message}
+            </span>
+          ))}
+      </td>
       {sheet.columns.map((column, c) => {
         const text = sheet.cells[at]?.[c] ?? '';
         const wrong = wrongAt(c);
@@ -201,21 +216,6 @@ function Row({ row, sheet, onCell }: RowProps) {
           </td>
         );
       })}
-      <td className="py-1.5">
-        {row.details !== null && (
-          <>
-            <span className="code">{row.place}</span> <b className="font-semibold">{row.details.nickname}</b>
-            <span className="block text-muted">{row.says}</span>
-          </>
-        )}
-        {row.problems
-          .filter((problem) => problem.column === null)
-          .map((problem) => (
-            <span key={problem.message} className="block text-12 text-ember">
-              {problem.message}
-            </span>
-          ))}
-      </td>
     </tr>
   );
 }

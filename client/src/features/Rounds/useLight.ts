@@ -34,7 +34,7 @@ export function useLight(round: RoundView, due: readonly RoundLine[]) {
   const here = standsAt(selected);
 
   // The moment at which the light last moved, and where a key of the keeper's own has put it: that needs no time to settle.
-  const movedAt = useRef({ at: 0, here });
+  const movedAt = useRef({ at: Number.NEGATIVE_INFINITY, here });
   const [walkedTo, setWalkedTo] = useState<string | null>(null);
   useLayoutEffect(() => {
     if (movedAt.current.here !== here) {

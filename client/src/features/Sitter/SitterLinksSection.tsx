@@ -2,6 +2,8 @@ import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
 import { useMakeSitterLink, useSitterLinks, useWithdrawSitterLink } from './queries';
+import { useDoorway } from '../Doorway/queries';
+import { ScanCode } from '../Doorway/ScanCode';
 import { useNightline } from '../Rounds/queries';
 import { dateRange, fromDays, toDays } from '../../ui/dates';
 import { Check, Field, FormError, TextField } from '../../ui/Field';
@@ -34,7 +36,8 @@ function Links({ links, tonight }: { links: readonly Schemas['SitterLinkView'][]
   const [contacts, setContacts] = useState('');
   const [note, setNote] = useState('');
   const refusal = make.error instanceof Refusal ? make.error : null;
-  const address = make.data === undefined ? null : `${window.location.origin}${make.data.path}`;
+  const door = useDoorway().data;
+  const made = make.data;
   const save = (event: SubmitEvent) => {
     event.preventDefault();
     make.mutate({ name, from, to, twoPeople, contacts, note });
@@ -99,16 +102,19 @@ function Links({ links, tonight }: { links: readonly Schemas['SitterLinkView'][]
           Make a link
         </Button>
       </form>
-      {address !== null && (
+      {made !== undefined && (
         <div className="border-l-2 border-lampmark pl-3">
           <p className="text-13">Give this to the sitter. It is shown only now.</p>
           <input
             className="field mt-1"
             readOnly
             aria-label="The sitter’s link"
-            value={address}
+            value={`${door?.address ?? window.location.origin}${made.path}`}
             onFocus={(event) => event.target.select()}
           />
+          <div className="mt-2">
+            <ScanCode path={made.path} of={`the sheet of ${name}`} />
+          </div>
         </div>
       )}
     </>

@@ -4,7 +4,7 @@ import { Check } from 'lucide-react';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { Refusal, type Schemas } from '../../api/client';
-import { useSitterSheet, useTick } from './queries';
+import { useSitterSheet, useTakeBackTick, useTick } from './queries';
 import { useDelivery } from '../../api/useDelivery';
 import { useOutbox } from '../../api/writing';
 import { OutboxStrip } from '../Outbox/OutboxStrip';
@@ -40,6 +40,7 @@ interface SheetProps {
 function Sheet({ view, secret }: SheetProps) {
   const tick = useTick(secret, false);
   const tell = useTick(secret, true);
+  const back = useTakeBackTick(secret);
   const [wrong, setWrong] = useState<{ stockId: string; name: string } | null>(null);
   const { sheet } = view;
   const { items, silentSince } = useOutbox();
@@ -101,6 +102,24 @@ function Sheet({ view, secret }: SheetProps) {
                   {t.name} {t.text}
                 </span>
                 <time dateTime={t.at}>{clockTime(t.at)}</time>
+                  <Button
+                    kind="link"
+                    disabled={back.isPending}
+                    onClick={() =>
+                      back.mutate({
+                        id: newId(),
+                        entryId: t.entryId,
+                        stockId: t.stockId,
+                        text: `${t.name}: taken back`,
+                      })
+                    }
+                  >
+                    take back
+                    <span className="sr-only">
+                      {' '}
+                      {t.name} {t.text}
+                    </span>
+                  </Button>
               </li>
             ))}
           </ul>

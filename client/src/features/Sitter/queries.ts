@@ -44,3 +44,17 @@ export const useTick = (secret: string, shows: boolean) =>
     }),
     shows,
   );
+
+/** Takes back what was ticked tonight; what the server refuses is set aside. */
+export const useTakeBackTick = (secret: string) =>
+  useWrite<Schemas['TickUndo'] & { stockId: string; text: string }, Schemas['SitterView']>(
+    ({ stockId, text, ...body }) => ({
+      path: `/api/sit/${secret}/undo`,
+      body,
+      ids: [body.id],
+      about: [stockId],
+      topic: 'journal',
+      text,
+    }),
+    false,
+  );
