@@ -20,7 +20,15 @@ interface PaletteProps {
 const mostSpecies = 5;
 
 /** Finds an animal by code, name, species or tag, and does or opens anything by its words: "feed A1·03", "labels for B2". */
-export function Palette({ onClose, onOffer }: PaletteProps) {
+export function Palette(props: PaletteProps) {
+  return (
+    <Dialog title="Find or do" grows onClose={props.onClose}>
+      <Search {...props} />
+    </Dialog>
+  );
+}
+
+function Search({ onClose, onOffer }: PaletteProps) {
   const navigate = useNavigate();
   const [text, setText] = useState('');
   const asked = useDeferredValue(text.trim());
@@ -58,62 +66,60 @@ export function Palette({ onClose, onOffer }: PaletteProps) {
     fits(command.section === 'Go to' ? `go to ${command.title}` : command.title, asked),
   );
   return (
-    <Dialog title="Find or do" grows onClose={onClose}>
-      <Command ref={list} shouldFilter={false} label="Find or do" value={chosen} onValueChange={setChosen}>
-        <Command.Input
-          value={text}
-          onValueChange={setText}
-          className="field"
-          placeholder="A1·03, a name, feed Tansy, go to larder, labels for B2"
+    <Command ref={list} shouldFilter={false} label="Find or do" value={chosen} onValueChange={setChosen}>
+      <Command.Input
+        value={text}
+        onValueChange={setText}
+        className="field"
+        placeholder="A1·03, a name, feed Tansy, go to larder, labels for B2"
+      />
+      <Command.List className="mt-2">
+        <Named asked={asked} onOffer={(stockId, offer) => then(() => onOffer(stockId, offer))()} />
+        <Labels
+          asked={asked}
+          onGo={(ids) => then(() => void navigate('/paper/labels', { state: { stockIds: ids } }))()}
         />
-        <Command.List className="mt-2">
-          <Named asked={asked} onOffer={(stockId, offer) => then(() => onOffer(stockId, offer))()} />
-          <Labels
-            asked={asked}
-            onGo={(ids) => then(() => void navigate('/paper/labels', { state: { stockIds: ids } }))()}
-          />
-          <Group heading="Animals">
-            {animals.map((animal) => (
-              <Row key={animal.stockId} id={animal.stockId} onSelect={go(`/stock/${animal.stockId}`)}>
-                <Lantern shutters={animal.shutters} className="size-5" />
-                <span className="code w-18">{animal.place}</span>
-                <b className="font-display font-semibold">{animal.name}</b>
-                <i className="min-w-0 truncate text-13 text-muted">{animal.species}</i>
-              </Row>
-            ))}
-          </Group>
-          {more > 0 && (
-            <p className="px-3 py-1 text-13 text-muted">and {more} more: type on, or look under Stock</p>
-          )}
-          <Group heading="Here">
-            {fitting.map((command) => (
-              <Row
-                key={`${command.section}${command.title}`}
-                id={`${command.section} ${command.title}`}
-                onSelect={then(() => command.run())}
-              >
-                <span className="min-w-0 flex-1">
-                  {command.section === 'Go to' ? `Go to ${command.title}` : command.title}
-                </span>
-                {command.keys.slice(0, 1).map((key) => (
-                  <KeyCap key={key}>{capOf(key)}</KeyCap>
-                ))}
-              </Row>
-            ))}
-          </Group>
-          <Group heading="Rulebook">
-            {species.slice(0, mostSpecies).map((s) => (
-              <Row key={s.id} id={s.id} onSelect={go(`/rulebook/${s.id}`)}>
-                <i>{s.scientificName}</i>
-              </Row>
-            ))}
-          </Group>
-          <Command.Empty className="px-3 py-2 text-muted">
-            {found.isFetching ? 'Looking…' : 'Nothing here is called that.'}
-          </Command.Empty>
-        </Command.List>
-      </Command>
-    </Dialog>
+        <Group heading="Animals">
+          {animals.map((animal) => (
+            <Row key={animal.stockId} id={animal.stockId} onSelect={go(`/stock/${animal.stockId}`)}>
+              <Lantern shutters={animal.shutters} className="size-5" />
+              <span className="code w-18">{animal.place}</span>
+              <b className="font-display font-semibold">{animal.name}</b>
+              <i className="min-w-0 truncate text-13 text-muted">{animal.species}</i>
+            </Row>
+          ))}
+        </Group>
+        {more > 0 && (
+          <p className="px-3 py-1 text-13 text-muted">and {more} more: type on, or look under Stock</p>
+        )}
+        <Group heading="Here">
+          {fitting.map((command) => (
+            <Row
+              key={`${command.section}${command.title}`}
+              id={`${command.section} ${command.title}`}
+              onSelect={then(() => command.run())}
+            >
+              <span className="min-w-0 flex-1">
+                {command.section === 'Go to' ? `Go to ${command.title}` : command.title}
+              </span>
+              {command.keys.slice(0, 1).map((key) => (
+                <KeyCap key={key}>{capOf(key)}</KeyCap>
+              ))}
+            </Row>
+          ))}
+        </Group>
+        <Group heading="Rulebook">
+          {species.slice(0, mostSpecies).map((s) => (
+            <Row key={s.id} id={s.id} onSelect={go(`/rulebook/${s.id}`)}>
+              <i>{s.scientificName}</i>
+            </Row>
+          ))}
+        </Group>
+        <Command.Empty className="px-3 py-2 text-muted">
+          {found.isFetching ? 'Looking…' : 'Nothing here is called that.'}
+        </Command.Empty>
+      </Command.List>
+    </Command>
   );
 }
 

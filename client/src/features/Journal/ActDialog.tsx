@@ -7,7 +7,8 @@ import { Dialog } from '../../ui/Dialog';
 import { Choice, FormError, TextField } from '../../ui/Field';
 import { draftOf, type Draft, finish } from './actDraft';
 import type { ActOf, ActSubject } from './entryForm';
-import { formOf, type FormKind } from './forms';
+import type { FormKind } from './formKinds';
+import { formOf } from './forms';
 import { useDone } from './DoneContext';
 
 export interface ActDialogProps {

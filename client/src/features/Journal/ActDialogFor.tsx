@@ -1,11 +1,25 @@
+import { lazy, Suspense } from 'react';
 import { Button } from '../../ui/Button';
 import type { AnimalView, Schemas } from '../../api/client';
 import { useSettings } from '../Rooms/queries';
 import { useRulebook } from '../Rulebook/queries';
 import { useAnimal } from '../Stock/queries';
 import { Dialog } from '../../ui/Dialog';
-import { ActDialog, type ActDialogProps } from './ActDialog';
+import type { ActDialogProps } from './ActDialog';
 import type { ActSubject } from './entryForm';
+
+const loadForms = () => import('./ActDialog');
+const ActDialog = lazy(async () => ({ default: (await loadForms()).ActDialog }));
+
+/** Brings the forms while nothing else is asked for, so that one opens at the edge of the wifi. */
+export async function warmForms(): Promise<void> {
+  try {
+    await loadForms();
+    // eslint-disable-next-line no-restricted-syntax -- nobody has asked for one yet; whoever does is told
+  } catch {
+    return;
+  }
+}
 
 const kindOf: Partial<Record<Schemas['WaterWay'], Schemas['WaterKind']>> = {
   dish: 'dish',
@@ -74,5 +88,9 @@ export function ActDialogFor({ stockId, ...props }: Omit<ActDialogProps, 'subjec
     );
   }
   const group = rulebook.data.groups.find((g) => g.id === animal.details.group);
-  return <ActDialog {...props} subject={subjectOf(animal, group)} />;
+  return (
+    <Suspense>
+      <ActDialog {...props} subject={subjectOf(animal, group)} />
+    </Suspense>
+  );
 }

@@ -3,7 +3,7 @@ import { Check, TriangleAlert } from 'lucide-react';
 import { useEffect, useState } from 'react';
 import { ActDialogFor } from './ActDialogFor';
 import { keyOf } from '../../commands/catalogue';
-import { hasForm } from './forms';
+import { hasForm } from './formKinds';
 import type { Done } from './DoneContext';
 
 export const undoSeconds = 10;

@@ -7,7 +7,7 @@ import { clockTime, dayDate, shortDate, dayOf } from '../../ui/dates';
 import { FormError } from '../../ui/Field';
 import { Menu, MenuItem } from '../../ui/Menu';
 import { ActDialogFor } from './ActDialogFor';
-import { hasForm } from './forms';
+import { hasForm } from './formKinds';
 import { newId } from '../../ui/newId';
 
 type Line = AnimalView['journal'][number];

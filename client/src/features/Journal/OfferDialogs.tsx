@@ -3,7 +3,7 @@ import type { AnimalView, Schemas } from '../../api/client';
 import { HushAsk } from '../Hush/HushAsk';
 import { ActDialogFor } from './ActDialogFor';
 import type { ActOf } from './entryForm';
-import { type FormKind, hasForm } from './forms';
+import { type FormKind, hasForm } from './formKinds';
 import { useDone } from './DoneContext';
 
 export type LogOffer = Schemas['LogOffer'];

@@ -2,9 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { Refusal } from '../../api/client';
 import { draftOf, finish } from './actDraft';
 import type { ActSubject } from './entryForm';
-import { type FormKind, forms } from './forms';
-
-const formKinds = Object.keys(forms) as FormKind[];
+import { type FormKind, formKinds } from './formKinds';
+import { forms } from './forms';
 
 const subject: ActSubject = {
   stockId: 'a',
@@ -50,6 +49,10 @@ const subject: ActSubject = {
 };
 
 describe('a form to begin with', () => {
+  it('is known by its kind before the forms are loaded', () => {
+    expect([...formKinds].sort()).toEqual(Object.keys(forms).sort());
+  });
+
   it('is of the kind that was asked for, whichever that is', () => {
     for (const kind of formKinds) {
       expect(draftOf(kind, subject, 'mm').act.kind).toBe(kind);

@@ -1,7 +1,8 @@
 import { Refusal } from '../../api/client';
 import type { LengthUnit } from '../../ui/lengths';
 import { type ActOf, type ActSubject, type Texts, wholeNumberIfAny } from './entryForm';
-import { formOf, type FormKind } from './forms';
+import type { FormKind } from './formKinds';
+import { formOf } from './forms';
 
 /** What is in the form: the act itself, and numbers still as text. */
 export interface Draft {

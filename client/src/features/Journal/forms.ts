@@ -1,4 +1,3 @@
-import type { Act } from '../../api/client';
 import { feedingForms } from '../Feeding/feedingForms';
 import { growthForms } from '../Growth/growthForms';
 import { housingForms } from '../Housing/housingForms';
@@ -9,7 +8,8 @@ import { offshootForms } from '../Records/offshootForms';
 import { recordForms } from '../Records/recordForms';
 import { tankForms } from '../Tanks/tankForms';
 import { vigilForms } from '../Vigils/vigilForms';
-import type { ActKind, ActOf, EntryForm } from './entryForm';
+import type { EntryForm } from './entryForm';
+import type { FormKind } from './formKinds';
 
 /** The forms of all features, by the kind of entry that they make. */
 export const forms = {
@@ -23,13 +23,7 @@ export const forms = {
   ...tankForms,
   ...offshootForms,
   ...loanForms,
-} satisfies { [K in ActKind]?: EntryForm<K> };
-
-/** Kinds of entries that have a form of their own. */
-export type FormKind = keyof typeof forms;
+} satisfies { [K in FormKind]: EntryForm<K> };
 
 /** The form of a kind. Each takes only acts of its own kind, which the registry above has checked. */
 export const formOf = (kind: FormKind) => forms[kind] as unknown as EntryForm<FormKind>;
-
-/** Whether an act has a form in which it can be corrected. */
-export const hasForm = (act: Act): act is ActOf<FormKind> => act.kind in forms;

@@ -1,11 +1,12 @@
 import { Button } from '../../ui/Button';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import type { Outgoing, SetAside } from '../../api/outbox';
 import { outbox } from '../../api/writing';
 import { localClock, localDay } from '../../ui/dates';
 import { Dialog } from '../../ui/Dialog';
 import { TextField } from '../../ui/Field';
-import { BothSidesDialog } from './BothSidesDialog';
+
+const BothSidesDialog = lazy(async () => ({ default: (await import('./BothSidesDialog')).BothSidesDialog }));
 
 /** One that the server refused: what it was, what is wrong with it, and what can be done. */
 export function SetAsideRow({ item }: { item: Outgoing }) {
@@ -31,7 +32,9 @@ export function SetAsideRow({ item }: { item: Outgoing }) {
         (why.both === null ? (
           <WhenDialog item={item} onClose={() => setAsking(false)} />
         ) : (
-          <BothSidesDialog item={item} both={why.both} onClose={() => setAsking(false)} />
+          <Suspense>
+            <BothSidesDialog item={item} both={why.both} onClose={() => setAsking(false)} />
+          </Suspense>
         ))}
     </div>
   );

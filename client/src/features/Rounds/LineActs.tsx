@@ -9,7 +9,7 @@ import { useIsPhone } from '../../ui/useMedia';
 import { ActDialogFor } from '../Journal/ActDialogFor';
 import { useDone } from '../Journal/DoneContext';
 import { ElseItems, useElse } from '../Journal/ElseMenu';
-import type { FormKind } from '../Journal/forms';
+import type { FormKind } from '../Journal/formKinds';
 import { useWhy } from '../Reasons/WhyContext';
 import { useActing } from './Acting';
 import { whyOf } from './whyOf';

@@ -25,6 +25,7 @@ import { byShelf, laterTonight, leftoversFirst, type Shelf } from './shelves';
 import { SumUp } from './SumUp';
 import { ActingContext } from './Acting';
 import { useHeld, useLight } from './useLight';
+import { warmForms } from '../Journal/ActDialogFor';
 import { useDone } from '../Journal/DoneContext';
 import { WaterAsked } from './WaterAsked';
 
@@ -93,6 +94,7 @@ function Round({ round: newest }: { round: RoundView }) {
     '[data-line]',
   );
   useWakeLock(due.length > 0);
+  useEffect(() => void warmForms(), []);
 
   const batch = sheet?.kind === 'batch' ? shelves.find((s) => s.code === sheet.shelf) : undefined;
   return (

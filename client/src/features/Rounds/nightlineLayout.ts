@@ -1,5 +1,8 @@
 import type { Schemas } from '../../api/client';
 
+/** Height of a row of bands, in px. */
+export const laneHeight = 18;
+
 type Band = Schemas['NightBand'];
 
 /** A band placed on one of the lanes of the strip, with its label where it is free. */

@@ -102,24 +102,24 @@ function Sheet({ view, secret }: SheetProps) {
                   {t.name} {t.text}
                 </span>
                 <time dateTime={t.at}>{clockTime(t.at)}</time>
-                  <Button
-                    kind="link"
-                    disabled={back.isPending}
-                    onClick={() =>
-                      back.mutate({
-                        id: newId(),
-                        entryId: t.entryId,
-                        stockId: t.stockId,
-                        text: `${t.name}: taken back`,
-                      })
-                    }
-                  >
-                    take back
-                    <span className="sr-only">
-                      {' '}
-                      {t.name} {t.text}
-                    </span>
-                  </Button>
+                <Button
+                  kind="link"
+                  disabled={back.isPending}
+                  onClick={() =>
+                    back.mutate({
+                      id: newId(),
+                      entryId: t.entryId,
+                      stockId: t.stockId,
+                      text: `${t.name}: taken back`,
+                    })
+                  }
+                >
+                  take back
+                  <span className="sr-only">
+                    {' '}
+                    {t.name} {t.text}
+                  </span>
+                </Button>
               </li>
             ))}
           </ul>
