@@ -139,32 +139,11 @@ public sealed class OutOfReachTests() : BrowserRoom(demo: true)
     [Fact]
     public void A_sitters_tick_waits_as_well_and_is_written_under_the_sitters_name()
     {
-        const string Secret = "a-secret-of-this-test";
-        using (var making = Services.CreateScope())
-        {
-            // As the owner makes it on the network; here the room is on this machine only.
-            var db = making.ServiceProvider.GetRequiredService<LanternDb>();
-            db.SitterLinks.Add(
-                new SitterLinkRow
-                {
-                    Id = Guid.NewGuid(),
-                    Name = "Wren",
-                    TokenHash = App.Hosting.Secrets.Hash(Secret),
-                    FromDay = new DateOnly(2026, 11, 23).DayNumber,
-                    ToDay = new DateOnly(2026, 11, 25).DayNumber,
-                    Contacts = "555 0101",
-                    Note = "",
-                    MadeTicks = LanternFactory.Evening.UtcTicks,
-                }
-            );
-            db.SaveChanges();
-        }
-
-        const string Path = "/sit/" + Secret;
+        var path = SitterLinks.Make(Services, "Wren", "555 0101");
         using var proxy = new CutProxy(Address);
         using var sitter = new Keeper(proxy.Address);
         sitter.Phone();
-        sitter.Open(Path);
+        sitter.Open(path);
         sitter.SeeText("section[aria-label='To do']", "Tansy");
         var before = Written();
         proxy.Let(Passage.Closed);

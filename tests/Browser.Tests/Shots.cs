@@ -43,7 +43,7 @@ public class Shots
         keeper.Phone();
         Round(keeper, "lantern");
         Save(keeper, "round-phone");
-        Sitter(keeper);
+        Sitter(app, keeper);
     }
 
     private static void More(Keeper keeper)
@@ -91,15 +91,10 @@ public class Shots
         Save(keeper, "almanac");
     }
 
-    private static void Sitter(Keeper keeper)
+    private static void Sitter(LanternFactory app, Keeper keeper)
     {
         Round(keeper, "daylight");
-        keeper.Open("/people");
-        keeper.Type("Sitter’s name", "Robin");
-        keeper.Type("Whom to call", "the harbour office, 555 0101");
-        keeper.Press("Make a link", "main");
-        var link = keeper.See("input[aria-label='The sitter’s link']").GetAttribute("value")!;
-        keeper.Open(new Uri(link).AbsolutePath);
+        keeper.Open(SitterLinks.Make(app.Services, "Robin", "the harbour office, 555 0101"));
         keeper.SeeText("h1", "Tonight for Robin");
         Save(keeper, "sitter-phone");
     }
