@@ -11,7 +11,12 @@ export async function openOutboxStore(): Promise<OutboxStore> {
     // Its number is given by the database.
     add: (item) => db.add(table, item as Outgoing),
     put: async (item) => {
-      await db.put(table, item);
+      // What another page has written or given up meanwhile stays gone.
+      const change = db.transaction(table, 'readwrite');
+      if ((await change.store.getKey(item.seq)) !== undefined) {
+        await change.store.put(item);
+      }
+      await change.done;
     },
     remove: (seq) => db.delete(table, seq),
   };
