@@ -65,6 +65,19 @@ public class CountTests
     }
 
     [Fact]
+    public void Those_written_down_by_mistake_are_mended_and_no_loss()
+    {
+        var ants = new Diary("messor-barbarus", Sex.Female, 60, kind: StockKind.Colony);
+        var there = ants.Standing().Details.Count;
+        var some = ants.With(5, new Departed(DepartureKind.Mistaken, Count: 1)).Standing();
+        Assert.Null(some.Departure);
+        Assert.Equal(there - 1, some.Details.Count);
+        var all = ants.With(4, new Departed(DepartureKind.Mistaken)).Standing();
+        Assert.Equal(DepartureKind.Mistaken, all.Departure?.Kind);
+        Assert.Equal((CountChange.Mended, 0), (all.Counts[^1].Change, all.Counts[^1].Now));
+    }
+
+    [Fact]
     public void More_of_a_colony_was_bred_unseen_and_needs_no_reason()
     {
         var ants = new Diary("messor-barbarus", Sex.Female, 60, kind: StockKind.Colony);

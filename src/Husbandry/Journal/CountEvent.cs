@@ -9,7 +9,7 @@ public enum CountChange
     /// <summary>They were counted: the number is now what was found.</summary>
     Counted,
 
-    /// <summary>The keeper mended the number in the details.</summary>
+    /// <summary>The keeper mended the number: in the details, or as some never were here.</summary>
     Mended,
 
     /// <summary>Young were born or hatched.</summary>

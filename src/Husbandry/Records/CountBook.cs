@@ -75,7 +75,7 @@ public sealed record CountBook(
         {
             CountChange.Came => "came",
             CountChange.Counted => "counted",
-            CountChange.Mended => "mended in the details",
+            CountChange.Mended => "number mended",
             CountChange.Born => "born",
             CountChange.Found => "found again",
             CountChange.PutIn => "put in",

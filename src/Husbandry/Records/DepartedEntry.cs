@@ -121,7 +121,9 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
             DepartureKind.Escaped => CountChange.Escaped,
             DepartureKind.Released => CountChange.Released,
             DepartureKind.Lost => CountChange.Lost,
-            DepartureKind.TakenDown or DepartureKind.Mistaken => null,
+            // They never were: the number is mended, and none counts as a loss.
+            DepartureKind.Mistaken => CountChange.Mended,
+            DepartureKind.TakenDown => null,
             _ => throw new ArgumentOutOfRangeException(nameof(departure), departure, "No such departure."),
         };
 
