@@ -1,7 +1,7 @@
 // @vitest-environment jsdom
 import 'fake-indexeddb/auto';
 import { QueryClientProvider } from '@tanstack/react-query';
-import { cleanup, render, screen, waitFor, within } from '@testing-library/react';
+import { cleanup, configure, render, screen, waitFor, within } from '@testing-library/react';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, expect, it, vi } from 'vitest';
 import type { BothSides } from '../../api/client';
@@ -84,6 +84,10 @@ async function open() {
 
 const kept = async () => await (await database()).getAll('outbox');
 const user = userEvent.setup();
+
+// As long as a busy machine may take; what comes sooner is not waited for.
+configure({ asyncUtilTimeout: 10_000 });
+vi.setConfig({ testTimeout: 40_000 });
 
 beforeEach(() => {
   vi.stubGlobal('fetch', server);
