@@ -63,6 +63,22 @@ public sealed class IntakeApiTests : IDisposable
         Assert.Equal("T. albopilosus 1", sheet["rows"]![1]!["details"]!["nickname"]!.GetValue<string>());
     }
 
+    [Theory]
+    [InlineData("Tliltocatl albopilosus", "", "specimen")]
+    [InlineData("Tliltocatl albopilosus", "30", "brood")]
+    [InlineData("Messor barbarus", "", "colony")]
+    [InlineData("Armadillidium vulgare", "20", "colony")]
+    [InlineData("Carabus nemoralis", "", "specimen")]
+    public async Task Each_is_kept_as_its_group_is_kept(string species, string count, string kind)
+    {
+        var sheet = await ReadAsync($"Code\tSpecies\tCount\nA1-1\t{species}\t{count}");
+        Assert.True(sheet["isSound"]!.GetValue<bool>(), sheet["rows"]!.ToJsonString());
+        Assert.Equal(kind, sheet["rows"]![0]!["details"]!["kind"]!.GetValue<string>());
+        await api.TakeAsync("/api/intake", Request(sheet, $"{Guid.NewGuid()}"));
+        var there = Assert.Single(await api.StockAsync())!;
+        Assert.Equal(species, there["species"]!.GetValue<string>());
+    }
+
     [Fact]
     public async Task It_is_written_once_with_its_history_and_taken_back_as_one()
     {
