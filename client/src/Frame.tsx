@@ -121,7 +121,7 @@ function Room() {
                       </Suspense>
                     </TroubleHere>
                   </main>
-                  <div className={pathname === '/' ? 'max-sm:mb-[var(--acts-height)]' : ''}>
+                  <div className="max-sm:[.frame:has(.line-acts)_&]:mb-[var(--acts-height)]">
                     <OutboxStrip />
                     {bar}
                   </div>

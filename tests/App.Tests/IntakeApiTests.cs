@@ -64,6 +64,40 @@ public sealed class IntakeApiTests : IDisposable
     }
 
     [Theory]
+    [InlineData("A1-1 T. albopilosus f\nA1-2 m\nA1-3 B. hamorii\nA1-4 f")]
+    [InlineData("Code\tSpecies\nA1-1\tT. albopilosus\nA1-2\tdo.\nA1-3\tB. hamorii\nA1-4\tsame")]
+    public async Task What_stands_for_the_species_above_is_that_species(string text)
+    {
+        var sheet = await ReadAsync(text);
+        Assert.Equal(
+            ["tliltocatl-albopilosus", "tliltocatl-albopilosus", "brachypelma-hamorii", "brachypelma-hamorii"],
+            sheet["rows"]!.AsArray().Select(r => r!["details"]?["speciesId"]?.GetValue<string>())
+        );
+    }
+
+    [Fact]
+    public async Task A_table_cell_left_empty_is_no_species_and_is_said()
+    {
+        var sheet = await ReadAsync("Code\tSpecies\nA1-1\tT. albopilosus\nA1-2\t");
+        Assert.False(sheet["isSound"]!.GetValue<bool>());
+    }
+
+    [Fact]
+    public async Task The_first_evening_is_led_through_and_no_other()
+    {
+        Assert.Null((await api.GetAsync("/api/round"))["firstEvening"]);
+        var sheet = await ReadAsync("A1-1 T. albopilosus f i4 molt 3/11\nA1-2 m i4\nA1-3 Messor barbarus");
+        await api.TakeAsync("/api/intake", Request(sheet, Guid.NewGuid().ToString()));
+        var first = (await api.GetAsync("/api/round"))["firstEvening"]!;
+        Assert.Equal(3, first["writtenDown"]!.GetValue<int>());
+        // A colony has no last molt to tell.
+        Assert.Equal(1, first["moltUnknown"]!.GetValue<int>());
+        Assert.Equal(1, (await api.GetAsync("/api/stock?show=undated"))["total"]!.GetValue<int>());
+        app.Clock.Advance(TimeSpan.FromDays(1));
+        Assert.Null((await api.GetAsync("/api/round"))["firstEvening"]);
+    }
+
+    [Theory]
     [InlineData("Tliltocatl albopilosus", "", "specimen")]
     [InlineData("Tliltocatl albopilosus", "30", "brood")]
     [InlineData("Messor barbarus", "", "colony")]

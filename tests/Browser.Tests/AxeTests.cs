@@ -133,13 +133,26 @@ public sealed class AxeTests() : BrowserRoom(demo: true)
         );
         Check("honesty", "/honesty", "Brier score");
         Check("bench", "/bench/vigil", "A wait", () => Keeper.Press("Work it out", "main"));
-        Keeper.Resize(390, 844);
-        Check("phone", "/", "Tonight’s round");
-        Check("shelves on a phone", "/shelves", "Rack A");
-        Check("almanac on a phone", "/almanac", "awaited");
-        Check("stock on a phone", "/stock", "Bramble");
-        Check("guide on a phone", "/guide", "It lies on its back");
-        Check("honesty on a phone", "/honesty", "Brier score");
+        (string View, string Path, string Text)[] main =
+        [
+            ("round", "/", "Tonight’s round"),
+            ("shelves", "/shelves", "Rack A"),
+            ("stock", "/stock", "Bramble"),
+            ("almanac", "/almanac", "awaited"),
+            ("larder", "/larder", "Eight weeks of each food"),
+            ("guide", "/guide", "It lies on its back"),
+            ("honesty", "/honesty", "Brier score"),
+            ("many", "/stock/many", "Paste it here"),
+        ];
+        foreach (var (size, width, height) in new[] { ("a tablet", 820, 1180), ("a phone", 390, 844) })
+        {
+            Keeper.Resize(width, height);
+            foreach (var (view, path, text) in main)
+            {
+                Check($"{view} on {size}", path, text);
+            }
+        }
+
         Assert.True(found.Count == 0, string.Join("\n", found));
     }
 

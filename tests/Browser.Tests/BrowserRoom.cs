@@ -4,6 +4,7 @@ using System.Net.Sockets;
 using App.Access;
 using App.Doorway;
 using Hosting.Tests;
+using Ledger;
 using Microsoft.AspNetCore.Hosting;
 using Microsoft.Extensions.DependencyInjection;
 
@@ -81,6 +82,20 @@ public abstract class BrowserRoom : IDisposable
 
     /// <summary>The running application, for what is set on the machine itself.</summary>
     protected IServiceProvider Services => app.Services;
+
+    /// <summary>What stands in the journal.</summary>
+    private protected HashSet<Guid> EntryIds()
+    {
+        using var scope = app.Services.CreateScope();
+        return scope.ServiceProvider.GetRequiredService<LanternDb>().Ids();
+    }
+
+    /// <summary>What came in since, in the order of writing.</summary>
+    private protected List<EntryRow> EntriesSince(IReadOnlySet<Guid> before)
+    {
+        using var scope = app.Services.CreateScope();
+        return scope.ServiceProvider.GetRequiredService<LanternDb>().Beyond(before);
+    }
 
     /// <summary>Gives the room an owner, without whom it lets nobody in from the network.</summary>
     protected void SetOwner(string password)

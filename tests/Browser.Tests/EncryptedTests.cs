@@ -1,7 +1,5 @@
 using Hosting.Tests;
-using Ledger;
-using Microsoft.EntityFrameworkCore;
-using Microsoft.Extensions.DependencyInjection;
+using static Browser.Tests.RoundSteps;
 
 namespace Browser.Tests;
 
@@ -16,14 +14,6 @@ public sealed class EncryptedTests : BrowserRoom
     public EncryptedTests()
         : base(demo: true, lan: true, encrypted: true) => SetOwner(Password);
 
-    private const string Strip = "[aria-label='Waiting for the server']";
-
-    private HashSet<Guid> Written()
-    {
-        using var scope = Services.CreateScope();
-        return [.. scope.ServiceProvider.GetRequiredService<LanternDb>().Entries.AsNoTracking().Select(e => e.Id)];
-    }
-
     private static void SeeInstalled(Keeper keeper) =>
         keeper.Wait(
             () =>
@@ -35,25 +25,6 @@ public sealed class EncryptedTests : BrowserRoom
             "the shell to be kept"
         );
 
-    private static void ActOnce(Keeper keeper)
-    {
-        keeper.Wait(
-            () =>
-            {
-                var button = keeper.See("[role=group][data-settling=false] .act-first");
-                if (button.Text is "Out" or "Fed" or "Water" or "Watered" or "Done" or "Put in")
-                {
-                    keeper.TapOn(button);
-                    return true;
-                }
-
-                keeper.Keys("j");
-                return false;
-            },
-            "a line that is logged with one tap"
-        );
-    }
-
     [Fact]
     public void A_phone_that_trusts_the_root_opens_the_round_out_of_reach_and_loses_nothing()
     {
@@ -61,46 +32,95 @@ public sealed class EncryptedTests : BrowserRoom
         using var phone = Another(proxy.Address);
         phone.Phone();
         phone.Open("/");
-        phone.SeeText("main", "Hushed Lantern");
-        phone.Type("Name", "Keeper");
-        phone.Type("Password", Password);
-        phone.Press("Sign in");
-        phone.See("[role=group][data-settling=false] .act-first");
+        SignIn(phone);
         Assert.Equal(true, phone.Run("return window.isSecureContext"));
         SeeInstalled(phone);
         // Once more, by the worker that keeps the shell.
         phone.Open("/");
         phone.See("[role=group][data-settling=false] .act-first");
         SeeInstalled(phone);
-        var before = Written();
+        var before = EntryIds();
 
         // Out of reach: the page is opened anew all the same, says how old it is, and takes what is done.
         proxy.Let(Passage.Closed);
         phone.Open("/");
         phone.See("[role=group][data-settling=false] .act-first");
         phone.SeeText(Strip, "Not live since");
-        ActOnce(phone);
+        ActByTouch(phone);
         phone.SeeText(Strip, "1 entry waits");
-        ActOnce(phone);
+        ActByTouch(phone);
         phone.SeeText(Strip, "2 entries wait");
         // And once more: what waits outlives the page.
         phone.Open("/");
         phone.SeeText(Strip, "2 entries wait");
-        Assert.True(before.SetEquals(Written()));
+        Assert.True(before.SetEquals(EntryIds()));
 
         proxy.Let(Passage.Open);
         phone.Wait(
             () => phone.Run($"return document.querySelector(\"{Strip}\") === null") is true,
             "nothing to wait any more"
         );
-        using var scope = Services.CreateScope();
-        var fresh = scope
-            .ServiceProvider.GetRequiredService<LanternDb>()
-            .Entries.AsNoTracking()
-            .Where(e => !before.Contains(e.Id))
-            .ToList();
+        var fresh = EntriesSince(before);
         Assert.Equal(2, fresh.Select(e => e.StockId).Distinct().Count());
         Assert.DoesNotContain(phone.Complaints(), c => c.Contains("Content Security Policy", StringComparison.Ordinal));
+    }
+
+    private static void SignIn(Keeper keeper)
+    {
+        keeper.SeeText("main", "Hushed Lantern");
+        keeper.Type("Name", "Keeper");
+        keeper.Type("Password", Password);
+        keeper.Press("Sign in");
+        SeeRound(keeper);
+    }
+
+    [Fact]
+    public void Two_phones_act_twelve_times_out_of_reach_and_each_act_is_written_once_at_its_time()
+    {
+        const int Each = 6;
+        using var nearProxy = new CutProxy(Address);
+        using var farProxy = new CutProxy(Address);
+        using var near = Another(nearProxy.Address);
+        using var far = Another(farProxy.Address);
+        foreach (var phone in new[] { near, far })
+        {
+            phone.Phone();
+            phone.Open("/");
+            SignIn(phone);
+        }
+
+        // One walks from the front, the other from further down.
+        for (var line = 0; line < 4 * Each; line++)
+        {
+            far.Keys("j");
+        }
+
+        var before = EntryIds();
+        var watch = System.Diagnostics.Stopwatch.StartNew();
+        for (var k = 1; k <= Each; k++)
+        {
+            foreach (var (phone, proxy) in new[] { (near, nearProxy), (far, farProxy) })
+            {
+                PassTime(watch.Elapsed);
+                watch.Restart();
+                // Cut off before it is asked, and before the answer comes: then it is written already and sent again.
+                proxy.Let(k % 3 == 1 ? Passage.Mute : Passage.Closed);
+                ActByTouch(phone);
+                SeeWaiting(phone, k);
+            }
+        }
+
+        PassTime(watch.Elapsed);
+        nearProxy.Let(Passage.Open);
+        farProxy.Let(Passage.Open);
+        SeeNothingWaiting(near);
+        SeeNothingWaiting(far);
+        var fresh = EntriesSince(before);
+        Assert.Equal(2 * Each, fresh.Select(e => e.StockId).Distinct().Count());
+        Assert.Equal(fresh.Count, fresh.Select(e => (e.StockId, e.Act)).Distinct().Count());
+        // What was tapped long before it came stands at the time of its tap.
+        var times = fresh.Select(e => e.FromTicks).Order().ToList();
+        Assert.True(times[^1] - times[0] > TimeSpan.TicksPerSecond, "all stand at the time at which they arrived");
     }
 
     [Fact]

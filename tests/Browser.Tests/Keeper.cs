@@ -206,6 +206,17 @@ internal sealed class Keeper : IDisposable
         field.SendKeys(text);
     }
 
+    /// <summary>Pastes a text into what has the focus, as from a spreadsheet.</summary>
+    public void Paste(string text) =>
+        Run(
+            """
+            const held = new DataTransfer();
+            held.setData('text/plain', arguments[0]);
+            document.activeElement.dispatchEvent(new ClipboardEvent('paste', { clipboardData: held, bubbles: true, cancelable: true }));
+            """,
+            text
+        );
+
     /// <summary>Gives a file to the page's file field.</summary>
     public void Upload(string path) => driver.FindElement(By.CssSelector("input[type=file]")).SendKeys(path);
 

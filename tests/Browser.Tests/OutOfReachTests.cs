@@ -1,51 +1,13 @@
 using System.Globalization;
 using Hosting.Tests;
-using Ledger;
-using Microsoft.EntityFrameworkCore;
 using Microsoft.Extensions.DependencyInjection;
+using static Browser.Tests.RoundSteps;
 
 namespace Browser.Tests;
 
 /// <summary>At the edge of the radio: what is tapped is never lost, never written twice, and stands at its own time.</summary>
 public sealed class OutOfReachTests() : BrowserRoom(demo: true)
 {
-    private const string Strip = "[aria-label='Waiting for the server']";
-
-    private HashSet<Guid> Written()
-    {
-        using var scope = Services.CreateScope();
-        return [.. scope.ServiceProvider.GetRequiredService<LanternDb>().Entries.AsNoTracking().Select(e => e.Id)];
-    }
-
-    /// <summary>Logs the lit line by its first key, and steps over lines whose act opens a form.</summary>
-    private static void ActOnce(Keeper keeper)
-    {
-        keeper.Wait(
-            () =>
-            {
-                var key = keeper.Text("[role=group][data-settling=false] .act-first kbd");
-                if (key is "X" or "F" or "W")
-                {
-                    keeper.Keys(key.ToLowerInvariant());
-                    return true;
-                }
-
-                keeper.Keys("j");
-                return false;
-            },
-            "a line that is logged with one key"
-        );
-    }
-
-    private static void SeeWaiting(Keeper keeper, int count) =>
-        keeper.SeeText(Strip, count == 1 ? "1 entry waits" : $"{count} entries wait");
-
-    private static void SeeNothingWaiting(Keeper keeper) =>
-        keeper.Wait(
-            () => keeper.Run($"return document.querySelector(\"{Strip}\") === null") is true,
-            "nothing to wait any more"
-        );
-
     [Fact]
     public void Twelve_acts_without_the_server_are_written_once_each_at_their_own_times()
     {
@@ -53,7 +15,7 @@ public sealed class OutOfReachTests() : BrowserRoom(demo: true)
         using var keeper = new Keeper(proxy.Address);
         keeper.Open("/");
         keeper.See("[role=group][data-settling=false] .act-first");
-        var before = Written();
+        var before = EntryIds();
         const int Acts = 12;
         var watch = System.Diagnostics.Stopwatch.StartNew();
         for (var k = 1; k <= Acts; k++)
@@ -63,20 +25,14 @@ public sealed class OutOfReachTests() : BrowserRoom(demo: true)
             watch.Restart();
             // In turn nobody answers, and the answer alone is lost: then it is written, and sent again all the same.
             proxy.Let(k % 4 == 1 ? Passage.Mute : Passage.Closed);
-            ActOnce(keeper);
+            ActByKey(keeper);
             SeeWaiting(keeper, k);
         }
 
         PassTime(watch.Elapsed);
         proxy.Let(Passage.Open);
         SeeNothingWaiting(keeper);
-        using var scope = Services.CreateScope();
-        var fresh = scope
-            .ServiceProvider.GetRequiredService<LanternDb>()
-            .Entries.AsNoTracking()
-            .Where(e => !before.Contains(e.Id))
-            .OrderBy(e => e.Sequence)
-            .ToList();
+        var fresh = EntriesSince(before);
         // One tap at each of twelve, though a visit may be two entries.
         Assert.Equal(Acts, fresh.Select(e => e.StockId).Distinct().Count());
         // In the order of the taps and at their times; the first had been written and asked about all along.
@@ -93,23 +49,50 @@ public sealed class OutOfReachTests() : BrowserRoom(demo: true)
     }
 
     [Fact]
+    public void What_two_logged_of_one_animal_is_shown_side_by_side_and_the_keeper_says_what_stands()
+    {
+        using var proxy = new CutProxy(Address);
+        using var away = new Keeper(proxy.Address);
+        away.Open("/");
+        SeeRound(away);
+        Keeper.Open("/");
+        SeeRound(Keeper);
+        var before = EntryIds();
+        proxy.Let(Passage.Closed);
+        // Both stand at the same first line.
+        ActByKey(away);
+        SeeWaiting(away, 1);
+        ActByKey(Keeper);
+        Keeper.Wait(() => EntryIds().Count > before.Count, "the nearer to be written");
+        var nearer = EntryIds();
+        proxy.Let(Passage.Open);
+        away.SeeText(Strip, "Not written");
+        away.Press("See both", Strip);
+        away.SeeText("[role=dialog]", "In the room");
+        Assert.True(nearer.SetEquals(EntryIds()), "something was written over the head of the other");
+        away.Press("leave mine out", "[role=dialog]");
+        SeeNothingWaiting(away);
+        Assert.True(nearer.SetEquals(EntryIds()));
+    }
+
+    [Fact]
     public void What_waits_outlives_the_page_and_is_written_by_the_next()
     {
         using var proxy = new CutProxy(Address);
         using var keeper = new Keeper(proxy.Address);
         keeper.Open("/");
         keeper.See("[role=group][data-settling=false] .act-first");
-        var before = Written();
+        var before = EntryIds();
         proxy.Let(Passage.ReadsOnly);
-        ActOnce(keeper);
+        ActByKey(keeper);
         SeeWaiting(keeper, 1);
         keeper.Open("/stock");
         keeper.SeeText("main", "Bramble");
         SeeWaiting(keeper, 1);
-        Assert.True(before.SetEquals(Written()));
+        Assert.True(before.SetEquals(EntryIds()));
         proxy.Let(Passage.Open);
         SeeNothingWaiting(keeper);
-        Assert.NotEmpty(Written().Except(before));
+        Assert.NotEmpty(EntryIds().Except(before));
     }
 
     [Fact]
@@ -119,12 +102,12 @@ public sealed class OutOfReachTests() : BrowserRoom(demo: true)
         using var keeper = new Keeper(proxy.Address);
         keeper.Open("/");
         keeper.See("[role=group][data-settling=false] .act-first");
-        var before = Written();
+        var before = EntryIds();
         proxy.Let(Passage.Closed);
-        ActOnce(keeper);
+        ActByKey(keeper);
         SeeWaiting(keeper, 1);
         var first = keeper.Text("[data-bar]");
-        ActOnce(keeper);
+        ActByKey(keeper);
         SeeWaiting(keeper, 2);
         keeper.Wait(() => keeper.Text("[data-bar]") != first, "the bar to name the second");
         // The second was never sent, as the first had no answer.
@@ -133,7 +116,7 @@ public sealed class OutOfReachTests() : BrowserRoom(demo: true)
         SeeWaiting(keeper, 1);
         proxy.Let(Passage.Open);
         SeeNothingWaiting(keeper);
-        Assert.Single(Written().Except(before));
+        Assert.Single(EntryIds().Except(before));
     }
 
     [Fact]
@@ -145,21 +128,16 @@ public sealed class OutOfReachTests() : BrowserRoom(demo: true)
         sitter.Phone();
         sitter.Open(path);
         sitter.SeeText("section[aria-label='To do']", "Tansy");
-        var before = Written();
+        var before = EntryIds();
         proxy.Let(Passage.Closed);
         sitter.Press("Put in", "section[aria-label='To do']");
         sitter.SeeText(Strip, "1 entry waits");
         sitter.SeeText("section[aria-label='To do']", "Ticked; it waits for the server.");
-        Assert.True(before.SetEquals(Written()));
+        Assert.True(before.SetEquals(EntryIds()));
         proxy.Let(Passage.Open);
         SeeNothingWaiting(sitter);
         sitter.SeeText("section[aria-label=Done]", "Tansy");
-        using var scope = Services.CreateScope();
-        var fresh = scope
-            .ServiceProvider.GetRequiredService<LanternDb>()
-            .Entries.AsNoTracking()
-            .Where(e => !before.Contains(e.Id))
-            .ToList();
+        var fresh = EntriesSince(before);
         Assert.Equal(["Wren (sitter)"], fresh.Select(e => e.WrittenBy).Distinct());
     }
 

@@ -6,7 +6,7 @@ namespace Browser.Tests;
 public sealed class RightLineTests() : BrowserRoom(demo: true)
 {
     /// <summary>Visits logged and taken back from this page, as the server has answered them.</summary>
-    private int Written => Convert.ToInt32(Keeper.Run("return window.written"));
+    private int Answered => Convert.ToInt32(Keeper.Run("return window.written"));
 
     private void OpenRound()
     {
@@ -70,9 +70,9 @@ public sealed class RightLineTests() : BrowserRoom(demo: true)
                 """
             );
             taps++;
-            Keeper.Wait(() => Written >= taps, $"an act after taps {delayMs} ms apart");
+            Keeper.Wait(() => Answered >= taps, $"an act after taps {delayMs} ms apart");
             Keeper.See("[role=group][data-settling=false] .act-first");
-            Assert.Equal(taps, Written);
+            Assert.Equal(taps, Answered);
         }
 
         // Undo reaches each, the newest first.
@@ -80,9 +80,9 @@ public sealed class RightLineTests() : BrowserRoom(demo: true)
         Keeper.Keys("z");
         Keeper.SeeText("[role=status]", "Taken back");
         var first = Keeper.Text("[role=status]");
-        Keeper.Wait(() => Written == taps + 1, "the last to be taken back");
+        Keeper.Wait(() => Answered == taps + 1, "the last to be taken back");
         Keeper.Keys("z");
-        Keeper.Wait(() => Written == taps + 2, "the one before to be taken back");
+        Keeper.Wait(() => Answered == taps + 2, "the one before to be taken back");
         Keeper.Wait(() => Keeper.Text("[role=status]") != first, $"a word that is not about {last}");
     }
 
@@ -95,7 +95,7 @@ public sealed class RightLineTests() : BrowserRoom(demo: true)
         );
         Keeper.SeeText("[role=status]", "Cockle: leftovers taken out");
         Keeper.See("[role=group][data-settling=false]");
-        Assert.Equal(1, Written);
+        Assert.Equal(1, Answered);
     }
 
     [Fact]
@@ -140,7 +140,7 @@ public sealed class RightLineTests() : BrowserRoom(demo: true)
         other.SeeText("[role=status]", "Cockle: leftovers taken out");
         Keeper.Wait(() => Keeper.Run("return window.tapped") is true, "the tap on the next line");
         Keeper.See("[role=group][data-settling=false] .act-first");
-        Assert.Equal(0, Written);
+        Assert.Equal(0, Answered);
         Keeper.SeeText("[role=status]", "Cockle: done by");
     }
 

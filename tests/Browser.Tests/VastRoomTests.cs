@@ -1,57 +1,12 @@
-using App.Hosting;
-using Husbandry.Reasons;
-using Husbandry.Records;
-using Husbandry.Rulebook;
-using Husbandry.Stock;
-using Ledger;
-using Microsoft.Extensions.DependencyInjection;
-
 namespace Browser.Tests;
 
 /// <summary>A room of two thousand: pages build what is in sight, and the rest when it is scrolled to.</summary>
 public sealed class VastRoomTests : BrowserRoom
 {
     private const int Animals = 2000;
-    private const int OnAShelf = 20;
 
     public VastRoomTests()
-        : base(demo: false) => Fill().GetAwaiter().GetResult();
-
-    private async Task Fill()
-    {
-        await using var scope = Services.CreateAsyncScope();
-        var room = await scope.ServiceProvider.GetRequiredService<RoomNow>().ReadAsync(CancellationToken.None);
-        var batch = Enumerable
-            .Range(0, Animals)
-            .Select(k => new StockEntry(
-                Guid.NewGuid(),
-                new NewEntry(
-                    Guid.NewGuid(),
-                    Occurrence.At(room.Now.AddDays(-100)),
-                    null,
-                    new Acquired(
-                        new StockDetails(
-                            StockKind.Specimen,
-                            "tarantula",
-                            "tliltocatl-albopilosus",
-                            null,
-                            $"Spider {k}",
-                            Sex.Unknown,
-                            room.Tonight.AddDays(-100),
-                            null,
-                            5,
-                            false,
-                            null,
-                            1
-                        ),
-                        new Place($"{(char)('A' + (k / 200))}", 1 + (k / OnAShelf % 10), 1 + (k % OnAShelf))
-                    )
-                )
-            ))
-            .ToList();
-        var store = scope.ServiceProvider.GetRequiredService<JournalStore>();
-        Assert.Equal(WriteOutcome.Written, (await store.WriteAsync(batch, null, room, CancellationToken.None)).Outcome);
-    }
+        : base(demo: false) => ManySpiders.MoveInAsync(Services, Animals).GetAwaiter().GetResult();
 
     private int Count(string css) => Convert.ToInt32(Keeper.Run($"return document.querySelectorAll(\"{css}\").length"));
 
@@ -60,11 +15,11 @@ public sealed class VastRoomTests : BrowserRoom
     {
         Keeper.Open("/shelves");
         Keeper.See("[data-place='A1·01']");
-        Assert.InRange(Count("[data-place]"), OnAShelf, Animals / 4);
+        Assert.InRange(Count("[data-place]"), ManySpiders.OnAShelf, Animals / 4);
         Keeper.Run("document.querySelector('[data-shelf=J10]').scrollIntoView()");
         Keeper.See("[data-place='J10·20']").Click();
         Keeper.SeeText("aside[aria-label='Chosen enclosure']", "Spider 1999");
-        Assert.InRange(Count("[data-place]"), OnAShelf, Animals / 2);
+        Assert.InRange(Count("[data-place]"), ManySpiders.OnAShelf, Animals / 2);
     }
 
     [Fact]

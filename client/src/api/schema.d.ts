@@ -3388,6 +3388,19 @@ export interface components {
              */
             foodMg: number;
         };
+        /** @description What a new room has behind it on its first evening. */
+        FirstEvening: {
+            /**
+             * Format: int32
+             * @description How many stand in it.
+             */
+            writtenDown: number;
+            /**
+             * Format: int32
+             * @description Of how many that still grow no molt is on record.
+             */
+            moltUnknown: number;
+        };
         /** @description When an animal may eat again after its last molt. */
         FirstMeal: {
             /**
@@ -5990,6 +6003,7 @@ export interface components {
             pace: components["schemas"]["Reason"][];
             /** @description Enclosures of which no water is on record and which are asked for once, all together. */
             waterUnknown: components["schemas"]["WaterUnknown"][];
+            firstEvening: null | components["schemas"]["FirstEvening"];
         };
         /** @description A rule as it holds for one animal, with every reach to which it can be changed. */
         RuleAt: {

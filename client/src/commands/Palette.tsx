@@ -19,6 +19,8 @@ interface PaletteProps {
 
 const mostSpecies = 5;
 
+const moves: readonly string[] = ['ArrowDown', 'ArrowUp', 'Home', 'End'];
+
 /** Finds an animal by code, name, species or tag, and does or opens anything by its words: "feed A1·03", "labels for B2". */
 export function Palette(props: PaletteProps) {
   return (
@@ -43,6 +45,7 @@ function Search({ onClose, onOffer }: PaletteProps) {
   // What fits comes bit by bit; the first of it is what Enter means, until the keeper has moved on.
   const list = useRef<HTMLDivElement>(null);
   const [chosen, setChosen] = useState('');
+  const movedOn = useRef(false);
   useEffect(() => {
     const box = list.current;
     if (box === null) {
@@ -50,7 +53,7 @@ function Search({ onClose, onOffer }: PaletteProps) {
     }
     const look = () => {
       const there = [...box.querySelectorAll('[cmdk-item]')].map((item) => item.getAttribute('data-value'));
-      setChosen((now) => (there.includes(now) ? now : (there[0] ?? '')));
+      setChosen((now) => (movedOn.current && there.includes(now) ? now : (there[0] ?? '')));
     };
     look();
     const observer = new MutationObserver(look);
@@ -66,10 +69,25 @@ function Search({ onClose, onOffer }: PaletteProps) {
     fits(command.section === 'Go to' ? `go to ${command.title}` : command.title, asked),
   );
   return (
-    <Command ref={list} shouldFilter={false} label="Find or do" value={chosen} onValueChange={setChosen}>
+    <Command
+      ref={list}
+      shouldFilter={false}
+      label="Find or do"
+      value={chosen}
+      onValueChange={(next) => movedOn.current && setChosen(next)}
+      onKeyDown={(event) => {
+        movedOn.current ||= moves.includes(event.key);
+      }}
+      onPointerMove={() => {
+        movedOn.current = true;
+      }}
+    >
       <Command.Input
         value={text}
-        onValueChange={setText}
+        onValueChange={(next) => {
+          movedOn.current = false;
+          setText(next);
+        }}
         className="field"
         placeholder="A1·03, a name, feed Tansy, go to larder, labels for B2"
       />

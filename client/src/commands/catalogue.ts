@@ -55,6 +55,7 @@ const own = {
   'look.daylight': { keys: [], title: 'Look: Daylight', section: 'Everywhere' },
   'look.lantern': { keys: [], title: 'Look: Lantern', section: 'Everywhere' },
   'look.ember': { keys: [], title: 'Look: Ember', section: 'Everywhere' },
+  'why.close': { keys: ['Escape'], title: 'Close the reasons', section: 'Everywhere' },
   undo: { keys: ['z'], title: 'Take the last entry back (ten seconds)', section: 'Everywhere' },
   'round.next': { keys: ['j', 'ArrowDown'], title: 'Next enclosure', section: 'On the round' },
   'round.former': { keys: ['k', 'ArrowUp'], title: 'Former enclosure', section: 'On the round' },

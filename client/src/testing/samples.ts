@@ -80,4 +80,5 @@ export const round: RoundView = {
   kit: [],
   pace: [],
   waterUnknown: [],
+  firstEvening: null,
 };

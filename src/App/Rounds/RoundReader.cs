@@ -74,8 +74,21 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
             [.. due, .. doneChores],
             RoundKit.Of(openLines),
             room.RoundPace.Why(room.Rules.Room),
-            unknown
+            unknown,
+            await FirstEveningAsync(index, room, cancel)
         );
+    }
+
+    private async Task<FirstEvening?> FirstEveningAsync(StockIndex index, Room room, CancellationToken cancel)
+    {
+        var begun = await db
+            .Entries.AsNoTracking()
+            .OrderBy(e => e.Sequence)
+            .Select(e => e.WrittenTicks)
+            .FirstOrDefaultAsync(cancel);
+        return begun >= room.Clock.StartOf(room.Tonight).UtcTicks && index.Here.Count > 0
+            ? new FirstEvening(index.Here.Count, index.Here.Count(g => g.IsMoltUnknown))
+            : null;
     }
 
     /// <summary>

@@ -51,6 +51,7 @@ public sealed record RoundChore(Chore Chore, bool DoneTonight);
 /// <param name="Kit">What to have ready for what is still to do.</param>
 /// <param name="Pace">Why it should take so long.</param>
 /// <param name="WaterUnknown">Enclosures of which no water is on record and which are asked for once, all together.</param>
+/// <param name="FirstEvening">On the night on which the room was begun, what leads through it; none on any other.</param>
 public sealed record RoundView(
     string RoomName,
     long Seen,
@@ -63,8 +64,14 @@ public sealed record RoundView(
     IReadOnlyList<RoundChore> Chores,
     IReadOnlyList<KitNeed> Kit,
     IReadOnlyList<Reason> Pace,
-    IReadOnlyList<WaterUnknown> WaterUnknown
+    IReadOnlyList<WaterUnknown> WaterUnknown,
+    FirstEvening? FirstEvening
 );
+
+/// <summary>What a new room has behind it on its first evening.</summary>
+/// <param name="WrittenDown">How many stand in it.</param>
+/// <param name="MoltUnknown">Of how many that still grow no molt is on record.</param>
+public sealed record FirstEvening(int WrittenDown, int MoltUnknown);
 
 /// <summary>An enclosure of which no water is on record, and what to log once it is known when it was given.</summary>
 public sealed record WaterUnknown(Guid StockId, Place Place, string Name, IReadOnlyList<Act> Acts);

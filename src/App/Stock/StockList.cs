@@ -125,7 +125,7 @@ public enum StockOrder
 /// <param name="Rack">Rack.</param>
 /// <param name="Stage">Stage of life.</param>
 /// <param name="Sex">Sex.</param>
-/// <param name="Show">hushed, misfits, hazard, new, unmeasured, or changed: with rules of their own.</param>
+/// <param name="Show">hushed, misfits, hazard, new, unmeasured, undated: whose last molt is not known, or changed: with rules of their own.</param>
 /// <param name="AwaitedBefore">Those of which something is likely by a day.</param>
 /// <param name="NewSince">Those that came on a day or later.</param>
 /// <param name="Order">Order.</param>
@@ -150,7 +150,7 @@ public sealed record StockQuery(
     public const string Changed = "changed";
 
     private const int LongestFind = 80;
-    private static readonly string[] Shows = ["hushed", "misfits", "hazard", "new", "unmeasured", Changed];
+    private static readonly string[] Shows = ["hushed", "misfits", "hazard", "new", "unmeasured", "undated", Changed];
 
     /// <summary>What cannot be read of it; none when all can.</summary>
     public IEnumerable<Problem> Problems()
@@ -297,6 +297,7 @@ public sealed class StockLists
             "hazard" => g.Who.Hazard is not null,
             "new" => g.Where.Quarantine is not null,
             "unmeasured" => g.House.Enclosure is null,
+            "undated" => g.IsMoltUnknown,
             _ => true,
         };
 }

@@ -49,6 +49,13 @@ public sealed record Glance(
     [JsonIgnore]
     public bool IsHushed => Where.LentTo is null && PhaseMark.Of(Waits.Phase).PassesBy;
 
+    /// <summary>Whether it still grows and no molt of it is on record: what is awaited of it rests on the rulebook alone.</summary>
+    [JsonIgnore]
+    public bool IsMoltUnknown =>
+        Who.Kind == StockKind.Specimen
+        && Who.Stage is (Stage.Sling or Stage.Juvenile or Stage.SubAdult)
+        && Waits.LastMolt is null;
+
     /// <summary>Reads off a judgement.</summary>
     public static Glance Of(Judgement j)
     {

@@ -7,12 +7,17 @@ namespace Ledger.Intake;
 /// <summary>Reads a keeper's own table of animals: what each row says, and what in it cannot be.</summary>
 public sealed class IntakeReader(Room room, StockIndex index)
 {
+    // How "the same as above" is written in notebooks.
+    private static readonly string[] Ditto = ["〃", "″", "''", "do", "do.", "ditto", "same", "-\"-"];
+
     private readonly SpeciesFinder species = new(room.Rules);
 
     /// <summary>Reads a table; columns, units and the form of dates are guessed where they are not said.</summary>
     public IntakeSheet Read(IntakeTable table)
     {
-        var (columns, cells) = Columns(table);
+        var (columns, written) = Columns(table);
+        var ofSpecies = columns.ToList().FindIndex(c => c.Column == IntakeColumn.Species);
+        IReadOnlyList<IReadOnlyList<string>> cells = ofSpecies < 0 ? written : AsAbove(written, ofSpecies, Ditto);
         var dated = columns
             .Select((c, i) => (c.Column, Index: i))
             .Where(c => IsDate(c.Column))
@@ -58,8 +63,11 @@ public sealed class IntakeReader(Room room, StockIndex index)
         if (rows.Count > 0 && rows.All(r => r.Count(c => c.Length > 0) <= 1))
         {
             var dates = new IntakeDates(room.Tonight, table.DayFirst ?? true);
-            var lines = rows.Select(r => QuickLine.Read(r.FirstOrDefault(c => c.Length > 0) ?? "", species, dates))
-                .ToList();
+            var lines = AsAbove(
+                rows.Select(r => QuickLine.Read(r.FirstOrDefault(c => c.Length > 0) ?? "", species, dates)),
+                QuickLine.Columns.ToList().IndexOf(IntakeColumn.Species),
+                ["", .. Ditto]
+            );
             var filled = QuickLine.Columns.Select((_, i) => lines.Any(l => l[i].Length > 0)).ToList();
             return (
                 Said(QuickLine.Columns.Where((_, i) => filled[i])),
@@ -91,6 +99,25 @@ public sealed class IntakeReader(Room room, StockIndex index)
             ],
             [.. rows.Skip(1)]
         );
+    }
+
+    /// <summary>What stands for "as above" is filled in from the row above.</summary>
+    private static List<IReadOnlyList<string>> AsAbove(
+        IEnumerable<IReadOnlyList<string>> rows,
+        int column,
+        IReadOnlyList<string> marks
+    )
+    {
+        var above = "";
+        var filled = new List<IReadOnlyList<string>>();
+        foreach (var row in rows)
+        {
+            var isAbove = column < row.Count && marks.Contains(row[column], StringComparer.OrdinalIgnoreCase);
+            above = isAbove || column >= row.Count ? above : row[column];
+            filled.Add(isAbove && above.Length > 0 ? [.. row.Select((cell, c) => c == column ? above : cell)] : row);
+        }
+
+        return filled;
     }
 
     private static IReadOnlyList<ReadColumn> Said(IEnumerable<IntakeColumn> columns) =>

@@ -4,7 +4,7 @@ namespace Ledger.Intake;
 
 /// <summary>
 /// Reads an animal written on one line, in any order: <c>A1-3 Tliltocatl albopilosus f i6 6 cm molt 3/5 fed 20/11</c>.
-/// What is none of these is its name.
+/// What is none of these is its name. A line without a species has that of the line above it.
 /// </summary>
 public static class QuickLine
 {

@@ -19,7 +19,12 @@ interface Sent {
   version?: number;
 }
 
-async function server(request: Request): Promise<Response> {
+async function server(asked: Request | string): Promise<Response> {
+  if (typeof asked === 'string') {
+    // Whether it is there at all.
+    return manner === 'away' ? Promise.reject(new TypeError('network')) : Response.json({});
+  }
+  const request = asked;
   if (request.method === 'GET') {
     return Response.json({ token: 'proof', needed: true, name: 'Ann' });
   }

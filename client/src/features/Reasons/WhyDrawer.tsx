@@ -1,3 +1,5 @@
+import { useEffect, useRef } from 'react';
+import { useCommands } from '../../commands/useCommands';
 import { IconButton } from '../../ui/Button';
 import { X } from 'lucide-react';
 import type { Reason, Schemas } from '../../api/client';
@@ -26,10 +28,20 @@ export function WhyDrawer() {
       </Dialog>
     );
   }
+  return <Beside why={why} hide={hide} />;
+}
+
+/** Takes the focus when it opens and gives it back; what it stands beside goes on by its keys. */
+function Beside({ why, hide }: { why: Why; hide: () => void }) {
+  const drawer = useRef<HTMLElement>(null);
+  useEffect(() => drawer.current?.focus({ preventScroll: true }), []);
+  useCommands([{ id: 'why.close', run: hide }]);
   return (
     <aside
+      ref={drawer}
+      tabIndex={-1}
       aria-label="Why"
-      className="flex w-[348px] flex-none flex-col overflow-y-auto border-l border-line bg-panel px-5 pt-4 pb-3"
+      className="outline-none flex w-[348px] flex-none flex-col overflow-y-auto border-l border-line bg-panel px-5 pt-4 pb-3"
     >
       <header className="flex items-start justify-between gap-2">
         <h2 className="text-22">{why.title}</h2>

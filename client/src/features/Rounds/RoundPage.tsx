@@ -14,10 +14,11 @@ import { useWakeLock } from '../../ui/useWakeLock';
 import { WhyButton } from '../../ui/WhyButton';
 import { Waiting } from '../../ui/Waiting';
 import { useWhy } from '../Reasons/WhyContext';
+import { FirstEvening } from './FirstEvening';
 import { KitSheet } from './KitSheet';
 import { DoneRow, PassByFold, RestingFold, WaitingRow } from './QuietRows';
 import { RoundChores } from './RoundChores';
-import { DueRow } from './RoundRows';
+import { DueRow, lineId } from './RoundRows';
 import { ShelfBatch } from './ShelfBatch';
 import { canBatch } from './together';
 import { ShelfLegend, ShelfLine } from './ShelfLine';
@@ -96,12 +97,23 @@ function Round({ round: newest }: { round: RoundView }) {
   useWakeLock(due.length > 0);
   useEffect(() => void warmForms(), []);
 
+  /** Whatever is pressed in a line that is not lit brings the light there. */
+  const pressed = (event: React.MouseEvent) => {
+    const line = event.target instanceof Element ? event.target.closest('[data-line]') : null;
+    if (line !== null && line.getAttribute('aria-current') !== 'true') {
+      select(
+        due.findIndex((d) => line.id === lineId(d.stockId)),
+        false,
+      );
+    }
+  };
   const batch = sheet?.kind === 'batch' ? shelves.find((s) => s.code === sheet.shelf) : undefined;
   return (
     <ActingContext value={{ settled, settling, acted, hold }}>
       <RoundHead round={round} waiting={waiting.size} larder={larder} selected={selected} open={setSheet} />
+      {round.firstEvening !== null && <FirstEvening first={round.firstEvening} progress={round.progress} />}
       {round.waterUnknown.length > 0 && <WaterAsked unknown={round.waterUnknown} night={round.night} />}
-      <div className="border-t border-line">
+      <div className="border-t border-line" onClick={pressed}>
         {round.progress.total === 0 &&
           round.lines.length === 0 &&
           round.progress.resting === 0 &&
@@ -111,7 +123,6 @@ function Round({ round: newest }: { round: RoundView }) {
             key={shelf.code}
             shelf={shelf}
             selected={selected}
-            onSelect={(line) => select(due.indexOf(line), false)}
             onBatch={() => setSheet({ kind: 'batch', shelf: shelf.code })}
           />
         ))}
@@ -241,11 +252,10 @@ function ChoresLink({ children }: { children: React.ReactNode }) {
 interface SectionProps {
   shelf: Shelf;
   selected: RoundLine | undefined;
-  onSelect: (line: RoundLine) => void;
   onBatch: () => void;
 }
 
-function ShelfSection({ shelf, selected, onSelect, onBatch }: SectionProps) {
+function ShelfSection({ shelf, selected, onBatch }: SectionProps) {
   const keeper = useSettings().data?.settings.keeperName ?? null;
   const out = shelf.code === leftoversFirst || shelf.code === laterTonight;
   return (
@@ -289,7 +299,6 @@ function ShelfSection({ shelf, selected, onSelect, onBatch }: SectionProps) {
               key={row.line.stockId}
               line={row.line}
               selected={row.line.stockId === selected?.stockId}
-              onSelect={() => onSelect(row.line)}
             />
           ),
         )}

@@ -1,9 +1,12 @@
+import { memo } from 'react';
 import { Link } from 'react-router';
 import { hazardWord } from '../Stock/words';
 import type { RoundLine } from '../../api/client';
 import { Lantern } from '../../ui/Lantern';
 import { LineActs } from './LineActs';
-import { useIsPhone } from '../../ui/useMedia';
+
+/** Where a line stands on the page. */
+export const lineId = (stockId: string): string => `line-${stockId}`;
 
 const pool =
   'before:pointer-events-none before:absolute before:inset-y-0 before:right-0 before:-left-14 before:bg-[radial-gradient(520px_150px_at_78px_36px,var(--pool0),var(--pool1)_52%,transparent)] max-sm:before:left-0';
@@ -11,26 +14,24 @@ const pool =
 interface DueRowProps {
   line: RoundLine;
   selected: boolean;
-  onSelect: () => void;
 }
 
-/** One enclosure that needs a hand; the chosen one stands in the light with its acts. */
-export function DueRow({ line, selected, onSelect }: DueRowProps) {
-  const phone = useIsPhone();
+/**
+ * One enclosure that needs a hand; the chosen one stands in the light with its acts. As the light walks only two of them are
+ * drawn anew: whatever is pressed in another one is heard by the list.
+ */
+export const DueRow = memo(function DueRow({ line, selected }: DueRowProps) {
   const first = line.beside.find((offer) => offer.isMain) ?? line.choices[0];
   return (
     <article
-      id={`line-${line.stockId}`}
+      id={lineId(line.stockId)}
       data-line=""
       tabIndex={selected ? 0 : -1}
       aria-current={selected ? 'true' : undefined}
       aria-label={`${line.place} ${line.name}: ${line.do}`}
       className={`relative scroll-mt-2 scroll-mb-4 [contain-intrinsic-size:auto_56px] max-sm:scroll-mb-[150px] ${selected ? `py-3 ${pool}` : 'py-1.5 [content-visibility:auto]'}`}
     >
-      <div
-        className="relative grid grid-cols-[24px_104px_172px_minmax(0,1fr)_auto] items-center gap-x-3 pr-6 pl-2.5 max-sm:grid-cols-[28px_auto_minmax(0,1fr)_auto] max-sm:items-baseline max-sm:gap-y-0.5 max-sm:px-4 max-lg:grid-cols-[24px_96px_140px_minmax(0,1fr)_auto]"
-        onClick={selected ? undefined : onSelect}
-      >
+      <div className="relative grid grid-cols-[24px_104px_172px_minmax(0,1fr)_auto] items-center gap-x-3 pr-6 pl-2.5 max-sm:grid-cols-[28px_auto_minmax(0,1fr)_auto] max-sm:items-baseline max-sm:gap-y-0.5 max-sm:px-4 max-lg:grid-cols-[24px_96px_140px_minmax(0,1fr)_auto]">
         <Lantern
           shutters={line.shutters}
           lit
@@ -73,26 +74,17 @@ export function DueRow({ line, selected, onSelect }: DueRowProps) {
             <small className={`block text-13 ${selected ? 'text-soft' : 'text-muted'}`}>{line.detail}</small>
           )}
         </div>
-        {!selected && !phone && first !== undefined && (
+        {!selected && (
           <button
             type="button"
-            onClick={onSelect}
             aria-label={`Go to ${line.place} ${line.name}`}
-            className="grid h-9 w-11 place-items-center text-muted"
+            className={`grid h-9 w-11 place-items-center text-muted max-sm:absolute max-sm:inset-0 max-sm:size-auto ${first === undefined ? 'sm:hidden' : ''}`}
           >
-            <kbd>{first.key.toUpperCase()}</kbd>
+            <kbd className="max-sm:hidden">{first?.key.toUpperCase()}</kbd>
           </button>
-        )}
-        {phone && !selected && (
-          <button
-            type="button"
-            onClick={onSelect}
-            className="absolute inset-0"
-            aria-label={`Go to ${line.place} ${line.name}`}
-          />
         )}
       </div>
       {selected && <LineActs line={line} />}
     </article>
   );
-}
+});

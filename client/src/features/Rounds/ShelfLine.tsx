@@ -1,7 +1,12 @@
+import { memo } from 'react';
 import type { RoundView, Schemas } from '../../api/client';
 import { useIsPhone } from '../../ui/useMedia';
 
-type State = 'd' | 'o' | 'h' | 'r';
+type Shelf = Schemas['RoundShelf'];
+
+const states = ['d', 'o', 'h', 'r'] as const;
+
+type State = (typeof states)[number];
 
 /** Sizes of the boxes by how many there are: a few are drawn large, hundreds small, thousands as bars. */
 const scales = [
@@ -9,6 +14,8 @@ const scales = [
   { upTo: 160, step: 9, box: 7, gap: 12 },
   { upTo: 700, step: 5, box: 4, gap: 12 },
 ] as const;
+
+type Scale = (typeof scales)[number];
 
 const barWidth = 44;
 
@@ -20,7 +27,7 @@ export function ShelfLine({ round, place }: { round: RoundView; place: string | 
   if (total === 0) {
     return null;
   }
-  const here = place?.split('·') ?? [];
+  const [code, slot] = place?.split('·') ?? [];
   return (
     <div
       className="mt-2.5 flex max-h-[124px] flex-wrap gap-y-1 overflow-y-auto"
@@ -30,40 +37,69 @@ export function ShelfLine({ round, place }: { round: RoundView; place: string | 
       aria-label="Progress by shelf"
     >
       {round.shelves.map((shelf) => {
-        const current = shelf.code === here[0];
-        const width = scale === undefined ? barWidth : Math.max(26, shelf.states.length * scale.step + 3);
         return (
-          <svg
+          <ShelfDrawing
             key={shelf.code}
-            width={width}
-            height="36"
-            viewBox={`-3 0 ${width} 36`}
-            role="img"
-            aria-label={`Shelf ${shelf.code}: ${describe(shelf)}`}
-          >
-            {scale === undefined ? (
-              <Bar shelf={shelf} />
-            ) : (
-              Array.from(shelf.states).map((state, k) => (
-                <Mark
-                  key={k}
-                  state={state as State}
-                  x={k * scale.step}
-                  size={scale.box}
-                  here={current && shelf.slots[k] === Number(here[1])}
-                />
-              ))
-            )}
-            <path d={`M-3 18.5H${width - 4}`} stroke="var(--edge)" />
-            <text x="-2" y="33" fontWeight={current ? 650 : 400} className={current ? '' : 'fill-muted!'}>
-              {shelf.code}
-            </text>
-          </svg>
+            shelf={shelf}
+            here={shelf.code === code ? shelf.slots.indexOf(Number(slot)) : null}
+            scale={scale}
+          />
         );
       })}
     </div>
   );
 }
+
+interface DrawingProps {
+  shelf: Shelf;
+  /** Which of its boxes the light stands at; none where it stands on another shelf. */
+  here: number | null;
+  scale: Scale | undefined;
+}
+
+/** One shelf. As the light walks only the shelf that it is on is drawn anew, and boxes alike are one shape. */
+const ShelfDrawing = memo(function ShelfDrawing({ shelf, here, scale }: DrawingProps) {
+  const width = scale === undefined ? barWidth : Math.max(26, shelf.states.length * scale.step + 3);
+  return (
+    <svg
+      width={width}
+      height="36"
+      viewBox={`-3 0 ${width} 36`}
+      role="img"
+      aria-label={`Shelf ${shelf.code}: ${describe(shelf)}`}
+    >
+      {scale === undefined ? (
+        <Bar shelf={shelf} />
+      ) : (
+        states.map((state) => {
+          const at = Array.from(shelf.states).flatMap((s, k) =>
+            s === state && k !== here ? [k * scale.step] : [],
+          );
+          return at.length > 0 && <Marks key={state} state={state} at={at} size={scale.box} />;
+        })
+      )}
+      {scale !== undefined && here !== null && here >= 0 && (
+        <rect
+          x={here * scale.step - 1}
+          y="0"
+          width={scale.box + 2}
+          height="18"
+          fill="var(--lamp)"
+          stroke="var(--lampmark)"
+        />
+      )}
+      <path d={`M-3 18.5H${width - 4}`} stroke="var(--edge)" />
+      <text
+        x="-2"
+        y="33"
+        fontWeight={here !== null ? 650 : 400}
+        className={here !== null ? '' : 'fill-muted!'}
+      >
+        {shelf.code}
+      </text>
+    </svg>
+  );
+});
 
 /** What the boxes mean. */
 export function ShelfLegend() {
@@ -81,21 +117,20 @@ function Legend({ state, text }: { state: State; text: string }) {
   return (
     <li className="flex items-center gap-1.5">
       <svg width="12" height="18" aria-hidden="true">
-        <Mark state={state} x={0} size={12} here={false} />
+        <Marks state={state} at={[0]} size={12} />
       </svg>
       {text}
     </li>
   );
 }
 
-const countOf = (shelf: Schemas['RoundShelf'], state: State) =>
-  Array.from(shelf.states).filter((s) => s === state).length;
+const countOf = (shelf: Shelf, state: State) => Array.from(shelf.states).filter((s) => s === state).length;
 
-const describe = (shelf: Schemas['RoundShelf']) =>
+const describe = (shelf: Shelf) =>
   `${countOf(shelf, 'd')} done, ${countOf(shelf, 'o')} to do, ${countOf(shelf, 'h')} to pass by, ${countOf(shelf, 'r')} with nothing tonight`;
 
 /** A whole shelf as one bar: done from the left, then to do, then to pass by. */
-function Bar({ shelf }: { shelf: Schemas['RoundShelf'] }) {
+function Bar({ shelf }: { shelf: Shelf }) {
   const part = (state: State) => (countOf(shelf, state) / shelf.states.length) * (barWidth - 4);
   const [done, open, hushed] = [part('d'), part('o'), part('h')];
   return (
@@ -107,28 +142,20 @@ function Bar({ shelf }: { shelf: Schemas['RoundShelf'] }) {
   );
 }
 
-function Mark({ state, x, size, here }: { state: State; x: number; size: number; here: boolean }) {
-  if (here) {
-    return <rect x={x - 1} y="0" width={size + 2} height="18" fill="var(--lamp)" stroke="var(--lampmark)" />;
-  }
+/** Boxes of one state, drawn as one shape. */
+function Marks({ state, at, size }: { state: State; at: readonly number[]; size: number }) {
+  const draw = (inset: number, y: number, height: number) =>
+    at.map((x) => `M${x + inset} ${y}h${size - 2 * inset}v${height}h${2 * inset - size}z`).join('');
   switch (state) {
     case 'd':
-      return <rect x={x} y="4" width={size} height="14" fill="var(--moss)" />;
+      return <path d={draw(0, 4, 14)} fill="var(--moss)" />;
     case 'o':
-      return (
-        <rect
-          x={x + 0.6}
-          y="4.6"
-          width={size - 1.2}
-          height="12.8"
-          fill="none"
-          stroke="var(--muted)"
-          strokeWidth="1.2"
-        />
-      );
+      return <path d={draw(0.6, 4.6, 12.8)} fill="none" stroke="var(--muted)" strokeWidth="1.2" />;
     case 'h':
-      return <rect x={x} y="11" width={size} height="7" fill="var(--hush)" fillOpacity="0.6" />;
+      return <path d={draw(0, 11, 7)} fill="var(--hush)" fillOpacity="0.6" />;
     case 'r':
-      return <path d={`M${x} 17.2h${size}`} stroke="var(--muted)" strokeWidth="1.6" />;
+      return (
+        <path d={at.map((x) => `M${x} 17.2h${size}`).join('')} stroke="var(--muted)" strokeWidth="1.6" />
+      );
   }
 }

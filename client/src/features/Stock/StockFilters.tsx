@@ -16,6 +16,7 @@ const shows: readonly (readonly [string, string])[] = [
   ['hushed', 'Hushed'],
   ['misfits', 'Needs another enclosure'],
   ['unmeasured', 'Enclosure not measured'],
+  ['undated', 'Last molt not known'],
   ['new', 'New stock'],
   ['hazard', 'Hazard to people'],
   ['changed', 'Rules of their own'],

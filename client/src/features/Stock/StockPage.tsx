@@ -2,7 +2,7 @@ import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useDeferredValue, useRef, useState } from 'react';
-import { useNavigate } from 'react-router';
+import { useNavigate, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { type StockFilter, type StockOrder, stockLinesAtOnce, useStockStretch } from './queries';
 import { useIsPhone } from '../../ui/useMedia';
@@ -18,7 +18,12 @@ const rowHeight = 49;
 /** Everything that is kept, and what has left: filtered, ordered, and acted upon by many at once. */
 export function StockPage() {
   const navigate = useNavigate();
-  const [filter, setFilter] = useState<StockFilter>({ here: true, order: 'place' });
+  const show = useSearchParams()[0].get('show');
+  const [filter, setFilter] = useState<StockFilter>(() => ({
+    here: true,
+    order: 'place',
+    ...(show !== null && { show }),
+  }));
   const deferred = useDeferredValue(filter);
   const first = useStockStretch(deferred, 0);
   const [chosen, setChosen] = useState<ReadonlyMap<string, Line>>(new Map());
