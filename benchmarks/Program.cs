@@ -1,3 +1,4 @@
+using System.Globalization;
 using Benchmarks;
 
 // Every figure is a ratio against a baseline of the same run, so that it means the same on any machine.
@@ -5,6 +6,14 @@ Console.WriteLine("Hushed Lantern: speed and memory within one run");
 if (args is [] or ["forecast"])
 {
     ForecastBenchmark.Run();
+}
+
+if (args is [] or ["worlds", ..])
+{
+    var at = Array.IndexOf(args, "--seed");
+    WorldsBenchmark.Run(
+        at < 0 ? [1, 2, 3] : [.. args.Skip(at + 1).Select(s => int.Parse(s, CultureInfo.InvariantCulture))]
+    );
 }
 
 if (args is [] or ["larder"])

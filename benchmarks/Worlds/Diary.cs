@@ -23,6 +23,12 @@ internal static class Diary
 
         foreach (var wait in life.Waits.Where(w => !w.Pupa && w.To > came && w.To <= end))
         {
+            if (life.Kind.PupaDays is not null && wait.Molts + 1 == life.MoltsToAdult)
+            {
+                // The molt that makes the pupa is written down as such.
+                continue;
+            }
+
             if (draws.Chance(habits.MissesMolt))
             {
                 unseen.Add(wait.To);
