@@ -24,7 +24,9 @@ internal static class ForecastBenchmark
         var now = new DateTimeOffset(2026, 11, 23, 21, 0, 0, TimeSpan.Zero);
         var room = Room.At(RuleSet.Shipped, RoomStore.Fresh with { ZoneId = "UTC" }, now);
         var standing = Animal(now);
-        room = room.With(Lessons.Of([.. Enumerable.Repeat(standing, 40)], room));
+        room = room.With(
+            Lessons.Of([.. Enumerable.Range(0, 40).Select(_ => standing with { StockId = Guid.NewGuid() })], room)
+        );
         var subject = Subject.Of(standing, room);
         double Forecast() => VigilForecast.OfMolt(LifeReading.Of(subject)).Value!.PremoltChance;
 

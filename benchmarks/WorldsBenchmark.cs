@@ -56,12 +56,15 @@ internal static class WorldsBenchmark
         }
 
         var there = all.Where(f => f.LastInterval is not null).ToList();
-        var auc = Scores.AreaUnderRoc([.. readings.Select(r => (r.Chance, r.Followed))]);
+        var auc = Scores.AreaUnderRoc([.. readings.Select(r => (r.Chance, r.Followed, r.Weight))]);
         Console.WriteLine(
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"{name, -26}{all.Count, 7}  cover {all.Average(f => f.Covered(f.Engine)) * 100, 5:0.0} (rulebook {all.Average(f => f.Covered(f.SpeciesPrior)) * 100, 5:0.0})  pinball {all.Average(f => f.Engine.Pinball(f.Counts(f.Engine))), 6:0.00} rulebook {all.Average(f => f.SpeciesPrior.Pinball(f.Counts(f.SpeciesPrior))), 6:0.00}  there {there.Select(f => f.Engine.Pinball(f.Counts(f.Engine))).DefaultIfEmpty().Average(), 6:0.00} last {there.Select(f => f.LastInterval!.Pinball(f.Counts(f.LastInterval))).DefaultIfEmpty().Average(), 6:0.00}  AUC {auc, 5:0.000}"
+                $"{name, -26}{all.Count, 7}  cover {Mean(all, f => f.Covered(f.Engine)) * 100, 5:0.0} (rulebook {Mean(all, f => f.Covered(f.SpeciesPrior)) * 100, 5:0.0})  pinball {Mean(all, f => f.Pinball(f.Engine)), 6:0.00} rulebook {Mean(all, f => f.Pinball(f.SpeciesPrior)), 6:0.00}  there {Mean(there, f => f.Pinball(f.Engine)), 6:0.00} last {Mean(there, f => f.Pinball(f.LastInterval!)), 6:0.00}  AUC {auc, 5:0.000}  early {Mean(all, f => f.HappenedTo < f.Engine.P10 ? 1 : 0) * 100, 4:0.0} late {Mean(all, f => Math.Min(f.HappenedFrom, f.Horizon) > f.Engine.P90 ? 1 : 0) * 100, 4:0.0}"
             )
         );
     }
+
+    private static double Mean(List<ScoredForecast> all, Func<ScoredForecast, double> of) =>
+        Scores.Mean(all.Select(f => (of(f), f.Weight))) ?? 0;
 }

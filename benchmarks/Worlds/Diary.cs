@@ -72,8 +72,9 @@ internal static class Diary
             }
 
             notes.Add(new Note(down, down, What.Down));
+            // Coming up is the molt.
             notes.Add(new Note(up, up, What.Up));
-            (before, found) = (down, up);
+            return;
         }
 
         // Of the molts that end in adulthood most are known as such where a male or wings show it.

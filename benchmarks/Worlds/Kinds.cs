@@ -34,7 +34,7 @@ public sealed record Kind(
     /// </summary>
     public static IReadOnlyList<Kind> All { get; } =
     [
-        new("tarantula", "tliltocatl-albopilosus", 25, 36, 1.21, 290, 11, 7, 1.33, 0.17),
+        new("tarantula", "tliltocatl-albopilosus", 25, 36, 1.18, 290, 11, 7, 1.33, 0.17),
         new("tarantula", "brachypelma-hamorii", 25, 95, 1.12, 380, 12, 6, 1.29, 0.14),
         new("tarantula", "caribena-versicolor", 25, 38, 1.19, 225, 9, 14, 1.30, 0.18),
         new("jumping-spider", "phidippus-regius", 26, 16, 1.12, null, 8, 4, 1.27, 0.2),
@@ -43,7 +43,7 @@ public sealed record Kind(
         new("mantis", "phyllocrania-paradoxa", 26, 20, 1.1, null, 7, 8, 1.27, 0.2),
         new("moth", "samia-ricini", 25, 4.4, 1.14, null, 5, 5, 1.75, 0.3, 23),
         new("moth", "saturnia-pyri", 23, 8, 1.11, null, 5, 6, 1.8, 0.3, 41, 98),
-        new("hermit-crab", "coenobita-clypeatus", 26, 90, 1.13, 340, 14, 2.2, 1.16, 0.1),
+        new("hermit-crab", "coenobita-clypeatus", 26, 92, 1.07, 330, 14, 2.2, 1.16, 0.1),
     ];
 
     /// <summary>Whether adults go on molting.</summary>

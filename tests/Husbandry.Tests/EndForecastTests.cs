@@ -184,8 +184,11 @@ public class EndForecastTests
         );
         Assert.Equal([50, 20], hoped.Select(w => Math.Round(w.Length.Value)));
         Assert.Equal([5, 20], other.Select(w => Math.Round(w.Length.Value)));
-        // The one still lasting is shared out between the two.
-        Assert.Equal(1, hoped[^1].Chance + other[^1].Chance, 1e-9);
+        // The one still lasting is shared out between the two, by what the shares are held to be.
+        var shares = new Dictionary<string, double> { [VigilEnd.AsHoped] = 0.7, [VigilEnd.Otherwise] = 0.3 };
+        Assert.Equal(hoped[^1].Reached, other[^1].Reached);
+        Assert.True(hoped[^1].Reached![VigilEnd.AsHoped] > hoped[^1].Reached![VigilEnd.Otherwise]);
+        Assert.Equal(1, shares.Keys.Sum(end => EndForecast.Chance(end, shares, hoped[^1].Reached!)), 1e-9);
     }
 
     [Fact]

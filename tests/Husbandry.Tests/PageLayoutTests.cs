@@ -125,7 +125,7 @@ public class PageLayoutTests
     public void One_strong_sign_of_the_belly_is_no_verdict_but_is_not_told_as_plump()
     {
         var judgement = new Diary("pandinus-imperator", molts: 3)
-            .With(300, new Molted())
+            .With(250, new Molted())
             .Sign("segments-parted", 1)
             .Judge();
         Assert.Equal(Phase.Open, judgement.Phase.Value);

@@ -11,7 +11,7 @@ public class ScoreTests
     {
         double[] p = [0.9, 0.7, 0.2, 0.6, 0.1, 0.95];
         bool[] y = [true, true, false, false, false, true];
-        Assert.Equal(0.08541666667, Scores.Brier([.. p.Zip(y)])!.Value, 1e-10);
+        Assert.Equal(0.08541666667, Scores.Brier(p.Zip(y, (a, b) => (a, b, 1.0)))!.Value, 1e-10);
         Assert.Null(Scores.Brier([]));
     }
 
@@ -31,7 +31,15 @@ public class ScoreTests
     public void Area_under_the_curve_is_the_chance_of_ranking_a_pair_rightly()
     {
         // Source: definition (Hanley & McNeil 1982): pairs counted one by one, ties half.
-        (double, bool)[] forecasts = [(0.9, true), (0.7, false), (0.7, true), (0.4, false), (0.2, true), (0.1, false)];
+        (double, bool, double)[] forecasts =
+        [
+            (0.9, true, 1),
+            (0.7, false, 1),
+            (0.7, true, 1),
+            (0.4, false, 1),
+            (0.2, true, 1),
+            (0.1, false, 1),
+        ];
         var pairs =
             from a in forecasts
             where a.Item2
@@ -41,34 +49,56 @@ public class ScoreTests
             : a.Item1.Equals(b.Item1) ? 0.5
             : 0;
         Assert.Equal(pairs.Average(), Scores.AreaUnderRoc(forecasts)!.Value, 1e-12);
-        Assert.Null(Scores.AreaUnderRoc([(0.5, true)]));
+        Assert.Null(Scores.AreaUnderRoc([(0.5, true, 1)]));
     }
+
+    [Fact]
+    public void One_of_twice_the_weight_counts_as_two()
+    {
+        (double, bool, double)[] once = [(0.9, true, 1), (0.4, true, 1), (0.4, true, 1), (0.5, false, 1)];
+        (double, bool, double)[] weighed = [(0.9, true, 1), (0.4, true, 2), (0.5, false, 1)];
+        Assert.Equal(Scores.AreaUnderRoc(once)!.Value, Scores.AreaUnderRoc(weighed)!.Value, 1e-12);
+        Assert.Equal(Scores.Brier(once)!.Value, Scores.Brier(weighed)!.Value, 1e-12);
+    }
+
+    private static readonly Quantiles Window = new(10, 20, 30);
+
+    private static ScoredForecast Came(double from, double? to, double horizon = 1000) =>
+        new(Guid.Empty, "", "tarantula", VigilKind.Molt, default, 0, Window, Window, null, from, to, horizon);
 
     [Fact]
     public void An_event_known_only_to_lie_between_two_nights_is_scored_by_its_interval()
     {
-        ScoredForecast Came(double from, double? to) =>
-            new(
-                Guid.Empty,
-                "",
-                "tarantula",
-                VigilKind.Molt,
-                default,
-                0,
-                new Quantiles(10, 20, 30),
-                new Quantiles(10, 20, 30),
-                null,
-                from,
-                to
-            );
-        var window = new Quantiles(10, 20, 30);
-        Assert.Equal(1, Came(30, 30).Covered(window));
-        Assert.Equal(0, Came(32, 32).Covered(window));
-        Assert.Equal(0.5, Came(25.5, 35.5).Covered(window), 1e-12);
-        Assert.Equal(0, Came(18, 22).Error(window));
-        Assert.Equal(3, Came(23, 27).Error(window));
-        // One that has still not happened is a miss, and as wrong as it is late by now.
-        Assert.Equal(0, Came(45, null).Covered(window));
-        Assert.Equal(25, Came(45, null).Error(window));
+        Assert.Equal(1, Came(30, 30).Covered(Window));
+        Assert.Equal(0, Came(32, 32).Covered(Window));
+        Assert.Equal(0.5, Came(25.5, 35.5).Covered(Window), 1e-12);
+        Assert.Equal(5, Came(25, 25).Error(Window), 1e-12);
+        // Source: the mean over all nights of the interval.
+        foreach (var (from, to) in new[] { (18.0, 22.0), (23, 27), (5, 40) })
+        {
+            var nights = Enumerable.Range(0, 20_000).Select(k => from + ((to - from) * (k + 0.5) / 20_000)).ToList();
+            Assert.Equal(nights.Average(n => Came(n, n).Error(Window)), Came(from, to).Error(Window), 1e-3);
+            Assert.Equal(nights.Average(n => Came(n, n).Pinball(Window)), Came(from, to).Pinball(Window), 1e-3);
+        }
+    }
+
+    [Fact]
+    public void Beyond_the_end_of_the_record_nothing_is_told_apart()
+    {
+        // It had not come when the record ended at night 45: the window should have reached so far.
+        Assert.Equal(0, Came(45, null, 45).Covered(Window));
+        Assert.Equal(25, Came(45, null, 45).Error(Window), 1e-12);
+        Assert.Equal(1, Came(25, null, 25).Covered(Window));
+        Assert.Equal(Came(25, null, 25).Pinball(Window), Came(25, null, 25).Pinball(new Quantiles(10, 20, 300)), 1e-12);
+    }
+
+    [Fact]
+    public void Those_that_stayed_stand_for_those_that_left()
+    {
+        // Source: Kaplan & Meier (1958) by hand: of four one leaves on day 1, of the two still there one on day 3.
+        var stay = new Censoring([(1, true), (2, false), (3, true), (4, false)]);
+        Assert.Equal(1, stay.Weight(1), 1e-12);
+        Assert.Equal(4.0 / 3, stay.Weight(2), 1e-12);
+        Assert.Equal(8.0 / 3, stay.Weight(4), 1e-12);
     }
 }

@@ -1,4 +1,5 @@
 using CsCheck;
+using Husbandry.Reasons;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
@@ -176,10 +177,103 @@ public class VigilTests
     {
         // Source: Cox (1962), Renewal Theory: the mean forward recurrence time is E[T²]/(2·E[T]) (from memory).
         const double Sigma = 0.3;
-        var wait = new UnknownStartWait(new LogNormalWait(Math.Log(100), Sigma));
-        var mean = Enumerable.Range(0, 4000).Sum(d => Math.Exp(wait.LogSurvival(new(d + 0.5))));
+        var left = new RemainingWait(
+            UncertainStartWait.Unknown(new LogNormalWait(Math.Log(100), Sigma)),
+            EffectiveDays.Zero
+        );
+        var mean = Enumerable.Range(0, 4000).Sum(d => 1 - left.Within(new(d + 0.5)));
         var expected = 100 * Math.Exp(1.5 * Sigma * Sigma) / 2;
-        Assert.InRange(mean, expected * 0.999, expected * 1.001);
+        Assert.InRange(mean, expected * 0.995, expected * 1.005);
+    }
+
+    [Fact]
+    public void A_beginning_between_two_looks_is_the_mean_over_all_of_them()
+    {
+        // Source: law of total probability, summed over a thousand beginnings.
+        var whole = new LogNormalWait(Math.Log(40), 0.3);
+        var some = new UncertainStartWait(
+            whole,
+            [.. Enumerable.Range(0, 8).Select(k => (new EffectiveDays(20 * (0.5 - ((k + 0.5) / 8))), 1.0))]
+        );
+        foreach (var days in new[] { 15.0, 30, 45, 70 })
+        {
+            var mean = Enumerable
+                .Range(0, 1000)
+                .Average(k => Math.Exp(whole.LogSurvival(new(days + 10 - (20 * (k + 0.5) / 1000)))));
+            Assert.Equal(mean, Math.Exp(some.LogSurvival(new(days))), 2e-3);
+        }
+    }
+
+    [Theory]
+    [InlineData(4000, 7)]
+    [InlineData(4000, 20)]
+    [InlineData(60, 9)]
+    [InlineData(3, 40)]
+    public void Far_tails_of_a_student_are_those_of_its_density(double freedom, double t)
+    {
+        // Source: definition, the density integrated by Simpson's rule on ln t, against its value at t.
+        double LogDensity(double x) => -(freedom + 1) / 2 * double.LogP1(x * x / freedom);
+        const int Steps = 400_000;
+        // So far that nothing is left.
+        var end = Math.Log(1e6);
+        double Sum(double from, double to, double at)
+        {
+            var h = (to - from) / Steps;
+            var sum = 0.0;
+            for (var i = 0; i <= Steps; i++)
+            {
+                var u = from + (i * h);
+                var weight =
+                    i == 0 || i == Steps ? 1
+                    : i % 2 == 1 ? 4
+                    : 2;
+                sum += weight * Math.Exp(LogDensity(Math.Exp(u)) - LogDensity(at) + u);
+            }
+
+            return sum * h / 3;
+        }
+
+        var all = Sum(-30, end, 1e-3);
+        var tail = Math.Log(Sum(Math.Log(t), end, t)) + LogDensity(t) - LogDensity(1e-3) - Math.Log(2 * all);
+        Assert.Equal(tail, new LogStudentWait(0, 1, freedom).LogSurvival(new(Math.Exp(t))), 1e-4);
+    }
+
+    [Theory]
+    [InlineData(2, 1.5, 4000, 8)]
+    [InlineData(0.2, 1.5, 4000, 8)]
+    [InlineData(10, 35, 12, 4)]
+    [InlineData(40, 35, 0.3, 4)]
+    public void Evidence_on_the_grid_is_that_of_a_sum_over_every_minute(
+        double ago,
+        double span,
+        double ratio,
+        double edge
+    )
+    {
+        // Source: Bayes' rule, summed over a million equal steps.
+        var left = new RemainingWait(LogNormalWait.FromPrior(new WaitPrior(60, 100, 170)), new(80));
+        Witness[] seen = [new(new(ago), new(span), ratio, edge), new(new(5), new(35), 0.7, 4)];
+        var weighed = seen.Aggregate(new WeighedWait(left, new(35), seen), (w, e) => w.And(e));
+        const int Steps = 1_000_000;
+        const double Furthest = 500;
+        var (sum, premolt, before) = (0.0, 0.0, 0.0);
+        var by = new double[Steps];
+        for (var i = 0; i < Steps; i++)
+        {
+            var (a, b) = (Furthest * i / Steps, Furthest * (i + 1) / Steps);
+            var within = left.Within(new(b));
+            sum += (within - before) * seen.Aggregate(1.0, (w, e) => w * e.Of(new((a + b) / 2)));
+            (by[i], before) = (sum, within);
+            premolt = b <= 35 ? sum : premolt;
+        }
+
+        Assert.Equal(premolt / sum, weighed.PremoltChance, 1e-3);
+        foreach (var p in new[] { 0.1, 0.5, 0.9 })
+        {
+            var days = Furthest * (Array.FindIndex(by, c => c >= p * sum) + 1) / Steps;
+            Assert.Equal(p, weighed.Within(new(days)), 1e-3);
+            Assert.Equal(p, weighed.Within(weighed.Quantile(p)), 1e-3);
+        }
     }
 
     [Fact]
@@ -213,8 +307,9 @@ public class VigilTests
                 {
                     var left = new RemainingWait(LogNormalWait.FromPrior(new WaitPrior(60, 100, 170)), new(elapsed));
                     var one = new Witness(new(ago / 2), new(35), odds, 4);
-                    var before = new WeighedWait(left, new(35), new(1.5), [one]);
-                    var after = before.And(new Witness(new(ago), new(35), more, 4));
+                    var two = new Witness(new(ago), new(35), more, 4);
+                    var before = new WeighedWait(left, new(35), [one, two]).And(one);
+                    var after = before.And(two);
                     return after.PremoltChance >= before.PremoltChance - 1e-12
                         && after.Quantile(0.5).Value <= before.Quantile(0.5).Value + 1e-6;
                 }

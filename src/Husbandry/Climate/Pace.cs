@@ -61,7 +61,7 @@ public sealed class Pace
 
     private double RateAt(double celsius) => Rate(warmth!, rules!, celsius);
 
-    private double RateAhead(int days) => RateAt(means!.Expected(asOf + days, asOf, recent, rules!.LevelDays.Value));
+    private double RateAhead(int days) => RateAt(means!.Expected(asOf + days, asOf, recent, rules!));
 
     /// <summary>
     /// Effective days between two instants, the later not after the instant of the pace, each day by the warmth where the
@@ -157,19 +157,22 @@ public sealed class Pace
         return gone;
     }
 
-    /// <summary>Effective days since the first reading; before it and after the last one the nearest level goes on.</summary>
+    /// <summary>
+    /// Effective days since the first reading, by what was read until the instant of the pace; before it the mean of what was read
+    /// by then goes on, after it the present level.
+    /// </summary>
     private double At(DateTimeOffset instant)
     {
         var day = (instant.UtcDateTime - DateTime.UnixEpoch).TotalDays + EpochDay - means!.FirstDay;
-        if (day <= 0)
-        {
-            return day * (sums[^1] / means.Celsius.Length);
-        }
-
-        var known = Math.Min(means.Celsius.Length, asOf - means.FirstDay + 1);
+        var known = means.KnownOn(asOf);
         if (known <= 0)
         {
             return day * RateNow;
+        }
+
+        if (day <= 0)
+        {
+            return day * (sums[known] / known);
         }
 
         if (day >= known)

@@ -145,7 +145,7 @@ public static class StageReading
         {
             AdultMolting.Both => true,
             AdultMolting.FemalesOnly => sex != Sex.Male,
-            _ => subject.Group.Growth.StageBy == StageBasis.Size && sex != Sex.Male,
+            _ => false,
         };
 
     private static Stage ByMolts(Subject subject, int molts)

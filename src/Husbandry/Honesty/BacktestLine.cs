@@ -48,18 +48,19 @@ public sealed record BacktestLine(
     private static BacktestLine Of(VigilKind vigil, string group, List<ScoredForecast> all)
     {
         var withLast = all.Where(f => f.LastInterval is not null).ToList();
-        double? Mean(Func<ScoredForecast, double> of) => withLast.Count == 0 ? null : withLast.Average(of);
+        double? There(Func<ScoredForecast, double> of) => Scores.Mean(withLast.Select(f => (of(f), f.Weight)));
+        double Mean(Func<ScoredForecast, double> of) => Scores.Mean(all.Select(f => (of(f), f.Weight)))!.Value;
         return new BacktestLine(
             vigil,
             group,
             all.Count,
-            all.Average(f => f.Covered(f.Engine)),
+            Mean(f => f.Covered(f.Engine)),
             Scores.Median(all.Select(f => f.Error(f.Engine)))!.Value,
-            all.Average(f => f.Engine.Pinball(f.Counts(f.Engine))),
-            all.Average(f => f.SpeciesPrior.Pinball(f.Counts(f.SpeciesPrior))),
+            Mean(f => f.Pinball(f.Engine)),
+            Mean(f => f.Pinball(f.SpeciesPrior)),
             withLast.Count,
-            Mean(f => f.Engine.Pinball(f.Counts(f.Engine))),
-            Mean(f => f.LastInterval!.Pinball(f.Counts(f.LastInterval))),
+            There(f => f.Pinball(f.Engine)),
+            There(f => f.Pinball(f.LastInterval!)),
             Scores.Median(all.Select(f => f.Error(f.SpeciesPrior)))!.Value,
             Scores.Median(withLast.Select(f => f.Error(f.LastInterval!)))
         );
@@ -92,8 +93,8 @@ public sealed record ReadingLine(
                 .ThenBy(g => g.Key, StringComparer.Ordinal)
                 .Select(g =>
                 {
-                    var pairs = g.Select(x => (x.r.Chance, x.r.Followed)).ToList();
-                    var share = pairs.Average(p => p.Followed ? 1.0 : 0);
+                    var pairs = g.Select(x => (x.r.Chance, x.r.Followed, x.r.Weight)).ToList();
+                    var share = Scores.Mean(pairs.Select(p => (p.Followed ? 1.0 : 0, p.Weight)))!.Value;
                     return new ReadingLine(
                         g.Key,
                         pairs.Count,
@@ -138,8 +139,8 @@ public sealed record EndLine(
                         g.Key.Group,
                         g.Count(),
                         share,
-                        Scores.Brier([.. g.Select(e => (e.Chance, e.Otherwise))])!.Value,
-                        Scores.Brier([.. g.Select(e => (e.SpeciesPrior, e.Otherwise))])!.Value,
+                        Scores.Brier(g.Select(e => (e.Chance, e.Otherwise, 1.0)))!.Value,
+                        Scores.Brier(g.Select(e => (e.SpeciesPrior, e.Otherwise, 1.0)))!.Value,
                         share * (1 - share)
                     );
                 }),

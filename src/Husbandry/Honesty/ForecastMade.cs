@@ -43,7 +43,9 @@ internal sealed record ForecastMade(
         var subject = wait.Subject;
         var tonight = subject.Room.Tonight.DayNumber;
         var vigil = wait.Began.Vigil;
-        var elapsed = subject.Pace.Between(wait.Began.Began.Middle, subject.Room.Now).NotNegative;
+        // On the same clock: what lies in the cold waits for nothing.
+        var elapsed = wait.Hoped.Left.Elapsed;
+        var left = NightsToEnd.Of(new RemainingWait(wait.Hoped.Prior.Alone, elapsed), wait.Colds, subject.Pace);
         var former = subject.Standing.Vigils.All.LastOrDefault(v =>
             v.Vigil == vigil && v is { Ended: not null, AsHoped: true }
         );
@@ -56,7 +58,7 @@ internal sealed record ForecastMade(
                 wait.Quantile(0.5).DayNumber - tonight,
                 wait.Quantile(0.9).DayNumber - tonight
             ),
-            Of(alone[0].Item2, subject.Pace),
+            new Quantiles(left.Quantile(0.1).Value, left.Quantile(0.5).Value, left.Quantile(0.9).Value),
             former is null
                 ? null
                 : (former.Ended!.Middle - former.Began.Middle).TotalDays - subject.NightsSince(wait.Began.Began.Middle),

@@ -23,6 +23,8 @@ public sealed class Replay
     private readonly List<ScoredForecast> forecasts = [];
     private readonly List<ScoredReading> readings = [];
     private readonly List<ScoredEnd> ends = [];
+    private readonly List<(VigilKind Vigil, string Group, double Days, bool Left)> followed = [];
+    private readonly List<(string Group, double Days, bool Left)> watched = [];
     private int tooLate;
     private int cutShort;
 
@@ -76,7 +78,33 @@ public sealed class Replay
             }
         }
 
-        return new ReplayResult(first, last, forecasts, readings, ends, tooLate, cutShort);
+        return new ReplayResult(first, last, Weighted(forecasts), Weighted(readings), ends, tooLate, cutShort);
+    }
+
+    /// <summary>Those that stayed stand for those that left before anybody saw what came.</summary>
+    private List<ScoredForecast> Weighted(List<ScoredForecast> all)
+    {
+        var stay = followed
+            .GroupBy(f => (f.Vigil, f.Group))
+            .ToDictionary(g => g.Key, g => new Censoring(g.Select(f => (f.Days, f.Left))));
+        return
+        [
+            .. all.Select(f =>
+                f with
+                {
+                    Weight = stay[(f.Vigil, f.Group)].Weight(Math.Min(f.HappenedTo ?? f.Horizon, f.Horizon)),
+                }
+            ),
+        ];
+    }
+
+    private List<ScoredReading> Weighted(List<ScoredReading> all)
+    {
+        var stay = watched
+            .GroupBy(w => w.Group)
+            .ToDictionary(g => g.Key, g => new Censoring(g.Select(w => (w.Days, w.Left))));
+        // Until now its weight was how long it was watched.
+        return [.. all.Select(r => r with { Weight = stay[r.Group].Weight(r.Weight) })];
     }
 
     private void Visit(ReplayedLife life, Room then, DateOnly last)
@@ -135,9 +163,9 @@ public sealed class Replay
         DateOnly last
     )
     {
-        // Whether a forecast can be scored must not depend on what came of it: only those are whose wait would have
-        // ended before the record of the animal does by the rulebook's own 90 % night.
-        var left = life.LastNight(room, last).DayNumber - subject.Room.Tonight.DayNumber;
+        // Whether a forecast is scored must not depend on what came of it: only those are whose wait would have ended before
+        // the record of the room does by the rulebook's own 90 % night.
+        var left = last.DayNumber - subject.Room.Tonight.DayNumber;
         if (made.Alone.P90 > left)
         {
             tooLate++;
@@ -159,28 +187,32 @@ public sealed class Replay
             );
         }
 
-        if (outcome.CutShortAt is not null)
+        // An end that was already past that night, only not yet found, lies before it.
+        double NightsAhead(DateTimeOffset at) => (at - subject.Room.Now).TotalDays;
+        var (group, ahead) = (subject.Group.Id, outcome.AsHoped is { } hoped ? NightsAhead(hoped.To) : (double?)null);
+        var gone = outcome.CutShortAt is { } cut ? NightsAhead(cut) : (double?)null;
+        followed.Add((made.Vigil, group, gone ?? ahead ?? left, gone is not null));
+        if (gone is not null)
         {
             cutShort++;
             return;
         }
 
-        // An end that was already past that night, only not yet found, lies before it.
-        double NightsAhead(DateTimeOffset at) => (at - subject.Room.Now).TotalDays;
         var naive = made.LastInterval is { } days ? Math.Max(0, days) : (double?)null;
         forecasts.Add(
             new ScoredForecast(
                 life.StockId,
                 subject.Standing.Details.Nickname,
-                subject.Group.Id,
+                group,
                 made.Vigil,
                 subject.Room.Tonight,
                 age,
                 made.Engine,
                 made.Alone,
                 naive is { } n ? new Quantiles(n, n, n) : null,
-                outcome.AsHoped is { } when ? NightsAhead(when.From) : left,
-                outcome.AsHoped is { } found ? NightsAhead(found.To) : null
+                outcome.AsHoped is { } when ? Math.Max(0, NightsAhead(when.From)) : left,
+                ahead,
+                left
             )
         );
     }
@@ -189,9 +221,19 @@ public sealed class Replay
     {
         var (subject, weighed) = (outlook.Life.Subject, outlook.Weighed);
         var until = subject.Room.Now.AddDays(subject.Pace.Ahead(weighed.Premolt).Value);
-        var followed = outcome.AsHoped is { } when && when.Middle <= until;
-        // Near the end of the record, or of its stay, nobody knows whether a molt would have followed.
-        if (!followed && (until > room.Clock.EndOf(life.LastNight(room, last)) || outcome.LeftAt < until))
+        // Near the end of the record nobody knows whether a molt would have followed.
+        if (until > room.Clock.EndOf(last))
+        {
+            return;
+        }
+
+        double NightsAhead(DateTimeOffset at) => (at - subject.Room.Now).TotalDays;
+        var molt = outcome.AsHoped?.Middle;
+        var follows = molt <= until;
+        var left = outcome.LeftAt is { } at && at < until && !follows ? NightsAhead(at) : (double?)null;
+        var seen = left ?? NightsAhead(follows ? molt!.Value : until);
+        watched.Add((subject.Group.Id, seen, left is not null));
+        if (left is not null)
         {
             return;
         }
@@ -203,7 +245,8 @@ public sealed class Replay
                 subject.Room.Tonight,
                 weighed.PremoltChance,
                 outlook.Life.Premolt.Value.Word,
-                followed
+                follows,
+                seen
             )
         );
     }

@@ -1,6 +1,5 @@
 using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Honesty;
@@ -49,13 +48,6 @@ internal sealed class ReplayedLife
         return final is null
             ? null
             : new ReplayedLife(entries[0].StockId, final, entries.ToDictionary(e => e.Id, e => e.WrittenAt));
-    }
-
-    /// <summary>The night on which its record ends: nobody knows what came of an animal that was never written of again.</summary>
-    public DateOnly LastNight(Room room, DateOnly last)
-    {
-        var own = room.Clock.NightOf(final.LatestEventAt);
-        return final.Departure is null && own < last ? own : last;
     }
 
     /// <summary>Takes the next entry in, as it was written.</summary>

@@ -11,43 +11,50 @@ public static class Scores
     public static double Pinball(double tau, double forecast, double happened) =>
         happened >= forecast ? tau * (happened - forecast) : (1 - tau) * (forecast - happened);
 
+    /// <summary>Mean in which each counts by its weight.</summary>
+    /// <returns>None without any.</returns>
+    public static double? Mean(IEnumerable<(double Value, double Weight)> all)
+    {
+        var (sum, total) = (0.0, 0.0);
+        foreach (var (value, weight) in all)
+        {
+            (sum, total) = (sum + (value * weight), total + weight);
+        }
+
+        return total <= 0 ? null : sum / total;
+    }
+
     /// <summary>Mean squared distance between probabilities and what happened.</summary>
     /// <remarks>Source: Brier (1950), Mon. Weather Rev. 78:1–3.</remarks>
     /// <returns>None without forecasts.</returns>
-    public static double? Brier(IReadOnlyList<(double Probability, bool Happened)> forecasts) =>
-        forecasts.Count == 0
-            ? null
-            : forecasts.Average(f => (f.Probability - (f.Happened ? 1 : 0)) * (f.Probability - (f.Happened ? 1 : 0)));
+    public static double? Brier(IEnumerable<(double Probability, bool Happened, double Weight)> forecasts) =>
+        Mean(
+            forecasts.Select(f =>
+                ((f.Probability - (f.Happened ? 1 : 0)) * (f.Probability - (f.Happened ? 1 : 0)), f.Weight)
+            )
+        );
 
     /// <summary>Area under the ROC curve: the chance that one that happened was given more than one that did not.</summary>
     /// <remarks>By ranks, ties counting half. Source: Mann &amp; Whitney (1947); Hanley &amp; McNeil (1982), Radiology 143:29–36.</remarks>
     /// <returns>None unless some happened and some did not.</returns>
-    public static double? AreaUnderRoc(IReadOnlyList<(double Probability, bool Happened)> forecasts)
+    public static double? AreaUnderRoc(IReadOnlyList<(double Probability, bool Happened, double Weight)> forecasts)
     {
-        var happened = forecasts.Count(f => f.Happened);
-        var not = forecasts.Count - happened;
-        if (happened == 0 || not == 0)
+        var happened = forecasts.Where(f => f.Happened).Sum(f => f.Weight);
+        var not = forecasts.Where(f => !f.Happened).Sum(f => f.Weight);
+        if (happened <= 0 || not <= 0)
         {
             return null;
         }
 
-        var sorted = forecasts.OrderBy(f => f.Probability).ToList();
-        var ranks = 0.0;
-        for (var i = 0; i < sorted.Count; )
+        var (below, pairs) = (0.0, 0.0);
+        foreach (var tie in forecasts.GroupBy(f => f.Probability).OrderBy(g => g.Key))
         {
-            var j = i;
-            while (j < sorted.Count && sorted[j].Probability.Equals(sorted[i].Probability))
-            {
-                j++;
-            }
-
-            // Ranks are counted from 1; ties share their mean rank.
-            var rank = (i + 1 + j) / 2.0;
-            ranks += rank * sorted[i..j].Count(f => f.Happened);
-            i = j;
+            var no = tie.Where(f => !f.Happened).Sum(f => f.Weight);
+            pairs += tie.Where(f => f.Happened).Sum(f => f.Weight) * (below + (no / 2));
+            below += no;
         }
 
-        return (ranks - (happened * (happened + 1) / 2.0)) / ((double)happened * not);
+        return pairs / (happened * not);
     }
 
     /// <summary>The median of values; none when there are none.</summary>

@@ -96,27 +96,43 @@ public sealed record RoomSignRules(
 /// <param name="RoomShare">Share of a prior's variance that is how far this room's animals lie from the rulebook.</param>
 /// <param name="BetweenAnimalsShare">Share of it that is how much animals of a species differ in one room.</param>
 /// <param name="BetweenPriorAnimals">Weight of that share, in animals.</param>
-/// <param name="SlopePriorSd">How much ln(wait) may lengthen per molt beyond the rulebook's own.</param>
+/// <param name="PartShare">Share of it that is how much an eighth of growing up, or adulthood, differs from the room as a whole.</param>
+/// <param name="NeighbourParts">Correlation of two neighbouring eighths, 0–1.</param>
+/// <param name="OddWaitShare">Share of waits that are something else, such as the molt of another animal.</param>
+/// <param name="MissedMoltShare">Share of waits that hide a molt nobody saw, before the room has taught its own.</param>
+/// <param name="MissedMoltWaits">Weight of that share, in waits.</param>
+/// <param name="WithinWaits">Weight of the rulebook's spread of one animal's waits, in waits.</param>
 /// <param name="LearningKappa">Weight of a prior median, in intervals.</param>
 /// <param name="LearningAlpha">Shape of the prior on the spread.</param>
 /// <param name="LongerThanNormal">Quantile beyond which a wait is longer than normal.</param>
 /// <param name="UnknownWait">A wait of which the rulebook knows nothing: an honest shrug.</param>
 /// <param name="OtherEndPriorWaits">Weight of the rulebook's share of waits that end otherwise than hoped, in waits.</param>
-/// <param name="DrawnInSpreads">A wait further out than this many spreads is drawn in when the room learns from it.</param>
-/// <param name="LeastBetweenShare">Least difference between animals, as a share of what the rulebook expects.</param>
+/// <param name="ColdFrom">Day of the year on which pupae are put in the cold.</param>
+/// <param name="ColdFromSpread">Standard deviation of that.</param>
+/// <param name="ColdLasts">How long they stay there, as a multiple of what they need.</param>
+/// <param name="ColdLastsSpread">Standard deviation of that.</param>
+/// <param name="WinterPriorPupae">Weight of these, in pupae of the room.</param>
 /// <param name="SurfacedNights">For how many nights a crab is left in peace after it came up.</param>
 public sealed record RoomLessonRules(
     Rule<double> RoomShare,
     Rule<double> BetweenAnimalsShare,
     Rule<double> BetweenPriorAnimals,
-    Rule<double> SlopePriorSd,
+    Rule<double> PartShare,
+    Rule<double> NeighbourParts,
+    Rule<double> OddWaitShare,
+    Rule<double> MissedMoltShare,
+    Rule<double> MissedMoltWaits,
+    Rule<double> WithinWaits,
     Rule<double> LearningKappa,
     Rule<double> LearningAlpha,
     Rule<double> LongerThanNormal,
     Rule<WaitPrior> UnknownWait,
     Rule<double> OtherEndPriorWaits,
-    Rule<double> DrawnInSpreads,
-    Rule<double> LeastBetweenShare,
+    Rule<int> ColdFrom,
+    Rule<double> ColdFromSpread,
+    Rule<double> ColdLasts,
+    Rule<double> ColdLastsSpread,
+    Rule<double> WinterPriorPupae,
     Rule<double> SurfacedNights
 );
 
@@ -124,6 +140,8 @@ public sealed record RoomLessonRules(
 /// <param name="SlowestPace">Least effective days that a day counts for.</param>
 /// <param name="FastestPace">Most effective days that a day counts for.</param>
 /// <param name="LevelDays">Days whose mean is the present level of warmth.</param>
+/// <param name="CourseDays">Days before and after over which the course of former years is smoothed.</param>
+/// <param name="AnomalyDays">Days in which what is warmer or cooler than the season fades to a third.</param>
 /// <param name="DryDays">Days whose air is held against that before them.</param>
 /// <param name="DryAgainstDays">Days before them.</param>
 /// <param name="DryFewestDays">Fewest of these on which it must have been read.</param>
@@ -131,6 +149,8 @@ public sealed record RoomClimateRules(
     Rule<double> SlowestPace,
     Rule<double> FastestPace,
     Rule<int> LevelDays,
+    Rule<int> CourseDays,
+    Rule<double> AnomalyDays,
     Rule<int> DryDays,
     Rule<int> DryAgainstDays,
     Rule<int> DryFewestDays

@@ -56,6 +56,21 @@ public sealed record EndForecast(IReadOnlyList<EndChance> Ends, IReadOnlyList<En
         return chances;
     }
 
+    /// <summary>Chance of one end of a wait that has lasted so far, from what each clock says of so long a wait.</summary>
+    /// <param name="end">The end.</param>
+    /// <param name="shares">Share of such waits with each end.</param>
+    /// <param name="reached">ln of the chance to last so long, by end.</param>
+    public static double Chance(
+        string end,
+        IReadOnlyDictionary<string, double> shares,
+        IReadOnlyDictionary<string, double> reached
+    )
+    {
+        var high = reached.Values.Max();
+        double Part(string e) => shares[e] * Math.Exp(reached[e] - high);
+        return Part(end) / reached.Keys.Sum(Part);
+    }
+
     /// <summary>How a wait that stands may end. All clocks run on effective days; dates are of the calendar.</summary>
     internal static EndForecast Of(OpenWait wait)
     {
@@ -74,10 +89,15 @@ public sealed record EndForecast(IReadOnlyList<EndChance> Ends, IReadOnlyList<En
         )
             ? root
             : most;
-        var nights = Math.Max(Steps, (int)Math.Ceiling((wait.Chill + subject.Pace.Ahead(new(horizon))).Value));
-        // The clocks stand still while the cold lasts.
-        var cold = (int)Math.Ceiling(wait.Chill.Value);
+        var last = wait.Colds.Count == 0 ? CalendarDays.Zero : wait.Colds.Max();
+        var nights = Math.Max(
+            Steps,
+            (int)Math.Ceiling(subject.Pace.Ahead(subject.Pace.Within(last) + new EffectiveDays(horizon)).Value)
+        );
         var gone = subject.Pace.EachDayAhead(nights);
+        // The clocks stand still while the cold lasts.
+        int[] colds =
+            wait.Colds.Count == 0 ? [0] : [.. wait.Colds.Select(c => Math.Min(nights, (int)Math.Ceiling(c.Value)))];
         return new EndForecast(
             [.. clocks.Select((c, i) => new EndChance(c.End.Id, c.End.Says, chances[i]))],
             [
@@ -86,10 +106,17 @@ public sealed record EndForecast(IReadOnlyList<EndChance> Ends, IReadOnlyList<En
                     .Select(k => (int)Math.Round((double)nights * k / Steps))
                     .Select(ahead =>
                     {
-                        var effective = gone[Math.Max(0, ahead - cold)];
                         return new EndsBy(
                             subject.Room.Tonight.AddDays(ahead),
-                            [.. clocks.Select((c, i) => chances[i] * c.Left.Within(effective))]
+                            [
+                                .. clocks.Select(
+                                    (c, i) =>
+                                        chances[i]
+                                        * colds.Average(cold =>
+                                            ahead <= cold ? 0 : c.Left.Within(gone[ahead] - gone[cold])
+                                        )
+                                ),
+                            ]
                         );
                     }),
             ]

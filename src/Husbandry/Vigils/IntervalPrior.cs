@@ -5,9 +5,15 @@ namespace Husbandry.Vigils;
 /// <summary>What the rulebook alone expects of one wait, on ln effective days.</summary>
 /// <param name="Mu">Centre.</param>
 /// <param name="Sigma">Spread.</param>
-/// <param name="Molts">Molts behind the animal while it waits, as far as size or instar tell.</param>
-public sealed record IntervalPrior(double Mu, double Sigma, double Molts)
+/// <param name="Part">Part of life: 0–7 for the eighths of growing up, 8 for adults; 0 for other waits.</param>
+/// <param name="NextLonger">How many times as long the wait after it is, where its end may go unseen; none where it cannot.</param>
+public sealed record IntervalPrior(double Mu, double Sigma, int Part = 0, double? NextLonger = null)
 {
+    /// <summary>Parts of life that are told apart.</summary>
+    public const int Parts = 9;
+
+    private const int Adult = Parts - 1;
+
     private const double LeastSling = 1;
 
     /// <summary>
@@ -30,7 +36,7 @@ public sealed record IntervalPrior(double Mu, double Sigma, double Molts)
         };
         if (stage is Stage.Adult or Stage.Pupa)
         {
-            return new IntervalPrior(own.Mu, own.Sigma, molts ?? toAdult);
+            return new IntervalPrior(own.Mu, own.Sigma, Adult, stage == Stage.Adult ? 1 : null);
         }
 
         var logRatio = Math.Log(profile.GrowthRatio.Value);
@@ -49,7 +55,8 @@ public sealed record IntervalPrior(double Mu, double Sigma, double Molts)
         var slope = b.At - a.At > 0.5 ? (Mu(b.Stage) - Mu(a.Stage)) / (b.At - a.At) : 0;
         // Beyond the middles of the first and last stage the line is not drawn out further than one molt.
         var within = Math.Clamp(k, middles[0].At - 1, middles[2].At + 1);
-        return new IntervalPrior(Mu(a.Stage) + (slope * (within - a.At)), own.Sigma, k);
+        var eighth = (int)Math.Clamp(Adult * k / toAdult, 0, Adult - 1);
+        return new IntervalPrior(Mu(a.Stage) + (slope * (within - a.At)), own.Sigma, eighth, Math.Exp(slope));
     }
 
     /// <summary>The wait that a prior alone describes.</summary>

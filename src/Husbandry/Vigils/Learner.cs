@@ -13,10 +13,18 @@ public sealed class Learner(Room room)
 {
     private static readonly VigilKind[] Kinds = Enum.GetValues<VigilKind>();
 
+    private const int MissedRounds = 3;
+
+    private const int ShareRounds = 60;
+
     private readonly Room bare = room.With(Lessons.None);
-    private readonly Dictionary<string, Dictionary<(VigilKind, string), List<IReadOnlyList<PastWait>>>> waits = [];
+    private readonly Dictionary<
+        string,
+        Dictionary<(VigilKind, string), List<(Guid Animal, IReadOnlyList<PastWait> Waits)>>
+    > waits = [];
     private readonly Dictionary<string, Subject> one = [];
     private readonly Dictionary<string, List<SignSpan>> spans = [];
+    private readonly List<(DateOnly From, double? TimesNeeded)> winters = [];
 
     /// <summary>Takes in what an animal that is or was in the room has to teach.</summary>
     public void Add(Standing standing)
@@ -30,6 +38,12 @@ public sealed class Learner(Room room)
             {
                 Keep(key, vigil, end, subject);
             }
+        }
+
+        if (subject is { Profile.Diapause.Value: var diapause, Standing.Vigils.Chill: { } chill })
+        {
+            var needed = diapause.ChillWeeks * WinterWeeks.Week;
+            winters.Add((subject.Night(chill.From), chill.To is { } to ? (to - chill.From).TotalDays / needed : null));
         }
 
         if (subject.Group.Growth.MoltsFollowed.Value)
@@ -48,20 +62,30 @@ public sealed class Learner(Room room)
     {
         var learned = new Dictionary<(string, VigilKind, string), SpeciesLesson>();
         var ends = new Dictionary<(string, VigilKind), EndLesson>();
+        var missed = MissedShare();
         foreach (var (species, lists) in waits)
         {
             foreach (var vigil in Kinds)
             {
                 var found = EndsOf(vigil).ToDictionary(e => e, e => lists.GetValueOrDefault((vigil, e)) ?? []);
-                foreach (var (end, animals) in found.Where(f => f.Value.Count > 0))
+                if (found.Values.All(f => f.Count == 0))
                 {
-                    var sigma = animals.SelectMany(w => w).Average(w => w.Prior.Sigma);
-                    learned[(species, vigil, end)] = SpeciesLesson.Of(animals, sigma, bare.Rules.Room);
+                    continue;
                 }
 
-                if (vigil != VigilKind.Molt && found.Values.Any(f => f.Count > 0))
+                var shares = Shares(one[species], vigil, found, out var counted);
+                foreach (var (end, animals) in found.Where(f => f.Value.Count > 0))
                 {
-                    ends[(species, vigil)] = Count(one[species], vigil, found);
+                    learned[(species, vigil, end)] = SpeciesLesson.Of(
+                        [.. animals.Select(a => (a.Animal, Likely(a.Waits, end, shares)))],
+                        bare.Rules.Room,
+                        vigil == VigilKind.Molt ? missed : 0
+                    );
+                }
+
+                if (vigil != VigilKind.Molt)
+                {
+                    ends[(species, vigil)] = new EndLesson(shares, counted);
                 }
             }
         }
@@ -69,7 +93,8 @@ public sealed class Learner(Room room)
         return new Lessons(
             learned,
             ends,
-            spans.ToDictionary(s => s.Key, s => SignLessons.Of(s.Value, bare.Rules, s.Key))
+            spans.ToDictionary(s => s.Key, s => SignLessons.Of(s.Value, bare.Rules, s.Key)),
+            winters
         );
     }
 
@@ -90,29 +115,85 @@ public sealed class Learner(Room room)
             lists[(vigil, end)] = list = [];
         }
 
-        list.Add(found);
+        list.Add((subject.Standing.StockId, found));
     }
 
     private static IEnumerable<string> EndsOf(VigilKind vigil) =>
         vigil == VigilKind.Molt ? [VigilEnd.AsHoped] : VigilDefinition.Of(vigil).AllEnds.Select(e => e.Id);
 
+    /// <summary>How often a molt goes unseen in this room: counted over all species, the rulebook's share weighed in.</summary>
+    private double MissedShare()
+    {
+        var rules = bare.Rules.Room;
+        var (share, weight) = (rules.Lessons.MissedMoltShare.Value, rules.Lessons.MissedMoltWaits.Value);
+        var molts = waits
+            .Values.Select(lists => lists.GetValueOrDefault((VigilKind.Molt, VigilEnd.AsHoped)) ?? [])
+            .Where(animals => animals.Count > 0)
+            .ToList();
+        var (learned, seen) = (share, 0);
+        for (var round = 0; round < MissedRounds; round++)
+        {
+            var fits = molts.Select(animals => SpeciesLesson.Of(animals, rules, learned)).ToList();
+            seen = fits.Sum(f => f.Intervals);
+            learned = ((weight * share) + fits.Sum(f => f.MissedExpected)) / (weight + seen);
+        }
+
+        // Before anything was seen to its end the forecast is the rulebook's, and what is learned comes in bit by bit.
+        return learned * seen / (weight + seen);
+    }
+
+    /// <summary>Waits that still last, each with the chance that it will end so.</summary>
+    private static IReadOnlyList<PastWait> Likely(
+        IReadOnlyList<PastWait> found,
+        string end,
+        IReadOnlyDictionary<string, double> shares
+    ) =>
+        [
+            .. found.Select(w =>
+                w.Reached is { } reached ? w with { Chance = EndForecast.Chance(end, shares, reached) } : w
+            ),
+        ];
+
     /// <summary>
     /// A Dirichlet count: the rulebook's shares stand for some waits of their own. One still lasting counts for each end by
-    /// the chance that it is such, so that the quick ends are not counted too often.
+    /// the chance that it is such, which hangs on the shares in turn: counted again until they agree.
     /// </summary>
-    private static EndLesson Count(
+    /// <remarks>Source: Dempster, Laird &amp; Rubin (1977), J. R. Statist. Soc. B 39:1–38, for mixtures.</remarks>
+    private static IReadOnlyDictionary<string, double> Shares(
         Subject one,
         VigilKind vigil,
-        Dictionary<string, List<IReadOnlyList<PastWait>>> found
+        Dictionary<string, List<(Guid Animal, IReadOnlyList<PastWait> Waits)>> found,
+        out IReadOnlyDictionary<string, int> counted
     )
     {
+        var ended = found.ToDictionary(f => f.Key, f => f.Value.Sum(a => a.Waits.Count(w => w.IsOver)));
+        counted = ended;
+        if (vigil == VigilKind.Molt)
+        {
+            return new Dictionary<string, double> { [VigilEnd.AsHoped] = 1 };
+        }
+
         var weight = one.Room.Rules.Room.Lessons.OtherEndPriorWaits.Value;
         var rules = WaitPriors.Shares(one, vigil);
-        var counts = found.ToDictionary(f => f.Key, f => f.Value.SelectMany(w => w).Sum(w => w.Chance));
-        var total = weight + counts.Values.Sum();
-        return new EndLesson(
-            found.Keys.ToDictionary(e => e, e => ((weight * rules[e]) + counts[e]) / total),
-            found.ToDictionary(f => f.Key, f => f.Value.SelectMany(w => w).Count(w => w.IsOver))
-        );
+        // A wait that still lasts is listed under each of its ends.
+        var open = found[VigilEnd.AsHoped]
+            .SelectMany(a => a.Waits)
+            .Select(w => w.Reached)
+            .OfType<IReadOnlyDictionary<string, double>>()
+            .ToList();
+        var shares = rules;
+        var total = weight + ended.Values.Sum() + open.Count;
+        for (var round = 0; round < ShareRounds; round++)
+        {
+            var now = shares;
+            shares = rules.ToDictionary(
+                r => r.Key,
+                r =>
+                    ((weight * r.Value) + ended[r.Key] + open.Sum(reached => EndForecast.Chance(r.Key, now, reached)))
+                    / total
+            );
+        }
+
+        return shares;
     }
 }

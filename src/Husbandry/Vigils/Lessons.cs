@@ -20,14 +20,17 @@ public sealed class Lessons
     private readonly Dictionary<(string Species, VigilKind Vigil), EndLesson> ends;
     private readonly Dictionary<string, IReadOnlyList<SignLesson>> signs;
 
+    private readonly IReadOnlyList<(DateOnly From, double? TimesNeeded)> winters;
+
     internal Lessons(
         Dictionary<(string, VigilKind, string), SpeciesLesson> waits,
         Dictionary<(string, VigilKind), EndLesson> ends,
-        Dictionary<string, IReadOnlyList<SignLesson>> signs
-    ) => (this.waits, this.ends, this.signs) = (waits, ends, signs);
+        Dictionary<string, IReadOnlyList<SignLesson>> signs,
+        IReadOnlyList<(DateOnly From, double? TimesNeeded)> winters
+    ) => (this.waits, this.ends, this.signs, this.winters) = (waits, ends, signs, winters);
 
     /// <summary>Nothing learned yet.</summary>
-    public static Lessons None { get; } = new([], [], []);
+    public static Lessons None { get; } = new([], [], [], []);
 
     /// <summary>Learns from all animals that are or were in the room, those that left included.</summary>
     public static Lessons Of(IEnumerable<Standing> standings, Room room)
@@ -54,6 +57,9 @@ public sealed class Lessons
 
     /// <summary>Lessons of all signs of a group.</summary>
     public IReadOnlyList<SignLesson> Signs(string group) => signs.GetValueOrDefault(group) ?? [];
+
+    /// <summary>When pupae are put in the cold here, and for how long.</summary>
+    public WinterLesson Winter(RoomRules rules) => WinterLesson.Of(winters, rules.Lessons);
 
     internal static string KeyOf(Subject subject) => $"{subject.Group.Id} {subject.SpeciesName}";
 }

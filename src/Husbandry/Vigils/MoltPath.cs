@@ -29,7 +29,7 @@ public static class MoltPath
         }
 
         var lesson = s.Room.Lessons.For(s, VigilKind.Molt);
-        var own = PastWaits.Of(s, VigilKind.Molt).Where(w => w.IsOver).ToList();
+        var own = PastWaits.Of(s, VigilKind.Molt).Where(w => w.IsWhole).ToList();
         for (var k = 0; k < molts; k++)
         {
             var grown = Math.Pow(s.Profile.GrowthRatio.Value, k);
@@ -42,8 +42,8 @@ public static class MoltPath
             }
 
             var prior = IntervalPrior.ForMolt(s.Profile, stage, behind, now.SizeMm * grown, s.Standing.Details.Sex);
-            var whole = new RemainingWait(SpeciesLesson.Whole(prior, lesson, own), EffectiveDays.Zero);
-            yield return new MoltStep(stage, grown, new NightsToEnd(whole, CalendarDays.Zero, s.Pace));
+            var whole = new RemainingWait(WholeWait.Of(s, prior, lesson, own), EffectiveDays.Zero);
+            yield return new MoltStep(stage, grown, new NightsToEnd(whole, s.Pace));
         }
     }
 

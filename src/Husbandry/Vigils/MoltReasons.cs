@@ -28,7 +28,7 @@ internal static class MoltReasons
                 $"{subject.SpeciesName}, {subject.Group.StageWord(stage)}: {At(0):0} days at this size, 8 of 10 between {At(-z):0} and {At(z):0}."
             ),
         };
-        AddLearned(reasons, subject, subject.Room.Lessons.For(subject, VigilKind.Molt), wait.OwnIntervals);
+        AddLearned(reasons, subject, subject.Room.Lessons.For(subject, VigilKind.Molt), wait.Prior, wait.OwnIntervals);
         AddWarmth(reasons, subject);
         if (reading.Evidence.Count > 0)
         {
@@ -53,12 +53,18 @@ internal static class MoltReasons
     }
 
     /// <summary>What the room and the animal itself taught, once they taught something.</summary>
-    public static void AddLearned(List<Reason> reasons, Subject subject, SpeciesLesson? lesson, int own)
+    public static void AddLearned(
+        List<Reason> reasons,
+        Subject subject,
+        SpeciesLesson? lesson,
+        IntervalPrior prior,
+        int own
+    )
     {
         var room = subject.Room.Rules.Room;
         if (lesson is { Intervals: > 0 })
         {
-            var factor = Math.Exp(lesson.Offset);
+            var factor = Math.Exp(lesson.OffsetAt(prior));
             reasons.Add(
                 room.Lessons.RoomShare.Because(
                     "This room",

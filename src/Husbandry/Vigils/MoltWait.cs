@@ -24,6 +24,8 @@ internal sealed record MoltWait(
     EffectiveDays Premolt
 )
 {
+    private const int Looks = 8;
+
     /// <summary>
     /// The wait: a lognormal by species and instar, moved by what the room's animals of the species taught and by this
     /// animal's own intervals, conditioned on the days already waited.
@@ -41,14 +43,15 @@ internal sealed record MoltWait(
             BodySize.SizeAt(subject, molts),
             standing.Details.Sex
         );
-        var own = PastWaits.Of(subject, VigilKind.Molt).Where(w => w.IsOver).ToList();
+        var own = PastWaits.Of(subject, VigilKind.Molt).Where(w => w.IsWhole).ToList();
         var lesson = subject.Room.Lessons.For(subject, VigilKind.Molt);
-        // Without lessons of a room the animal's own intervals still count, against the rulebook alone.
-        lesson ??= own.Count == 0 ? null : SpeciesLesson.Of([], prior.Sigma, subject.Room.Rules.Room);
-        var whole = SpeciesLesson.Whole(prior, lesson, own);
+        var whole = WholeWait.Of(subject, prior, lesson, own);
         var waited = Math.Max(0, subject.NightsSince(since));
         var elapsed = subject.Pace.Between(since, subject.Room.Now).NotNegative;
-        var left = new RemainingWait(start is null ? new UnknownStartWait(AsLogNormal(whole)) : whole, elapsed);
+        var left = new RemainingWait(
+            start is null ? FirstWait.Of(subject, whole, lesson) : FoundLater(whole, start, subject.Pace),
+            elapsed
+        );
         return new MoltWait(
             subject,
             prior,
@@ -65,11 +68,12 @@ internal sealed record MoltWait(
     /// </summary>
     public (WeighedWait Wait, IReadOnlyList<Rung> Ladder) Weigh(PremoltReading reading)
     {
-        var weighed = new WeighedWait(Left, Premolt, Subject.Group.Imminent, []);
+        var witnesses = reading.Evidence.Select(e => e.Witness(Subject, Premolt)).ToList();
+        var weighed = new WeighedWait(Left, Premolt, witnesses);
         var rungs = new List<Rung> { new("Nights waited", "", weighed.PremoltChance) };
-        foreach (var e in reading.Evidence)
+        foreach (var (e, witness) in reading.Evidence.Zip(witnesses))
         {
-            weighed = weighed.And(e.Witness(Subject, Premolt));
+            weighed = weighed.And(witness);
             var strength = e.LikelihoodRatio < 1 ? "against" : e.Strength.ToString().ToLowerInvariant();
             var label = e.Note.Length > 0 ? $"{e.Brief}, {e.Note}" : e.Brief;
             rungs.Add(new Rung(label, strength, weighed.PremoltChance));
@@ -78,15 +82,19 @@ internal sealed record MoltWait(
         return (weighed, rungs);
     }
 
-    /// <summary>A lognormal of the same centre and variance, for waits whose beginning nobody saw.</summary>
-    private static LogNormalWait AsLogNormal(IWait wait)
+    /// <summary>A wait whose beginning is known only to lie between two looks.</summary>
+    private static IWait FoundLater(IWait whole, Occurrence start, Pace pace)
     {
-        if (wait is not LogStudentWait t)
-        {
-            return (LogNormalWait)wait;
-        }
-
-        var inflation = t.Freedom > 2 ? Math.Sqrt(t.Freedom / (t.Freedom - 2)) : 2;
-        return new LogNormalWait(t.Location, t.Scale * inflation);
+        var width = pace.Between(start.From, start.To).Value;
+        return width < 1
+            ? whole
+            : new UncertainStartWait(
+                whole,
+                [
+                    .. Enumerable
+                        .Range(0, Looks)
+                        .Select(k => (new EffectiveDays(width * (0.5 - ((k + 0.5) / Looks))), 1.0)),
+                ]
+            );
     }
 }

@@ -1,5 +1,6 @@
 using Husbandry.Climate;
 using Husbandry.Reasons;
+using MathNet.Numerics.RootFinding;
 
 namespace Husbandry.Vigils;
 
@@ -38,12 +39,53 @@ internal sealed class NightsToMolt(WeighedWait wait, Pace pace) : NightsLeft
     public override CalendarDays Quantile(double p) => pace.Ahead(wait.Quantile(p));
 }
 
-/// <summary>A wait that ends in one way; what cold is still to come lies before it.</summary>
-internal sealed class NightsToEnd(RemainingWait left, CalendarDays chill, Pace pace) : NightsLeft
+/// <summary>A wait that ends in one way and goes on now.</summary>
+internal sealed class NightsToEnd(RemainingWait left, Pace pace) : NightsLeft
 {
-    public override double Within(CalendarDays days) => days <= chill ? 0 : left.Within(pace.Within(days - chill));
+    /// <summary>The wait, behind the cold that must come first.</summary>
+    /// <param name="left">What is left of it.</param>
+    /// <param name="colds">How long until that cold is over, each as likely; none where none must come.</param>
+    /// <param name="pace">How fast it goes by.</param>
+    public static NightsLeft Of(RemainingWait left, IReadOnlyList<CalendarDays> colds, Pace pace) =>
+        colds.Count == 0 ? new NightsToEnd(left, pace) : new NightsAfterCold(left, colds, pace);
 
-    public override CalendarDays Quantile(double p) => chill + pace.Ahead(left.Quantile(p));
+    public override double Within(CalendarDays days) => days <= CalendarDays.Zero ? 0 : left.Within(pace.Within(days));
+
+    public override CalendarDays Quantile(double p) => pace.Ahead(left.Quantile(p));
+}
+
+/// <summary>A wait that stands still until a cold of uncertain length is over.</summary>
+internal sealed class NightsAfterCold(RemainingWait left, IReadOnlyList<CalendarDays> colds, Pace pace) : NightsLeft
+{
+    private const double DayAccuracy = 0.02;
+    private const int MostHalvings = 80;
+
+    private readonly IReadOnlyList<(CalendarDays Days, EffectiveDays Warm)> colds =
+    [
+        .. colds.Select(c => (c, pace.Within(c))),
+    ];
+
+    public override double Within(CalendarDays days)
+    {
+        var warm = pace.Within(days);
+        return days <= CalendarDays.Zero ? 0 : colds.Average(c => c.Days >= days ? 0 : left.Within(warm - c.Warm));
+    }
+
+    public override CalendarDays Quantile(double p)
+    {
+        var low = colds.Min(c => c.Days);
+        var after = pace.Within(colds.Max(c => c.Days)) + left.Quantile(p);
+        return Bisection.TryFindRoot(
+            d => Within(new(d)) - p,
+            low.Value,
+            pace.Ahead(after).Value + 1,
+            DayAccuracy,
+            MostHalvings,
+            out var root
+        )
+            ? new(root)
+            : pace.Ahead(after);
+    }
 }
 
 /// <summary>Several waits, one after another.</summary>

@@ -24,7 +24,7 @@ internal sealed record EndClock(VigilEnd End, double Share, IntervalPrior Prior,
 /// <param name="Lesson">What the room taught of waits that end as hoped.</param>
 /// <param name="Ends">How such waits ended here.</param>
 /// <param name="Own">The animal's own former waits that ended as hoped.</param>
-/// <param name="Chill">Cold that must come first.</param>
+/// <param name="Colds">How long until the cold that must come first is over, each as likely; none where none must.</param>
 /// <remarks>
 /// Source of the form with a clock for each end: Larson &amp; Dinse (1985), A mixture model for the regression analysis of
 /// competing risks data, Appl. Statist. 34:201–211 [from memory].
@@ -36,7 +36,7 @@ internal sealed record OpenWait(
     SpeciesLesson? Lesson,
     EndLesson? Ends,
     IReadOnlyList<PastWait> Own,
-    CalendarDays Chill
+    IReadOnlyList<CalendarDays> Colds
 )
 {
     /// <summary>A wait that is under way.</summary>
@@ -44,11 +44,11 @@ internal sealed record OpenWait(
     {
         var (vigil, began) = (waiting.Vigil, waiting.Began.Middle);
         var lessons = subject.Room.Lessons;
-        var own = PastWaits.Of(subject, vigil).Where(w => w.IsOver).ToList();
+        var own = PastWaits.Of(subject, vigil).Where(w => w.IsWhole).ToList();
         var ends = lessons.EndsOf(subject, vigil);
         var shares = ends?.Shares ?? WaitPriors.Shares(subject, vigil);
-        var chill = ChillLeft(subject, waiting);
-        var elapsed = chill > CalendarDays.Zero ? EffectiveDays.Zero : Warm(subject, began).NotNegative;
+        var colds = vigil == VigilKind.Emergence ? lessons.Winter(subject.Room.Rules.Room).Left(subject) : [];
+        var elapsed = colds.Count > 0 ? EffectiveDays.Zero : Warm(subject, began, subject.Room.Now).NotNegative;
         return new OpenWait(
             subject,
             waiting,
@@ -56,13 +56,13 @@ internal sealed record OpenWait(
             lessons.For(subject, vigil),
             ends,
             own,
-            chill
+            colds
         );
 
         EndClock Clock(VigilEnd end)
         {
             var prior = WaitPriors.Of(subject, vigil, end.Id, began);
-            var whole = SpeciesLesson.Whole(prior, lessons.For(subject, vigil, end.Id), end.IsHoped ? own : []);
+            var whole = WholeWait.Of(subject, prior, lessons.For(subject, vigil, end.Id), end.IsHoped ? own : []);
             return new EndClock(end, shares[end.Id], prior, new RemainingWait(whole, elapsed));
         }
     }
@@ -76,42 +76,26 @@ internal sealed record OpenWait(
     /// <summary>Chance (0–1) that this wait ends in one of the ways that are not hoped for.</summary>
     public double OtherChance => Chances.Skip(1).Sum();
 
+    /// <summary>What is left of it if it ends as hoped, cold included.</summary>
+    public NightsLeft Left { get; } = NightsToEnd.Of(Clocks[0].Left, Colds, Subject.Pace);
+
     /// <summary>Night by which it has ended as hoped with chance <paramref name="p"/>, if it does end so.</summary>
-    public DateOnly Quantile(double p) =>
-        (Chill + Subject.Pace.Ahead(Hoped.Left.Quantile(p))).After(Subject.Room.Tonight);
+    public DateOnly Quantile(double p) => Left.Quantile(p).After(Subject.Room.Tonight);
 
     /// <summary>
     /// Days of warmth since it began: what lies in the cold waits for nothing. A pupa that needs a winter, and a queen that
     /// lays after hers, count from the end of it.
     /// </summary>
-    private static EffectiveDays Warm(Subject subject, DateTimeOffset began)
+    internal static EffectiveDays Warm(Subject subject, DateTimeOffset began, DateTimeOffset until)
     {
-        var now = subject.Room.Now;
-        if (subject.Standing.Vigils.Chill is not { } chill || chill.From < began)
+        if (subject.Standing.Vigils.Chill is not { } chill || chill.From < began || chill.From > until)
         {
-            return subject.Pace.Between(began, now);
+            return subject.Pace.Between(began, until);
         }
 
         var anew = subject.Profile.Diapause is not null || subject.Group.Feeding.Diet == Diet.SugarAndProtein;
         var before = anew ? EffectiveDays.Zero : subject.Pace.Between(began, chill.From);
-        return before + (chill.To is { } warm ? subject.Pace.Between(warm, now) : EffectiveDays.Zero);
-    }
-
-    /// <summary>Winter cold that a diapausing pupa still needs.</summary>
-    private static CalendarDays ChillLeft(Subject subject, VigilEvent waiting)
-    {
-        if (waiting.Vigil != VigilKind.Emergence || subject.Profile.Diapause is not { } diapause)
-        {
-            return CalendarDays.Zero;
-        }
-
-        var needed = new CalendarDays(diapause.Value.ChillWeeks * WinterWeeks.Week);
-        return subject.Standing.Vigils.Chill switch
-        {
-            null => needed,
-            { To: not null } => CalendarDays.Zero,
-            { From: var from } => (needed - new CalendarDays((subject.Room.Now - from).TotalDays)).NotNegative,
-        };
+        return before + (chill.To is { } warm && warm < until ? subject.Pace.Between(warm, until) : EffectiveDays.Zero);
     }
 }
 
@@ -159,7 +143,7 @@ internal static class WaitPriors
     private static IntervalPrior Plain(Rule<WaitPrior> rule)
     {
         var whole = LogNormalWait.FromPrior(rule.Value);
-        return new IntervalPrior(whole.Mu, whole.Sigma, 0);
+        return new IntervalPrior(whole.Mu, whole.Sigma);
     }
 
     /// <summary>Nights underground by size: a straight line on log scales through the rulebook's points.</summary>
@@ -177,6 +161,6 @@ internal static class WaitPriors
         var (a, b) = (points[i - 1], points[i]);
         var (la, lb) = (LogNormalWait.FromPrior(a.Wait.Value), LogNormalWait.FromPrior(b.Wait.Value));
         var share = (x - Math.Log(a.SizeMm)) / (Math.Log(b.SizeMm) - Math.Log(a.SizeMm));
-        return new IntervalPrior(la.Mu + (share * (lb.Mu - la.Mu)), la.Sigma + (share * (lb.Sigma - la.Sigma)), 0);
+        return new IntervalPrior(la.Mu + (share * (lb.Mu - la.Mu)), la.Sigma + (share * (lb.Sigma - la.Sigma)));
     }
 }

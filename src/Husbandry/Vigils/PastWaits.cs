@@ -13,17 +13,24 @@ namespace Husbandry.Vigils;
 /// <param name="DateSpread">Standard deviation of that because its ends were only found later.</param>
 /// <param name="IsOver">Whether it ended; else it is known only to be longer.</param>
 /// <param name="Chance">Chance (0–1) that it is one that ends this way at all; 1 when it did.</param>
+/// <param name="StartUnknown">Whether it had begun before anybody looked: its length is what was seen of it.</param>
+/// <param name="Reached">Of one that still lasts: ln of the chance to last so long, by each of its ends.</param>
 public sealed record PastWait(
     IntervalPrior Prior,
     EffectiveDays Length,
     EffectiveDays DateSpread,
     bool IsOver,
-    double Chance = 1
+    double Chance = 1,
+    bool StartUnknown = false,
+    IReadOnlyDictionary<string, double>? Reached = null
 )
 {
     private const double LeastDays = 0.5;
 
     private const double LeastForSpread = 1;
+
+    /// <summary>Whether it was seen from its beginning to its end.</summary>
+    public bool IsWhole => IsOver && !StartUnknown;
 
     /// <summary>Standard deviation of ln of its length because its ends were only found later.</summary>
     public double LogSpread => DateSpread.Value / Math.Max(LeastForSpread, Length.Value);
@@ -55,13 +62,8 @@ public static class PastWaits
             yield break;
         }
 
-        for (var k = StartIsHatching(standing) ? 0 : 1; k <= standing.Growth.Molts.Count; k++)
+        for (var k = 0; k <= standing.Growth.Molts.Count; k++)
         {
-            if (Start(standing, k, subject) is not { } start)
-            {
-                continue;
-            }
-
             var isOver = k < standing.Growth.Molts.Count;
             // After the ultimate molt of those that molt no more nothing is waited for.
             if (!isOver && EndsHere(subject))
@@ -70,13 +72,24 @@ public static class PastWaits
             }
 
             var end = isOver ? standing.Growth.Molts[k].When : Until(subject);
-            yield return Between(start, end, PriorOf(subject, k), pace, isOver);
+            if (Start(standing, k, subject) is { } start)
+            {
+                yield return Between(start, end, PriorOf(subject, k), pace, isOver);
+            }
+            else
+            {
+                var came = Occurrence.At(subject.Room.Clock.EveningOf(standing.Details.AcquiredOn));
+                yield return Between(came, end, PriorOf(subject, k), pace, isOver) with
+                {
+                    StartUnknown = true,
+                };
+            }
         }
     }
 
     /// <summary>
-    /// Waits that ended in one way, and those still lasting with the chance that they are such: one that ended another way
-    /// ran on another clock and says nothing of this one.
+    /// Waits that ended in one way, and those still lasting: one that ended another way ran on another clock and says nothing of
+    /// this one.
     /// </summary>
     private static IEnumerable<PastWait> Others(Subject subject, VigilKind vigil, string end)
     {
@@ -87,19 +100,32 @@ public static class PastWaits
             {
                 if (wait.End == end)
                 {
-                    yield return Between(wait.Began, ended, prior, subject.Pace, isOver: true);
+                    yield return Between(wait.Began, ended, prior, subject.Pace, isOver: true) with
+                    {
+                        Length = OpenWait.Warm(subject, wait.Began.Middle, ended.Middle).NotNegative,
+                    };
                 }
 
                 continue;
             }
 
-            var open = Between(wait.Began, Until(subject), prior, subject.Pace, isOver: false);
-            var shares = WaitPriors.Shares(subject, vigil);
-            var ends = VigilDefinition.Of(vigil).AllEnds.Select(e => e.Id).ToList();
-            var chances = EndForecast.Chances([.. ends.Select(e => (shares[e], Alone(e)))]);
+            if (
+                vigil == VigilKind.Emergence
+                && subject.Room.Lessons.Winter(subject.Room.Rules.Room).Left(subject).Count > 0
+            )
+            {
+                // It has not begun to wait for warmth.
+                continue;
+            }
+
+            var until = Until(subject);
+            var open = Between(wait.Began, until, prior, subject.Pace, isOver: false) with
+            {
+                Length = OpenWait.Warm(subject, wait.Began.Middle, until.Middle).NotNegative,
+            };
             yield return open with
             {
-                Chance = chances[ends.IndexOf(end)],
+                Reached = VigilDefinition.Of(vigil).AllEnds.ToDictionary(e => e.Id, e => Alone(e.Id).LogReached),
             };
 
             RemainingWait Alone(string e) =>

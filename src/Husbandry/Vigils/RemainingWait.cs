@@ -29,7 +29,7 @@ public sealed record RemainingWait(IWait Whole, EffectiveDays Elapsed)
     public EffectiveDays Quantile(double p)
     {
         var target = double.LogP1(-p);
-        var high = Math.Max(1, (Whole is UnknownStartWait ? Elapsed : Whole.Median).Value);
+        var high = Math.Max(1, Whole.Median.Value);
         while (LogStill(high) > target)
         {
             high *= 2;

@@ -1,4 +1,5 @@
 using Husbandry.Climate;
+using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
@@ -17,16 +18,15 @@ public sealed record SignLesson(
     int SeenInPremolt,
     int Premolts,
     int SeenOutside,
-    double Outside,
+    int Outside,
     double RulebookRatio,
     double Ratio
 );
 
-/// <summary>A stretch of a wait that was watched.</summary>
-/// <param name="Premolt">Whether it is the premolt span.</param>
-/// <param name="Length">Length, in premolt spans.</param>
+/// <summary>A stretch of a wait as long as premolt, in which it was looked at or fed.</summary>
+/// <param name="Premolt">Whether it is the premolt span itself.</param>
 /// <param name="Seen">Signs seen in it.</param>
-internal sealed record SignSpan(bool Premolt, double Length, HashSet<string> Seen);
+internal sealed record SignSpan(bool Premolt, HashSet<string> Seen);
 
 /// <summary>
 /// Counts signs in the premolt span before each molt and outside it. Beta counts: the rulebook's ratio stands for a few
@@ -66,7 +66,10 @@ public static class SignLessons
         ];
     }
 
-    /// <summary>Cuts every wait that ended in a molt into premolt and what lay before it.</summary>
+    /// <summary>
+    /// Cuts every wait that ended in a molt into stretches as long as premolt, backwards from the molt, and keeps those in which
+    /// somebody looked at the animal or fed it: where nobody looked nothing could be seen.
+    /// </summary>
     internal static IEnumerable<SignSpan> SpansOf(Subject subject)
     {
         var standing = subject.Standing;
@@ -83,16 +86,30 @@ public static class SignLessons
         for (var k = 1; k < standing.Growth.Molts.Count; k++)
         {
             var from = standing.Growth.Molts[k - 1].When.To;
-            var molted = standing.Growth.Molts[k].When.Middle;
+            var end = standing.Growth.Molts[k].When.Middle;
             var length = VigilForecast.Premolt(subject, k);
-            var premolt = subject.Pace.Before(molted, length);
-            HashSet<string> Seen(DateTimeOffset a, DateTimeOffset b) =>
-                [.. seen.Where(s => s.At > a && s.At <= b).Select(s => s.SignId)];
-            yield return new SignSpan(true, 1, Seen(premolt < from ? from : premolt, molted));
-            var outside = subject.Pace.Between(from, premolt) / length;
-            if (outside > 0)
+            if (length <= EffectiveDays.Zero)
             {
-                yield return new SignSpan(false, outside, Seen(from, premolt));
+                continue;
+            }
+
+            for (var isPremolt = true; end > from; isPremolt = false)
+            {
+                var begin = subject.Pace.Before(end, length);
+                // What is left at the beginning of the wait is no whole stretch.
+                if (begin < from && !isPremolt)
+                {
+                    break;
+                }
+
+                var (a, b) = (begin < from ? from : begin, end);
+                var looked = seen.Where(s => s.At > a && s.At <= b).Select(s => s.SignId).ToHashSet();
+                if (looked.Count > 0 || standing.Vigils.Appetite.Any(o => o.At > a && o.At <= b))
+                {
+                    yield return new SignSpan(isPremolt, looked);
+                }
+
+                end = begin;
             }
         }
     }
@@ -110,14 +127,13 @@ public static class SignLessons
         var outside = spans.Where(s => !s.Premolt).ToList();
         var inPremolt = premolts.Count(s => s.Seen.Contains(id));
         var outsideIt = outside.Count(s => s.Seen.Contains(id));
-        var length = outside.Sum(s => s.Length);
         // The rulebook weighs as much outside premolt as inside it, measured by how much of each was watched, so that a
         // sign nobody ever noted keeps the rulebook's ratio.
         var weight = rules.Signs.SignPriorSpans.Value;
-        var watched = Math.Max(length, outsideIt);
-        var outsideWeight = premolts.Count == 0 || watched == 0 ? weight : weight * watched / premolts.Count;
+        var outsideWeight =
+            premolts.Count == 0 || outside.Count == 0 ? weight : weight * outside.Count / premolts.Count;
         var inside = ((weight * shown) + inPremolt) / (weight + premolts.Count);
-        var elsewhere = ((outsideWeight * shown / ratio) + outsideIt) / (outsideWeight + watched);
+        var elsewhere = ((outsideWeight * shown / ratio) + outsideIt) / (outsideWeight + outside.Count);
         // Signs of hours are not what stretches of premolt can measure. Others stay on their own side of 1: a sign that
         // misleads says nothing rather than the contrary.
         var learned =
@@ -127,7 +143,7 @@ public static class SignLessons
             inPremolt,
             premolts.Count,
             outsideIt,
-            length,
+            outside.Count,
             ratio,
             ratio >= 1 ? Math.Max(1, learned) : Math.Min(1, learned)
         );

@@ -1,211 +1,287 @@
 using Husbandry.Rulebook;
+using MathNet.Numerics.Distributions;
+using MathNet.Numerics.LinearAlgebra;
 
 namespace Husbandry.Vigils;
 
-/// <summary>What one animal adds to what the room knows of its species.</summary>
-/// <param name="Weight">Intervals of its own, each weighed by how well its ends are known.</param>
-/// <param name="Mean">Weighted mean of their residuals, the slope taken out.</param>
-/// <param name="Share">How much of a whole animal it counts for: less than 1 when its wait still lasts.</param>
-internal sealed record AnimalShare(double Weight, double Mean, double Share);
-
 /// <summary>
-/// What this room's animals of one species taught about one wait: how far they lie from the rulebook, how much they
-/// differ among each other, and how much one animal's waits differ among themselves.
+/// What this room's animals of one species taught about one wait: how far they lie from the rulebook as a whole and in each
+/// part of life, how much they differ among each other, and how much one animal's waits differ among themselves.
 /// </summary>
-/// <param name="Offset">Mean of ln(wait) against the rulebook.</param>
-/// <param name="Slope">Change of that with every molt beyond the rulebook's own.</param>
-/// <param name="MoltsCentre">Number of molts about which the slope turns.</param>
-/// <param name="OffsetVariance">How uncertain the offset still is.</param>
-/// <param name="Between">Variance from animal to animal.</param>
-/// <param name="Alpha">Shape of the belief on the variance within one animal.</param>
-/// <param name="Beta">Scale of the same.</param>
-/// <param name="Intervals">Waits seen to their end.</param>
-/// <param name="Animals">Animals they came from.</param>
-/// <param name="DrawnInSpreads">An own wait further out than this many spreads is drawn in.</param>
 /// <remarks>
-/// Closed form throughout: a normal-inverse-gamma belief on the spread within animals, the method of moments for the
-/// spread between them (DerSimonian &amp; Laird 1986, Control. Clin. Trials 7:177–188), precision weights for the mean.
-/// Censored waits enter by one Newton step of the censored normal likelihood (Tobin 1958, Econometrica 26:24–36).
+/// A linear mixed model of ln(wait) against the rulebook: an offset of the room, offsets of the parts of life shrunk towards it,
+/// an offset of the animal, and the rest. Source: Laird &amp; Ware (1982), Biometrics 38:963–974; Robinson (1991), Statist. Sci.
+/// 6:15–32 for the prediction; docs/forecasting.md for what goes into it.
 /// </remarks>
-public sealed record SpeciesLesson(
-    double Offset,
-    double Slope,
-    double MoltsCentre,
-    double OffsetVariance,
-    double Between,
-    double Alpha,
-    double Beta,
-    int Intervals,
-    int Animals,
-    double DrawnInSpreads
-)
+public sealed class SpeciesLesson
 {
-    private const double LeastInformation = 0.02;
+    private readonly WaitModel model;
+    private readonly Matrix<double> precision;
+    private readonly Vector<double> weighted;
+    private readonly Dictionary<Guid, Information> byAnimal;
 
-    private const double FurthestStep = 3;
-
-    /// <summary>Variance of one animal's waits about their own mean.</summary>
-    public double Within => Beta / Alpha;
-
-    /// <summary>Learns from the waits of a species' animals, one list for each animal.</summary>
-    /// <param name="animals">Waits by animal.</param>
-    /// <param name="sigma">Spread that the rulebook gives a wait.</param>
-    /// <param name="rules">Weights.</param>
-    public static SpeciesLesson Of(IReadOnlyList<IReadOnlyList<PastWait>> animals, double sigma, RoomRules rules)
+    internal SpeciesLesson(
+        WaitModel model,
+        Matrix<double> precision,
+        Vector<double> weighted,
+        Dictionary<Guid, Information> byAnimal,
+        int intervals,
+        int animals,
+        double freedom,
+        double offset,
+        double missed
+    )
     {
-        var total = sigma * sigma;
-        var within = total * (1 - rules.Lessons.BetweenAnimalsShare.Value - rules.Lessons.RoomShare.Value);
-        var alpha = rules.Lessons.LearningAlpha.Value;
-        var over = animals.Select(a => a.Where(w => w.IsOver).ToList()).ToList();
-        var count = over.Sum(a => a.Count);
-        var centre = count == 0 ? 0 : over.SelectMany(a => a).Average(w => w.Prior.Molts);
-        var limit = rules.Lessons.DrawnInSpreads.Value * sigma;
-        var middle = Median([.. over.SelectMany(a => a).Select(w => w.Residual)]);
-        double Drawn(PastWait w) => middle + Math.Clamp(w.Residual - middle, -limit, limit);
-        double WeightOf(PastWait w) => within / (within + Square(w.LogSpread));
-
-        var slope = SlopeWithin(over, Drawn, WeightOf, within / Square(rules.Lessons.SlopePriorSd.Value));
-        double Level(PastWait w) => Drawn(w) - (slope * (w.Prior.Molts - centre));
-
-        var known = over.Where(a => a.Count > 0).Select(a => Share(a, Level, WeightOf)).ToList();
-        var squares = over.Where(a => a.Count > 0)
-            .Zip(known, (a, s) => a.Sum(w => WeightOf(w) * Square(Level(w) - s.Mean)))
-            .Sum();
-        alpha += Math.Max(0, known.Sum(k => k.Weight) - known.Count) / 2;
-        var beta = (rules.Lessons.LearningAlpha.Value * within) + (squares / 2);
-        within = beta / alpha;
-
-        var priorBetween = total * rules.Lessons.BetweenAnimalsShare.Value;
-        var between = priorBetween;
-        var (offset, variance) = Centre(known, within, between, total, rules);
-        var prior = rules.Lessons.BetweenPriorAnimals.Value;
-        var excess = known.Sum(k => Square(k.Mean - offset) - (within / k.Weight));
-        between = Math.Max(
-            rules.Lessons.LeastBetweenShare.Value * priorBetween,
-            ((prior * priorBetween) + excess) / (prior + Math.Max(0, known.Count - 1))
-        );
-
-        // Waits still lasting, and waits cut short, say that they are longer: one Newton step for each.
-        var cut = animals
-            .SelectMany(a => a.Where(w => !w.IsOver))
-            .Select(w => Censored(w, slope, centre, offset, within + between))
-            .OfType<AnimalShare>()
-            .ToList();
-        (offset, variance) = Centre([.. known, .. cut], within, between, total, rules);
-        return new SpeciesLesson(
-            offset,
-            slope,
-            centre,
-            variance,
-            between,
-            alpha,
-            beta,
-            count,
-            known.Count,
-            rules.Lessons.DrawnInSpreads.Value
-        );
+        (this.model, this.precision, this.weighted, this.byAnimal) = (model, precision, weighted, byAnimal);
+        (Intervals, Animals, Freedom, Offset, MissedExpected) = (intervals, animals, freedom, offset, missed);
     }
+
+    /// <summary>Waits seen to their end.</summary>
+    public int Intervals { get; }
+
+    /// <summary>Animals they came from.</summary>
+    public int Animals { get; }
+
+    /// <summary>Degrees of freedom with which the spread within animals is known.</summary>
+    public double Freedom { get; }
+
+    /// <summary>Mean of ln of the waits of average animals here against the rulebook, over all that were seen.</summary>
+    public double Offset { get; }
+
+    /// <summary>How many of the waits hide a molt that nobody saw, as a sum of chances.</summary>
+    public double MissedExpected { get; }
+
+    /// <summary>Variance of one animal's waits about their own mean, as a share of the rulebook's.</summary>
+    public double Within => model.Within;
+
+    /// <summary>Variance from animal to animal, likewise.</summary>
+    public double Between => model.Between;
+
+    /// <summary>ln of the wait of an average animal of this room at a part of life, against the rulebook.</summary>
+    public double OffsetAt(IntervalPrior prior) => WaitModel.At(prior, precision.Cholesky().Solve(weighted));
+
+    /// <summary>Learns from the waits of a species' animals.</summary>
+    /// <param name="animals">Waits by animal, those that last or were cut short included.</param>
+    /// <param name="rules">Weights.</param>
+    /// <param name="missedShare">Share (0–1) of waits in this room that hide a molt nobody saw.</param>
+    public static SpeciesLesson Of(
+        IReadOnlyList<(Guid Animal, IReadOnlyList<PastWait> Waits)> animals,
+        RoomRules rules,
+        double missedShare
+    ) => LessonFit.Of(animals, rules, missedShare);
 
     /// <summary>The whole wait as far as rulebook, room and the animal's own record know it.</summary>
-    internal static IWait Whole(IntervalPrior prior, SpeciesLesson? lesson, IReadOnlyList<PastWait> own) =>
-        lesson is null ? prior.Alone : lesson.Before(prior).Seen(lesson.Brought(own, prior)).Predictive();
+    /// <param name="prior">What the rulebook expects of the wait.</param>
+    /// <param name="lesson">What the room taught, if anything.</param>
+    /// <param name="animal">The animal: what it taught itself is left out of the lesson.</param>
+    /// <param name="own">Its own waits that are over.</param>
+    public static IWait Whole(IntervalPrior prior, SpeciesLesson lesson, Guid animal, IReadOnlyList<PastWait> own) =>
+        lesson.Predict(prior, animal, own);
 
-    /// <summary>The belief about the next wait of one animal before its own waits are looked at.</summary>
-    public LearnedWait Before(IntervalPrior prior) =>
-        new(
-            prior.Mu + Offset + (Slope * (prior.Molts - MoltsCentre)),
-            Within / (Between + OffsetVariance),
-            Alpha,
-            Beta
-        );
-
-    /// <summary>One animal's own waits, as if each were the present one.</summary>
-    public IEnumerable<(double LogDays, double Weight)> Brought(IEnumerable<PastWait> own, IntervalPrior now)
+    private IWait Predict(IntervalPrior prior, Guid animal, IReadOnlyList<PastWait> own)
     {
-        var centre = now.Mu + Offset + (Slope * (now.Molts - MoltsCentre));
-        var limit = DrawnInSpreads * Math.Sqrt(Within + Between);
-        return own.Where(w => w.IsOver)
-            .Select(w =>
-            {
-                var residual = w.Residual - Offset - (Slope * (w.Prior.Molts - MoltsCentre));
-                var weight = Within / (Within + Square(w.LogSpread));
-                return (centre + Math.Clamp(residual, -limit, limit), weight);
-            });
-    }
-
-    private static double SlopeWithin(
-        List<List<PastWait>> animals,
-        Func<PastWait, double> level,
-        Func<PastWait, double> weight,
-        double ridge
-    )
-    {
-        var (sxy, sxx) = (0.0, 0.0);
-        foreach (var waits in animals.Where(a => a.Count > 1))
+        var (others, sum) = (precision, weighted);
+        if (byAnimal.TryGetValue(animal, out var taught))
         {
-            var total = waits.Sum(weight);
-            var meanX = waits.Sum(w => weight(w) * w.Prior.Molts) / total;
-            var meanY = waits.Sum(w => weight(w) * level(w)) / total;
-            sxy += waits.Sum(w => weight(w) * (w.Prior.Molts - meanX) * (level(w) - meanY));
-            sxx += waits.Sum(w => weight(w) * Square(w.Prior.Molts - meanX));
+            others = precision - Matrix<double>.Build.DenseOfArray(taught.Precision);
+            sum = weighted - Vector<double>.Build.Dense(taught.Weighted);
         }
 
-        return sxy / (sxx + ridge);
-    }
-
-    private static AnimalShare Share(List<PastWait> waits, Func<PastWait, double> level, Func<PastWait, double> weight)
-    {
-        var total = waits.Sum(weight);
-        return new AnimalShare(total, waits.Sum(w => weight(w) * level(w)) / total, 1);
-    }
-
-    private static (double Offset, double Variance) Centre(
-        List<AnimalShare> animals,
-        double within,
-        double between,
-        double total,
-        RoomRules rules
-    )
-    {
-        var precision = 1 / (rules.Lessons.RoomShare.Value * total);
-        var sum = 0.0;
-        foreach (var animal in animals)
-        {
-            var p = animal.Share / (between + (within / animal.Weight));
-            precision += p;
-            sum += p * animal.Mean;
-        }
-
-        return (sum / precision, 1 / precision);
-    }
-
-    private static AnimalShare? Censored(PastWait wait, double slope, double centre, double offset, double variance)
-    {
-        var sd = Math.Sqrt(variance);
-        var mean = offset + (slope * (wait.Prior.Molts - centre));
-        var z = (wait.Residual - mean) / sd;
-        var hazard = Math.Exp((-z * z / 2) - (0.5 * Math.Log(2 * Math.PI)) - Tails.LogNormalSurvival(z));
-        var information = hazard * (hazard - z);
-        return information < LeastInformation
-            ? null
-            : new AnimalShare(
-                1,
-                offset + (sd * Math.Min(FurthestStep, hazard / information)),
-                information * wait.Chance
+        var (mean, variance) = model.OfAnimal(others, sum, prior, [.. own.Where(w => w.IsWhole)]);
+        var spread = prior.Sigma * prior.Sigma;
+        IWait Seen(double more, double share) =>
+            new LogStudentWait(
+                prior.Mu + mean + more,
+                model.TailFactor * Math.Sqrt(variance + (share * model.Within * spread)),
+                Freedom
             );
+
+        var one = Seen(0, 1);
+        // The molt that comes next may be missed, and the one after it is what is seen.
+        return prior.NextLonger is { } longer && model.MissedShare > 0
+            ? new EitherWait(one, Seen(Math.Log(1 + longer), WaitModel.ShareOfTwo(longer)), model.MissedShare)
+            : one;
+    }
+}
+
+/// <summary>What one animal adds: its part of the normal equations.</summary>
+internal sealed class Information
+{
+    /// <summary>Weight, by offset.</summary>
+    public double[,] Precision { get; } = new double[WaitModel.Size, WaitModel.Size];
+
+    /// <summary>Weighted sum of what was seen.</summary>
+    public double[] Weighted { get; } = new double[WaitModel.Size];
+
+    /// <summary>Adds what another taught.</summary>
+    public void Add(Information other)
+    {
+        for (var i = 0; i < WaitModel.Size; i++)
+        {
+            Weighted[i] += other.Weighted[i];
+            for (var j = 0; j < WaitModel.Size; j++)
+            {
+                Precision[i, j] += other.Precision[i, j];
+            }
+        }
     }
 
-    private static double Median(List<double> values)
+    /// <summary>Adds a wait that has the offset of the room and that of one part of life.</summary>
+    /// <param name="prior">The wait.</param>
+    /// <param name="weight">Its weight.</param>
+    /// <param name="sum">Its weight times what was seen.</param>
+    public void See(IntervalPrior prior, double weight, double sum)
     {
-        if (values.Count == 0)
+        var (part, sigma) = (1 + prior.Part, prior.Sigma);
+        var square = weight * sigma * sigma;
+        Precision[0, 0] += square;
+        Precision[0, part] += square;
+        Precision[part, 0] += square;
+        Precision[part, part] += square;
+        Weighted[0] += sum * sigma;
+        Weighted[part] += sum * sigma;
+    }
+
+    /// <summary>The same as a matrix, a former belief added.</summary>
+    public Matrix<double> With(Matrix<double> prior) => Matrix<double>.Build.DenseOfArray(Precision) + prior;
+}
+
+/// <summary>The variances of the model, and the steps that use them.</summary>
+/// <param name="Within">Variance within an animal, as a share of the rulebook's.</param>
+/// <param name="Between">Variance from animal to animal, likewise.</param>
+/// <param name="MissedShare">Share of waits that hide a molt nobody saw.</param>
+/// <param name="OddShare">Share of waits that are something else, such as the molt of another animal.</param>
+/// <param name="TailFactor">Factor on the scale by which nine in ten lie where a normal of the same variance puts them.</param>
+internal sealed record WaitModel(double Within, double Between, double MissedShare, double OddShare, double TailFactor)
+{
+    /// <summary>Offsets: of the room, of each eighth of growing up, and of adults.</summary>
+    public const int Size = 1 + IntervalPrior.Parts;
+
+    private const double OddSpreads = 3;
+
+    private const int Rounds = 2;
+
+    /// <summary>
+    /// ln of a wait against the rulebook by the offsets; they are counted in spreads of the rulebook, so that what it is less
+    /// sure of moves more.
+    /// </summary>
+    public static double At(IntervalPrior prior, Vector<double> offsets) =>
+        prior.Sigma * (offsets[0] + offsets[1 + prior.Part]);
+
+    /// <summary>Factor on the scale of a Student t whose 90 % point is that of the normal.</summary>
+    public static double TailOf(double freedom) => LogNormalWait.NormalQuantile90 / StudentT.InvCDF(0, 1, freedom, 0.9);
+
+    /// <summary>Variance of ln of two waits together against that of one, the second longer by a factor.</summary>
+    public static double ShareOfTwo(double longer) => (1 + (longer * longer)) / ((1 + longer) * (1 + longer));
+
+    /// <summary>
+    /// What a finished wait may be: one wait, or two of which the molt between was not seen; each with its weight.
+    /// </summary>
+    /// <param name="wait">The wait.</param>
+    /// <param name="mean">What is expected of ln of it against the rulebook.</param>
+    /// <param name="ownSpread">Variance of that expectation, in ln days squared.</param>
+    public (double Residual, double Precision, double Chance)[] Readings(PastWait wait, double mean, double ownSpread)
+    {
+        var sigma = wait.Prior.Sigma * wait.Prior.Sigma;
+        var dates = wait.LogSpread * wait.LogSpread;
+        var one = Within * sigma;
+        double Density(double residual, double variance) =>
+            Math.Exp(-(residual - mean) * (residual - mean) / (2 * variance)) / Math.Sqrt(variance);
+        var odd = OddShare * Density(wait.Residual, OddSpreads * OddSpreads * (one + ownSpread + dates));
+        if (wait.Prior.NextLonger is not { } longer)
         {
-            return 0;
+            var single = (1 - OddShare) * Density(wait.Residual, one + ownSpread + dates);
+            return [(wait.Residual, 1 / (one + dates), single / (single + odd))];
         }
 
-        values.Sort();
-        var half = values.Count / 2;
-        return values.Count % 2 == 1 ? values[half] : (values[half - 1] + values[half]) / 2;
+        var second = wait.Residual - Math.Log(1 + longer);
+        var both = ShareOfTwo(longer) * one;
+        var a = (1 - MissedShare - OddShare) * Density(wait.Residual, one + ownSpread + dates);
+        var b = MissedShare * Density(second, both + ownSpread + dates);
+        var sum = a + b + odd;
+        return [(wait.Residual, 1 / (one + dates), a / sum), (second, 1 / (both + dates), b / sum)];
     }
 
-    private static double Square(double x) => x * x;
+    /// <summary>One animal's finished waits: their part of the normal equations, its own offset taken out by elimination.</summary>
+    public Information Taught(IReadOnlyList<PastWait> over, Func<PastWait, double> mean, double ownSpread)
+    {
+        var taught = new Information();
+        var (x1, y1, total) = (new double[Size], 0.0, 0.0);
+        foreach (var wait in over)
+        {
+            var sigma = wait.Prior.Sigma;
+            foreach (var (residual, precision, chance) in Readings(wait, mean(wait), ownSpread))
+            {
+                var w = precision * chance;
+                taught.See(wait.Prior, w, w * residual);
+                x1[0] += w * sigma * sigma;
+                x1[1 + wait.Prior.Part] += w * sigma * sigma;
+                (y1, total) = (y1 + (w * sigma * residual), total + (w * sigma * sigma));
+            }
+        }
+
+        var own = total + (1 / Between);
+        for (var i = 0; i < Size; i++)
+        {
+            taught.Weighted[i] -= x1[i] * y1 / own;
+            for (var j = 0; j < Size; j++)
+            {
+                taught.Precision[i, j] -= x1[i] * x1[j] / own;
+            }
+        }
+
+        return taught;
+    }
+
+    /// <summary>Mean and variance of ln of the next wait of one animal against the rulebook, its own spread apart.</summary>
+    public (double Mean, double Variance) OfAnimal(
+        Matrix<double> others,
+        Vector<double> sum,
+        IntervalPrior next,
+        IReadOnlyList<PastWait> own
+    )
+    {
+        // Beside the offsets of the room one more: the animal's own.
+        var precision = Matrix<double>.Build.Dense(Size + 1, Size + 1);
+        var known = Vector<double>.Build.Dense(Size + 1);
+        precision.SetSubMatrix(0, 0, others);
+        known.SetSubVector(0, Size, sum);
+        precision[Size, Size] = 1 / Between;
+        var (full, all) = (precision, known);
+        var inverse = full.Cholesky();
+        for (var round = 0; own.Count > 0 && round < Rounds; round++)
+        {
+            var now = inverse.Solve(all);
+            (full, all) = (precision.Clone(), known.Clone());
+            foreach (var wait in own)
+            {
+                var row = With(wait.Prior);
+                var doubt = round == 0 ? Between * wait.Prior.Sigma * wait.Prior.Sigma : row * inverse.Solve(row);
+                int[] at = [0, 1 + wait.Prior.Part, Size];
+                foreach (var (residual, weight, chance) in Readings(wait, row * now, doubt))
+                {
+                    foreach (var i in at)
+                    {
+                        all[i] += weight * chance * residual * wait.Prior.Sigma;
+                        foreach (var j in at)
+                        {
+                            full[i, j] += weight * chance * wait.Prior.Sigma * wait.Prior.Sigma;
+                        }
+                    }
+                }
+            }
+
+            inverse = full.Cholesky();
+        }
+
+        var x = With(next);
+        return (x * inverse.Solve(all), x * inverse.Solve(x));
+
+        static Vector<double> With(IntervalPrior prior)
+        {
+            var row = Vector<double>.Build.Dense(Size + 1);
+            (row[0], row[1 + prior.Part], row[Size]) = (prior.Sigma, prior.Sigma, prior.Sigma);
+            return row;
+        }
+    }
 }

@@ -111,10 +111,10 @@ public sealed record VigilForecast(
             subject.NightsSince(began.Middle),
             0,
             [],
-            wait.Chill <= CalendarDays.Zero
+            wait.Colds.Count == 0
                 && wait.Hoped.Left.ShareAlreadyOver > subject.Room.Rules.Room.Lessons.LongerThanNormal.Value,
             EndForecast.Of(wait),
-            new NightsToEnd(wait.Hoped.Left, wait.Chill, subject.Pace),
+            wait.Left,
             subject.Room.Tonight
         );
         List<Reason> reasons =
@@ -132,7 +132,7 @@ public sealed record VigilForecast(
             reasons.Add(winter);
         }
 
-        MoltReasons.AddLearned(reasons, subject, wait.Lesson, wait.Own.Count);
+        MoltReasons.AddLearned(reasons, subject, wait.Lesson, wait.Hoped.Prior, wait.Own.Count);
         if (forecast.LongerThanNormal)
         {
             reasons.Add(MoltReasons.LongWait(subject));
@@ -162,7 +162,7 @@ public sealed record VigilForecast(
             weeks is { IsDone: true, IsCold: true }
                 ? $"{weeks.Text} weeks of cold done: take it out when its food or its mate will be there. The warm days count from then on; the nights here hold if that is tonight."
             : weeks.IsDone ? "Its cold is behind it; the warm days count since it was taken out."
-            : $"Needs {Wording.Plain(weeks.Needed)} weeks of cold first; {Wording.Days(Math.Ceiling(wait.Chill.Value))} of it are still to come.";
+            : $"Needs {Wording.Plain(weeks.Needed)} weeks of cold first; by what is usual here it is warm again between {subject.Room.Wording.Between(wait.Colds.Min().After(subject.Room.Tonight), wait.Colds.Max().After(subject.Room.Tonight))}.";
         return subject.Profile.Diapause!.Because("Winter", "species.diapause", text);
     }
 

@@ -48,21 +48,110 @@ public sealed record LogStudentWait(double Location, double Scale, double Freedo
         days <= EffectiveDays.Zero ? 0 : Tails.LogStudentSurvival((Math.Log(days.Value) - Location) / Scale, Freedom);
 }
 
-/// <summary>
-/// A wait of which only a lower bound of the elapsed time is known, because the animal came with its last molt
-/// unseen: what is left is the forward recurrence time of a renewal process, and "elapsed" counts from arrival.
-/// </summary>
-/// <remarks>
-/// Survival H(x)/H(0) with H(x) = ∫ₓ^∞ S = m·Φ((μ+σ²−ln x)/σ) − x·S(x).
-/// Source: Cox (1962), Renewal Theory, §5.1 (forward recurrence time) [from memory]; partial expectation of the lognormal.
-/// </remarks>
-/// <param name="Whole">The whole interval.</param>
-public sealed record UnknownStartWait(LogNormalWait Whole) : IWait
+/// <summary>One of two waits, nobody knows which.</summary>
+/// <param name="One">The likelier.</param>
+/// <param name="Other">The other.</param>
+/// <param name="OtherShare">How often it is the other, 0–1.</param>
+public sealed record EitherWait(IWait One, IWait Other, double OtherShare) : IWait
 {
     /// <inheritdoc/>
-    public EffectiveDays Median => new RemainingWait(this, EffectiveDays.Zero).Quantile(0.5);
+    public EffectiveDays Median => One.Median;
 
     /// <inheritdoc/>
+    public double LogSurvival(EffectiveDays days)
+    {
+        var (a, b) = (
+            double.LogP1(-OtherShare) + One.LogSurvival(days),
+            Math.Log(OtherShare) + Other.LogSurvival(days)
+        );
+        var high = Math.Max(a, b);
+        return high + Math.Log(Math.Exp(a - high) + Math.Exp(b - high));
+    }
+}
+
+/// <summary>
+/// A wait of which nobody knows exactly when it began: one of several beginnings, each by its chance. Survival to the beginning
+/// of the record is no evidence of its own: what is asked of it is only how it goes on.
+/// </summary>
+/// <remarks>
+/// With beginnings spread evenly into the past this is the forward recurrence time of a renewal process: ∫ S(a + t) da over
+/// ∫ S(a) da. Source: Cox (1962), Renewal Theory, §5.1 [from memory].
+/// </remarks>
+public sealed class UncertainStartWait : IWait
+{
+    private readonly TabledWait whole;
+    private readonly IReadOnlyList<(EffectiveDays Before, double Chance)> starts;
+
+    /// <param name="whole">The whole wait.</param>
+    /// <param name="starts">Beginnings: how long before the instant from which it is counted (after it where negative), and how likely.</param>
+    public UncertainStartWait(IWait whole, IReadOnlyList<(EffectiveDays Before, double Chance)> starts)
+    {
+        this.whole = new TabledWait(whole);
+        var total = starts.Sum(s => s.Chance);
+        this.starts = [.. starts.Select(s => (s.Before, s.Chance / total))];
+    }
+
+    /// <summary>A wait that was under way before anybody looked: beginnings evenly spread, as far back as such waits last.</summary>
+    /// <param name="whole">The whole wait.</param>
+    /// <param name="likelihood">How well a beginning so long before fits what else is known; evenly when left out.</param>
+    public static UncertainStartWait Unknown(IWait whole, Func<EffectiveDays, double>? likelihood = null)
+    {
+        const int Starts = 40;
+        const double Furthest = 4;
+        var step = whole.Median.Value * Furthest / Starts;
+        return new UncertainStartWait(
+            whole,
+            [
+                .. Enumerable
+                    .Range(0, Starts)
+                    .Select(k => new EffectiveDays((k + 0.5) * step))
+                    .Select(before => (before, Math.Max(1e-9, likelihood?.Invoke(before) ?? 1))),
+            ]
+        );
+    }
+
+    /// <inheritdoc/>
+    public EffectiveDays Median => whole.Median;
+
+    /// <inheritdoc/>
+    public double LogSurvival(EffectiveDays days)
+    {
+        var sum = 0.0;
+        var high = whole.LogSurvival((days + starts[0].Before).NotNegative);
+        foreach (var (before, chance) in starts)
+        {
+            sum += chance * Math.Exp(whole.LogSurvival((days + before).NotNegative) - high);
+        }
+
+        return high + Math.Log(sum);
+    }
+}
+
+/// <summary>A wait read off at fixed points of ln days once, for those who ask it very often.</summary>
+internal sealed class TabledWait : IWait
+{
+    private const int Points = 160;
+    private const double Nearest = 60;
+    private const double Furthest = 40;
+
+    private readonly double first;
+    private readonly double step;
+    private readonly double[] table = new double[Points];
+    private readonly IWait whole;
+
+    public TabledWait(IWait whole)
+    {
+        this.whole = whole;
+        first = Math.Log(whole.Median.Value / Nearest);
+        step = (Math.Log(whole.Median.Value * Furthest) - first) / (Points - 1);
+        for (var k = 0; k < Points; k++)
+        {
+            table[k] = whole.LogSurvival(new(Math.Exp(first + (k * step))));
+        }
+    }
+
+    public EffectiveDays Median => whole.Median;
+
     public double LogSurvival(EffectiveDays days)
     {
         if (days <= EffectiveDays.Zero)
@@ -70,13 +159,14 @@ public sealed record UnknownStartWait(LogNormalWait Whole) : IWait
             return 0;
         }
 
-        var (mu, sigma) = (Whole.Mu, Whole.Sigma);
-        var logMean = mu + (sigma * sigma / 2);
-        var logAbove = logMean + Tails.LogNormalSurvival((Math.Log(days.Value) - mu - (sigma * sigma)) / sigma);
-        var logStill = Math.Log(days.Value) + Whole.LogSurvival(days);
-        // H = e^a − e^b with b < a; far in the tail the two nearly cancel, so the difference is kept above rounding.
-        var share = Math.Max(-double.ExpM1(logStill - logAbove), double.Epsilon * 1e300);
-        return logAbove + Math.Log(share) - logMean;
+        var at = (Math.Log(days.Value) - first) / step;
+        if (at < 0 || at >= Points - 1)
+        {
+            return whole.LogSurvival(days);
+        }
+
+        var k = (int)at;
+        return table[k] + ((at - k) * (table[k + 1] - table[k]));
     }
 }
 
@@ -85,7 +175,7 @@ internal static class Tails
 {
     private const double FarTail = 6;
 
-    private const int SeriesTerms = 200;
+    private const int FractionTerms = 10_000;
 
     /// <summary>ln P(Z &gt; z) of a standard normal.</summary>
     public static double LogNormalSurvival(double z)
@@ -114,23 +204,47 @@ internal static class Tails
             return Math.Log(t <= 0 ? 1 - half : half);
         }
 
-        // ln ½ + ln I_x(ν/2, ½) with x = ν/(ν+t²), by the series of the incomplete beta function
-        // I_x(a,b) = x^a (1−x)^b / (a B(a,b)) · ₂F₁(a+b, 1; a+1; x). Source: DLMF 8.17.8.
+        // ln ½ + ln I_x(ν/2, ½) with x = ν/(ν+t²): x^a (1−x)^b / (a B(a,b)) over a continued fraction. Source: DLMF 8.17.22;
+        // evaluated by the method of Lentz, Press et al. (2007), Numerical Recipes, 3rd ed., §5.2 and §6.4.
         var a = freedom / 2;
         const double B = 0.5;
         var x = freedom / (freedom + (t * t));
-        var (sum, term) = (1.0, 1.0);
-        for (var n = 0; n < SeriesTerms && term > sum * 1e-17; n++)
-        {
-            term *= (a + B + n) / (a + 1 + n) * x;
-            sum += term;
-        }
-
         return Math.Log(0.5)
             + (a * Math.Log(x))
             + (B * Math.Log(1 - x))
             - Math.Log(a)
             - SpecialFunctions.BetaLn(a, B)
-            + Math.Log(sum);
+            + Math.Log(Fraction(a, B, x));
+    }
+
+    private static double Fraction(double a, double b, double x)
+    {
+        const double Tiny = 1e-300;
+        const double Accuracy = 1e-15;
+        var d = 1 - ((a + b) * x / (a + 1));
+        d = 1 / (Math.Abs(d) < Tiny ? Tiny : d);
+        var (c, value) = (1.0, d);
+        for (var m = 1; m < FractionTerms; m++)
+        {
+            var even = m * (b - m) * x / ((a + (2 * m) - 1) * (a + (2 * m)));
+            var odd = -(a + m) * (a + b + m) * x / ((a + (2 * m)) * (a + (2 * m) + 1));
+            var step = 1.0;
+            foreach (var term in (ReadOnlySpan<double>)[even, odd])
+            {
+                d = 1 + (term * d);
+                d = 1 / (Math.Abs(d) < Tiny ? Tiny : d);
+                c = 1 + (term / c);
+                c = Math.Abs(c) < Tiny ? Tiny : c;
+                step = d * c;
+                value *= step;
+            }
+
+            if (Math.Abs(step - 1) < Accuracy)
+            {
+                break;
+            }
+        }
+
+        return value;
     }
 }

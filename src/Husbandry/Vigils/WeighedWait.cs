@@ -27,8 +27,8 @@ public sealed record Witness(EffectiveDays Age, EffectiveDays Span, double Ratio
 /// </remarks>
 public sealed class WeighedWait
 {
-    // Cells by share of the length of premolt.
-    private static readonly double[] Shares = [0.05, 0.1, 0.2, 0.35, 0.5, 0.7, 0.9, 1, 1.15, 1.4, 1.8, 2.4, 4];
+    // A weight changes within two doublings of its span either way, the faster the sharper its edge.
+    private const int Doublings = 2;
 
     private readonly RemainingWait left;
     private readonly EffectiveDays[] edges;
@@ -36,27 +36,17 @@ public sealed class WeighedWait
     private readonly double[] weights;
     private readonly double total;
 
+    /// <summary>A wait before any evidence.</summary>
     /// <param name="left">What is left without evidence.</param>
     /// <param name="premolt">Length of premolt.</param>
-    /// <param name="imminent">How long before the molt an imminent sign shows.</param>
-    /// <param name="witnesses">The evidence.</param>
-    public WeighedWait(
-        RemainingWait left,
-        EffectiveDays premolt,
-        EffectiveDays imminent,
-        IReadOnlyList<Witness> witnesses
-    )
+    /// <param name="expected">The evidence that will be weighed: where it changes the weight the grid is fine.</param>
+    public WeighedWait(RemainingWait left, EffectiveDays premolt, IReadOnlyList<Witness> expected)
     {
         (this.left, Premolt) = (left, premolt);
-        edges = Cells(premolt, imminent);
+        edges = Cells(premolt, expected);
         chances = [.. edges.Select(left.Within), 1];
         weights = new double[edges.Length];
         Array.Fill(weights, 1);
-        foreach (var witness in witnesses)
-        {
-            Weigh(weights, edges, witness);
-        }
-
         total = Sum();
     }
 
@@ -71,12 +61,18 @@ public sealed class WeighedWait
     /// <summary>The same wait under one more piece of evidence.</summary>
     public WeighedWait And(Witness more) => new(this, more);
 
+    /// <summary>The mean weight of each cell by Simpson's rule; beyond the last edge it hardly changes any more.</summary>
     private static void Weigh(double[] weights, EffectiveDays[] edges, Witness witness)
     {
-        for (var i = 0; i < edges.Length; i++)
+        var before = witness.Of(edges[0]);
+        for (var i = 0; i + 1 < edges.Length; i++)
         {
-            weights[i] *= witness.Of(i + 1 < edges.Length ? (edges[i] + edges[i + 1]) / 2 : edges[i] * 2);
+            var after = witness.Of(edges[i + 1]);
+            weights[i] *= (before + (4 * witness.Of((edges[i] + edges[i + 1]) / 2)) + after) / 6;
+            before = after;
         }
+
+        weights[^1] *= witness.Of(edges[^1] * 2);
     }
 
     private double Sum()
@@ -90,15 +86,32 @@ public sealed class WeighedWait
         return sum;
     }
 
-    private static EffectiveDays[] Cells(EffectiveDays premolt, EffectiveDays imminent) =>
+    /// <summary>
+    /// Edges close together where a weight changes: about the span of each piece of evidence, less what of it has passed since.
+    /// </summary>
+    private static EffectiveDays[] Cells(EffectiveDays premolt, IReadOnlyList<Witness> expected)
+    {
+        const double Middle = 4;
+        const double StepsByEdge = 0.3;
+        return
         [
-            .. Shares
-                .Select(s => premolt * s)
-                .Concat([imminent / 2, imminent, imminent * 2])
-                .Prepend(EffectiveDays.Zero)
+            .. expected
+                .Select(w => (w.Span, w.Age, w.Edge))
+                .Append((Span: premolt, Age: EffectiveDays.Zero, Edge: Middle))
+                .Distinct()
+                .SelectMany(w =>
+                {
+                    var steps = (int)Math.Ceiling(StepsByEdge * w.Edge * w.Edge);
+                    return Enumerable
+                        .Range(-Doublings * steps, (2 * Doublings * steps) + 1)
+                        .Select(k => (w.Span * Math.Pow(2, (double)k / steps)) - w.Age);
+                })
+                .Where(e => e > EffectiveDays.Zero)
+                .Append(EffectiveDays.Zero)
                 .Order()
                 .Distinct(),
         ];
+    }
 
     /// <summary>Length of premolt.</summary>
     public EffectiveDays Premolt { get; }

@@ -1,0 +1,245 @@
+using Husbandry.Rulebook;
+using MathNet.Numerics.LinearAlgebra;
+
+namespace Husbandry.Vigils;
+
+/// <summary>Fits what a room's animals of one species taught.</summary>
+/// <remarks>
+/// Expectation and maximisation in turn: given the offsets, how likely each wait hides a molt, and how long those that still
+/// last will be; given these, the offsets by least squares. Source: Dempster, Laird &amp; Rubin (1977), J. R. Statist. Soc. B
+/// 39:1–38; variance between animals by the same, Laird &amp; Ware (1982), Biometrics 38:963–974; waits that still
+/// last by the censored normal likelihood, Tobin (1958), Econometrica 26:24–36.
+/// </remarks>
+internal static class LessonFit
+{
+    private const int Rounds = 6;
+
+    private const double LeastWeight = 1e-6;
+
+    private const double StepShare = 0.05;
+
+    private sealed record Lives(Guid Animal, IReadOnlyList<PastWait> Over, IReadOnlyList<PastWait> Cut);
+
+    public static SpeciesLesson Of(
+        IReadOnlyList<(Guid Animal, IReadOnlyList<PastWait> Waits)> animals,
+        RoomRules rules,
+        double missedShare
+    )
+    {
+        var lives = animals
+            .Select(a => new Lives(a.Animal, [.. a.Waits.Where(w => w.IsWhole)], [.. a.Waits.Where(w => !w.IsWhole)]))
+            .ToList();
+        var known = lives.Where(l => l.Over.Count > 0).ToList();
+        var shares = rules.Lessons;
+        var within = 1 - shares.RoomShare.Value - shares.PartShare.Value - shares.BetweenAnimalsShare.Value;
+        var (waits0, within0) = (shares.WithinWaits.Value, within);
+        var model = new WaitModel(
+            within,
+            shares.BetweenAnimalsShare.Value,
+            missedShare,
+            shares.OddWaitShare.Value,
+            WaitModel.TailOf(waits0)
+        );
+        var prior = Prior(shares);
+        var (precision, weighted) = (prior, Vector<double>.Build.Dense(WaitModel.Size));
+        var offsets = Vector<double>.Build.Dense(WaitModel.Size);
+        var own = new Dictionary<Guid, double>();
+        var byAnimal = new Dictionary<Guid, Information>();
+        var freedom = waits0;
+        for (var round = 0; round < Rounds && lives.Count > 0; round++)
+        {
+            var now = offsets;
+            double Level(Lives life, PastWait w) =>
+                (WaitModel.At(w.Prior, now)) + (w.Prior.Sigma * own.GetValueOrDefault(life.Animal));
+            double Doubt(PastWait w) =>
+                (round == 0 ? model.Between + shares.RoomShare.Value : model.Between / 2) * Square(w.Prior.Sigma);
+            byAnimal.Clear();
+            var sum = new Information();
+            foreach (var life in lives)
+            {
+                var taught = model.Taught(
+                    life.Over,
+                    w => Level(life, w),
+                    life.Over.Count == 0 ? 0 : life.Over.Average(Doubt)
+                );
+                foreach (var cut in life.Cut)
+                {
+                    Lasting(cut, model, now, taught);
+                }
+
+                byAnimal[life.Animal] = taught;
+                sum.Add(taught);
+            }
+
+            (precision, weighted) = (sum.With(prior), Vector<double>.Build.Dense(sum.Weighted));
+            offsets = precision.Cholesky().Solve(weighted);
+            var fitted = offsets;
+            var readings = known
+                .Select(l => (Life: l, Seen: Seen(l, model, w => Level(l, w), Doubt)))
+                .Select(x => (x.Life, Own: Own(x.Seen, fitted), Count: x.Seen.Sum(s => s.Chance), x.Seen))
+                .ToList();
+            var squares = readings.Sum(r =>
+                r.Seen.Sum(s =>
+                    s.Chance
+                    * Square(s.Residual - (WaitModel.At(s.Wait.Prior, fitted)) - (s.Wait.Prior.Sigma * r.Own.Mean))
+                    * s.Precision
+                    * model.Within
+                )
+            );
+            var spare = Math.Max(0, readings.Sum(r => r.Count) - readings.Count);
+            freedom = waits0 + spare;
+            within = ((waits0 * within0) + squares) / freedom;
+            // What is expected of the square of an animal's own offset, its uncertainty and that of the others included.
+            var uncertain = precision.Cholesky();
+            var animal = readings.ToDictionary(
+                r => r.Life.Animal,
+                r => OwnOf(r.Own, Doubtful(r.Seen, uncertain), model.Between)
+            );
+            var weight = shares.BetweenPriorAnimals.Value;
+            var between =
+                ((weight * shares.BetweenAnimalsShare.Value) + animal.Values.Sum(o => Square(o.Mean) + o.Variance))
+                / (weight + animal.Count);
+            model = model with { Within = within, Between = between, TailFactor = WaitModel.TailOf(freedom) };
+            own = animal.ToDictionary(o => o.Key, o => o.Value.Mean);
+        }
+
+        var missed = known.Sum(l =>
+            Seen(
+                    l,
+                    model,
+                    w => (WaitModel.At(w.Prior, offsets)) + (w.Prior.Sigma * own.GetValueOrDefault(l.Animal)),
+                    w => model.Between / 2 * Square(w.Prior.Sigma)
+                )
+                .Where(s => s.IsSecond)
+                .Sum(s => s.Chance)
+        );
+        return new SpeciesLesson(
+            model,
+            precision,
+            weighted,
+            byAnimal,
+            known.Sum(l => l.Over.Count),
+            known.Count,
+            freedom,
+            known.SelectMany(l => l.Over).Select(w => WaitModel.At(w.Prior, offsets)).DefaultIfEmpty().Average(),
+            missed
+        );
+    }
+
+    private sealed record Reading(PastWait Wait, double Residual, double Precision, double Chance, bool IsSecond);
+
+    private static List<Reading> Seen(
+        Lives life,
+        WaitModel model,
+        Func<PastWait, double> mean,
+        Func<PastWait, double> doubt
+    ) =>
+        [
+            .. life.Over.SelectMany(w =>
+                model
+                    .Readings(w, mean(w), doubt(w))
+                    .Select((r, i) => new Reading(w, r.Residual, r.Precision, r.Chance, i == 1))
+            ),
+        ];
+
+    /// <summary>What an animal's waits have in common beside the offsets, and how well that is known.</summary>
+    private static (double Mean, double Weight) Own(List<Reading> seen, Vector<double> offsets)
+    {
+        var weight = seen.Sum(s => s.Precision * s.Chance * Square(s.Wait.Prior.Sigma));
+        var sum = seen.Sum(s =>
+            s.Precision * s.Chance * s.Wait.Prior.Sigma * (s.Residual - (WaitModel.At(s.Wait.Prior, offsets)))
+        );
+        return (weight <= 0 ? 0 : sum / weight, weight);
+    }
+
+    /// <summary>Variance of the offsets of the room and of the part of life that an animal was seen in.</summary>
+    private static double Doubtful(
+        List<Reading> seen,
+        MathNet.Numerics.LinearAlgebra.Factorization.Cholesky<double> uncertain
+    )
+    {
+        var row = Vector<double>.Build.Dense(WaitModel.Size);
+        row[0] = 1;
+        foreach (var reading in seen)
+        {
+            row[1 + reading.Wait.Prior.Part] += 1.0 / seen.Count;
+        }
+
+        return row * uncertain.Solve(row);
+    }
+
+    /// <summary>An animal's own offset: shrunk towards none by what is known of it, and how uncertain it stays.</summary>
+    private static (double Mean, double Variance) OwnOf((double Mean, double Weight) seen, double doubt, double between)
+    {
+        var share = between / (between + (1 / Math.Max(LeastWeight, seen.Weight)));
+        return (seen.Mean * share, (between * (1 - share)) + (share * share * doubt));
+    }
+
+    /// <summary>
+    /// The rulebook's belief on the offsets: none, by so much. Neighbours in growing up are alike; adults stand apart.
+    /// </summary>
+    private static Matrix<double> Prior(RoomLessonRules shares)
+    {
+        var (part, alike) = (shares.PartShare.Value, shares.NeighbourParts.Value);
+        var adult = WaitModel.Size - 1;
+        var covariance = Matrix<double>.Build.Dense(
+            WaitModel.Size,
+            WaitModel.Size,
+            (i, j) =>
+                i == 0 || j == 0 ? (i == j ? shares.RoomShare.Value : 0)
+                : i == j ? part
+                : i == adult || j == adult ? 0
+                : part * Math.Pow(alike, Math.Abs(i - j))
+        );
+        return covariance.Inverse();
+    }
+
+    /// <summary>
+    /// A wait that still lasts, was cut short, or began before anybody looked: it is longer than what was seen of it. One step
+    /// of Newton's method on its likelihood.
+    /// </summary>
+    /// <remarks>
+    /// A wait met in its midst is met the sooner the longer it is: its length has the density t·f(t)/E(T). Source: Cox (1962),
+    /// Renewal Theory, §5.1 [from memory]; for a lognormal that is the same lognormal moved by its variance.
+    /// </remarks>
+    private static void Lasting(PastWait wait, WaitModel model, Vector<double> offsets, Information taught)
+    {
+        var variance = (model.Within + model.Between) * Square(wait.Prior.Sigma);
+        var sd = Math.Sqrt(variance);
+        var mean = WaitModel.At(wait.Prior, offsets);
+        var (score, information) = Slopes(m => Likelihood(wait, m, sd), mean, sd);
+        taught.See(wait.Prior, information * wait.Chance, wait.Chance * (score + (information * mean)));
+    }
+
+    /// <summary>ln of the likelihood of what was seen of a wait, by the mean of ln of it against the rulebook.</summary>
+    private static double Likelihood(PastWait wait, double mean, double sd)
+    {
+        var z = (wait.Residual - mean) / sd;
+        var logStill = Tails.LogNormalSurvival(z);
+        if (!wait.StartUnknown)
+        {
+            return logStill;
+        }
+
+        // Against the mean length of all such waits, on the scale of the residual.
+        var logMean = mean + (sd * sd / 2);
+        return wait.IsOver
+            ? logStill - logMean
+            : Math.Log(
+                Math.Max(
+                    1e-12,
+                    Math.Exp(Tails.LogNormalSurvival(z - sd)) - Math.Exp(wait.Residual + logStill - logMean)
+                )
+            );
+    }
+
+    /// <summary>First slope and negative second slope of a function at a point, by differences.</summary>
+    private static (double First, double Second) Slopes(Func<double, double> of, double at, double scale)
+    {
+        var step = scale * StepShare;
+        var (below, here, above) = (of(at - step), of(at), of(at + step));
+        return ((above - below) / (2 * step), Math.Max(0, ((2 * here) - above - below) / (step * step)));
+    }
+
+    private static double Square(double x) => x * x;
+}
