@@ -60,7 +60,7 @@ internal static class WorldsBenchmark
         Console.WriteLine(
             string.Create(
                 CultureInfo.InvariantCulture,
-                $"{name, -26}{all.Count, 7}  cover {Mean(all, f => f.Covered(f.Engine)) * 100, 5:0.0} (rulebook {Mean(all, f => f.Covered(f.SpeciesPrior)) * 100, 5:0.0})  pinball {Mean(all, f => f.Pinball(f.Engine)), 6:0.00} rulebook {Mean(all, f => f.Pinball(f.SpeciesPrior)), 6:0.00}  there {Mean(there, f => f.Pinball(f.Engine)), 6:0.00} last {Mean(there, f => f.Pinball(f.LastInterval!)), 6:0.00}  AUC {auc, 5:0.000}  early {Mean(all, f => f.HappenedTo < f.Engine.P10 ? 1 : 0) * 100, 4:0.0} late {Mean(all, f => Math.Min(f.HappenedFrom, f.Horizon) > f.Engine.P90 ? 1 : 0) * 100, 4:0.0}"
+                $"{name, -26}{all.Count, 7}  cover {Mean(all, f => f.EngineGave.Covered) * 100, 5:0.0} (rulebook {Mean(all, f => f.SpeciesPriorGave.Covered) * 100, 5:0.0})  pinball {Mean(all, f => f.Pinball(f.Engine)), 6:0.00} rulebook {Mean(all, f => f.Pinball(f.SpeciesPrior)), 6:0.00}  there {Mean(there, f => f.Pinball(f.Engine)), 6:0.00} last {Mean(there, f => f.Pinball(f.LastInterval!)), 6:0.00}  AUC {auc, 5:0.000}  early {Mean(all, f => f.EngineGave.By < 0.1 ? 1 : 0) * 100, 4:0.0} late {Mean(all, f => f.EngineGave.Before > 0.9 ? 1 : 0) * 100, 4:0.0}"
             )
         );
     }

@@ -46,16 +46,25 @@ public partial class LayerTests
         Assert.Contains(("Rounds", "Growth"), uses);
     }
 
+    /// <summary>The folder of the whole tree.</summary>
+    internal static string Root
+    {
+        get
+        {
+            var at = new DirectoryInfo(AppContext.BaseDirectory);
+            while (!File.Exists(Path.Combine(at.FullName, "HushedLantern.slnx")))
+            {
+                at = at.Parent!;
+            }
+
+            return at.FullName;
+        }
+    }
+
     /// <summary>The layers as drawn in the documents: a number for each folder.</summary>
     private static Dictionary<string, int> Layers()
     {
-        var at = new DirectoryInfo(AppContext.BaseDirectory);
-        while (!File.Exists(Path.Combine(at.FullName, "HushedLantern.slnx")))
-        {
-            at = at.Parent!;
-        }
-
-        var text = File.ReadAllText(Path.Combine(at.FullName, "docs", "how-it-works.md"));
+        var text = File.ReadAllText(Path.Combine(Root, "docs", "how-it-works.md"));
         var picture = text.Split("```layers")[1].Split("```")[0];
         return LayerLine()
             .Matches(picture)

@@ -63,15 +63,50 @@ public class ScoreTests
 
     private static readonly Quantiles Window = new(10, 20, 30);
 
+    private static readonly Given Sure = new(0.5, 0.5);
+
+    [Fact]
+    public void Eight_in_ten_are_covered_however_wide_the_time_in_which_it_happened()
+    {
+        Assert.Equal(1, new Given(0.4, 0.5).Covered, 1e-12);
+        Assert.Equal(0, new Given(0.95, 0.99).Covered, 1e-12);
+        Assert.Equal(0.5, new Given(0.85, 0.95).Covered, 1e-12);
+        Assert.Equal(0.8, new Given(0, 1).Covered, 1e-12);
+        // Source: law: what is drawn from the forecast itself falls evenly into it, seen in intervals of any width.
+        var random = new Random(7);
+        var mean = Enumerable
+            .Range(0, 200_000)
+            .Average(_ =>
+            {
+                var (happened, width, shift) = (random.NextDouble(), random.NextDouble(), random.NextDouble());
+                // Seen between the edges of a grid of any width and place, in which it happened to lie.
+                var from = (Math.Floor((happened / width) - shift) + shift) * width;
+                return new Given(Math.Max(0, from), Math.Min(1, from + width)).Covered;
+            });
+        Assert.Equal(0.8, mean, 5e-3);
+    }
+
     private static ScoredForecast Came(double from, double? to, double horizon = 1000) =>
-        new(Guid.Empty, "", "tarantula", VigilKind.Molt, default, 0, Window, Window, null, from, to, horizon);
+        new(
+            Guid.Empty,
+            "",
+            "tarantula",
+            VigilKind.Molt,
+            default,
+            0,
+            Window,
+            Window,
+            null,
+            from,
+            to,
+            horizon,
+            Sure,
+            Sure
+        );
 
     [Fact]
     public void An_event_known_only_to_lie_between_two_nights_is_scored_by_its_interval()
     {
-        Assert.Equal(1, Came(30, 30).Covered(Window));
-        Assert.Equal(0, Came(32, 32).Covered(Window));
-        Assert.Equal(0.5, Came(25.5, 35.5).Covered(Window), 1e-12);
         Assert.Equal(5, Came(25, 25).Error(Window), 1e-12);
         // Source: the mean over all nights of the interval.
         foreach (var (from, to) in new[] { (18.0, 22.0), (23, 27), (5, 40) })
@@ -86,9 +121,7 @@ public class ScoreTests
     public void Beyond_the_end_of_the_record_nothing_is_told_apart()
     {
         // It had not come when the record ended at night 45: the window should have reached so far.
-        Assert.Equal(0, Came(45, null, 45).Covered(Window));
         Assert.Equal(25, Came(45, null, 45).Error(Window), 1e-12);
-        Assert.Equal(1, Came(25, null, 25).Covered(Window));
         Assert.Equal(Came(25, null, 25).Pinball(Window), Came(25, null, 25).Pinball(new Quantiles(10, 20, 300)), 1e-12);
     }
 

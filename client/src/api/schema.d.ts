@@ -3541,6 +3541,25 @@ export interface components {
             to: string;
             for: string;
         };
+        /** @description What a forecast gave to the time in which something happened. */
+        Given: {
+            /**
+             * Format: double
+             * @description Chance (0–1) that it would have happened before.
+             */
+            before: number;
+            /**
+             * Format: double
+             * @description Chance that it would have by the end of that time.
+             */
+            by: number;
+            /**
+             * Format: double
+             * @description How much of it lay between the tenth and the ninetieth part of the forecast: 8 in 10 on the mean of honest forecasts,
+             *     however wide the time in which it happened.
+             */
+            covered: number;
+        };
         /** @description Something awaited of an animal, as a band of nights. */
         GlanceBand: {
             /** @description What kind of wait. */
@@ -6243,7 +6262,10 @@ export interface components {
             /** @description Whether the room follows it. */
             chosen: boolean;
         };
-        /** @description One forecast and what came of it. */
+        /**
+         * @description One forecast and what came of it. All forecasters are held to the same truth, of which no more is known than that it lay
+         *     between two nights, or had not come when the record ended.
+         */
         ScoredForecast: {
             /**
              * Format: uuid
@@ -6273,14 +6295,29 @@ export interface components {
             lastInterval: null | components["schemas"]["Quantiles"];
             /**
              * Format: double
-             * @description Earliest night from the forecast on which it happened.
+             * @description Earliest night from the forecast on which it happened, ≥ 0.
              */
             happenedFrom: number;
             /**
              * Format: double
-             * @description Latest such night; the same when the day is known. None while it has still not happened.
+             * @description Latest such night; the same when the day is known. None while it had not happened when the record ended.
              */
             happenedTo: null | number;
+            /**
+             * Format: double
+             * @description Nights from the forecast to the end of the record: beyond it nothing is told apart.
+             */
+            horizon: number;
+            /** @description What the keeper was shown gave to the time in which it happened. */
+            engineGave: components["schemas"]["Given"];
+            /** @description What the rulebook alone gave to it. */
+            speciesPriorGave: components["schemas"]["Given"];
+            /**
+             * Format: double
+             * @description For how many it counts: those that stayed stand for those that left before.
+             * @default 1
+             */
+            weight: number;
         };
         /** @description Part of every year, both ends included; may reach over New Year. */
         SeasonSpan: {
@@ -6447,7 +6484,7 @@ export interface components {
              */
             seenOutside: number;
             /**
-             * Format: double
+             * Format: int32
              * @description Such stretches that were watched.
              */
             outside: number;

@@ -54,7 +54,7 @@ public sealed record BacktestLine(
             vigil,
             group,
             all.Count,
-            Mean(f => f.Covered(f.Engine)),
+            Mean(f => f.EngineGave.Covered),
             Scores.Median(all.Select(f => f.Error(f.Engine)))!.Value,
             Mean(f => f.Pinball(f.Engine)),
             Mean(f => f.Pinball(f.SpeciesPrior)),

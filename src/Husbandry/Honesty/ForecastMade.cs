@@ -7,30 +7,35 @@ namespace Husbandry.Honesty;
 
 /// <summary>A forecast as it stood on a night, beside those that knew less.</summary>
 /// <param name="Vigil">What was awaited.</param>
-/// <param name="Engine">What the keeper saw.</param>
-/// <param name="Alone">The rulebook alone, conditioned on the days waited.</param>
+/// <param name="EngineLeft">What the keeper saw.</param>
+/// <param name="AloneLeft">The rulebook alone, conditioned on the days waited.</param>
 /// <param name="LastInterval">"Same as last interval" in nights from then, for animals that had one.</param>
 /// <param name="OtherChance">Chance (0–1) that the wait ends otherwise than hoped; 0 for molts.</param>
 /// <param name="OtherChanceAlone">The same by the rulebook alone.</param>
 internal sealed record ForecastMade(
     VigilKind Vigil,
-    Quantiles Engine,
-    Quantiles Alone,
+    NightsLeft EngineLeft,
+    NightsLeft AloneLeft,
     double? LastInterval,
     double OtherChance,
     double OtherChanceAlone
 )
 {
+    /// <summary>What the keeper saw.</summary>
+    public Quantiles Engine { get; } = Quantiles.Of(EngineLeft);
+
+    /// <summary>The rulebook alone.</summary>
+    public Quantiles Alone { get; } = Quantiles.Of(AloneLeft);
+
     /// <summary>The forecast of a molt.</summary>
     public static ForecastMade OfMolt(MoltOutlook outlook)
     {
         var (life, wait, weighed, _) = outlook;
         var subject = life.Subject;
-        double Calendar(double p) => subject.Pace.Ahead(weighed.Quantile(p)).Value;
         return new ForecastMade(
             VigilKind.Molt,
-            new Quantiles(Calendar(0.1), Calendar(0.5), Calendar(0.9)),
-            Of(new RemainingWait(wait.Prior.Alone, wait.Left.Elapsed), subject.Pace),
+            new NightsToMolt(weighed, subject.Pace),
+            new NightsToEnd(new RemainingWait(wait.Prior.Alone, wait.Left.Elapsed), subject.Pace),
             SameAsLastMolt(subject),
             0,
             0
@@ -41,7 +46,6 @@ internal sealed record ForecastMade(
     public static ForecastMade OfOther(OpenWait wait)
     {
         var subject = wait.Subject;
-        var tonight = subject.Room.Tonight.DayNumber;
         var vigil = wait.Began.Vigil;
         // On the same clock: what lies in the cold waits for nothing.
         var elapsed = wait.Hoped.Left.Elapsed;
@@ -53,24 +57,14 @@ internal sealed record ForecastMade(
         var alone = wait.Clocks.Select(c => (shares[c.End.Id], new RemainingWait(c.Prior.Alone, elapsed))).ToList();
         return new ForecastMade(
             vigil,
-            new Quantiles(
-                wait.Quantile(0.1).DayNumber - tonight,
-                wait.Quantile(0.5).DayNumber - tonight,
-                wait.Quantile(0.9).DayNumber - tonight
-            ),
-            new Quantiles(left.Quantile(0.1).Value, left.Quantile(0.5).Value, left.Quantile(0.9).Value),
+            wait.Left,
+            left,
             former is null
                 ? null
                 : (former.Ended!.Middle - former.Began.Middle).TotalDays - subject.NightsSince(wait.Began.Began.Middle),
             wait.OtherChance,
             EndForecast.Chances(alone).Skip(1).Sum()
         );
-    }
-
-    private static Quantiles Of(RemainingWait wait, Pace pace)
-    {
-        double Calendar(double p) => pace.Ahead(wait.Quantile(p)).Value;
-        return new Quantiles(Calendar(0.1), Calendar(0.5), Calendar(0.9));
     }
 
     private static double? SameAsLastMolt(Subject subject)

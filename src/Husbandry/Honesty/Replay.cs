@@ -198,6 +198,7 @@ public sealed class Replay
             return;
         }
 
+        var from = outcome.AsHoped is { } when ? Math.Max(0, NightsAhead(when.From)) : left;
         var naive = made.LastInterval is { } days ? Math.Max(0, days) : (double?)null;
         forecasts.Add(
             new ScoredForecast(
@@ -210,9 +211,11 @@ public sealed class Replay
                 made.Engine,
                 made.Alone,
                 naive is { } n ? new Quantiles(n, n, n) : null,
-                outcome.AsHoped is { } when ? Math.Max(0, NightsAhead(when.From)) : left,
+                from,
                 ahead,
-                left
+                left,
+                Given.Of(made.EngineLeft, from, ahead),
+                Given.Of(made.AloneLeft, from, ahead)
             )
         );
     }

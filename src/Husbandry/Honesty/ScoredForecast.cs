@@ -1,3 +1,4 @@
+using Husbandry.Reasons;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
@@ -17,7 +18,44 @@ public enum Forecaster
 }
 
 /// <summary>Quantiles in nights from the night of the forecast.</summary>
-public sealed record Quantiles(double P10, double P50, double P90);
+public sealed record Quantiles(double P10, double P50, double P90)
+{
+    /// <summary>Those of a forecast.</summary>
+    public static Quantiles Of(NightsLeft left) =>
+        new(left.Quantile(0.1).Value, left.Quantile(0.5).Value, left.Quantile(0.9).Value);
+}
+
+/// <summary>What a forecast gave to the time in which something happened.</summary>
+/// <param name="Before">Chance (0–1) that it would have happened before.</param>
+/// <param name="By">Chance that it would have by the end of that time.</param>
+public sealed record Given(double Before, double By)
+{
+    private const double Low = 0.1;
+    private const double High = 0.9;
+    private const double Least = 1e-9;
+
+    // A night is as exact as anything is known.
+    private const double HalfNight = 0.5;
+
+    /// <summary>What a forecast gave to the nights from one to another; to all that come after the first where there is no other.</summary>
+    public static Given Of(NightsLeft left, double from, double? to) =>
+        new(
+            left.Within(new CalendarDays(from - (to is null ? 0 : HalfNight))),
+            to is { } last ? left.Within(new CalendarDays(last + HalfNight)) : 1
+        );
+
+    /// <summary>
+    /// How much of it lay between the tenth and the ninetieth part of the forecast: 8 in 10 on the mean of honest forecasts,
+    /// however wide the time in which it happened.
+    /// </summary>
+    /// <remarks>Source: the non-randomised probability integral transform, Czado, Gneiting &amp; Held (2009), Biometrics 65:1254–1261.</remarks>
+    public double Covered =>
+        By - Before < Least
+            ? Before is >= Low and <= High
+                ? 1
+                : 0
+            : Math.Max(0, Math.Min(By, High) - Math.Max(Before, Low)) / (By - Before);
+}
 
 /// <summary>
 /// One forecast and what came of it. All forecasters are held to the same truth, of which no more is known than that it lay
@@ -35,6 +73,8 @@ public sealed record Quantiles(double P10, double P50, double P90);
 /// <param name="HappenedFrom">Earliest night from the forecast on which it happened, ≥ 0.</param>
 /// <param name="HappenedTo">Latest such night; the same when the day is known. None while it had not happened when the record ended.</param>
 /// <param name="Horizon">Nights from the forecast to the end of the record: beyond it nothing is told apart.</param>
+/// <param name="EngineGave">What the keeper was shown gave to the time in which it happened.</param>
+/// <param name="SpeciesPriorGave">What the rulebook alone gave to it.</param>
 /// <param name="Weight">For how many it counts: those that stayed stand for those that left before.</param>
 public sealed record ScoredForecast(
     Guid StockId,
@@ -49,29 +89,14 @@ public sealed record ScoredForecast(
     double HappenedFrom,
     double? HappenedTo,
     double Horizon,
+    Given EngineGave,
+    Given SpeciesPriorGave,
     double Weight = 1
 )
 {
-    // A window is shown in whole nights, so its ends belong to it to the end of the night.
-    private const double HalfNight = 0.5;
-
     private double Latest => Math.Min(Horizon, HappenedTo ?? Horizon);
 
     private double Earliest => Math.Min(HappenedFrom, Latest);
-
-    /// <summary>
-    /// How much of what happened lay within the window of 10 to 90 per cent: 1 or 0 where the night is known, the share of
-    /// the interval where it is not. What had not come when the record ended is covered if the window reaches so far.
-    /// </summary>
-    public double Covered(Quantiles q)
-    {
-        var (low, high) = (Math.Min(q.P10, Horizon) - HalfNight, Math.Min(q.P90, Horizon) + HalfNight);
-        return Latest - Earliest < HalfNight
-            ? Latest >= low && Earliest <= high
-                ? 1
-                : 0
-            : Math.Max(0, Math.Min(Latest, high) - Math.Max(Earliest, low)) / (Latest - Earliest);
-    }
 
     /// <summary>
     /// Mean pinball loss of the three quantiles over all nights on which it may have happened, days; both cut at the horizon,

@@ -13,7 +13,9 @@ public sealed class Learner(Room room)
 {
     private static readonly VigilKind[] Kinds = Enum.GetValues<VigilKind>();
 
-    private const int MissedRounds = 3;
+    private const int MissedRounds = 4;
+
+    private const double MostMissed = 0.25;
 
     private const int ShareRounds = 60;
 
@@ -94,7 +96,8 @@ public sealed class Learner(Room room)
             learned,
             ends,
             spans.ToDictionary(s => s.Key, s => SignLessons.Of(s.Value, bare.Rules, s.Key)),
-            winters
+            winters,
+            missed
         );
     }
 
@@ -130,7 +133,8 @@ public sealed class Learner(Room room)
             .Values.Select(lists => lists.GetValueOrDefault((VigilKind.Molt, VigilEnd.AsHoped)) ?? [])
             .Where(animals => animals.Count > 0)
             .ToList();
-        var (learned, seen) = (share, 0);
+        // From above: a spread that has once taken in the waits that hide a molt hardly gives them back.
+        var (learned, seen) = (MostMissed, 0);
         for (var round = 0; round < MissedRounds; round++)
         {
             var fits = molts.Select(animals => SpeciesLesson.Of(animals, rules, learned)).ToList();

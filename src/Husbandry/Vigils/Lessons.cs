@@ -26,11 +26,19 @@ public sealed class Lessons
         Dictionary<(string, VigilKind, string), SpeciesLesson> waits,
         Dictionary<(string, VigilKind), EndLesson> ends,
         Dictionary<string, IReadOnlyList<SignLesson>> signs,
-        IReadOnlyList<(DateOnly From, double? TimesNeeded)> winters
-    ) => (this.waits, this.ends, this.signs, this.winters) = (waits, ends, signs, winters);
+        IReadOnlyList<(DateOnly From, double? TimesNeeded)> winters,
+        double missedShare
+    )
+    {
+        (this.waits, this.ends, this.signs, this.winters) = (waits, ends, signs, winters);
+        MissedShare = missedShare;
+    }
+
+    /// <summary>Share (0–1) of waits in this room that hide a molt nobody saw, as far as the lengths of waits tell.</summary>
+    public double MissedShare { get; }
 
     /// <summary>Nothing learned yet.</summary>
-    public static Lessons None { get; } = new([], [], [], []);
+    public static Lessons None { get; } = new([], [], [], [], 0);
 
     /// <summary>Learns from all animals that are or were in the room, those that left included.</summary>
     public static Lessons Of(IEnumerable<Standing> standings, Room room)

@@ -72,6 +72,11 @@ public static class PastWaits
             }
 
             var end = isOver ? standing.Growth.Molts[k].When : Until(subject);
+            if (IsAnother(standing, k > 0 ? standing.Growth.Molts[k - 1].When : null, end))
+            {
+                continue;
+            }
+
             if (Start(standing, k, subject) is { } start)
             {
                 yield return Between(start, end, PriorOf(subject, k), pace, isOver);
@@ -155,6 +160,16 @@ public static class PastWaits
             standing.Details.Sex
         );
     }
+
+    /// <summary>Whether something else was awaited in between, such as the adult from its pupa: no molt of a larva.</summary>
+    private static bool IsAnother(Standing standing, Occurrence? start, Occurrence end) =>
+        standing.Vigils.All.Any(v =>
+            v.Count is null
+            && VigilDefinition.Of(v.Vigil).BeginsWithMolt
+            && v.Began.From < end.To
+            && (start is null || v.Ended is null || v.Ended.To > start.To)
+            && (start is null || v.Began.To >= start.From)
+        );
 
     // A mother that broods may molt, but how long she waits for it then says little of other waits.
     private static bool EndsHere(Subject subject) =>
