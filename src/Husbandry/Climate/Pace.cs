@@ -23,6 +23,7 @@ public sealed class Pace
     private readonly int asOf;
     private readonly double recent;
     private readonly IReadOnlyList<(DateTimeOffset Until, Pace There)> former;
+    private double[] goneBy = new double[1];
 
     internal Pace(
         DailyMeans? means,
@@ -111,19 +112,12 @@ public sealed class Pace
             return new(effective);
         }
 
-        var gone = 0.0;
-        for (var ahead = 1; ahead <= LongestLookAhead; ahead++)
-        {
-            var rate = RateAhead(ahead);
-            if (gone + rate >= effective)
-            {
-                return new(ahead - 1 + ((effective - gone) / rate));
-            }
-
-            gone += rate;
-        }
-
-        return new(LongestLookAhead + ((effective - gone) / RateNow));
+        var gone = GoneBy(g => g[^1] >= effective);
+        var at = Array.BinarySearch(gone, effective);
+        var whole = at >= 0 ? at : ~at;
+        return whole == 0 ? CalendarDays.Zero
+            : whole < gone.Length ? new(whole - 1 + ((effective - gone[whole - 1]) / (gone[whole] - gone[whole - 1])))
+            : new(LongestLookAhead + ((effective - gone[^1]) / RateNow));
     }
 
     /// <summary>Effective days that will have gone by after some calendar days from now; undoes <see cref="Ahead"/>.</summary>
@@ -135,14 +129,35 @@ public sealed class Pace
             return new(calendar);
         }
 
-        var (gone, whole) = (0.0, (int)Math.Min(calendar, LongestLookAhead));
-        for (var ahead = 1; ahead <= whole; ahead++)
+        if (calendar <= 0)
         {
-            gone += RateAhead(ahead);
+            return new(calendar * RateNow);
         }
 
-        var rest = whole == LongestLookAhead ? RateNow : RateAhead(whole + 1);
-        return new(gone + ((calendar - whole) * rest));
+        var whole = (int)Math.Min(calendar, LongestLookAhead);
+        var gone = GoneBy(g => g.Length > whole + 1);
+        var rest = whole + 1 < gone.Length ? gone[whole + 1] - gone[whole] : RateNow;
+        return new(gone[whole] + ((calendar - whole) * rest));
+    }
+
+    /// <summary>Effective days gone by after 0, 1, 2, … days from now, for so many days as are asked for.</summary>
+    private double[] GoneBy(Func<double[], bool> enough)
+    {
+        // Grown by doubling and put in place whole: who reads it meanwhile has an older one.
+        var gone = goneBy;
+        while (!enough(gone) && gone.Length <= LongestLookAhead)
+        {
+            var more = new double[Math.Min(LongestLookAhead, gone.Length * 2) + 1];
+            gone.CopyTo(more, 0);
+            for (var ahead = gone.Length; ahead < more.Length; ahead++)
+            {
+                more[ahead] = more[ahead - 1] + RateAhead(ahead);
+            }
+
+            goneBy = gone = more;
+        }
+
+        return gone;
     }
 
     /// <summary>Effective days gone by after 0, 1, 2, … days from now, up to <paramref name="days"/>.</summary>
@@ -151,7 +166,7 @@ public sealed class Pace
         var gone = new EffectiveDays[days + 1];
         for (var ahead = 1; ahead <= days; ahead++)
         {
-            gone[ahead] = gone[ahead - 1] + new EffectiveDays(means is null || warmth is null ? 1 : RateAhead(ahead));
+            gone[ahead] = Within(new(ahead));
         }
 
         return gone;

@@ -35,6 +35,11 @@ public sealed class RoomClimate
     private readonly ConcurrentDictionary<(string Zone, Warmth Warmth, RoomClimateRules Rules), double[]> cumulated =
         new();
 
+    private Tuple<int, ConcurrentDictionary<(string, Warmth, RoomClimateRules), Pace>> paces = Tuple.Create(
+        0,
+        new ConcurrentDictionary<(string, Warmth, RoomClimateRules), Pace>()
+    );
+
     private readonly Dictionary<string, DryAir> dryness;
 
     private RoomClimate(Dictionary<string, DailyMeans> zones, Dictionary<string, DryAir> dryness) =>
@@ -112,6 +117,32 @@ public sealed class RoomClimate
             return former.Count == 0 ? Pace.Even : new Pace(null, [], null, rules, 0, former);
         }
 
+        if (former.Count == 0)
+        {
+            // All of a kind in a zone go by one pace, and most that is asked is of one night.
+            var now = paces;
+            if (now.Item1 != Day(asOf))
+            {
+                paces = now = Tuple.Create(
+                    Day(asOf),
+                    new ConcurrentDictionary<(string, Warmth, RoomClimateRules), Pace>()
+                );
+            }
+
+            return now.Item2.GetOrAdd((zone, warmth, rules), key => Make(key.Item1, key.Item2, key.Item3, asOf, []));
+        }
+
+        return Make(zone, warmth, rules, asOf, former);
+    }
+
+    private Pace Make(
+        string zone,
+        Warmth warmth,
+        RoomClimateRules rules,
+        DateTimeOffset asOf,
+        IReadOnlyList<(DateTimeOffset Until, Pace There)> former
+    )
+    {
         var means = zones[zone];
         var sums = cumulated.GetOrAdd((zone, warmth, rules), _ => means.Cumulate(t => Pace.Rate(warmth, rules, t)));
         return new Pace(means, sums, warmth, rules, Day(asOf), former);

@@ -68,7 +68,7 @@ public sealed class Replay
             var then = Room.At(rules.At(end), room.Settings, end.AddTicks(-1)).With(room.Climate);
             if ((night.DayNumber - first.DayNumber) % LearnEveryNights == 0)
             {
-                lessons = Lessons.Of([.. lives.Select(l => l.Standing).OfType<Standing>()], then);
+                lessons = Lessons.Of([.. lives.Select(l => l.Standing).OfType<Standing>()], then, lessons);
             }
 
             then = then.With(lessons);

@@ -9,7 +9,8 @@ namespace Husbandry.Vigils;
 /// not be held in memory at once. Not for two threads at a time.
 /// </summary>
 /// <param name="room">The room; what it has taught so far is not looked at.</param>
-public sealed class Learner(Room room)
+/// <param name="former">What was learned not long ago, if anything: how often molts go unseen is gone on from.</param>
+public sealed class Learner(Room room, Lessons? former = null)
 {
     private static readonly VigilKind[] Kinds = Enum.GetValues<VigilKind>();
 
@@ -64,7 +65,7 @@ public sealed class Learner(Room room)
     {
         var learned = new Dictionary<(string, VigilKind, string), SpeciesLesson>();
         var ends = new Dictionary<(string, VigilKind), EndLesson>();
-        var missed = MissedShare();
+        var (missed, learnedMissed) = MissedShare();
         foreach (var (species, lists) in waits)
         {
             foreach (var vigil in Kinds)
@@ -97,7 +98,8 @@ public sealed class Learner(Room room)
             ends,
             spans.ToDictionary(s => s.Key, s => SignLessons.Of(s.Value, bare.Rules, s.Key)),
             winters,
-            missed
+            missed,
+            learnedMissed
         );
     }
 
@@ -125,7 +127,7 @@ public sealed class Learner(Room room)
         vigil == VigilKind.Molt ? [VigilEnd.AsHoped] : VigilDefinition.Of(vigil).AllEnds.Select(e => e.Id);
 
     /// <summary>How often a molt goes unseen in this room: counted over all species, the rulebook's share weighed in.</summary>
-    private double MissedShare()
+    private (double Share, double Learned) MissedShare()
     {
         var rules = bare.Rules.Room;
         var (share, weight) = (rules.Lessons.MissedMoltShare.Value, rules.Lessons.MissedMoltWaits.Value);
@@ -134,8 +136,8 @@ public sealed class Learner(Room room)
             .Where(animals => animals.Count > 0)
             .ToList();
         // From above: a spread that has once taken in the waits that hide a molt hardly gives them back.
-        var (learned, seen) = (MostMissed, 0);
-        for (var round = 0; round < MissedRounds; round++)
+        var (learned, seen) = (former is { MissedLearned: > 0 } ? former.MissedLearned : MostMissed, 0);
+        for (var round = 0; round < (former is { MissedLearned: > 0 } ? 1 : MissedRounds); round++)
         {
             var fits = molts.Select(animals => SpeciesLesson.Of(animals, rules, learned)).ToList();
             seen = fits.Sum(f => f.Intervals);
@@ -143,7 +145,7 @@ public sealed class Learner(Room room)
         }
 
         // Before anything was seen to its end the forecast is the rulebook's, and what is learned comes in bit by bit.
-        return learned * seen / (weight + seen);
+        return (learned * seen / (weight + seen), learned);
     }
 
     /// <summary>Waits that still last, each with the chance that it will end so.</summary>

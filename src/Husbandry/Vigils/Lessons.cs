@@ -27,23 +27,30 @@ public sealed class Lessons
         Dictionary<(string, VigilKind), EndLesson> ends,
         Dictionary<string, IReadOnlyList<SignLesson>> signs,
         IReadOnlyList<(DateOnly From, double? TimesNeeded)> winters,
-        double missedShare
+        double missedShare,
+        double missedLearned
     )
     {
         (this.waits, this.ends, this.signs, this.winters) = (waits, ends, signs, winters);
-        MissedShare = missedShare;
+        (MissedShare, MissedLearned) = (missedShare, missedLearned);
     }
+
+    /// <summary>The same before it is weighed by how much was seen: where the next learning begins.</summary>
+    internal double MissedLearned { get; }
 
     /// <summary>Share (0–1) of waits in this room that hide a molt nobody saw, as far as the lengths of waits tell.</summary>
     public double MissedShare { get; }
 
     /// <summary>Nothing learned yet.</summary>
-    public static Lessons None { get; } = new([], [], [], [], 0);
+    public static Lessons None { get; } = new([], [], [], [], 0, 0);
 
     /// <summary>Learns from all animals that are or were in the room, those that left included.</summary>
-    public static Lessons Of(IEnumerable<Standing> standings, Room room)
+    /// <param name="standings">The animals.</param>
+    /// <param name="room">The room.</param>
+    /// <param name="former">What was learned not long ago, if anything: it is gone on from.</param>
+    public static Lessons Of(IEnumerable<Standing> standings, Room room, Lessons? former = null)
     {
-        var learner = new Learner(room);
+        var learner = new Learner(room, former);
         foreach (var standing in standings)
         {
             learner.Add(standing);

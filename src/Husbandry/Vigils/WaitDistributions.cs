@@ -96,7 +96,7 @@ public sealed class UncertainStartWait : IWait
     /// <param name="likelihood">How well a beginning so long before fits what else is known; evenly when left out.</param>
     public static UncertainStartWait Unknown(IWait whole, Func<EffectiveDays, double>? likelihood = null)
     {
-        const int Starts = 40;
+        const int Starts = 24;
         const double Furthest = 4;
         var step = whole.Median.Value * Furthest / Starts;
         return new UncertainStartWait(
@@ -130,7 +130,7 @@ public sealed class UncertainStartWait : IWait
 /// <summary>A wait read off at fixed points of ln days once, for those who ask it very often.</summary>
 internal sealed class TabledWait : IWait
 {
-    private const int Points = 160;
+    private const int Points = 100;
     private const double Nearest = 60;
     private const double Furthest = 40;
 
