@@ -14,6 +14,7 @@ internal static class WorldsBenchmark
     {
         var all = new List<ScoredForecast>();
         var readings = new List<ScoredReading>();
+        var bounds = new List<Bound>();
         foreach (var habits in Habits.All)
         {
             var ofKeeper = new List<ScoredForecast>();
@@ -24,6 +25,7 @@ internal static class WorldsBenchmark
                 var world = WorldMaker.Make(habits, seed);
                 var room = WorldJournal.RoomOf(world);
                 var result = Replay.Of(WorldJournal.Of(world), room, RuleHistory.Always(RuleSet.Shipped));
+                bounds.AddRange(result.Forecasts.Select(f => Bound.Of(world, f)).OfType<Bound>());
                 ofKeeper.AddRange(result.Forecasts);
                 readOfKeeper.AddRange(result.Readings);
             }
@@ -46,6 +48,41 @@ internal static class WorldsBenchmark
 
         Console.WriteLine();
         Say("all", all, readings);
+        var (known, first) = (bounds.Where(b => b.HasOwn).ToList(), bounds.Where(b => !b.HasOwn).ToList());
+        Console.WriteLine(
+            string.Create(
+                CultureInfo.InvariantCulture,
+                $"loss against who knows the animal's own pace, where it has a wait of its own: {known.Sum(b => b.Engine) / known.Sum(b => b.OfAnimal):0.00}; against who knows the kind, where it has none: {first.Sum(b => b.Engine) / first.Sum(b => b.OfKind):0.00}"
+            )
+        );
+    }
+
+    /// <summary>Losses of one forecast of a molt that was seen, beside those of who knows more than any record tells.</summary>
+    private sealed record Bound(bool HasOwn, double Engine, double OfAnimal, double OfKind)
+    {
+        private static readonly double[] Chances = [0.1, 0.5, 0.9];
+
+        // The end of the night by which a forecast is made.
+        private const double NightEnds = 1 + (4 / 24.0);
+
+        public static Bound? Of(World world, ScoredForecast f)
+        {
+            var day = WorldJournal.DayOf(new DateTimeOffset(f.MadeOn, TimeOnly.MinValue, TimeSpan.Zero)) + NightEnds;
+            var kept = world.Animals.FirstOrDefault(a => WorldJournal.IdOf(world, a.Number) == f.StockId);
+            var wait = kept?.Life.Waits.FirstOrDefault(w => w.From <= day && w.To > day);
+            if (f.Vigil != VigilKind.Molt || wait is null or { Pupa: true } || kept!.Unseen.Contains(wait.To))
+            {
+                return null;
+            }
+
+            double Loss(double[] q) => f.Weight * f.Pinball(new Quantiles(q[0], q[1], q[2]));
+            return new Bound(
+                f.LastInterval is not null,
+                f.Weight * f.Pinball(f.Engine),
+                Loss(Knowing.TheAnimal(world, kept.Life, wait, day, Chances)),
+                Loss(Knowing.TheKind(world, kept.Life, wait, day, Chances))
+            );
+        }
     }
 
     private static void Say(string name, List<ScoredForecast> all, List<ScoredReading> readings)

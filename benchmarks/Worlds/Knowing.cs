@@ -10,24 +10,23 @@ public static class Knowing
     private const int Steps = 400;
     private const double FurthestTimes = 4;
 
+    private static readonly (double Own, double Weight)[] Paces = Drawn();
+
     /// <summary>Quantiles in days from a day on, by one who knows the animal's own pace and the weather to come.</summary>
     public static double[] TheAnimal(World world, Life life, TrueWait wait, double day, double[] chances) =>
         Left(world, life.Kind, wait, day, chances, [(life.Own, 1)]);
 
     /// <summary>The same by one who knows the kind and the room, but not the animal.</summary>
-    public static double[] TheKind(World world, Life life, TrueWait wait, double day, double[] chances)
+    public static double[] TheKind(World world, Life life, TrueWait wait, double day, double[] chances) =>
+        Left(world, life.Kind, wait, day, chances, Paces);
+
+    /// <summary>Paces of equal chance, read off many draws from the true family.</summary>
+    private static (double Own, double Weight)[] Drawn()
     {
-        // Paces of equal chance, read off by many draws from the true family.
+        const int Each = 200;
         var draws = new Draws(1);
-        var many = Enumerable.Range(0, Animals * 200).Select(_ => draws.Gamma(Life.BetweenShape)).Order().ToList();
-        return Left(
-            world,
-            life.Kind,
-            wait,
-            day,
-            chances,
-            [.. Enumerable.Range(0, Animals).Select(k => (many[(k * 200) + 100], 1.0))]
-        );
+        var many = Enumerable.Range(0, Animals * Each).Select(_ => draws.Gamma(Life.BetweenShape)).Order().ToList();
+        return [.. Enumerable.Range(0, Animals).Select(k => (many[(k * Each) + (Each / 2)], 1.0))];
     }
 
     private static double[] Left(
