@@ -105,7 +105,7 @@ public class Shots
         keeper.Look(look);
         keeper.Open("/");
         keeper.SeeText("h1", "Tonight’s round");
-        keeper.See("header svg text");
+        keeper.See("header svg[aria-label^='Nights from']");
     }
 
     private static void Animal(Keeper keeper, string name, string look)
