@@ -39,7 +39,8 @@ public sealed class LessonKeeper(RoomCache cache, IServiceScopeFactory scopes, I
     private async Task<Lessons> LearnAsync(Room room, JournalReader reader, CancellationToken cancel)
     {
         var changed = cache.BeginToLearn();
-        var learner = new Learner(room);
+        var former = cache.Taught is { } taught && taught.Fingerprint == room.Rules.Fingerprint ? taught.Lessons : null;
+        var learner = new Learner(room, former);
         await foreach (var standing in reader.StreamStandingsAsync(cancel))
         {
             learner.Add(standing);

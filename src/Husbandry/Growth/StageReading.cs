@@ -145,7 +145,8 @@ public static class StageReading
         {
             AdultMolting.Both => true,
             AdultMolting.FemalesOnly => sex != Sex.Male,
-            _ => false,
+            AdultMolting.Neither => false,
+            var other => throw new ArgumentOutOfRangeException(nameof(subject), other, "Nothing says who molts then."),
         };
 
     private static Stage ByMolts(Subject subject, int molts)

@@ -14,7 +14,7 @@ internal static class FirstWait
     public static UncertainStartWait Of(Subject subject, IWait whole, SpeciesLesson? lesson)
     {
         var details = subject.Standing.Details;
-        if (details.HatchedOn is not { } hatched || MoltsAtArrival(subject) is not { } molts || molts <= 0)
+        if (details.HatchedOn is not { } hatched || details.MoltsAtArrival is not { } molts || molts <= 0)
         {
             return UncertainStartWait.Unknown(whole);
         }
@@ -32,9 +32,6 @@ internal static class FirstWait
         );
     }
 
-    private static int? MoltsAtArrival(Subject subject) =>
-        subject.Standing.Details.MoltsAtArrival ?? subject.Standing.MoltsInLife;
-
     /// <summary>
     /// Mean and spread of the age at a molt: the sum of the waits before it. What is common to all of them adds up, what is not
     /// evens out. Source: moments of a sum of lognormals with a common factor.
@@ -42,17 +39,14 @@ internal static class FirstWait
     private static (double Mean, double Sd) AgeAtMolt(Subject subject, int molts, SpeciesLesson? lesson)
     {
         var shares = subject.Room.Rules.Room.Lessons;
+        // Before anything was learned how far the room lies off is common to all waits too.
+        var unlearned = shares.BetweenAnimalsShare.Value + shares.RoomShare.Value + shares.PartShare.Value;
+        var (within, between) = lesson is null ? (1 - unlearned, unlearned) : (lesson.Within, lesson.Between);
         var (sum, squares, common) = (0.0, 0.0, 0.0);
         for (var k = 0; k < molts; k++)
         {
             var stage = StageReading.Decide(subject, null, k);
             var prior = IntervalPrior.ForMolt(subject.Profile, stage, k, null, subject.Standing.Details.Sex);
-            var (within, between) = lesson is null
-                ? (
-                    1 - shares.BetweenAnimalsShare.Value - shares.RoomShare.Value,
-                    shares.BetweenAnimalsShare.Value + shares.RoomShare.Value
-                )
-                : (lesson.Within, lesson.Between);
             var days = Math.Exp(prior.Mu + (lesson?.OffsetAt(prior) ?? 0));
             sum += days;
             squares += within * prior.Sigma * prior.Sigma * days * days;
