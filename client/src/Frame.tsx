@@ -5,7 +5,7 @@ import { useLive } from './api/useLive';
 import { placeIds, placeOf } from './commands/catalogue';
 import { type Command, useCommands } from './commands/useCommands';
 import { useSession } from './features/Access/queries';
-import { DoneProvider } from './features/Journal/DoneBar';
+import { DoneProvider } from './features/Journal/DoneProvider';
 import { OfferRunner, type RunningOffer } from './features/Journal/OfferRunner';
 import { OutboxStrip } from './features/Outbox/OutboxStrip';
 import { WhyContext, type Why } from './features/Reasons/WhyContext';

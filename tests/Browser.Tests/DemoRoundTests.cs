@@ -58,10 +58,10 @@ public sealed class DemoRoundTests() : BrowserRoom(demo: true)
         Keeper.Keys("r");
         Keeper.SeeText("[role=menu]", "Batted it away");
         Keeper.Keys("1");
-        Keeper.SeeText("[role=status]", "Tansy: batted away");
+        Keeper.SeeText("[data-bar]", "Tansy: batted away");
         WalkTo("Fennel");
         Keeper.Keys("l");
-        Keeper.SeeText("[role=status]", "Fennel: put off until Tue 24 Nov");
+        Keeper.SeeText("[data-bar]", "Fennel: put off until Tue 24 Nov");
     }
 
     [Fact]
@@ -70,7 +70,7 @@ public sealed class DemoRoundTests() : BrowserRoom(demo: true)
         Keeper.Open("/");
         Keeper.SeeText("article[aria-current=true]", "Cockle");
         Keeper.Keys("t");
-        Keeper.SeeText("[role=status]", "Cockle: took later 1 small cricket");
+        Keeper.SeeText("[data-bar]", "Cockle: took later 1 small cricket");
         Keeper.Open("/stock");
         Keeper.Press("Cockle", "[role=table]");
         Keeper.SeeText("ol .line-through", "not seen to take 1 small cricket");
@@ -128,9 +128,9 @@ public sealed class DemoRoundTests() : BrowserRoom(demo: true)
         );
         Assert.Empty((System.Collections.IEnumerable)small!);
         Keeper.Press("Out", "[role=group][data-settling]");
-        Keeper.SeeText("[role=status]", "Cockle: leftovers taken out");
+        Keeper.SeeText("[data-bar]", "Cockle: leftovers taken out");
         WalkTo("Tansy");
         Keeper.Press("Fed", "[role=group][data-settling]");
-        Keeper.SeeText("[role=status]", "Tansy: took");
+        Keeper.SeeText("[data-bar]", "Tansy: took");
     }
 }

@@ -26,12 +26,12 @@ public sealed class EveningTests() : BrowserRoom(demo: false)
         Keeper.Keys("gr");
         Keeper.SeeText("article[aria-current=true]", "Fill the water dish, then offer 1");
         Keeper.Keys("f");
-        Keeper.SeeText("[role=status]", "took 1");
+        Keeper.SeeText("[data-bar]", "took 1");
         Keeper.SeeText("main", "1 of 1 done");
 
         // Undo brings the line back, with both of its acts.
         Keeper.Keys("z");
-        Keeper.SeeText("[role=status]", "Taken back");
+        Keeper.SeeText("[data-bar]", "Taken back");
         Keeper.SeeText("article[aria-current=true]", "Fill the water dish, then offer 1");
 
         // Two signs change the word and hush food, with the reason.
@@ -40,7 +40,7 @@ public sealed class EveningTests() : BrowserRoom(demo: false)
         Keeper.Keys("s");
         Keeper.SeeText("[role=dialog]", "The molt itself");
         Keeper.Press("Sluggish", "[role=dialog]");
-        Keeper.SeeText("[role=status]", "sign: sluggish");
+        Keeper.SeeText("[data-bar]", "sign: sluggish");
         Keeper.SeeText("header", "open");
         Keeper.Keys("s");
         Keeper.SeeText("[role=dialog]", "Strong signs");

@@ -17,7 +17,7 @@ public sealed class FeedingTests() : BrowserRoom(demo: true)
         Keeper.SeeText("article[aria-current=true]", "Take out 1 small cricket");
         Keeper.SeeText("article[aria-current=true]", "at once: it could bite");
         Keeper.Keys("x");
-        Keeper.SeeText("[role=status]", "Cockle: leftovers taken out");
+        Keeper.SeeText("[data-bar]", "Cockle: leftovers taken out");
         Keeper.SeeNoText("article", "Take out 1 small cricket");
     }
 
@@ -33,7 +33,7 @@ public sealed class FeedingTests() : BrowserRoom(demo: true)
         Keeper.Choose("Size", "small 6–9 mm");
         Keeper.Press("Cut", "[role=dialog]");
         Keeper.Press("Log it", "[role=dialog]");
-        Keeper.SeeText("[role=status]", "took 1 piece of cut small roach nymph");
+        Keeper.SeeText("[data-bar]", "took 1 piece of cut small roach nymph");
         Keeper.SeeText("main", "roach nymphs");
     }
 
@@ -46,7 +46,7 @@ public sealed class FeedingTests() : BrowserRoom(demo: true)
         Line("Tansy");
         Keeper.Keys("r");
         Keeper.Press("Batted it away", "[role=menu]");
-        Keeper.SeeText("[role=status]", "Tansy: batted away");
+        Keeper.SeeText("[data-bar]", "Tansy: batted away");
         OpenAnimal("Tansy");
         Keeper.SeeText("section[aria-labelledby=reading]", "refuse");
         Assert.NotEqual(before, Keeper.Text("#reading"));
@@ -64,7 +64,7 @@ public sealed class FeedingTests() : BrowserRoom(demo: true)
         Keeper.See("[role=dialog] button[aria-label='Vial 41 left its food']").Click();
         Keeper.SeeText("[role=dialog]", "2 of 46");
         Keeper.Press("Log it", "[role=dialog]");
-        Keeper.SeeText("[role=status]", "no. 5, 41 left theirs");
+        Keeper.SeeText("[data-bar]", "no. 5, 41 left theirs");
         OpenAnimal("Tray of slings");
         Keeper.SeeText("section[aria-labelledby=appetite]", "no. 5, no. 41");
     }

@@ -58,9 +58,9 @@ public sealed class KeyboardTests() : BrowserRoom(demo: false)
         Keeper.Keys("gr");
         Keeper.SeeText("article[aria-current=true]", "Tansy");
         Keeper.Keys("f");
-        Keeper.SeeText("[role=status]", "took 1");
+        Keeper.SeeText("[data-bar]", "took 1");
         Keeper.Keys("z");
-        Keeper.SeeText("[role=status]", "Taken back");
+        Keeper.SeeText("[data-bar]", "Taken back");
         // Its page and back, by what has the focus.
         Keeper.SeeText("article[aria-current=true]", "Tansy");
         Keeper.Keys("?");
@@ -90,7 +90,7 @@ public sealed class KeyboardTests() : BrowserRoom(demo: false)
         Keeper.SeeText("[role=dialog]", "Strong signs");
         TabTo("Skin under the hair dark");
         Keeper.KeysAtOnce(Keys.Enter);
-        Keeper.SeeText("[role=status]", "sign: ");
+        Keeper.SeeText("[data-bar]", "sign: ");
         Assert.Empty(Keeper.Complaints());
     }
 
@@ -107,7 +107,7 @@ public sealed class KeyboardTests() : BrowserRoom(demo: false)
         Ask("labels for A1", "Labels for A1: 1 enclosure");
         Keeper.SeeText("h1", "Paper");
         Ask("water a1·03", "Water");
-        Keeper.SeeText("[role=status]", "Tansy");
+        Keeper.SeeText("[data-bar]", "Tansy");
     }
 
     private void Ask(string words, string hit)

@@ -32,7 +32,7 @@ public sealed class NetworkTests : BrowserRoom
         Keeper.Open("/");
         Keeper.SeeText("article[aria-current=true]", "Cockle");
         helper.Press("Out", "[role=group][data-settling]");
-        helper.SeeText("[role=status]", "Cockle: leftovers taken out");
+        helper.SeeText("[data-bar]", "Cockle: leftovers taken out");
         Keeper.SeeText("main", "Ann");
         helper.Open("/people");
         helper.SeeText("main", "You are signed in as Ann");

@@ -62,7 +62,7 @@ public sealed class NotebookTests() : BrowserRoom(demo: false)
         Keeper.SeeText("section[aria-label='How it was read'] [role=status]", "Every row was understood");
         Assert.Empty(EntryIds());
         Keeper.Press("Write down all 60");
-        Keeper.SeeText("[role=status]", "60 animals written down");
+        Keeper.SeeText("[data-bar]", "60 animals written down");
         Assert.Equal(60, EntriesSince(new HashSet<Guid>()).Select(e => e.StockId).Distinct().Count());
         Keeper.Press("Undo");
         Keeper.SeeText("main", "No enclosure stands here yet");
@@ -87,7 +87,7 @@ public sealed class NotebookTests() : BrowserRoom(demo: false)
         Keeper.Press("Read it");
         Keeper.SeeText("section[aria-label='How it was read'] [role=status]", "Every row was understood");
         Keeper.Press("Write down all 40");
-        Keeper.SeeText("[role=status]", "40 animals written down");
+        Keeper.SeeText("[data-bar]", "40 animals written down");
         Assert.Equal(40, EntriesSince(new HashSet<Guid>()).Select(e => e.StockId).Distinct().Count());
     }
 }

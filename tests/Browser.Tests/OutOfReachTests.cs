@@ -112,7 +112,7 @@ public sealed class OutOfReachTests() : BrowserRoom(demo: true)
         keeper.Wait(() => keeper.Text("[data-bar]") != first, "the bar to name the second");
         // The second was never sent, as the first had no answer.
         keeper.Keys("z");
-        keeper.SeeText("[role=status]", "Taken back");
+        keeper.SeeText("[data-bar]", "Taken back");
         SeeWaiting(keeper, 1);
         proxy.Let(Passage.Open);
         SeeNothingWaiting(keeper);

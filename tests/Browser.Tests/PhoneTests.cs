@@ -37,14 +37,14 @@ public sealed class PhoneTests : BrowserRoom
     {
         Keeper.SeeText("article[aria-current=true]", "Cockle");
         Keeper.Tap("Out", "[role=group]");
-        Keeper.SeeText("[role=status]", "Cockle: leftovers taken out");
+        Keeper.SeeText("[data-bar]", "Cockle: leftovers taken out");
         Keeper.Tap("Undo");
-        Keeper.SeeText("[role=status]", "Taken back");
+        Keeper.SeeText("[data-bar]", "Taken back");
         Keeper.Tap("More", "[role=group]");
         Keeper.Tap("Note", "[role=menu]");
         Keeper.Type("Note", "sits in the light");
         Keeper.Tap("Log it", "[role=dialog]");
-        Keeper.SeeText("[role=status]", "sits in the light");
+        Keeper.SeeText("[data-bar]", "sits in the light");
 
         Keeper.Open("/stock/new");
         Keeper.Type("Name", "Newcomer");
@@ -115,6 +115,6 @@ public sealed class PhoneTests : BrowserRoom
         Keeper.Drag(Keeper.See("[data-place='A2·02']"), 90, 0);
         Keeper.SeeNoText("main", "Carrying");
         Keeper.See("[data-place='A1·02'][aria-label*='Bramble']");
-        Keeper.SeeNoText("[role=status]", "moved to");
+        Keeper.SeeNoText("[data-bar]", "moved to");
     }
 }

@@ -76,14 +76,14 @@ public sealed class RightLineTests() : BrowserRoom(demo: true)
         }
 
         // Undo reaches each, the newest first.
-        var last = Keeper.Text("[role=status]");
+        var last = Keeper.Text("[data-bar]");
         Keeper.Keys("z");
-        Keeper.SeeText("[role=status]", "Taken back");
-        var first = Keeper.Text("[role=status]");
+        Keeper.SeeText("[data-bar]", "Taken back");
+        var first = Keeper.Text("[data-bar]");
         Keeper.Wait(() => Answered == taps + 1, "the last to be taken back");
         Keeper.Keys("z");
         Keeper.Wait(() => Answered == taps + 2, "the one before to be taken back");
-        Keeper.Wait(() => Keeper.Text("[role=status]") != first, $"a word that is not about {last}");
+        Keeper.Wait(() => Keeper.Text("[data-bar]") != first, $"a word that is not about {last}");
     }
 
     [Fact]
@@ -93,7 +93,7 @@ public sealed class RightLineTests() : BrowserRoom(demo: true)
         Keeper.Run(
             "for (let k = 0; k < 6; k++) window.dispatchEvent(new KeyboardEvent('keydown', { key: 'x', bubbles: true, repeat: k > 0 }))"
         );
-        Keeper.SeeText("[role=status]", "Cockle: leftovers taken out");
+        Keeper.SeeText("[data-bar]", "Cockle: leftovers taken out");
         Keeper.See("[role=group][data-settling=false]");
         Assert.Equal(1, Answered);
     }
@@ -110,7 +110,7 @@ public sealed class RightLineTests() : BrowserRoom(demo: true)
         Keeper.See("[role=group][data-settling=false] .act-first");
         Keeper.Run("document.querySelector('[role=group][data-settling] .act-first').focus()");
         Keeper.KeysAtOnce(Keys.Enter);
-        Keeper.SeeText("[role=status]", "Cockle: leftovers taken out");
+        Keeper.SeeText("[data-bar]", "Cockle: leftovers taken out");
         Assert.Equal("/", Keeper.Path);
         // With nothing in the focus it opens the lit animal.
         Keeper.Run("document.activeElement.blur()");
@@ -137,11 +137,11 @@ public sealed class RightLineTests() : BrowserRoom(demo: true)
         other.Open("/");
         other.See("[role=group][data-settling=false] .act-first");
         other.Keys("x");
-        other.SeeText("[role=status]", "Cockle: leftovers taken out");
+        other.SeeText("[data-bar]", "Cockle: leftovers taken out");
         Keeper.Wait(() => Keeper.Run("return window.tapped") is true, "the tap on the next line");
         Keeper.See("[role=group][data-settling=false] .act-first");
         Assert.Equal(0, Answered);
-        Keeper.SeeText("[role=status]", "Cockle: done by");
+        Keeper.SeeText("[data-bar]", "Cockle: done by");
     }
 
     [Fact]
@@ -159,10 +159,10 @@ public sealed class RightLineTests() : BrowserRoom(demo: true)
         OpenRound();
         Assert.Equal(0L, Keeper.Run("return window.liveTicks()"));
         Keeper.Keys("x");
-        Keeper.SeeText("[role=status]", "Cockle: leftovers taken out");
+        Keeper.SeeText("[data-bar]", "Cockle: leftovers taken out");
         Assert.Equal(1L, Keeper.Run("return window.liveTicks()"));
         Keeper.Wait(() => Keeper.Run("return window.liveTicks()") is 0L, "the countdown to end");
-        Keeper.SeeNoText("[role=status]", "Cockle");
+        Keeper.SeeNoText("[data-bar]", "Cockle");
     }
 
     [Fact]

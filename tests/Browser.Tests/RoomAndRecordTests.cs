@@ -104,7 +104,7 @@ public sealed class RoomAndRecordTests() : BrowserRoom(demo: true)
         Keeper.Press("It was fed already", "[role=dialog]");
         Keeper.SeeText("[role=dialog]", "Food offered");
         Keeper.Press("Log it", "[role=dialog]");
-        Keeper.SeeText("[role=status]", "Bramble: took");
+        Keeper.SeeText("[data-bar]", "Bramble: took");
         // She ate: what was seen of her before is answered by that; plump she still is.
         Keeper.SeeText("header", "well fed");
     }

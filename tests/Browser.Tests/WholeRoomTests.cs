@@ -26,10 +26,10 @@ public sealed class WholeRoomTests() : BrowserRoom(demo: true)
         Keeper.Keys(Keys.ArrowRight);
         Keeper.SeeText("main", "Vesper to A1·06");
         Keeper.Keys(Keys.Enter);
-        Keeper.SeeText("[role=status]", "Vesper moved to A1·06");
+        Keeper.SeeText("[data-bar]", "Vesper moved to A1·06");
         Keeper.See("[data-place='A1·06'][data-stock]");
         Keeper.Keys("z");
-        Keeper.SeeText("[role=status]", "Taken back");
+        Keeper.SeeText("[data-bar]", "Taken back");
         Keeper.See("[data-place='A1·05'][data-stock]");
     }
 
@@ -44,7 +44,7 @@ public sealed class WholeRoomTests() : BrowserRoom(demo: true)
         Keeper.Keys(Keys.ArrowRight);
         Keeper.SeeText("main", "Bramble stands there");
         Keeper.Keys(Keys.Enter);
-        Keeper.SeeText("[role=status]", "Tansy and Bramble changed places");
+        Keeper.SeeText("[data-bar]", "Tansy and Bramble changed places");
         Keeper.See("[data-place='A1·02'][aria-label*='Tansy']");
         Keeper.Keys("m");
         Keeper.Keys(Keys.Escape);
@@ -72,12 +72,12 @@ public sealed class WholeRoomTests() : BrowserRoom(demo: true)
         var kept = Keeper.Run("return document.querySelector('[role=dialog] li b').innerText") as string;
         Keeper.See("[role=dialog] li input").Click();
         Keeper.Press($"Log {boxes - 1}", "[role=dialog]");
-        Keeper.SeeText("[role=status]", $"{boxes - 1} enclosure");
+        Keeper.SeeText("[data-bar]", $"{boxes - 1} enclosure");
         // The exception stays to be done; the others are done, or ask for something else now.
         Keeper.SeeText($"{section} article", kept!);
         Keeper.Wait(() => Count($"{section} [aria-label=done]") > done, "others to be done");
         Keeper.Keys("z");
-        Keeper.SeeText("[role=status]", "Taken back");
+        Keeper.SeeText("[data-bar]", "Taken back");
     }
 
     [Fact]
@@ -89,7 +89,7 @@ public sealed class WholeRoomTests() : BrowserRoom(demo: true)
         Keeper.Open("/");
         Keeper.SeeText("article[aria-current=true]", "Cockle");
         Keeper.Keys("x");
-        Keeper.SeeText("[role=status]", "Cockle: leftovers taken out");
+        Keeper.SeeText("[data-bar]", "Cockle: leftovers taken out");
         // Nothing is reloaded in the other browser.
         other.SeeNoText("article[aria-current=true]", "Take out 1 small cricket");
         other.SeeText("main", "3 of ");
@@ -117,7 +117,7 @@ public sealed class WholeRoomTests() : BrowserRoom(demo: true)
         Keeper.Keys("r");
         Keeper.SeeText("[role=menu]", "Batted it away");
         Keeper.Keys("1");
-        Keeper.SeeText("[role=status]", "Tansy: batted away");
+        Keeper.SeeText("[data-bar]", "Tansy: batted away");
         Keeper.Press("Sum up", "main");
         Keeper.SeeText("[role=dialog]", "Check tomorrow");
         Keeper.SeeText("[role=dialog]", "refused: look for signs");
@@ -141,7 +141,7 @@ public sealed class WholeRoomTests() : BrowserRoom(demo: true)
         Keeper.SeeText("main", "1 cannot be read");
         Keeper.Keys(Keys.Backspace);
         Keeper.Press("Log 3 entries", "main");
-        Keeper.SeeText("[role=status]", "Sheet of 3 entries");
+        Keeper.SeeText("[data-bar]", "Sheet of 3 entries");
         Keeper.Open("/");
         // Water first, then food.
         Keeper.SeeText("main", "Tansy dish filled, took 1 medium cricket");

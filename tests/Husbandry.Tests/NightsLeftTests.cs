@@ -77,16 +77,6 @@ public class NightsLeftTests
             iter: 200
         );
 
-    /// <summary>A wait of known shape, so that sums of several can be held against drawn ones.</summary>
-    private sealed class Lognormal(double median, double sigma) : NightsLeft
-    {
-        private readonly RemainingWait whole = new(new LogNormalWait(Math.Log(median), sigma), EffectiveDays.Zero);
-
-        public override double Within(CalendarDays days) => whole.Within(new(days.Value));
-
-        public override CalendarDays Quantile(double p) => new(whole.Quantile(p).Value);
-    }
-
     /// <summary>Source: 40,000 sums drawn anew with Math.NET's own lognormal samples; no closed form exists.</summary>
     [Theory]
     [InlineData(30, 0.2, 45, 0.3, 60, 0.3)]
@@ -101,7 +91,9 @@ public class NightsLeftTests
             .Select(_ => parts.Sum(p => LogNormal.Sample(random, Math.Log(p.Median), p.Sigma)))
             .Order()
             .ToList();
-        var sum = parts.Select(p => new Lognormal(p.Median, p.Sigma)).ToList<NightsLeft>().InTurn();
+        var sum = parts
+            .Select(p => new RemainingWait(new LogNormalWait(Math.Log(p.Median), p.Sigma), EffectiveDays.Zero))
+            .Aggregate((IDaysLeft?)null, (before, next) => WaitsInTurn.Of(before, next))!;
         foreach (var p in new[] { 0.1, 0.5, 0.9 })
         {
             var expected = drawn[(int)(p * drawn.Count)];
@@ -113,8 +105,53 @@ public class NightsLeftTests
     [Fact]
     public void One_wait_in_turn_is_itself()
     {
-        NightsLeft one = new Lognormal(40, 0.3);
-        Assert.Same(one, new[] { one }.InTurn());
+        IDaysLeft one = new RemainingWait(new LogNormalWait(Math.Log(40), 0.3), EffectiveDays.Zero);
+        Assert.Same(one, WaitsInTurn.Of(null, one));
+    }
+
+    /// <summary>
+    /// A law: what takes twice as long on the animal's own clock takes twice as long in days of warmth, whatever season the
+    /// later molts fall into.
+    /// </summary>
+    [Fact]
+    public void Molts_to_come_are_added_up_on_the_animals_own_clock()
+    {
+        var autumn = Enumerable.Range(0, 700).Select(d => new ClimateReading(Diary.Evening.AddDays(-d), Season(d)));
+        var judged = new Diary("tliltocatl-albopilosus", cameNightsAgo: 500, molts: 3)
+            .Judge(Diary.Room().With(RoomClimate.Of(autumn)));
+        var (s, size) = (judged.Subject, judged.Size.Value);
+        var now = MoltPath.Of(s, judged.Molt.Value, size, 4).ToList();
+        var slow = MoltPath.Of(s, judged.Molt.Value, size, 4, slower: 2).ToList();
+        Assert.Equal(4, now.Count);
+        foreach (var (a, b) in now.Zip(slow))
+        {
+            foreach (var p in new[] { 0.1, 0.5, 0.9 })
+            {
+                var once = s.Pace.Within(a.Until.Quantile(p)).Value;
+                Assert.Equal(2 * once, s.Pace.Within(b.Until.Quantile(p)).Value, 0.05 * once);
+            }
+        }
+
+        // The winter in between is slow: four molts take longer than at the present pace.
+        var last = now[^1].Until.Quantile(0.5);
+        Assert.True(s.Pace.Within(last).Value < last.Value * s.Pace.RateNow);
+
+        static double Season(int daysAgo) => 24 + (4 * Math.Cos(2 * Math.PI * (daysAgo + 30) / 365.25));
+    }
+
+    [Fact]
+    public void Lengths_to_come_grow_as_this_animal_grew()
+    {
+        var diary = new Diary("tliltocatl-albopilosus", cameNightsAgo: 500, molts: 3);
+        foreach (var (ago, mm) in new[] { (490, 10.0), (380, 15.0), (250, 22.5), (120, 33.75) })
+        {
+            diary = diary.With(ago + 1, new Molted()).With(ago, new Measured(BodyPart.CarapaceLength, mm, true));
+        }
+
+        var judged = diary.Judge();
+        var path = MoltPath.Of(judged.Subject, judged.Molt.Value, judged.Size.Value, 2).ToList();
+        Assert.Equal([1, 1.5], path.Select(p => p.GrownBy), (a, b) => Math.Abs(a - b) < 0.01);
+        Assert.Equal(2.25, path[^1].GrowsTo, 0.02);
     }
 
     /// <summary>A normal distribution through the three nights would have given weight to nights within the cold.</summary>

@@ -131,9 +131,8 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
             );
         }
 
-        var (waits, eaten, mg) = Grow(fed, factor, slower, body);
-        var adult = waits.Count == 0 ? null : waits.InTurn();
-        double By(double p) => (adult?.Quantile(p).Value ?? 0) * slower;
+        var (adult, eaten, mg) = Grow(fed, factor, slower, body);
+        double By(double p) => adult?.Quantile(p).Value ?? 0;
         return new FeedingPath(
             every,
             Ahead(s, By(0.5)),
@@ -146,8 +145,8 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
         );
     }
 
-    /// <summary>Goes through the molts left: how long they take as fed now, meals and what they weigh.</summary>
-    private static (IReadOnlyList<NightsLeft> Waits, double Meals, double Mg) Grow(
+    /// <summary>Goes through the molts left: until when they last, meals and what they weigh.</summary>
+    private static (NightsLeft? Adult, double Meals, double Mg) Grow(
         FedAnimal fed,
         double factor,
         double slower,
@@ -155,10 +154,14 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
     )
     {
         var s = fed.Subject;
-        var waits = new List<NightsLeft>();
-        var (eaten, mg) = (0.0, 0.0);
-        foreach (var step in MoltPath.Of(s, fed.Molt.Value, fed.Size.Value, MoltPath.Left(fed.MoltsLeft)))
+        var (eaten, mg, former) = (0.0, 0.0, 0.0);
+        NightsLeft? adult = null;
+        foreach (var step in MoltPath.Of(s, fed.Molt.Value, fed.Size.Value, MoltPath.Left(fed.MoltsLeft), slower))
         {
+            adult = step.Until;
+            var until = adult.Quantile(0.5).Value;
+            var days = until - former;
+            former = until;
             // What takes nothing until its next molt eats nothing of what is reckoned here.
             if (s.Group.At(step.Stage).Food is not { } food || s.Group.At(fed.Stage).Food is not { } now)
             {
@@ -166,14 +169,12 @@ public sealed record FeedingChoice(FeedingPath Now, FeedingPath Other)
             }
 
             var cadence = food.Cadence.Default.Value / now.Cadence.Default.Value;
-            var days = step.Wait.Quantile(0.5).Value;
-            var meals = days * slower / (fed.Meal.EveryDays * cadence * factor);
-            waits.Add(step.Wait);
+            var meals = days / (fed.Meal.EveryDays * cadence * factor);
             eaten += meals;
             mg += meals * MealMg(s, body * step.GrownBy);
         }
 
-        return (waits, eaten, mg);
+        return (adult, eaten, mg);
     }
 
     private static double MealMg(Subject s, double bodyMm) =>

@@ -34,8 +34,8 @@ internal sealed record ForecastMade(
         var subject = life.Subject;
         return new ForecastMade(
             VigilKind.Molt,
-            new NightsToMolt(weighed, subject.Pace),
-            new NightsToEnd(new RemainingWait(wait.Prior.Alone, wait.Left.Elapsed), subject.Pace),
+            new NightsAhead(weighed, subject.Pace),
+            new NightsAhead(new RemainingWait(wait.Prior.Alone, wait.Left.Elapsed), subject.Pace),
             SameAsLastMolt(subject),
             0,
             0
@@ -49,7 +49,7 @@ internal sealed record ForecastMade(
         var vigil = wait.Began.Vigil;
         // On the same clock: what lies in the cold waits for nothing.
         var elapsed = wait.Hoped.Left.Elapsed;
-        var left = NightsToEnd.Of(new RemainingWait(wait.Hoped.Prior.Alone, elapsed), wait.Colds, subject.Pace);
+        var left = NightsAhead.Of(new RemainingWait(wait.Hoped.Prior.Alone, elapsed), wait.Colds, subject.Pace);
         var former = subject.Standing.Vigils.All.LastOrDefault(v =>
             v.Vigil == vigil && v is { Ended: not null, AsHoped: true }
         );

@@ -237,7 +237,7 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
     private static OutgrownAt? Outgrow(Inmate inmate, Enclosure enclosure)
     {
         var s = inmate.Subject;
-        var waits = new List<NightsLeft>();
+        var molts = 0;
         foreach (
             var step in MoltPath.Of(
                 s,
@@ -247,16 +247,15 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
             )
         )
         {
-            waits.Add(step.Wait);
-            var after = NeedsOf(inmate, step.GrownBy * s.Profile.GrowthRatio.Value).Value;
+            molts++;
+            var after = NeedsOf(inmate, step.GrowsTo).Value;
             // A tall enclosure is no worse for having been too tall before; only what becomes too small is outgrown.
             var misfits = Misfits(enclosure, after)
                 .Where(m => m.Measure is not (HousingMeasure.TooHigh or HousingMeasure.TooLarge))
                 .ToList();
             if (misfits.Count > 0)
             {
-                var (molts, until) = (waits.Count, waits.InTurn());
-                DateOnly By(double p) => until.Quantile(p).After(s.Room.Tonight);
+                DateOnly By(double p) => step.Until.Quantile(p).After(s.Room.Tonight);
                 var instar = s.Instar is { } i ? $"{s.Group.InstarMark}{i + molts}" : null;
                 return new OutgrownAt(molts, instar, By(0.1), By(0.5), By(0.9), misfits);
             }

@@ -21,33 +21,30 @@ public abstract class NightsLeft
     public abstract CalendarDays Quantile(double p);
 }
 
-/// <summary>Waits one after another.</summary>
-public static class WaitsInTurn
+/// <summary>How much of a wait is left, in days of the animal's own clock.</summary>
+public interface IDaysLeft
 {
-    extension(IReadOnlyList<NightsLeft> waits)
-    {
-        /// <summary>How long all of them last, each beginning when the one before ends; of at least one.</summary>
-        public NightsLeft InTurn() => NightsInTurn.Of(waits);
-    }
+    /// <summary>Chance (0–1) that it is over within so many effective days from now; 0 where they are not positive.</summary>
+    double Within(EffectiveDays days);
+
+    /// <summary>Effective days from now by which it is over with chance <paramref name="p"/> (0 &lt; p &lt; 1).</summary>
+    EffectiveDays Quantile(double p);
 }
 
-/// <summary>The next molt, the evidence weighed in.</summary>
-internal sealed class NightsToMolt(WeighedWait wait, Pace pace) : NightsLeft
+/// <summary>What is left of a wait as nights from tonight on, by the warmth to come.</summary>
+/// <param name="left">What is left, on the animal's own clock.</param>
+/// <param name="pace">How fast it goes by.</param>
+internal sealed class NightsAhead(IDaysLeft left, Pace pace) : NightsLeft
 {
-    public override double Within(CalendarDays days) => days <= CalendarDays.Zero ? 0 : wait.Within(pace.Within(days));
+    /// <summary>What is left, on the animal's own clock.</summary>
+    public IDaysLeft Left => left;
 
-    public override CalendarDays Quantile(double p) => pace.Ahead(wait.Quantile(p));
-}
-
-/// <summary>A wait that ends in one way and goes on now.</summary>
-internal sealed class NightsToEnd(RemainingWait left, Pace pace) : NightsLeft
-{
     /// <summary>The wait, behind the cold that must come first.</summary>
     /// <param name="left">What is left of it.</param>
     /// <param name="colds">How long until that cold is over, each as likely; none where none must come.</param>
     /// <param name="pace">How fast it goes by.</param>
     public static NightsLeft Of(RemainingWait left, IReadOnlyList<CalendarDays> colds, Pace pace) =>
-        colds.Count == 0 ? new NightsToEnd(left, pace) : new NightsAfterCold(left, colds, pace);
+        colds.Count == 0 ? new NightsAhead(left, pace) : new NightsAfterCold(left, colds, pace);
 
     public override double Within(CalendarDays days) => days <= CalendarDays.Zero ? 0 : left.Within(pace.Within(days));
 
@@ -85,88 +82,5 @@ internal sealed class NightsAfterCold(RemainingWait left, IReadOnlyList<Calendar
         )
             ? new(root)
             : pace.Ahead(after);
-    }
-}
-
-/// <summary>Several waits, one after another.</summary>
-/// <remarks>
-/// Source: the distribution of a sum of independent waits is the convolution of theirs; here of equally likely lengths, which
-/// makes no assumption about their shape. Waits of one animal are taken as independent given what is known of it.
-/// </remarks>
-internal sealed class NightsInTurn : NightsLeft
-{
-    private const int Lengths = 25;
-
-    // Between these chances each wait is read off; what is rarer stands at the ends.
-    private const double Rarest = 0.002;
-
-    private const int Points = 33;
-
-    private readonly double[] sums;
-
-    private NightsInTurn(double[] sums) => this.sums = sums;
-
-    /// <summary>One wait after another.</summary>
-    /// <param name="waits">At least one; a single one is its own distribution.</param>
-    public static NightsLeft Of(IReadOnlyList<NightsLeft> waits) =>
-        waits.Count == 1 ? waits[0] : new NightsInTurn(waits.Select(EquallyLikely).Aggregate(Sum));
-
-    public override double Within(CalendarDays days)
-    {
-        var at = Array.BinarySearch(sums, days.Value);
-        var (i, n) = (at < 0 ? ~at : at, sums.Length);
-        return i == 0 ? 0
-            : i == n ? 1
-            : (i - 0.5 + ((days.Value - sums[i - 1]) / Math.Max(double.Epsilon, sums[i] - sums[i - 1]))) / n;
-    }
-
-    public override CalendarDays Quantile(double p)
-    {
-        var at = Math.Clamp((p * sums.Length) - 0.5, 0, sums.Length - 1);
-        var i = Math.Min((int)at, sums.Length - 2);
-        return new(sums[i] + ((at - i) * (sums[i + 1] - sums[i])));
-    }
-
-    /// <summary>Lengths of a wait that are equally likely, read off its distribution function.</summary>
-    private static double[] EquallyLikely(NightsLeft wait)
-    {
-        var (low, high) = (wait.Quantile(Rarest).Value, wait.Quantile(1 - Rarest).Value);
-        var (days, chances) = (new double[Points], new double[Points]);
-        for (var k = 0; k < Points; k++)
-        {
-            // Closer together where most waits end.
-            var share = (double)k / (Points - 1);
-            days[k] = low + ((high - low) * share * share);
-            chances[k] = wait.Within(new(days[k]));
-        }
-
-        var lengths = new double[Lengths];
-        for (var (i, k) = (0, 1); i < Lengths; i++)
-        {
-            var p = (i + 0.5) / Lengths;
-            while (k < Points - 1 && chances[k] < p)
-            {
-                k++;
-            }
-
-            var within = (p - chances[k - 1]) / Math.Max(double.Epsilon, chances[k] - chances[k - 1]);
-            lengths[i] = days[k - 1] + (Math.Clamp(within, 0, 1) * (days[k] - days[k - 1]));
-        }
-
-        return lengths;
-    }
-
-    /// <summary>All sums of a length of one and a length of the other, thinned to as many as are kept of a wait.</summary>
-    private static double[] Sum(double[] one, double[] other)
-    {
-        var all = new double[one.Length * other.Length];
-        for (var i = 0; i < all.Length; i++)
-        {
-            all[i] = one[i / other.Length] + other[i % other.Length];
-        }
-
-        Array.Sort(all);
-        var width = all.Length / Lengths;
-        return [.. Enumerable.Range(0, Lengths).Select(i => all[(i * width) + (width / 2)])];
     }
 }

@@ -77,7 +77,7 @@ internal sealed record OpenWait(
     public double OtherChance => Chances.Skip(1).Sum();
 
     /// <summary>What is left of it if it ends as hoped, cold included.</summary>
-    public NightsLeft Left { get; } = NightsToEnd.Of(Clocks[0].Left, Colds, Subject.Pace);
+    public NightsLeft Left { get; } = NightsAhead.Of(Clocks[0].Left, Colds, Subject.Pace);
 
     /// <summary>Night by which it has ended as hoped with chance <paramref name="p"/>, if it does end so.</summary>
     public DateOnly Quantile(double p) => Left.Quantile(p).After(Subject.Room.Tonight);

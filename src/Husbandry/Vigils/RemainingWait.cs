@@ -7,7 +7,7 @@ namespace Husbandry.Vigils;
 /// <param name="Whole">The whole wait.</param>
 /// <param name="Elapsed">Waited so far, ≥ 0.</param>
 /// <remarks>Conditioning on survival; Source: definition of conditional probability, see docs/how-it-works.md.</remarks>
-public sealed record RemainingWait(IWait Whole, EffectiveDays Elapsed)
+public sealed record RemainingWait(IWait Whole, EffectiveDays Elapsed) : IDaysLeft
 {
     private const double Accuracy = 1e-13;
 

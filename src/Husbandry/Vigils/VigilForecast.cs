@@ -75,7 +75,7 @@ public sealed record VigilForecast(
 
         var (_, wait, weighed, ladder) = MoltOutlook.Of(life);
         var room = subject.Room;
-        var left = new NightsToMolt(weighed, subject.Pace);
+        var left = new NightsAhead(weighed, subject.Pace);
         DateOnly Quantile(double p) => left.Quantile(p).After(room.Tonight);
         var forecast = new VigilForecast(
             VigilKind.Molt,

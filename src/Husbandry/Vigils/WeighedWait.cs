@@ -25,7 +25,7 @@ public sealed record Witness(EffectiveDays Age, EffectiveDays Span, double Ratio
 /// Bayes' rule on a grid that is fine where premolt lies and coarse beyond it; within a cell the wait keeps its own
 /// shape, so that with no evidence the answer is exact. Source: definition of conditional probability.
 /// </remarks>
-public sealed class WeighedWait
+public sealed class WeighedWait : IDaysLeft
 {
     // A weight changes within two doublings of its span either way, the faster the sharper its edge.
     private const int Doublings = 2;

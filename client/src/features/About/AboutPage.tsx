@@ -1,3 +1,4 @@
+import { DataTable } from '../../ui/DataTable';
 import { PageTitle } from '../../ui/PageTitle';
 import { useQuery } from '@tanstack/react-query';
 import { Waiting } from '../../ui/Waiting';
@@ -28,34 +29,17 @@ export function AboutPage() {
             Fonts and packages that are part of what you run, with their licences; the full texts are in
             docs/third-party-notices.md.
           </p>
-          <table className="w-full text-13">
-            <thead>
-              <tr className="text-left text-muted">
-                <th scope="col" className="py-1 font-normal">
-                  Name
-                </th>
-                <th scope="col" className="font-normal">
-                  Version
-                </th>
-                <th scope="col" className="font-normal">
-                  Licence
-                </th>
-                <th scope="col" className="font-normal max-sm:hidden">
-                  For
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {notices.map((n) => (
-                <tr key={n.name} className="border-t border-line">
-                  <td className="py-1 font-semibold">{n.name}</td>
-                  <td>{n.version}</td>
-                  <td>{n.licence}</td>
-                  <td className="max-sm:hidden">{n.for}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <DataTable
+            label="Fonts and packages"
+            rows={notices}
+            keyOf={(n) => n.name}
+            columns={[
+              { id: 'name', title: 'Name', names: true, cellClass: 'font-semibold', cell: (n) => n.name },
+              { id: 'version', title: 'Version', cell: (n) => n.version },
+              { id: 'licence', title: 'Licence', cell: (n) => n.licence },
+              { id: 'for', title: 'For', className: 'max-sm:hidden', cell: (n) => n.for },
+            ]}
+          />
         </div>
       )}
     </Waiting>

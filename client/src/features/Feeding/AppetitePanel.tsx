@@ -1,3 +1,4 @@
+import { DataTable } from '../../ui/DataTable';
 import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { AnimalView } from '../../api/client';
@@ -65,31 +66,40 @@ export function AppetitePanel({ animal }: { animal: AnimalView }) {
               );
             })}
           </svg>
-          <table className="mt-1 w-full border-collapse text-13">
-            <thead className="sr-only">
-              <tr>
-                <th scope="col">Food</th>
-                <th scope="col">Meals</th>
-                <th scope="col">Taken of offered</th>
-              </tr>
-            </thead>
-            <tbody>
-              {variety.feeders.slice(0, 5).map((f) => (
-                <tr key={f.feederId} className="border-t border-line">
-                  <th scope="row" className="py-1 pr-2 text-left font-normal">
+          <DataTable
+            label="Food of its last meals"
+            headIsHeard
+            className="mt-1"
+            rows={variety.feeders.slice(0, 5)}
+            keyOf={(f) => f.feederId}
+            columns={[
+              {
+                id: 'food',
+                title: 'Food',
+                names: true,
+                cell: (f) => (
+                  <>
                     {f.name}
                     {variety.tired === f.feederId && <span className="text-lamptext"> too often</span>}
-                  </th>
-                  <td className="py-1 pr-2 text-right whitespace-nowrap">
-                    {f.meals} of {variety.meals}
-                  </td>
-                  <td className="py-1 text-right whitespace-nowrap text-muted">
-                    {f.offered === 0 ? '' : `took ${f.taken} of ${f.offered}`}
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+                  </>
+                ),
+              },
+              {
+                id: 'meals',
+                title: 'Meals',
+                right: true,
+                className: 'whitespace-nowrap',
+                cell: (f) => `${f.meals} of ${variety.meals}`,
+              },
+              {
+                id: 'taken',
+                title: 'Taken of offered',
+                right: true,
+                className: 'whitespace-nowrap text-muted',
+                cell: (f) => (f.offered === 0 ? '' : `took ${f.taken} of ${f.offered}`),
+              },
+            ]}
+          />
           {variety.fatIsHeld && (
             <p className="text-13 text-lamptext">Rich in fat enough of late: lean prey now.</p>
           )}

@@ -1,3 +1,4 @@
+import { DataTable } from '../../ui/DataTable';
 import { scaleLinear } from 'd3-scale';
 import { useState } from 'react';
 import { Refusal, type AnimalView, type Schemas } from '../../api/client';
@@ -47,30 +48,28 @@ export function FedOtherwise({ animal, onClose }: { animal: AnimalView; onClose:
           <Measured height={96}>
             {(width) => <Lives choice={choice} tonight={animal.tonight} width={width} />}
           </Measured>
-          <table className="mt-3 w-full border-collapse text-13">
-            <thead>
-              <tr className="text-left text-muted">
-                <th scope="col" className="py-1 font-normal" />
-                <th scope="col" className="py-1 font-normal">
-                  as now
-                </th>
-                <th scope="col" className="py-1 font-normal">
-                  every {plain(every)} days
-                </th>
-              </tr>
-            </thead>
-            <tbody>
-              {rows(choice, animal.tonight).map(([label, a, b]) => (
-                <tr key={label} className="border-t border-line">
-                  <th scope="row" className="py-1 pr-3 text-left font-normal text-muted">
-                    {label}
-                  </th>
-                  <td className="py-1 pr-3">{a}</td>
-                  <td className="py-1 font-semibold">{b}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <DataTable
+            label="As now and otherwise"
+            className="mt-3"
+            rows={rows(choice, animal.tonight)}
+            keyOf={([label]) => label}
+            columns={[
+              {
+                id: 'what',
+                title: <span className="sr-only">What</span>,
+                names: true,
+                cellClass: 'text-muted',
+                cell: ([label]) => label,
+              },
+              { id: 'now', title: 'as now', cell: ([, now]) => now },
+              {
+                id: 'other',
+                title: `every ${plain(every)} days`,
+                cellClass: 'font-semibold',
+                cell: ([, , other]) => other,
+              },
+            ]}
+          />
           <ul className="mt-3 grid gap-1 text-12 text-muted">
             {data?.reasons.slice(0, 2).map((r) => (
               <li key={r.topic}>{r.text}</li>

@@ -1,3 +1,4 @@
+import { DataTable } from '../../ui/DataTable';
 import type { AnimalView, Schemas } from '../../api/client';
 import { shortDate } from '../../ui/dates';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
@@ -17,39 +18,38 @@ export function SkinTable({
 }) {
   const next = growth.fit?.next ?? null;
   return (
-    <table className="w-full border-collapse text-13">
-      <caption className="sr-only">
-        Skins of {animal.details.nickname}: {partWord[growth.part]} and growth ratio
-      </caption>
-      <thead>
-        <tr className="text-left text-muted">
-          <th scope="col" className="py-1 pr-3 font-normal">
-            {growth.instarsAreKnown ? 'Instar' : 'Skin'}
-          </th>
-          <th scope="col" className="py-1 pr-3 font-normal">
-            {partWord[growth.part]}, {unit}
-          </th>
-          <th scope="col" className="py-1 pr-3 font-normal">
-            Grew
-          </th>
-        </tr>
-      </thead>
-      <tbody>
-        {growth.skins.map((skin) => (
-          <tr key={skin.instar} className="border-t border-line align-top">
-            <th scope="row" className="py-1 text-left font-normal text-muted">
-              {instarName(animal, skin.instar)}
-            </th>
-            <td className="py-1 pr-3">
+    <DataTable
+      label={`Skins of ${animal.details.nickname}: ${partWord[growth.part]} and growth ratio`}
+      rows={growth.skins}
+      keyOf={(skin) => String(skin.instar)}
+      columns={[
+        {
+          id: 'instar',
+          title: growth.instarsAreKnown ? 'Instar' : 'Skin',
+          names: true,
+          cellClass: 'text-muted',
+          cell: (skin) => instarName(animal, skin.instar),
+        },
+        {
+          id: 'length',
+          title: `${partWord[growth.part]}, ${unit}`,
+          cell: (skin) => (
+            <>
               <b className="font-semibold">{fromMm(skin.lengthMm, unit)}</b>{' '}
               <span className="text-muted">
                 {skin.fromExuvia ? 'shed' : 'measured'} {shortDate(skin.measuredOn)}
               </span>
-            </td>
-            <td className="py-1 pr-3">{skin.ratioToNext !== null && <Ratio step={skin.ratioToNext} />}</td>
-          </tr>
-        ))}
-        {next !== null && (
+            </>
+          ),
+        },
+        {
+          id: 'grew',
+          title: 'Grew',
+          cell: (skin) => skin.ratioToNext !== null && <Ratio step={skin.ratioToNext} />,
+        },
+      ]}
+      foot={
+        next !== null && (
           <tr className="border-t border-line">
             <th scope="row" className="py-1 text-left font-normal text-muted">
               next
@@ -61,9 +61,9 @@ export function SkinTable({
               </span>
             </td>
           </tr>
-        )}
-      </tbody>
-    </table>
+        )
+      }
+    />
   );
 }
 

@@ -1,3 +1,4 @@
+import { DataTable } from '../../ui/DataTable';
 import type { AnimalView, Schemas } from '../../api/client';
 import { dateRange, shortDate } from '../../ui/dates';
 
@@ -44,21 +45,31 @@ export function HushList({ animal }: { animal: AnimalView }) {
     }
   }
   return (
-    <table className="w-full border-collapse text-13">
-      <caption className="sr-only">What may be done, act by act</caption>
-      <tbody>
-        {rows.map((row) => (
-          <tr key={`${row.verdict}${row.until}`} className="border-t border-line align-top">
-            <th scope="row" className={`w-12 py-1 text-left font-semibold ${verdictClass[row.verdict]}`}>
-              {row.verdict}
-            </th>
-            <td className="py-1">
+    <DataTable
+      label="What may be done, act by act"
+      headIsHeard
+      rows={rows}
+      keyOf={(row) => `${row.verdict}${row.until}`}
+      columns={[
+        {
+          id: 'verdict',
+          title: 'Verdict',
+          names: true,
+          className: 'w-12',
+          cellClass: (row) => `font-semibold ${verdictClass[row.verdict]}`,
+          cell: (row) => row.verdict,
+        },
+        {
+          id: 'acts',
+          title: 'Acts and until when',
+          cell: (row) => (
+            <>
               <span className={row.verdict === 'fine' ? '' : 'font-semibold'}>{row.acts.join(', ')}</span>{' '}
               <span className="text-muted">{row.until}</span>
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+            </>
+          ),
+        },
+      ]}
+    />
   );
 }

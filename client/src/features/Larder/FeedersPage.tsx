@@ -1,3 +1,4 @@
+import { DataTable } from '../../ui/DataTable';
 import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { useState } from 'react';
@@ -61,60 +62,74 @@ function Catalogue({ feeders, unit, onChange }: CatalogueProps) {
       aria-label="Feeders, wide table"
       tabIndex={0}
     >
-      <table className="w-full min-w-[820px] border-collapse text-13">
-        <thead>
-          <tr className="text-left text-muted">
-            {['Feeder', `Sizes, ${unit} (dry mass of one, mg)`, 'Mind', 'Serve', 'Keeps', 'From'].map((h) => (
-              <th key={h} scope="col" className="py-1.5 pr-4 font-normal">
-                {h}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {feeders.map((view) => {
-            const f = view.feeder;
-            return (
-              <tr key={f.id} className="border-t border-line align-top">
-                <th scope="row" className="w-[16%] py-1.5 pr-4 text-left font-semibold">
-                  {f.plural}
-                  {f.fatty && <span className="block font-normal text-lamptext">rich in fat</span>}
-                  {view.own && (
-                    <Button kind="link" className="block font-normal" onClick={() => onChange(view)}>
-                      change<span className="sr-only"> {f.plural}</span>
-                    </Button>
-                  )}
-                </th>
-                <td className="w-[24%] py-1.5 pr-4">
-                  {f.classes.map((c, k) => (
-                    <span key={c.id} className="block">
-                      {c.lengthMm === null ? (
-                        <span className="text-muted">not sized</span>
-                      ) : (
-                        <>
-                          {c.name !== '' && `${c.name} `}
-                          {fromMm(c.lengthMm.value.low, unit)}–{fromMm(c.lengthMm.value.high, unit)}{' '}
-                          <span className="text-muted">({mass(view.massMg[k] ?? null)})</span>
-                        </>
-                      )}
-                    </span>
-                  ))}
-                </td>
-                <td className="w-[14%] py-1.5 pr-4">{f.traits.map((t) => traitWord[t]).join(', ') || '–'}</td>
-                <td className="py-1.5 pr-4 text-soft">{f.serving}</td>
-                <td className="w-[9%] py-1.5 pr-4 whitespace-nowrap">{Math.round(f.keepsDays.value)} days</td>
-                <td className="w-[12%] py-1.5 pr-4">{fromWord[f.from]}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <DataTable
+        label="Feeders"
+        className="min-w-[820px]"
+        rows={feeders}
+        keyOf={(view) => view.feeder.id}
+        columns={[
+          {
+            id: 'feeder',
+            title: 'Feeder',
+            names: true,
+            className: 'w-[16%]',
+            cell: (view) => (
+              <>
+                <b className="font-semibold">{view.feeder.plural}</b>
+                {view.feeder.fatty && <span className="block text-lamptext">rich in fat</span>}
+                {view.own && (
+                  <Button kind="link" className="block font-normal" onClick={() => onChange(view)}>
+                    change<span className="sr-only"> {view.feeder.plural}</span>
+                  </Button>
+                )}
+              </>
+            ),
+          },
+          {
+            id: 'sizes',
+            title: `Sizes, ${unit} (dry mass of one, mg)`,
+            className: 'w-[24%]',
+            cell: (view) => <Sizes view={view} unit={unit} />,
+          },
+          {
+            id: 'mind',
+            title: 'Mind',
+            className: 'w-[14%]',
+            cell: ({ feeder }) => feeder.traits.map((t) => traitWord[t]).join(', ') || '–',
+          },
+          { id: 'serve', title: 'Serve', cellClass: 'text-soft', cell: ({ feeder }) => feeder.serving },
+          {
+            id: 'keeps',
+            title: 'Keeps',
+            className: 'w-[9%] whitespace-nowrap',
+            cell: ({ feeder }) => `${Math.round(feeder.keepsDays.value)} days`,
+          },
+          { id: 'from', title: 'From', className: 'w-[12%]', cell: ({ feeder }) => fromWord[feeder.from] },
+        ]}
+      />
       <p className="mt-3 max-w-[80ch] text-12 text-muted">
         Keeps: days after which half of what is in stock has died or spoilt. Mass by the length–mass curve for
         insects of Rogers, Hinds and Buschbom (1976).
       </p>
     </div>
   );
+}
+
+/** The sizes of a feeder, one under the other, with the dry mass of one animal. */
+function Sizes({ view, unit }: { view: CatalogueProps['feeders'][number]; unit: LengthUnit }) {
+  return view.feeder.classes.map((c, k) => (
+    <span key={c.id} className="block">
+      {c.lengthMm === null ? (
+        <span className="text-muted">not sized</span>
+      ) : (
+        <>
+          {c.name !== '' && `${c.name} `}
+          {fromMm(c.lengthMm.value.low, unit)}–{fromMm(c.lengthMm.value.high, unit)}{' '}
+          <span className="text-muted">({mass(view.massMg[k] ?? null)})</span>
+        </>
+      )}
+    </span>
+  ));
 }
 
 const mass = (mg: number | null) => (mg === null ? '–' : mg < 10 ? mg.toFixed(1) : Math.round(mg).toString());

@@ -1,3 +1,4 @@
+import { DataTable } from '../../ui/DataTable';
 import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
@@ -21,44 +22,45 @@ export function FoodTable({ foods, tonight }: { foods: readonly Food[]; tonight:
         Bars: what will be eaten each week, the thin line up to what one week in ten passes. Line: what is
         left at the end of the week; pale, if need is high, pots are poor and parcels late.
       </p>
-      <table className="w-full table-fixed border-collapse text-13">
-        <thead>
-          <tr className="text-left text-muted">
-            <th scope="col" className="w-[30%] py-1 pr-3 font-normal max-sm:w-[46%]">
-              Food
-            </th>
-            <th scope="col" className="w-[17%] py-1 pr-3 font-normal max-sm:w-[24%]">
-              There now
-            </th>
-            <th scope="col" className="py-1 pr-3 font-normal max-sm:hidden">
-              {shortDate(tonight)} and eight weeks on
-            </th>
-            <th scope="col" className="w-[19%] py-1 font-normal max-sm:w-[30%]">
-              So
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {needed.map((food) => (
-            <tr key={`${food.food.feederId}/${food.food.sizeClassId}`} className="border-t border-line">
-              <th scope="row" className="py-1 pr-3 text-left font-normal">
+      <DataTable
+        label="Eight weeks of each food"
+        className="table-fixed"
+        rows={needed}
+        keyOf={(food) => `${food.food.feederId}/${food.food.sizeClassId}`}
+        columns={[
+          {
+            id: 'food',
+            title: 'Food',
+            names: true,
+            className: 'w-[30%] max-sm:w-[46%]',
+            cell: (food) => (
+              <>
                 {food.name}
                 <WhyLink of={food.name} summary={summaryOf(food, tonight)} reasons={food.reasons} />
                 <span className="block text-12 text-muted">{perWeek(food)}</span>
-              </th>
-              <td className="py-1 pr-3">
-                <Count food={food} tonight={tonight} />
-              </td>
-              <td className="py-1 pr-3 max-sm:hidden">
-                <FoodWeeks food={food} />
-              </td>
-              <td className="py-1">
-                <Verdict food={food} tonight={tonight} />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+              </>
+            ),
+          },
+          {
+            id: 'there',
+            title: 'There now',
+            className: 'w-[17%] max-sm:w-[24%]',
+            cell: (food) => <Count food={food} tonight={tonight} />,
+          },
+          {
+            id: 'weeks',
+            title: `${shortDate(tonight)} and eight weeks on`,
+            className: 'max-sm:hidden',
+            cell: (food) => <FoodWeeks food={food} />,
+          },
+          {
+            id: 'so',
+            title: 'So',
+            className: 'w-[19%] max-sm:w-[30%]',
+            cell: (food) => <Verdict food={food} tonight={tonight} />,
+          },
+        ]}
+      />
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import { DataTable } from '../../ui/DataTable';
 import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
@@ -17,18 +18,18 @@ export function GoodsTable({ goods, tonight }: { goods: readonly Goods[]; tonigh
       <h2 id="goods" className="text-18">
         Goods
       </h2>
-      <table className="w-full border-collapse text-13">
-        <thead className="sr-only">
-          <tr>
-            <th scope="col">Kind</th>
-            <th scope="col">There</th>
-            <th scope="col">Order by</th>
-          </tr>
-        </thead>
-        <tbody>
-          {goods.map((g) => (
-            <tr key={g.goodsId} className="border-t border-line">
-              <th scope="row" className="py-1 pr-2 text-left font-normal">
+      <DataTable
+        label="Goods"
+        headIsHeard
+        rows={goods}
+        keyOf={(g) => g.goodsId}
+        columns={[
+          {
+            id: 'kind',
+            title: 'Kind',
+            names: true,
+            cell: (g) => (
+              <>
                 {g.name}
                 <WhyLink
                   of={g.name}
@@ -38,11 +39,16 @@ export function GoodsTable({ goods, tonight }: { goods: readonly Goods[]; tonigh
                 <span className="block text-12 text-muted">
                   {plain(g.perWeek)} {g.unit} a week
                 </span>
-              </th>
-              <td className="py-1 pr-2">
-                <GoodsCount goods={g} />
-              </td>
-              <td className="py-1 text-right">
+              </>
+            ),
+          },
+          { id: 'there', title: 'There', cell: (g) => <GoodsCount goods={g} /> },
+          {
+            id: 'order',
+            title: 'Order by',
+            right: true,
+            cell: (g) => (
+              <>
                 {g.orderBy !== null && (
                   <span
                     className={toDays(g.orderBy) - toDays(tonight) <= 7 ? 'font-semibold text-lamptext' : ''}
@@ -55,11 +61,11 @@ export function GoodsTable({ goods, tonight }: { goods: readonly Goods[]; tonigh
                     lasts to {shortDate(g.lastsUntil, tonight)}
                   </span>
                 )}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+              </>
+            ),
+          },
+        ]}
+      />
     </section>
   );
 }

@@ -1,3 +1,4 @@
+import { DataTable } from '../../ui/DataTable';
 import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { BothSides } from '../../api/client';
@@ -6,6 +7,8 @@ import { outbox } from '../../api/writing';
 import { clockTime, localClock } from '../../ui/dates';
 import { Dialog } from '../../ui/Dialog';
 import { settled, withoutTold } from './settling';
+
+type Difference = BothSides['differences'][number];
 
 interface BothSidesProps {
   item: Outgoing;
@@ -43,31 +46,31 @@ function ToldTwice({ item, both, onClose }: BothSidesProps) {
   };
   return (
     <>
-      <table className="w-full text-left text-13">
-        <thead>
-          <tr className="text-muted">
-            <th scope="col" className="py-1 pr-3 font-normal">
-              In the room
-            </th>
-            <th scope="col" className="py-1 font-normal">
-              Yours, {localClock(item.tapped)}
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {both.twice.map((told) => (
-            <tr key={told.yourId} className="border-t border-line align-top">
-              <td className="py-1.5 pr-3">
+      <DataTable
+        label="What was told twice"
+        rows={both.twice}
+        keyOf={(told) => told.yourId}
+        columns={[
+          {
+            id: 'theirs',
+            title: 'In the room',
+            cell: (told) => (
+              <>
                 <b className="font-semibold">{told.theirs}</b>
                 <span className="block text-muted">
                   {told.by}, {clockTime(told.at)}
                 </span>
-              </td>
-              <td className="py-1.5 font-semibold">{told.yours}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
+              </>
+            ),
+          },
+          {
+            id: 'yours',
+            title: `Yours, ${localClock(item.tapped)}`,
+            cellClass: 'font-semibold',
+            cell: (told) => told.yours,
+          },
+        ]}
+      />
       <div className="mt-4 flex flex-wrap justify-end gap-2">
         <Button onClick={write}>Both happened: write mine too</Button>
         <Button kind="first" onClick={leave}>
@@ -83,6 +86,19 @@ function FieldByField({ item, both, onClose }: BothSidesProps) {
   const [theirs, setTheirs] = useState<ReadonlySet<string>>(new Set());
   const choose = (field: string, isTheirs: boolean) =>
     setTheirs((now) => new Set(isTheirs ? [...now, field] : [...now].filter((f) => f !== field)));
+  const side = (difference: Difference, isTheirs: boolean) => (
+    <label className="flex min-h-8 cursor-pointer items-center gap-2 touch:min-h-11">
+      <input
+        type="radio"
+        className="size-4 accent-lampmark"
+        name={difference.field}
+        checked={theirs.has(difference.field) === isTheirs}
+        onChange={() => choose(difference.field, isTheirs)}
+      />
+      {isTheirs ? difference.theirs : difference.yours}
+      <span className="sr-only">{isTheirs ? ' (in the room)' : ' (yours)'}</span>
+    </label>
+  );
   return (
     <form
       onSubmit={(event) => {
@@ -91,45 +107,22 @@ function FieldByField({ item, both, onClose }: BothSidesProps) {
         onClose();
       }}
     >
-      <table className="w-full text-left text-13">
-        <thead>
-          <tr className="text-muted">
-            <th scope="col" className="py-1 pr-3 font-normal">
-              What
-            </th>
-            <th scope="col" className="py-1 pr-3 font-normal">
-              In the room
-            </th>
-            <th scope="col" className="py-1 font-normal">
-              Yours
-            </th>
-          </tr>
-        </thead>
-        <tbody>
-          {both.differences.map((difference) => (
-            <tr key={difference.field} className="border-t border-line align-top">
-              <th scope="row" className="py-1.5 pr-3 font-semibold">
-                {difference.label}
-              </th>
-              {([true, false] as const).map((isTheirs) => (
-                <td key={String(isTheirs)} className="py-1.5 pr-3">
-                  <label className="flex min-h-8 cursor-pointer items-center gap-2 touch:min-h-11">
-                    <input
-                      type="radio"
-                      className="size-4 accent-lampmark"
-                      name={difference.field}
-                      checked={theirs.has(difference.field) === isTheirs}
-                      onChange={() => choose(difference.field, isTheirs)}
-                    />
-                    {isTheirs ? difference.theirs : difference.yours}
-                    <span className="sr-only">{isTheirs ? ' (in the room)' : ' (yours)'}</span>
-                  </label>
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        label="Fields that differ"
+        rows={both.differences}
+        keyOf={(difference) => difference.field}
+        columns={[
+          {
+            id: 'what',
+            title: 'What',
+            names: true,
+            cellClass: 'font-semibold',
+            cell: (difference) => difference.label,
+          },
+          { id: 'theirs', title: 'In the room', cell: (difference) => side(difference, true) },
+          { id: 'yours', title: 'Yours', cell: (difference) => side(difference, false) },
+        ]}
+      />
       <div className="mt-4 flex justify-end gap-2">
         <Button
           onClick={() => {

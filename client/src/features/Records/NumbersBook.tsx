@@ -1,3 +1,4 @@
+import { DataTable } from '../../ui/DataTable';
 import type { AnimalView, Schemas } from '../../api/client';
 import { shortDate } from '../../ui/dates';
 
@@ -21,29 +22,32 @@ export function NumbersBook({
         </p>
       )}
       {numbers.lines.length > 1 && (
-        <table className="mt-2 w-full text-13">
-          <thead className="text-left text-12 text-muted">
-            <tr>
-              <th className="py-1 font-normal">Night</th>
-              <th className="font-normal">What</th>
-              <th className="pl-3 text-right font-normal">Change</th>
-              <th className="pl-3 text-right font-normal">There</th>
-            </tr>
-          </thead>
-          <tbody>
-            {numbers.lines.map((line) => (
-              <tr key={line.entryId} className="border-t border-line align-top">
-                <td className="py-1 pr-3 whitespace-nowrap">{shortDate(line.night, animal.tonight)}</td>
-                <td className="py-1 pr-2">
+        <DataTable
+          label="How the number changed"
+          className="mt-2"
+          rows={numbers.lines}
+          keyOf={(line) => line.entryId}
+          columns={[
+            {
+              id: 'night',
+              title: 'Night',
+              className: 'whitespace-nowrap',
+              cell: (line) => shortDate(line.night, animal.tonight),
+            },
+            {
+              id: 'what',
+              title: 'What',
+              cell: (line) => (
+                <>
                   {line.text}
                   {line.isUnexplained && <span className="text-hush"> · unexplained</span>}
-                </td>
-                <td className="py-1 text-right tabular-nums">{signed(line.by)}</td>
-                <td className="py-1 text-right tabular-nums">{line.now}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+                </>
+              ),
+            },
+            { id: 'change', title: 'Change', right: true, cell: (line) => signed(line.by) },
+            { id: 'there', title: 'There', right: true, cell: (line) => line.now },
+          ]}
+        />
       )}
     </>
   );

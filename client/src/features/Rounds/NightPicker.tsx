@@ -1,23 +1,10 @@
+import { Slider } from 'radix-ui';
 import { useEffect, useRef, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
-import type { Schemas } from '../../api/client';
 import { dayDate, fromDays, toDays } from '../../ui/dates';
 
-interface Props {
-  data: Schemas['Nightline'];
-  axis: number;
-  width: number;
-  first: number;
-  last: number;
-  at: (night: string) => number;
-  nightAt: (px: number) => number;
-}
-
-/**
- * The axis of the strip as a slider: dragged, clicked or moved with the arrows it opens another night; back at tonight
- * it opens the round.
- */
-export function NightPicker({ data, axis, width, first, last, at, nightAt }: Props) {
+/** The night that is looked at, or tried while the axis is dragged; back at tonight the round opens. */
+export function useNight(tonight: string) {
   const navigate = useNavigate();
   const { pathname } = useLocation();
   const open = /^\/night\/(\d{4}-\d{2}-\d{2})$/.exec(pathname)?.[1] ?? null;
@@ -27,76 +14,102 @@ export function NightPicker({ data, axis, width, first, last, at, nightAt }: Pro
   useEffect(() => {
     asked.current = null;
   }, [pathname]);
-  const shown = held ?? open;
-  const clamp = (day: number) => fromDays(Math.max(first, Math.min(last, day)));
-  const under = (event: React.PointerEvent<SVGRectElement>) =>
-    clamp(nightAt(event.clientX - event.currentTarget.getBoundingClientRect().left));
-  const go = (night: string) => {
-    setHeld(null);
-    asked.current = night;
-    void navigate(night === data.tonight ? '/' : `/night/${night}`);
+  return {
+    shown: held ?? open ?? tonight,
+    hold: (night: string) => {
+      asked.current = night;
+      setHeld(night);
+    },
+    go: (night: string) => {
+      asked.current = night;
+      setHeld(null);
+      void navigate(night === tonight ? '/' : `/night/${night}`);
+    },
+    /** From where the next key counts. */
+    from: () => asked.current ?? held ?? open ?? tonight,
   };
+}
+
+export type Night = ReturnType<typeof useNight>;
+
+interface NightPickerProps {
+  night: Night;
+  tonight: string;
+  first: number;
+  last: number;
+  axis: number;
+  /** Where the first and the last night lie, in pixels from the left. */
+  from: number;
+  to: number;
+}
+
+/** The axis of the strip as a slider: dragged, clicked or moved with the arrows it opens another night. */
+export function NightPicker({ night, tonight, first, last, axis, from, to }: NightPickerProps) {
+  const clamp = (day: number) => fromDays(Math.max(first, Math.min(last, day)));
   const step = (event: React.KeyboardEvent) => {
     const by = { ArrowLeft: -1, ArrowRight: 1, PageUp: -7, PageDown: 7 }[event.key];
     if (by !== undefined) {
       event.preventDefault();
       event.stopPropagation();
-      go(clamp(toDays(asked.current ?? shown ?? data.tonight) + by));
+      night.go(clamp(toDays(night.from()) + by));
     } else if (event.key === 'Home') {
       event.preventDefault();
-      go(data.tonight);
+      night.go(tonight);
     }
   };
-  const mark = shown === null ? null : at(shown);
-  const label = shown === null ? '' : dayDate(shown);
+  return (
+    <Slider.Root
+      min={first}
+      max={last}
+      step={1}
+      value={[toDays(night.shown)]}
+      onValueChange={([day]) => day !== undefined && night.hold(fromDays(day))}
+      onValueCommit={([day]) => day !== undefined && night.go(fromDays(day))}
+      onKeyDown={step}
+      className="absolute flex h-[27px] cursor-ew-resize touch-none items-center"
+      style={{ left: from, width: to - from, top: axis - 5 }}
+    >
+      <Slider.Track className="h-full grow" />
+      <Slider.Thumb
+        aria-label="Look at another night"
+        aria-valuetext={dayDate(night.shown)}
+        className="block h-[27px] w-4 rounded-[3px]"
+      />
+    </Slider.Root>
+  );
+}
+
+interface NightMarkProps {
+  night: string;
+  at: number;
+  width: number;
+  axis: number;
+}
+
+/** The night that is looked at, in the strip. */
+export function NightMark({ night, at, width, axis }: NightMarkProps) {
+  const label = dayDate(night);
   const half = label.length * 3.4 + 8;
   return (
-    <>
-      {mark !== null && mark >= 0 && mark <= width && shown !== data.tonight && (
-        <g pointerEvents="none">
-          <path d={`M${mark} 0V${axis}`} stroke="var(--ink)" strokeDasharray="3 3" />
-          <rect
-            x={Math.max(0, Math.min(width - 2 * half, mark - half))}
-            y={axis + 2}
-            width={2 * half}
-            height="20"
-            fill="var(--ink)"
-            rx="3"
-          />
-          <text
-            x={Math.max(half, Math.min(width - half, mark))}
-            y={axis + 16.5}
-            textAnchor="middle"
-            className="fill-bg!"
-            fontWeight="620"
-          >
-            {label}
-          </text>
-        </g>
-      )}
+    <g pointerEvents="none">
+      <path d={`M${at} 0V${axis}`} stroke="var(--ink)" strokeDasharray="3 3" />
       <rect
-        x="0"
-        y={axis - 5}
-        width={width}
-        height="27"
-        fill="transparent"
-        className="cursor-ew-resize touch-none"
-        role="slider"
-        tabIndex={0}
-        aria-label="Look at another night"
-        aria-valuemin={first}
-        aria-valuemax={last}
-        aria-valuenow={toDays(shown ?? data.tonight)}
-        aria-valuetext={dayDate(shown ?? data.tonight)}
-        onPointerDown={(event) => {
-          event.currentTarget.setPointerCapture(event.pointerId);
-          setHeld(under(event));
-        }}
-        onPointerMove={(event) => held !== null && setHeld(under(event))}
-        onPointerUp={(event) => held !== null && go(under(event))}
-        onPointerCancel={() => setHeld(null)}
-        onKeyDown={step}
+        x={Math.max(0, Math.min(width - 2 * half, at - half))}
+        y={axis + 2}
+        width={2 * half}
+        height="20"
+        fill="var(--ink)"
+        rx="3"
       />
-    </>
+      <text
+        x={Math.max(half, Math.min(width - half, at))}
+        y={axis + 16.5}
+        textAnchor="middle"
+        className="fill-bg!"
+        fontWeight="620"
+      >
+        {label}
+      </text>
+    </g>
   );
 }

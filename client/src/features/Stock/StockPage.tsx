@@ -1,7 +1,7 @@
 import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
-import { useVirtualizer } from '@tanstack/react-virtual';
-import { useDeferredValue, useRef, useState } from 'react';
+import { VirtualRow, VirtualTable } from '../../ui/VirtualTable';
+import { useDeferredValue, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { type StockFilter, type StockOrder, stockLinesAtOnce, useStockStretch } from './queries';
@@ -12,8 +12,6 @@ import { StockColumns, columnsOf, type ColumnId, useColumns } from './stockColum
 import { StockFilters } from './StockFilters';
 
 type Line = Schemas['StockLine'];
-
-const rowHeight = 49;
 
 /** Everything that is kept, and what has left: filtered, ordered, and acted upon by many at once. */
 export function StockPage() {
@@ -108,19 +106,9 @@ interface ListProps {
 
 /** Only the rows that are looked at are built; what is scrolled to is fetched by the hundred. */
 function List({ filter, total, columns, chosen, onChoose, onOrder }: ListProps) {
-  const box = useRef<HTMLDivElement>(null);
   const phone = useIsPhone();
   const shown = columnsOf(phone ? ['phase'] : columns);
-  // eslint-disable-next-line react-hooks/incompatible-library -- its functions go to no memoized component
-  const rows = useVirtualizer({
-    count: total,
-    getScrollElement: () => box.current,
-    estimateSize: () => rowHeight,
-    overscan: 8,
-  });
-  const grid = {
-    gridTemplateColumns: `44px 84px minmax(${phone ? '120px' : '170px'},1.5fr) ${shown.map((c) => c.width).join(' ')}`,
-  };
+  const widths = `44px 84px minmax(${phone ? '120px' : '170px'},1.5fr) ${shown.map((c) => c.width).join(' ')}`;
   const choose = (line: Line) => {
     const next = new Map(chosen);
     if (!next.delete(line.stockId)) {
@@ -128,19 +116,13 @@ function List({ filter, total, columns, chosen, onChoose, onOrder }: ListProps) 
     }
     onChoose(next);
   };
-  const items = rows.getVirtualItems();
-  const stretches = [...new Set(items.map((item) => Math.floor(item.index / stockLinesAtOnce)))];
   return (
-    <div
-      ref={box}
-      role="table"
-      aria-label="Stock"
-      aria-rowcount={total + 1}
-      tabIndex={0}
-      className="min-h-0 flex-1 overflow-auto border-t border-line"
-    >
-      <div role="rowgroup" className="sticky top-0 z-10 bg-bg">
-        <div role="row" className="grid border-b border-line text-13 text-muted" style={grid}>
+    <VirtualTable
+      label="Stock"
+      total={total}
+      columns={widths}
+      head={
+        <>
           <span role="columnheader" className="py-2 pl-4">
             <span className="sr-only">Chosen</span>
           </span>
@@ -155,10 +137,11 @@ function List({ filter, total, columns, chosen, onChoose, onOrder }: ListProps) 
               {column.title}
             </Head>
           ))}
-        </div>
-      </div>
-      <div role="rowgroup" className="relative" style={{ height: rows.getTotalSize() }}>
-        {stretches.map((stretch) => (
+        </>
+      }
+    >
+      {(items) =>
+        [...new Set(items.map((item) => Math.floor(item.index / stockLinesAtOnce)))].map((stretch) => (
           <Stretch key={stretch} filter={filter} stretch={stretch}>
             {(lines, tonight) =>
               items
@@ -167,13 +150,7 @@ function List({ filter, total, columns, chosen, onChoose, onOrder }: ListProps) 
                   const line = lines[item.index % stockLinesAtOnce];
                   return (
                     line !== undefined && (
-                      <div
-                        key={line.stockId}
-                        role="row"
-                        aria-rowindex={item.index + 2}
-                        className="absolute inset-x-0 grid items-center border-b border-line hover:bg-raised"
-                        style={{ ...grid, height: rowHeight, top: item.start }}
-                      >
+                      <VirtualRow key={line.stockId} at={item} columns={widths}>
                         <Cells
                           line={line}
                           tonight={tonight}
@@ -181,15 +158,15 @@ function List({ filter, total, columns, chosen, onChoose, onOrder }: ListProps) 
                           onChoose={() => choose(line)}
                           columns={shown}
                         />
-                      </div>
+                      </VirtualRow>
                     )
                   );
                 })
             }
           </Stretch>
-        ))}
-      </div>
-    </div>
+        ))
+      }
+    </VirtualTable>
   );
 }
 

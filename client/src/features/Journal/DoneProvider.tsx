@@ -5,7 +5,7 @@ import { useLog, useLogBatch, useUndo } from './queries';
 import { outbox } from '../../api/writing';
 import { newId } from '../../ui/newId';
 import { useCommands } from '../../commands/useCommands';
-import { Bar, type Message, undoSeconds } from './Bar';
+import { DoneToast, type Message, undoSeconds } from './DoneToast';
 import { type Done, DoneContext, type LogOptions } from './DoneContext';
 
 type Taken = Done & { until: number; takeBack?: () => void };
@@ -28,9 +28,20 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
   const [writing, setWriting] = useState<ReadonlySet<string>>(new Set());
   const held = useRef(new Set<string>());
 
+  // Since when somebody is at the bar: what it offers stays within reach as long.
+  const heldSince = useRef<number | null>(null);
+  const hold = () => {
+    heldSince.current ??= Date.now();
+  };
+  const goOn = () => {
+    const more = heldSince.current === null ? 0 : Date.now() - heldSince.current;
+    heldSince.current = null;
+    stack.current = stack.current.map((done) => ({ ...done, until: done.until + more }));
+  };
+
   const say = (next: Omit<Message, 'since'>) => setMessage({ ...next, since: Date.now() });
   const fresh = () => {
-    stack.current = stack.current.filter((done) => done.until > Date.now());
+    stack.current = stack.current.filter((done) => done.until > (heldSince.current ?? Date.now()));
     return stack.current;
   };
   const did = (done: Done) => {
@@ -179,7 +190,15 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
   };
   return (
     <DoneContext value={control}>
-      {children(<Bar key={message?.since} message={message} undo={() => void undo()} />)}
+      {children(
+        <DoneToast
+          message={message}
+          undo={() => void undo()}
+          onClose={() => setMessage(null)}
+          onHold={hold}
+          onGoOn={goOn}
+        />,
+      )}
     </DoneContext>
   );
 }
