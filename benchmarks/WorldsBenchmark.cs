@@ -47,6 +47,14 @@ internal static class WorldsBenchmark
         }
 
         Console.WriteLine();
+        foreach (
+            var g in all.GroupBy(f => $"{f.Vigil} age {f.AgeShare} own {f.LastInterval is not null}")
+                .OrderBy(g => g.Key)
+        )
+        {
+            Say(g.Key, [.. g], []);
+        }
+        Console.WriteLine();
         Say("all", all, readings);
         var (known, first) = (bounds.Where(b => b.HasOwn).ToList(), bounds.Where(b => !b.HasOwn).ToList());
         Console.WriteLine(

@@ -72,8 +72,9 @@ public sealed record Life(
         var warmFrom = at;
         if (kind.ChillDays > 0)
         {
+            // A pupa made in winter goes there at once.
             var autumn = (Math.Floor((at - 300) / 365.25) * 365.25) + 300 + draws.Between(0, 30);
-            coldFrom = Math.Max(at + 5, autumn < at ? autumn + 365.25 : autumn);
+            coldFrom = Math.Max(at + 5, at - autumn > 100 ? autumn + 365.25 : autumn);
             coldTo = coldFrom + (kind.ChillDays * draws.Between(1, 1.35));
             warmFrom = coldTo.Value;
         }

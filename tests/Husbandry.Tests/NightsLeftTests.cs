@@ -1,5 +1,6 @@
 using CsCheck;
 using Husbandry.Climate;
+using Husbandry.Growth;
 using Husbandry.Reasons;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
@@ -117,8 +118,12 @@ public class NightsLeftTests
     public void Molts_to_come_are_added_up_on_the_animals_own_clock()
     {
         var autumn = Enumerable.Range(0, 700).Select(d => new ClimateReading(Diary.Evening.AddDays(-d), Season(d)));
-        var judged = new Diary("tliltocatl-albopilosus", cameNightsAgo: 500, molts: 3)
-            .Judge(Diary.Room().With(RoomClimate.Of(autumn)));
+        var judged = Judgement.Of(
+            new Diary("tliltocatl-albopilosus", cameNightsAgo: 500, molts: 3)
+                .With(480, new Measured(BodyPart.Body, 14))
+                .Standing(),
+            Diary.Room().With(RoomClimate.Of(autumn))
+        );
         var (s, size) = (judged.Subject, judged.Size.Value);
         var now = MoltPath.Of(s, judged.Molt.Value, size, 4).ToList();
         var slow = MoltPath.Of(s, judged.Molt.Value, size, 4, slower: 2).ToList();
@@ -145,7 +150,7 @@ public class NightsLeftTests
         var diary = new Diary("tliltocatl-albopilosus", cameNightsAgo: 500, molts: 3);
         foreach (var (ago, mm) in new[] { (490, 10.0), (380, 15.0), (250, 22.5), (120, 33.75) })
         {
-            diary = diary.With(ago + 1, new Molted()).With(ago, new Measured(BodyPart.CarapaceLength, mm, true));
+            diary = diary.With(ago + 1, new Molted()).With(ago, new Measured(BodyPart.Carapace, mm, true));
         }
 
         var judged = diary.Judge();

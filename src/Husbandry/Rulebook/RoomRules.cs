@@ -65,6 +65,7 @@ public sealed record RoomGrowthRules(
 /// <param name="SignPriorSpans">Weight of the rulebook's likelihood ratio of a sign, in premolts.</param>
 /// <param name="SignShown">Share of premolts in which a sign of a strength is seen, before anything was counted.</param>
 /// <param name="RefusedInPremolt">Share of offers turned down in premolt.</param>
+/// <param name="RefusedPriorOffers">Weight of that share, in offers.</param>
 /// <param name="AppetitePrior">Share of offers taken outside premolt, before anything was counted.</param>
 /// <param name="AppetitePriorOffers">Weight of that share, in offers.</param>
 /// <param name="RefusalsCap">Greatest odds that refusals together may give.</param>
@@ -82,6 +83,7 @@ public sealed record RoomSignRules(
     Rule<double> SignPriorSpans,
     IReadOnlyDictionary<SignStrength, Rule<double>> SignShown,
     Rule<double> RefusedInPremolt,
+    Rule<double> RefusedPriorOffers,
     Rule<double> AppetitePrior,
     Rule<double> AppetitePriorOffers,
     Rule<double> RefusalsCap,
@@ -99,6 +101,8 @@ public sealed record RoomSignRules(
 /// <param name="PartShare">Share of it that is how much an eighth of growing up, or adulthood, differs from the room as a whole.</param>
 /// <param name="NeighbourParts">Correlation of two neighbouring eighths, 0–1.</param>
 /// <param name="OddWaitShare">Share of waits that are something else, such as the molt of another animal.</param>
+/// <param name="MissedMoltSpread">Most of the rulebook's variance by which a wait is told from two of which the molt between went unseen.</param>
+/// <param name="Unforeseen">Share of the variance that is added for what no record tells, once the room's own waits have replaced the rulebook's.</param>
 /// <param name="MissedMoltShare">Share of waits that hide a molt nobody saw, before the room has taught its own.</param>
 /// <param name="MissedMoltWaits">Weight of that share, in waits.</param>
 /// <param name="WithinWaits">Weight of the rulebook's spread of one animal's waits, in waits.</param>
@@ -120,6 +124,8 @@ public sealed record RoomLessonRules(
     Rule<double> PartShare,
     Rule<double> NeighbourParts,
     Rule<double> OddWaitShare,
+    Rule<double> MissedMoltSpread,
+    Rule<double> Unforeseen,
     Rule<double> MissedMoltShare,
     Rule<double> MissedMoltWaits,
     Rule<double> WithinWaits,

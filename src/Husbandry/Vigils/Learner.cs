@@ -27,6 +27,7 @@ public sealed class Learner(Room room, Lessons? former = null)
     > waits = [];
     private readonly Dictionary<string, Subject> one = [];
     private readonly Dictionary<string, List<SignSpan>> spans = [];
+    private readonly Dictionary<string, (int Offers, int Refused)> refusals = [];
     private readonly List<(DateOnly From, double? TimesNeeded)> winters = [];
 
     /// <summary>Takes in what an animal that is or was in the room has to teach.</summary>
@@ -57,6 +58,11 @@ public sealed class Learner(Room room, Lessons? former = null)
             }
 
             list.AddRange(SignLessons.SpansOf(subject));
+            foreach (var taken in Appetite.TakenInPremolt(subject))
+            {
+                var (offers, refused) = refusals.GetValueOrDefault(subject.Group.Id);
+                refusals[subject.Group.Id] = (offers + 1, refused + (taken ? 0 : 1));
+            }
         }
     }
 
@@ -97,6 +103,7 @@ public sealed class Learner(Room room, Lessons? former = null)
             learned,
             ends,
             spans.ToDictionary(s => s.Key, s => SignLessons.Of(s.Value, bare.Rules, s.Key)),
+            refusals.ToDictionary(r => r.Key, r => RefusalLesson.Of(r.Value, bare.Rules.Room.Signs)),
             winters,
             missed,
             learnedMissed
@@ -141,7 +148,8 @@ public sealed class Learner(Room room, Lessons? former = null)
         {
             var fits = molts.Select(animals => SpeciesLesson.Of(animals, rules, learned)).ToList();
             seen = fits.Sum(f => f.Intervals);
-            learned = ((weight * share) + fits.Sum(f => f.MissedExpected)) / (weight + seen);
+            var hidden = fits.Sum(f => f.MissedExpected);
+            learned = ((weight * share) + hidden) / (weight + seen + hidden);
         }
 
         // Before anything was seen to its end the forecast is the rulebook's, and what is learned comes in bit by bit.

@@ -37,6 +37,7 @@ internal static class LessonFit
             within,
             shares.BetweenAnimalsShare.Value,
             missedShare,
+            shares.MissedMoltSpread.Value,
             shares.OddWaitShare.Value,
             WaitModel.TailOf(waits0)
         );
@@ -51,8 +52,7 @@ internal static class LessonFit
             var now = offsets;
             double Level(Lives life, PastWait w) =>
                 (WaitModel.At(w.Prior, now)) + (w.Prior.Sigma * own.GetValueOrDefault(life.Animal));
-            double Doubt(PastWait w) =>
-                (round == 0 ? model.Between + shares.RoomShare.Value : model.Between / 2) * Square(w.Prior.Sigma);
+            double Doubt(PastWait w) => model.Between / 2 * Square(w.Prior.Sigma);
             byAnimal.Clear();
             var sum = new Information();
             foreach (var life in lives)
@@ -110,8 +110,7 @@ internal static class LessonFit
                     w => (WaitModel.At(w.Prior, offsets)) + (w.Prior.Sigma * own.GetValueOrDefault(l.Animal)),
                     w => model.Between / 2 * Square(w.Prior.Sigma)
                 )
-                .Where(s => s.IsSecond)
-                .Sum(s => s.Chance)
+                .Sum(s => s.Hidden * s.Chance)
         );
         return new SpeciesLesson(
             model,
@@ -122,11 +121,13 @@ internal static class LessonFit
             known.Count,
             freedom,
             known.SelectMany(l => l.Over).Select(w => WaitModel.At(w.Prior, offsets)).DefaultIfEmpty().Average(),
-            missed
+            missed,
+            // Nothing learned: the rulebook's own spread, which holds all of it.
+            shares.Unforeseen.Value * (1 - (waits0 / freedom))
         );
     }
 
-    private sealed record Reading(PastWait Wait, double Residual, double Precision, double Chance, bool IsSecond);
+    private sealed record Reading(PastWait Wait, double Residual, double Precision, double Chance, int Hidden);
 
     private static List<Reading> Seen(
         Lives life,
@@ -138,7 +139,7 @@ internal static class LessonFit
             .. life.Over.SelectMany(w =>
                 model
                     .Readings(w, mean(w), doubt(w))
-                    .Select((r, i) => new Reading(w, r.Residual, r.Precision, r.Chance, i == 1))
+                    .Select((r, i) => new Reading(w, r.Residual, r.Precision, r.Chance, i))
             ),
         ];
 

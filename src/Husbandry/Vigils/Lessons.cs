@@ -20,18 +20,21 @@ public sealed class Lessons
     private readonly Dictionary<(string Species, VigilKind Vigil), EndLesson> ends;
     private readonly Dictionary<string, IReadOnlyList<SignLesson>> signs;
 
+    private readonly Dictionary<string, RefusalLesson> refusals;
     private readonly IReadOnlyList<(DateOnly From, double? TimesNeeded)> winters;
 
     internal Lessons(
         Dictionary<(string, VigilKind, string), SpeciesLesson> waits,
         Dictionary<(string, VigilKind), EndLesson> ends,
         Dictionary<string, IReadOnlyList<SignLesson>> signs,
+        Dictionary<string, RefusalLesson> refusals,
         IReadOnlyList<(DateOnly From, double? TimesNeeded)> winters,
         double missedShare,
         double missedLearned
     )
     {
-        (this.waits, this.ends, this.signs, this.winters) = (waits, ends, signs, winters);
+        (this.waits, this.ends, this.signs) = (waits, ends, signs);
+        (this.refusals, this.winters) = (refusals, winters);
         (MissedShare, MissedLearned) = (missedShare, missedLearned);
     }
 
@@ -42,7 +45,7 @@ public sealed class Lessons
     public double MissedShare { get; }
 
     /// <summary>Nothing learned yet.</summary>
-    public static Lessons None { get; } = new([], [], [], [], 0, 0);
+    public static Lessons None { get; } = new([], [], [], [], [], 0, 0);
 
     /// <summary>Learns from all animals that are or were in the room, those that left included.</summary>
     /// <param name="standings">The animals.</param>
@@ -72,6 +75,9 @@ public sealed class Lessons
 
     /// <summary>Lessons of all signs of a group.</summary>
     public IReadOnlyList<SignLesson> Signs(string group) => signs.GetValueOrDefault(group) ?? [];
+
+    /// <summary>How often animals of a group turn food down in premolt here; none where no offer was counted.</summary>
+    public RefusalLesson? RefusedInPremolt(string group) => refusals.GetValueOrDefault(group);
 
     /// <summary>When pupae are put in the cold here, and for how long.</summary>
     public WinterLesson Winter(RoomRules rules) => WinterLesson.Of(winters, rules.Lessons);

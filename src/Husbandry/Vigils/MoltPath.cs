@@ -23,13 +23,7 @@ public static class MoltPath
     /// <param name="molts">How many.</param>
     /// <param name="slower">Factor on the length of what is left of them, 1 as it is fed now.</param>
     /// <returns>None where no molt is awaited or its size is unknown.</returns>
-    public static IEnumerable<MoltStep> Of(
-        Subject s,
-        VigilForecast? molt,
-        BodySize? size,
-        int molts,
-        double slower = 1
-    )
+    public static IEnumerable<MoltStep> Of(Subject s, VigilForecast? molt, BodySize? size, int molts, double slower = 1)
     {
         if (molt?.Left is not NightsAhead next || size is not { } now)
         {

@@ -177,7 +177,7 @@ public sealed record PremoltReading(
             subject.Night(meal.At),
             SignFamily.Appetite,
             SignStrength.Weak,
-            Appetite.Of(subject).MealRatio(room),
+            Appetite.Of(subject).MealRatio(),
             "",
             meal.EntryId
         );

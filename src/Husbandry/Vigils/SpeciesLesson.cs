@@ -19,6 +19,7 @@ public sealed class SpeciesLesson
     private readonly Matrix<double> precision;
     private readonly Vector<double> weighted;
     private readonly Dictionary<Guid, Information> byAnimal;
+    private readonly double unforeseen;
 
     internal SpeciesLesson(
         WaitModel model,
@@ -29,10 +30,12 @@ public sealed class SpeciesLesson
         int animals,
         double freedom,
         double offset,
-        double missed
+        double missed,
+        double unforeseen
     )
     {
-        (this.model, this.precision, this.weighted, this.byAnimal) = (model, precision, weighted, byAnimal);
+        (this.model, this.precision, this.weighted) = (model, precision, weighted);
+        (this.byAnimal, this.unforeseen) = (byAnimal, unforeseen);
         (Intervals, Animals, Freedom, Offset, MissedExpected) = (intervals, animals, freedom, offset, missed);
     }
 
@@ -48,7 +51,7 @@ public sealed class SpeciesLesson
     /// <summary>Mean of ln of the waits of average animals here against the rulebook, over all that were seen.</summary>
     public double Offset { get; }
 
-    /// <summary>How many of the waits hide a molt that nobody saw, as a sum of chances.</summary>
+    /// <summary>How many molts that nobody saw the waits hide, as a sum of chances.</summary>
     public double MissedExpected { get; }
 
     /// <summary>Variance of one animal's waits about their own mean, as a share of the rulebook's.</summary>
@@ -92,15 +95,26 @@ public sealed class SpeciesLesson
         IWait Seen(double more, double share) =>
             new LogStudentWait(
                 prior.Mu + mean + more,
-                model.TailFactor * Math.Sqrt(variance + (share * model.Within * spread)),
+                model.TailFactor * Math.Sqrt((1 + unforeseen) * (variance + (share * model.Within * spread))),
                 Freedom
             );
 
         var one = Seen(0, 1);
+        if (prior.NextLonger is not { } longer || model.MissedShare <= 0)
+        {
+            return one;
+        }
+
         // The molt that comes next may be missed, and the one after it is what is seen.
-        return prior.NextLonger is { } longer && model.MissedShare > 0
-            ? new EitherWait(one, Seen(Math.Log(1 + longer), WaitModel.ShareOfTwo(longer)), model.MissedShare)
-            : one;
+        var (wait, share) = (one, model.ShareHiding(0));
+        for (var hidden = 1; hidden < WaitModel.MostInTurn; hidden++)
+        {
+            var (more, spreads) = WaitModel.InTurn(longer, hidden + 1);
+            share += model.ShareHiding(hidden);
+            wait = new EitherWait(wait, Seen(more, spreads), model.ShareHiding(hidden) / share);
+        }
+
+        return wait;
     }
 }
 
@@ -150,10 +164,21 @@ internal sealed class Information
 /// <param name="Within">Variance within an animal, as a share of the rulebook's.</param>
 /// <param name="Between">Variance from animal to animal, likewise.</param>
 /// <param name="MissedShare">Share of waits that hide a molt nobody saw.</param>
+/// <param name="MissedSpread">Most of the rulebook's variance by which a wait is told from several.</param>
 /// <param name="OddShare">Share of waits that are something else, such as the molt of another animal.</param>
 /// <param name="TailFactor">Factor on the scale by which nine in ten lie where a normal of the same variance puts them.</param>
-internal sealed record WaitModel(double Within, double Between, double MissedShare, double OddShare, double TailFactor)
+internal sealed record WaitModel(
+    double Within,
+    double Between,
+    double MissedShare,
+    double MissedSpread,
+    double OddShare,
+    double TailFactor
+)
 {
+    /// <summary>Waits that what was seen as one may be.</summary>
+    public const int MostInTurn = 3;
+
     /// <summary>Offsets: of the room, of each eighth of growing up, and of adults.</summary>
     public const int Size = 1 + IntervalPrior.Parts;
 
@@ -171,11 +196,8 @@ internal sealed record WaitModel(double Within, double Between, double MissedSha
     /// <summary>Factor on the scale of a Student t whose 90 % point is that of the normal.</summary>
     public static double TailOf(double freedom) => LogNormalWait.NormalQuantile90 / StudentT.InvCDF(0, 1, freedom, 0.9);
 
-    /// <summary>Variance of ln of two waits together against that of one, the second longer by a factor.</summary>
-    public static double ShareOfTwo(double longer) => (1 + (longer * longer)) / ((1 + longer) * (1 + longer));
-
     /// <summary>
-    /// What a finished wait may be: one wait, or two of which the molt between was not seen; each with its weight.
+    /// What a finished wait may be: one wait, or two or three of which the molts between were not seen; each with its weight.
     /// </summary>
     /// <param name="wait">The wait.</param>
     /// <param name="mean">What is expected of ln of it against the rulebook.</param>
@@ -187,19 +209,51 @@ internal sealed record WaitModel(double Within, double Between, double MissedSha
         var one = Within * sigma;
         double Density(double residual, double variance) =>
             Math.Exp(-(residual - mean) * (residual - mean) / (2 * variance)) / Math.Sqrt(variance);
-        var odd = OddShare * Density(wait.Residual, OddSpreads * OddSpreads * (one + ownSpread + dates));
+        // How long a wait may be and still be one is told by the spread of waits that hide nothing.
+        var told = wait.Prior.NextLonger is null ? one : Math.Min(one, MissedSpread * sigma);
+        var odd = OddShare * Density(wait.Residual, OddSpreads * OddSpreads * (told + ownSpread + dates));
         if (wait.Prior.NextLonger is not { } longer)
         {
-            var single = (1 - OddShare) * Density(wait.Residual, one + ownSpread + dates);
+            var single = (1 - OddShare) * Density(wait.Residual, told + ownSpread + dates);
             return [(wait.Residual, 1 / (one + dates), single / (single + odd))];
         }
 
-        var second = wait.Residual - Math.Log(1 + longer);
-        var both = ShareOfTwo(longer) * one;
-        var a = (1 - MissedShare - OddShare) * Density(wait.Residual, one + ownSpread + dates);
-        var b = MissedShare * Density(second, both + ownSpread + dates);
-        var sum = a + b + odd;
-        return [(wait.Residual, 1 / (one + dates), a / sum), (second, 1 / (both + dates), b / sum)];
+        var readings = new (double Residual, double Precision, double Chance)[MostInTurn];
+        var sum = odd;
+        for (var hidden = 0; hidden < MostInTurn; hidden++)
+        {
+            var (more, share) = InTurn(longer, hidden + 1);
+            var residual = wait.Residual - more;
+            var chance = (1 - OddShare) * ShareHiding(hidden) * Density(residual, (share * told) + ownSpread + dates);
+            readings[hidden] = (residual, 1 / ((share * one) + dates), chance);
+            sum += chance;
+        }
+
+        for (var hidden = 0; hidden < MostInTurn; hidden++)
+        {
+            readings[hidden].Chance /= sum;
+        }
+
+        return readings;
+    }
+
+    /// <summary>Share of what was seen as one wait that hides so many molts.</summary>
+    public double ShareHiding(int molts) =>
+        Math.Pow(MissedShare, molts) * (molts + 1 == MostInTurn ? 1 : 1 - MissedShare);
+
+    /// <summary>
+    /// ln of so many waits in turn, each longer than the one before by a factor, against the first alone; and the variance of ln
+    /// of them against its own.
+    /// </summary>
+    public static (double More, double Share) InTurn(double longer, int waits)
+    {
+        var (sum, squares, next) = (0.0, 0.0, 1.0);
+        for (var k = 0; k < waits; k++)
+        {
+            (sum, squares, next) = (sum + next, squares + (next * next), next * longer);
+        }
+
+        return (Math.Log(sum), squares / (sum * sum));
     }
 
     /// <summary>One animal's finished waits: their part of the normal equations, its own offset taken out by elimination.</summary>
