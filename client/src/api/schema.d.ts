@@ -180,6 +180,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/looks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["looks"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/lessons": {
         parameters: {
             query?: never;
@@ -1793,6 +1809,11 @@ export interface components {
             female: components["schemas"]["RuleOfRange"];
             male: components["schemas"]["RuleOfRange"];
         };
+        /**
+         * @description How the forecasts that were shown did against the rulebook alone.
+         * @enum {unknown}
+         */
+        AgainstRulebook: "better" | "noBetter" | "worse" | "tooFew";
         /** @description Air to be judged. */
         AirRequest: {
             /**
@@ -2149,6 +2170,12 @@ export interface components {
              * @description Share of them whose 10–90 % window held what happened; about 0.8 is honest.
              */
             coverage80: number;
+            coverageLikely: null | components["schemas"]["Likely"];
+            /**
+             * Format: int32
+             * @description Animals they were made for.
+             */
+            animals: number;
             /**
              * Format: double
              * @description Median distance between the 50 % night and what happened.
@@ -2164,6 +2191,9 @@ export interface components {
              * @description The same of the rulebook alone.
              */
             pinballSpeciesPrior: number;
+            lossLikely: null | components["schemas"]["Likely"];
+            /** @description What that comes to. */
+            verdict: components["schemas"]["AgainstRulebook"];
             /**
              * Format: int32
              * @description Forecasts of animals that had an interval before.
@@ -2208,6 +2238,8 @@ export interface components {
             readings: components["schemas"]["ReadingLine"][];
             /** @description Chances of waits ending otherwise than hoped, by kind and group. */
             ends: components["schemas"]["EndLine"][];
+            /** @description Forecasts of molts by the quarter in which they were made. */
+            seasons: components["schemas"]["SeasonLine"][];
             /**
              * Format: int32
              * @description Forecasts made too near the end of the record.
@@ -4657,6 +4689,19 @@ export interface components {
             /** @description Signs seen. */
             signs: components["schemas"]["LifeSign"][];
         };
+        /** @description Ends between which something probably lies (95 %). */
+        Likely: {
+            /**
+             * Format: double
+             * @description Lower end.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Upper end.
+             */
+            high: number;
+        };
         /** @description A lost limb over the molts since. */
         LimbRecord: {
             /** @description Which. */
@@ -4826,6 +4871,52 @@ export interface components {
              * @description The entry that this one corrects; without dates it keeps that one's.
              */
             corrects?: null | string;
+        };
+        /** @description An animal at which a look would tell much. */
+        LookView: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            worth: components["schemas"]["LookWorth"];
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description What one look tonight would tell of the next molt. */
+        LookWorth: {
+            /**
+             * Format: double
+             * @description Nights between the 10 and the 90 % night as things are known now.
+             */
+            nightsNow: number;
+            /**
+             * Format: double
+             * @description The same after a look, on the mean of what it may show.
+             */
+            nightsThen: number;
+            /**
+             * Format: double
+             * @description Chance (0–1) that it shows a sign.
+             */
+            signChance: number;
+            /**
+             * Format: double
+             * @description Nights by which the window would narrow on the mean; never below 0.
+             */
+            narrower: number;
+        };
+        /** @description What to look at so that the forecasts become better. */
+        LooksView: {
+            /**
+             * Format: int32
+             * @description Animals of which a molt is awaited.
+             */
+            windows: number;
+            /**
+             * Format: int32
+             * @description At how many of them a look would narrow the window by enough.
+             */
+            worth: number;
+            /** @description Those at which it tells most. */
+            most: components["schemas"]["LookView"][];
         };
         /** @description An animal to be weighed by its length. */
         MassRequest: {
@@ -5913,6 +6004,8 @@ export interface components {
              * @description Instant from which it will need a hand, when it does not tonight.
              */
             nextDue: null | string;
+            /** @description Why it is worth a look tonight besides what there is to do; none for most. */
+            look: null | string;
             /** @description In which part of the walk it stands. */
             section: components["schemas"]["LineSection"];
             together: null | components["schemas"]["LineTogether"];
@@ -6318,6 +6411,34 @@ export interface components {
              * @default 1
              */
             weight: number;
+        };
+        /** @description How the forecasts of molts did that were made in one quarter of a year. */
+        SeasonLine: {
+            /**
+             * Format: date
+             * @description First night of the quarter.
+             */
+            from: string;
+            /**
+             * Format: int32
+             * @description Forecasts scored.
+             */
+            forecasts: number;
+            /**
+             * Format: double
+             * @description Share of them whose 10–90 % window held what happened.
+             */
+            coverage80: number;
+            /**
+             * Format: double
+             * @description Their mean loss as a share of the rulebook's; below 1 the room has taught something.
+             */
+            lossOfRulebook: number;
+            /**
+             * Format: double
+             * @description How well the premolt readings of the quarter told premolt from the rest; none where only one occurred.
+             */
+            areaUnderRoc: null | number;
         };
         /** @description Part of every year, both ends included; may reach over New Year. */
         SeasonSpan: {
@@ -7681,6 +7802,26 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["HonestyView"];
+                };
+            };
+        };
+    };
+    looks: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LooksView"];
                 };
             };
         };

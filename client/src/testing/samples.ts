@@ -38,6 +38,7 @@ export const line = (changed: Partial<RoundLine>): RoundLine => ({
   section: 'shelf',
   together: null,
   beside: [],
+  look: null,
   ...changed,
 });
 

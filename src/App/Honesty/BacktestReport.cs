@@ -11,6 +11,7 @@ namespace App.Honesty;
 /// <param name="Vigils">Forecasts by kind and group.</param>
 /// <param name="Readings">Premolt readings by group.</param>
 /// <param name="Ends">Chances of waits ending otherwise than hoped, by kind and group.</param>
+/// <param name="Seasons">Forecasts of molts by the quarter in which they were made.</param>
 /// <param name="TooLateToScore">Forecasts made too near the end of the record.</param>
 /// <param name="CutShort">Forecasts whose animal left first, or whose wait ended otherwise.</param>
 public sealed record BacktestReport(
@@ -19,6 +20,7 @@ public sealed record BacktestReport(
     IReadOnlyList<BacktestLine> Vigils,
     IReadOnlyList<ReadingLine> Readings,
     IReadOnlyList<EndLine> Ends,
+    IReadOnlyList<SeasonLine> Seasons,
     int TooLateToScore,
     int CutShort
 )
@@ -36,6 +38,7 @@ public sealed record BacktestReport(
             BacktestLine.Of(replay.Forecasts),
             ReadingLine.Of(replay.Readings),
             EndLine.Of(replay.Ends),
+            SeasonLine.Of(replay.Forecasts, replay.Readings),
             replay.TooLate,
             replay.CutShort
         );

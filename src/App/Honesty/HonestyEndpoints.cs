@@ -1,6 +1,8 @@
 using App.Hosting;
 using Husbandry.Honesty;
+using Husbandry.Reasons;
 using Husbandry.Rooms;
+using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
 using Ledger;
@@ -53,14 +55,25 @@ public sealed record WaitsInWords(string Many, string? Otherwise)
             );
 }
 
+/// <summary>An animal at which a look would tell much.</summary>
+public sealed record LookView(Guid StockId, string Name, LookWorth Worth, IReadOnlyList<Reason> Reasons);
+
+/// <summary>What to look at so that the forecasts become better.</summary>
+/// <param name="Windows">Animals of which a molt is awaited.</param>
+/// <param name="Worth">At how many of them a look would narrow the window by enough.</param>
+/// <param name="Most">Those at which it tells most.</param>
+public sealed record LooksView(int Windows, int Worth, IReadOnlyList<LookView> Most);
+
 /// <summary>The honesty ledger, and what the room has taught.</summary>
 public static class HonestyEndpoints
 {
     private const int ExamplesShown = 24;
+    private const int LooksShown = 6;
 
     public static void MapHonesty(this WebApplication app)
     {
         app.MapGet("/api/honesty", ReadAsync).WithName("honesty").WithTags("Honesty");
+        app.MapGet("/api/looks", LooksAsync).WithName("looks").WithTags("Honesty");
         app.MapGet("/api/lessons", LessonsAsync).WithName("lessons").WithTags("Honesty");
     }
 
@@ -92,6 +105,33 @@ public static class HonestyEndpoints
             .Take(ExamplesShown)
             .ToList();
         return TypedResults.Ok(new HonestyView(BacktestReport.Of(scored.Replay), newest, WaitsInWords.All));
+    }
+
+    private static async Task<Ok<LooksView>> LooksAsync(RoomNow now, JournalReader reader, CancellationToken cancel)
+    {
+        var room = await now.ReadAsync(cancel);
+        var (looks, windows) = (new List<LookView>(), 0);
+        await foreach (var standing in reader.StreamStandingsAsync(cancel))
+        {
+            if (standing.Departure is not null || Judgement.Of(standing, room) is not { Subject.IsMany: false } judged)
+            {
+                continue;
+            }
+
+            windows += judged.Molt.Value is null ? 0 : 1;
+            if (
+                LogMenu.ShowsSigns(judged)
+                && judged.LookWorth is { Value: { } worth } answer
+                && worth.IsWorthIt(room.Rules.Room.Signs)
+            )
+            {
+                looks.Add(new LookView(standing.StockId, standing.Details.Nickname, worth, answer.Reasons));
+            }
+        }
+
+        return TypedResults.Ok(
+            new LooksView(windows, looks.Count, [.. looks.OrderByDescending(l => l.Worth.Narrower).Take(LooksShown)])
+        );
     }
 
     private static async Task<Ok<LessonsView>> LessonsAsync(RoomNow now, JournalReader reader, CancellationToken cancel)

@@ -43,6 +43,7 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
         var walk = lines
             .Where(l => l.State == LineState.Due || (l.State == LineState.PassBy && !doneIds.Contains(l.StockId)))
             .ToList();
+        walk = WithLooks(walk, room);
         var standing = await chores.StandingAsync(cancel);
         var due = standing.DueBy(room.Tonight).Select(c => new RoundChore(c, false));
         var doneChores = standing.Chores.Where(c => c.LastDone == room.Tonight).Select(c => new RoundChore(c, true));
@@ -77,6 +78,20 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
             unknown,
             await FirstEveningAsync(index, room, cancel)
         );
+    }
+
+    /// <summary>Of those that are visited anyway, the few at which a look would tell most are named.</summary>
+    private static List<RoundLine> WithLooks(List<RoundLine> lines, Room room)
+    {
+        var rules = room.Rules.Room.Signs;
+        var most = lines
+            .Where(l => l is { State: LineState.Due, LookWorth.Value: { } worth } && worth.IsWorthIt(rules))
+            .OrderByDescending(l => l.LookWorth!.Value!.Narrower)
+            .ThenBy(l => l.StockId)
+            .Take(rules.LooksProposed.Value)
+            .Select(l => l.StockId)
+            .ToHashSet();
+        return [.. lines.Select(l => most.Contains(l.StockId) ? l.WithLook() : l)];
     }
 
     private async Task<FirstEvening?> FirstEveningAsync(StockIndex index, Room room, CancellationToken cancel)

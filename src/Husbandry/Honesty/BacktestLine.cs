@@ -7,9 +7,13 @@ namespace Husbandry.Honesty;
 /// <param name="Group">Group, or <c>all</c>.</param>
 /// <param name="Forecasts">Forecasts scored.</param>
 /// <param name="Coverage80">Share of them whose 10–90 % window held what happened; about 0.8 is honest.</param>
+/// <param name="CoverageLikely">Between which shares that share probably lies; none from too few animals.</param>
+/// <param name="Animals">Animals they were made for.</param>
 /// <param name="MedianAbsoluteErrorDays">Median distance between the 50 % night and what happened.</param>
 /// <param name="PinballEngine">Mean pinball loss of what the keeper saw, days; less is better.</param>
 /// <param name="PinballSpeciesPrior">The same of the rulebook alone.</param>
+/// <param name="LossLikely">By how many days the loss probably differs from the rulebook's, below 0 where it is less; none from too few animals.</param>
+/// <param name="Verdict">What that comes to.</param>
 /// <param name="ComparedWithLast">Forecasts of animals that had an interval before.</param>
 /// <param name="PinballEngineThere">Loss of what the keeper saw, on those.</param>
 /// <param name="PinballLastInterval">Loss of "same as last interval", on those.</param>
@@ -20,9 +24,13 @@ public sealed record BacktestLine(
     string Group,
     int Forecasts,
     double Coverage80,
+    Likely? CoverageLikely,
+    int Animals,
     double MedianAbsoluteErrorDays,
     double PinballEngine,
     double PinballSpeciesPrior,
+    Likely? LossLikely,
+    AgainstRulebook Verdict,
     int ComparedWithLast,
     double? PinballEngineThere,
     double? PinballLastInterval,
@@ -50,14 +58,27 @@ public sealed record BacktestLine(
         var withLast = all.Where(f => f.LastInterval is not null).ToList();
         double? There(Func<ScoredForecast, double> of) => Scores.Mean(withLast.Select(f => (of(f), f.Weight)));
         double Mean(Func<ScoredForecast, double> of) => Scores.Mean(all.Select(f => (of(f), f.Weight)))!.Value;
+        var less = Bootstrap.Of(
+            all.Select(f => (f.StockId, f.Pinball(f.Engine) - f.Pinball(f.SpeciesPrior), f.Weight))
+        );
         return new BacktestLine(
             vigil,
             group,
             all.Count,
             Mean(f => f.EngineGave.Covered),
+            Bootstrap.Of(all.Select(f => (f.StockId, f.EngineGave.Covered, f.Weight))),
+            all.Select(f => f.StockId).Distinct().Count(),
             Scores.Median(all.Select(f => f.Error(f.Engine)))!.Value,
             Mean(f => f.Pinball(f.Engine)),
             Mean(f => f.Pinball(f.SpeciesPrior)),
+            less,
+            less switch
+            {
+                null => AgainstRulebook.TooFew,
+                { High: < 0 } => AgainstRulebook.Better,
+                { Low: > 0 } => AgainstRulebook.Worse,
+                { } => AgainstRulebook.NoBetter,
+            },
             withLast.Count,
             There(f => f.Pinball(f.Engine)),
             There(f => f.Pinball(f.LastInterval!)),

@@ -141,6 +141,10 @@ public sealed record Judgement(
     public Answer<VigilForecast?> Wait =>
         Waits.Count > 0 ? Waits[0] : new Answer<VigilForecast?>(null, "Nothing else is awaited.", []);
 
+    /// <summary>What a look tonight would tell of its next molt.</summary>
+    public Answer<LookWorth?> LookWorth =>
+        Vigils.LookWorth.Of(new LifeReading(Subject, Size, Stage, Condition, Reading));
+
     /// <summary>Skins and growth ratio; worked out when first asked for, as the round and the lists never do.</summary>
     public Answer<GrowthRecord?> Growth => field ??= GrowthRecord.Of(Subject);
 

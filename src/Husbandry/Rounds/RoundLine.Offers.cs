@@ -2,6 +2,7 @@ using System.Text.Json.Serialization;
 using Husbandry.Feeding;
 using Husbandry.Journal;
 using Husbandry.Records;
+using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
 
@@ -77,6 +78,14 @@ public sealed partial record RoundLine
     /// <summary>What can be told at it besides its choices; empty where nothing needs a hand.</summary>
     [JsonRequired]
     public IReadOnlyList<LineOffer> Beside { get; init; } = [];
+
+    /// <summary>The same line with a look proposed: what it is worth, and that nothing was seen as something to log.</summary>
+    public RoundLine WithLook() =>
+        this with
+        {
+            Look = LookWorth?.Summary,
+            Beside = [.. Beside, LineOffer.OfAct("v", "Looked: no sign", "No sign", new Looked())],
+        };
 
     private LineTogether? TogetherBy(string key, string word) =>
         Choices.FirstOrDefault(c => c.Key == key) is { } choice ? new LineTogether(word, choice.Acts) : null;

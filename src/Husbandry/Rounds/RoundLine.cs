@@ -120,6 +120,14 @@ public sealed partial record RoundLine(
     [JsonIgnore]
     public IReadOnlyList<KitItem> Kit { get; init; } = [];
 
+    /// <summary>What a look would tell of its next molt; none where it would tell nothing.</summary>
+    [JsonIgnore]
+    public Answer<LookWorth?>? LookWorth { get; init; }
+
+    /// <summary>Why it is worth a look tonight besides what there is to do; none for most.</summary>
+    [JsonRequired]
+    public string? Look { get; init; }
+
     /// <summary>Composes the line of an animal: one visit, the most urgent thing first, water before food.</summary>
     public static RoundLine Of(Judgement j)
     {
@@ -136,7 +144,11 @@ public sealed partial record RoundLine(
         if (due.Line is not null && putOff is null)
         {
             var line = due.Line() with { NextDue = candidates.Min(c => c.At) };
-            return line with { Beside = BesideOf(line, tonight) };
+            return line with
+            {
+                Beside = BesideOf(line, tonight),
+                LookWorth = line.Signs && !s.IsMany ? j.LookWorth : null,
+            };
         }
 
         var next = candidates.Count == 0 ? (DateTimeOffset?)null : candidates.Min(c => c.At);

@@ -62,6 +62,10 @@ public sealed record RoomGrowthRules(
 /// <param name="SignsLapse">After this many lengths of premolt a sign counts no more.</param>
 /// <param name="ImminentSignsLapse">After this many usual waits an imminent sign counts no more.</param>
 /// <param name="LookWithoutSign">Likelihood ratio of a look that shows no sign.</param>
+/// <param name="LookAgainNights">For so many nights after a look another one tells nothing.</param>
+/// <param name="WorthALookNights">Nights by which a look must narrow a window to be worth it.</param>
+/// <param name="WorthALookShare">Share of the window by which it must.</param>
+/// <param name="LooksProposed">Looks that the round proposes at most.</param>
 /// <param name="SignPriorSpans">Weight of the rulebook's likelihood ratio of a sign, in premolts.</param>
 /// <param name="SignShown">Share of premolts in which a sign of a strength is seen, before anything was counted.</param>
 /// <param name="RefusedInPremolt">Share of offers turned down in premolt.</param>
@@ -80,6 +84,10 @@ public sealed record RoomSignRules(
     Rule<double> SignsLapse,
     Rule<double> ImminentSignsLapse,
     Rule<double> LookWithoutSign,
+    Rule<int> LookAgainNights,
+    Rule<double> WorthALookNights,
+    Rule<double> WorthALookShare,
+    Rule<int> LooksProposed,
     Rule<double> SignPriorSpans,
     IReadOnlyDictionary<SignStrength, Rule<double>> SignShown,
     Rule<double> RefusedInPremolt,

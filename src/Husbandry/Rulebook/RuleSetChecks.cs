@@ -256,6 +256,8 @@ internal static class RuleSetChecks
             Within("room.json betweenAnimalsShare", room.Lessons.BetweenAnimalsShare, 0.05, 0.45),
             Within("room.json missedMoltChance", room.Growth.MissedMoltChance, 0.001, 0.5),
             Within("room.json refusedInPremolt", room.Signs.RefusedInPremolt, 0.1, 0.99),
+            Within("room.json worthALookNights", room.Signs.WorthALookNights, 0, 365),
+            Within("room.json worthALookShare", room.Signs.WorthALookShare, 0, 1),
             Within("room.json refusedPriorOffers", room.Signs.RefusedPriorOffers, 1, 1000),
             Within("room.json appetitePrior", room.Signs.AppetitePrior, 0.1, 0.97),
             Within("room.json longerThanNormal", room.Lessons.LongerThanNormal, 0.5, 0.999),

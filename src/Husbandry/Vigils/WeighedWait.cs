@@ -61,6 +61,9 @@ public sealed class WeighedWait : IDaysLeft
     /// <summary>The same wait under one more piece of evidence.</summary>
     public WeighedWait And(Witness more) => new(this, more);
 
+    /// <summary>Likelihood of a piece of evidence as things are known now, relative to being far from a molt.</summary>
+    public double Mean(Witness more) => And(more).total / total;
+
     /// <summary>The mean weight of each cell by Simpson's rule; beyond the last edge it hardly changes any more.</summary>
     private static void Weigh(double[] weights, EffectiveDays[] edges, Witness witness)
     {

@@ -1,17 +1,37 @@
 import { scaleLinear, scaleLog } from 'd3-scale';
 import type { Schemas } from '../../api/client';
 
-/** A share against the 8 in 10 that was promised. */
-export function CoverageBar({ share }: { share: number }) {
+interface CoverageBarProps {
+  share: number;
+  /** Between which shares it probably lies; none where too few animals tell. */
+  likely: { low: number; high: number } | null;
+}
+
+/** A share against the 8 in 10 that was promised, with how sure it is. */
+export function CoverageBar({ share, likely }: CoverageBarProps) {
   const percent = Math.round(share * 100);
   return (
     <span className="flex items-center gap-2">
       <svg width="120" height="14" aria-hidden="true" className="flex-none">
         <rect y="4" width="120" height="6" fill="var(--line)" />
         <rect y="4" width={1.2 * percent} height="6" fill="var(--moss)" />
+        {likely !== null && (
+          <path
+            d={`M${120 * likely.low} 7H${120 * likely.high}M${120 * likely.low} 4v6M${120 * likely.high} 4v6`}
+            stroke="var(--ink)"
+          />
+        )}
         <path d="M96 0v14" stroke="var(--ink)" strokeWidth="1.5" />
       </svg>
-      {percent} in 100
+      <span className="whitespace-nowrap">
+        {percent} in 100
+        {likely !== null && (
+          <span className="font-normal text-muted">
+            {' '}
+            ({Math.round(likely.low * 100)}–{Math.round(likely.high * 100)})
+          </span>
+        )}
+      </span>
     </span>
   );
 }

@@ -3,12 +3,11 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { useHonesty } from './queries';
 import { useLessons } from '../Rulebook/queries';
-import { dateRange, fromDays, shortDate, toDays } from '../../ui/dates';
+import { fromDays, shortDate, toDays } from '../../ui/dates';
 import { Waiting } from '../../ui/Waiting';
-import { CoverageBar, ForecastStrip, RatioBar } from './HonestyDrawings';
-
-type Report = Schemas['BacktestReport'];
-type Line = Schemas['BacktestLine'];
+import { ForecastStrip, RatioBar } from './HonestyDrawings';
+import { Looks } from './Looks';
+import { Scores } from './Scores';
 
 /** How the forecasts did, and what the room has taught. */
 export function HonestyPage() {
@@ -24,6 +23,7 @@ export function HonestyPage() {
         {({ report, examples, waits }) => (
           <>
             <Scores report={report} words={waits} />
+            <Looks />
             <Examples examples={examples} />
           </>
         )}
@@ -38,119 +38,6 @@ export function HonestyPage() {
       </Waiting>
     </div>
   );
-}
-
-type Words = Schemas['HonestyView']['waits'];
-
-const manyOf = (words: Words, vigil: Schemas['VigilKind']) => words[vigil]?.many ?? '';
-
-function Scores({ report, words }: { report: Report; words: Words }) {
-  if (report.vigils.length === 0) {
-    return (
-      <p className="mt-6 border-t border-line pt-4 text-muted">
-        No forecast has come to its end yet. As molts are logged, each is held against what was said before.
-      </p>
-    );
-  }
-  return (
-    <section aria-labelledby="scores" className="mt-4 border-t border-line pt-3">
-      <h2 id="scores" className="text-18">
-        Forecasts of {dateRange(report.from, report.to, '', ' to ')}
-      </h2>
-      <div className="overflow-x-auto" role="region" aria-label="Scores, wide table" tabIndex={0}>
-        <table className="w-full min-w-[860px] border-collapse text-13">
-          <thead>
-            <tr className="text-left text-muted">
-              {[
-                'Awaited',
-                'Scored',
-                'Within the 8-in-10 window',
-                'Off by, half the time less than',
-                'Mean loss in days: as shown here',
-              ].map((h) => (
-                <th key={h} scope="col" className="py-1.5 pr-3 font-normal">
-                  {h}
-                </th>
-              ))}
-              <th scope="col" className="py-1.5 pr-3 font-normal">
-                rulebook alone
-              </th>
-              <th scope="col" className="py-1.5 font-normal">
-                “same as last time”
-              </th>
-            </tr>
-          </thead>
-          <tbody>
-            {report.vigils
-              .filter((line) => line.group !== 'all' || groupsOf(report, line.vigil) > 1)
-              .map((line) => (
-                <ScoreRow key={`${line.vigil}${line.group}`} line={line} words={words} />
-              ))}
-          </tbody>
-        </table>
-      </div>
-      <p className="mt-2 max-w-[80ch] text-12 text-muted">
-        {report.tooLateToScore} forecasts were made too near the end of the record to be scored; in{' '}
-        {report.cutShort} the animal left first or the wait ended otherwise. The loss counts being wrong and
-        being vague alike (pinball loss of the 10, 50 and 90 % nights); less is better. “Same as last time”
-        can only be asked of animals that had a time before; in brackets what was shown here for those.
-      </p>
-      <Readings report={report} />
-      <Ends report={report} words={words} />
-    </section>
-  );
-}
-
-/** In how many groups a kind of wait was scored; the sum of one is not worth a line. */
-const groupsOf = (report: Report, vigil: Line['vigil']) =>
-  report.vigils.filter((l) => l.vigil === vigil && l.group !== 'all').length;
-
-function ScoreRow({ line, words }: { line: Line; words: Words }) {
-  const all = line.group === 'all';
-  return (
-    <tr className={`border-t border-line ${all ? 'font-semibold' : ''}`}>
-      <th scope="row" className={`py-1.5 pr-3 text-left ${all ? 'font-semibold' : 'font-normal'}`}>
-        {manyOf(words, line.vigil)}, {all ? 'all' : line.group.replace('-', ' ')}
-      </th>
-      <td className="py-1.5 pr-3">{line.forecasts}</td>
-      <td className="py-1.5 pr-3">
-        <CoverageBar share={line.coverage80} />
-      </td>
-      <td className="py-1.5 pr-3">{line.medianAbsoluteErrorDays.toFixed(1)} days</td>
-      <td className="py-1.5 pr-3">{line.pinballEngine.toFixed(2)}</td>
-      <td className="py-1.5 pr-3">{line.pinballSpeciesPrior.toFixed(2)}</td>
-      <td className="py-1.5">
-        {line.pinballLastInterval === null
-          ? '–'
-          : `${line.pinballLastInterval.toFixed(2)} (${line.pinballEngineThere?.toFixed(2) ?? '–'})`}
-      </td>
-    </tr>
-  );
-}
-
-function Readings({ report }: { report: Report }) {
-  const all = report.readings.find((r) => r.group === 'all');
-  return all === undefined ? null : (
-    <p className="mt-3 max-w-[80ch]">
-      <b className="font-semibold">Premolt readings:</b> {all.readings} weekly readings, of which a molt
-      followed {Math.round(all.followed * 100)} in 100. Their Brier score is {all.brier.toFixed(3)}, against{' '}
-      {all.brierOfShare.toFixed(3)} for always saying the same.
-      {all.areaUnderRoc !== null &&
-        ` Of one animal before its molt and one that is not, the right one was given the higher chance ${Math.round(all.areaUnderRoc * 100)} times in 100.`}
-    </p>
-  );
-}
-
-function Ends({ report, words }: { report: Report; words: Words }) {
-  return report.ends.map((line) => (
-    <p key={`${line.vigil}${line.group}`} className="mt-2 max-w-[80ch]">
-      <b className="font-semibold">{manyOf(words, line.vigil)}:</b> how it would end was said {line.chances}{' '}
-      times; {Math.round(line.otherwise * 100)} in 100 ended otherwise (
-      {words[line.vigil]?.otherwise ?? 'otherwise'}
-      ). Brier score {line.brier.toFixed(3)}, the rulebook alone {line.brierSpeciesPrior.toFixed(3)}, always
-      saying the same {line.brierOfShare.toFixed(3)}.
-    </p>
-  ));
 }
 
 function Examples({ examples }: { examples: Schemas['ScoredForecast'][] }) {

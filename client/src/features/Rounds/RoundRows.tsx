@@ -1,3 +1,4 @@
+import { Eye } from 'lucide-react';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { hazardWord } from '../Stock/words';
@@ -72,6 +73,12 @@ export const DueRow = memo(function DueRow({ line, selected }: DueRowProps) {
           )}
           {line.detail !== '' && (
             <small className={`block text-13 ${selected ? 'text-soft' : 'text-muted'}`}>{line.detail}</small>
+          )}
+          {line.look !== null && (
+            <small className="block text-13 text-hush">
+              <Eye className="mr-1 inline size-3.5 align-[-2px]" aria-hidden="true" />
+              {line.look}
+            </small>
           )}
         </div>
         {!selected && (
