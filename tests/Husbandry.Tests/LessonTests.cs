@@ -1,8 +1,10 @@
 using CsCheck;
 using Husbandry.Climate;
+using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
@@ -138,6 +140,52 @@ public class LessonTests
         Assert.InRange(Median(hiding), 97, 106);
         // One that fits nothing is somebody else's.
         Assert.InRange(Median(Learn(0.05, [.. usual, [Wait(3000, nextLonger: 1)]])), 97, 106);
+    }
+
+    [Fact]
+    public void A_wait_three_times_as_long_hides_two()
+    {
+        var usual = Enumerable.Range(0, 30).Select(k => new[] { Wait(98 + (k % 5), nextLonger: 1) }).ToArray();
+        var hiding = Learn(0.1, [.. usual, [Wait(305, nextLonger: 1)]]);
+        Assert.InRange(hiding.MissedExpected, 1.7, 2.2);
+        Assert.InRange(Median(hiding), 97, 106);
+    }
+
+    [Fact]
+    public void What_turning_food_down_means_is_counted_in_this_room()
+    {
+        // Animals here eat until the very end: of ten offers within a premolt nine were taken.
+        var diary = new Diary(cameNightsAgo: 700);
+        foreach (var molt in new[] { 600, 400, 200 })
+        {
+            for (var k = 1; k <= 10; k++)
+            {
+                diary.With(
+                    molt + k,
+                    new Offered(
+                        "cricket",
+                        "small",
+                        1,
+                        Preparation.Live,
+                        k == 1 ? OfferOutcome.Fled : OfferOutcome.Eaten,
+                        k == 1 ? false : null
+                    )
+                );
+            }
+
+            diary.With(molt, new Molted());
+        }
+
+        var standing = diary.Standing();
+        var lessons = Lessons.Of([standing], Diary.Room());
+        var learned = lessons.RefusedInPremolt("tarantula")!;
+        var (weight, usual) = (Rules.Signs.RefusedPriorOffers.Value, Rules.Signs.RefusedInPremolt.Value);
+        Assert.True(learned.Offers == 30 && learned.Refused == 3, $"{learned}");
+        Assert.Equal(((weight * usual) + learned.Refused) / (weight + learned.Offers), learned.Share, 1e-12);
+
+        // There a meal says less against a molt than where nobody eats before one.
+        double MealRatio(Lessons l) => Appetite.Of(Subject.Of(standing, Diary.Room().With(l))).MealRatio();
+        Assert.True(MealRatio(lessons) > 1.5 * MealRatio(Lessons.None));
     }
 
     [Fact]

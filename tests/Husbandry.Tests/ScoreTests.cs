@@ -134,4 +134,71 @@ public class ScoreTests
         Assert.Equal(4.0 / 3, stay.Weight(2), 1e-12);
         Assert.Equal(8.0 / 3, stay.Weight(4), 1e-12);
     }
+
+    /// <summary>
+    /// Source: the standard error of a mean of n independent clusters is s/√n, so 95 % lie within 1.96 of them (definition);
+    /// a bootstrap of 40 clusters comes near it.
+    /// </summary>
+    [Fact]
+    public void The_uncertainty_of_a_mean_is_that_of_its_animals_and_not_of_its_forecasts()
+    {
+        var random = new Random(5);
+        var animals = Enumerable.Range(0, 40).Select(_ => (Id: Guid.NewGuid(), Value: random.NextDouble())).ToList();
+        var mean = animals.Average(a => a.Value);
+        var error = Math.Sqrt(animals.Sum(a => (a.Value - mean) * (a.Value - mean)) / 39 / 40);
+        var once = Bootstrap.Of(animals.Select(a => (a.Id, a.Value, 1.0)))!;
+        Assert.Equal(mean - (1.96 * error), once.Low, 0.02);
+        Assert.Equal(mean + (1.96 * error), once.High, 0.02);
+
+        // The same said ten times of each is no surer.
+        var tenfold = Bootstrap.Of(animals.SelectMany(a => Enumerable.Repeat((a.Id, a.Value, 1.0), 10)))!;
+        Assert.Equal(once.Low, tenfold.Low, 1e-9);
+        Assert.Null(Bootstrap.Of(animals.Take(Bootstrap.FewestAnimals - 1).Select(a => (a.Id, a.Value, 1.0))));
+    }
+
+    [Theory]
+    [InlineData(0.5, AgainstRulebook.Better)]
+    [InlineData(1.0, AgainstRulebook.NoBetter)]
+    [InlineData(2.0, AgainstRulebook.Worse)]
+    public void A_group_is_called_better_only_where_chance_would_not_make_it_so(double off, AgainstRulebook verdict)
+    {
+        var forecasts = Enumerable
+            .Range(0, 20)
+            .Select(k => Scored(Guid.NewGuid(), 100 + (10 * (off + (k % 2 == 0 ? 0.1 : -0.1))), k))
+            .ToList();
+        var line = BacktestLine.Of(forecasts).First(l => l.Group == "mantis");
+        Assert.Equal((20, verdict), (line.Animals, line.Verdict));
+        var few = BacktestLine.Of(forecasts[..3]).First(l => l.Group == "mantis");
+        Assert.Equal((AgainstRulebook.TooFew, null), (few.Verdict, few.CoverageLikely));
+    }
+
+    [Fact]
+    public void Forecasts_are_told_by_the_quarter_in_which_they_were_made()
+    {
+        var seasons = SeasonLine.Of([.. new[] { 0, 20, 100, 300 }.Select(day => Scored(Guid.NewGuid(), 105, day))], []);
+        Assert.Equal(
+            [(new DateOnly(2026, 1, 1), 2), (new DateOnly(2026, 4, 1), 1), (new DateOnly(2026, 10, 1), 1)],
+            seasons.Select(s => (s.From, s.Forecasts))
+        );
+        Assert.All(seasons, s => Assert.Equal(0.5, s.LossOfRulebook, 1e-9));
+    }
+
+    /// <summary>A molt after 100 days; the rulebook was ten days off.</summary>
+    private static ScoredForecast Scored(Guid animal, double said, int day) =>
+        new(
+            animal,
+            "Tansy",
+            "mantis",
+            VigilKind.Molt,
+            new DateOnly(2026, 1, 5).AddDays(day),
+            0,
+            new Quantiles(said, said, said),
+            new Quantiles(110, 110, 110),
+            null,
+            100,
+            100,
+            1000,
+            new Given(0.5, 0.5),
+            new Given(0.5, 0.5)
+        );
 }

@@ -82,8 +82,9 @@ public static class Phases
     }
 
     /// <summary>
-    /// Where the calendar makes premolt probable while what was seen makes no verdict, the open lantern says so: the word
-    /// and the chance must not stand side by side without a reason.
+    /// Where the calendar makes premolt probable while what was seen makes no verdict, the open lantern says so; where signs
+    /// make one while the calendar speaks against it, that is said too: the word and the chance must not stand side by side
+    /// without a reason. What may be done goes by the signs, which is the side on which nothing is lost.
     /// </summary>
     public static Answer<Phase> BesideForecast(
         Answer<Phase> phase,
@@ -92,13 +93,33 @@ public static class Phases
         Subject subject
     )
     {
-        var rule = subject.Room.Rules.Room.Signs.ForecastSpeaksAbove;
+        var signs = subject.Room.Rules.Room.Signs;
+        var chance = molt is null ? "" : Wording.Chance(molt.PremoltChance);
+        if (
+            phase.Value is Phase.Suspected or Phase.Likely
+            && molt is not null
+            && molt.PremoltChance < signs.ForecastDoubtsBelow.Value
+        )
+        {
+            var doubt =
+                $"By the nights waited it would be early: {chance} that it is in premolt, the signs counted in. Treat it as the signs say, and look again.";
+            return phase with
+            {
+                Summary = $"{phase.Summary} {doubt}",
+                Reasons =
+                [
+                    signs.ForecastDoubtsBelow.Because("By the calendar", "room.forecastDoubtsBelow", doubt),
+                    .. phase.Reasons,
+                ],
+            };
+        }
+
+        var rule = signs.ForecastSpeaksAbove;
         if (phase.Value is not (Phase.Open or Phase.WellFed) || molt is null || molt.PremoltChance < rule.Value)
         {
             return phase;
         }
 
-        var chance = Wording.Chance(molt.PremoltChance);
         var text = reading.Evidence.Any(e => e.LikelihoodRatio > 1)
             ? $"By the nights waited and what was seen it is in premolt with {chance}: look before the food goes in."
             : $"By the nights waited it is in premolt with {chance}, though no sign that tells was seen: look before the food goes in.";

@@ -74,6 +74,7 @@ public sealed record RoomGrowthRules(
 /// <param name="AppetitePriorOffers">Weight of that share, in offers.</param>
 /// <param name="RefusalsCap">Greatest odds that refusals together may give.</param>
 /// <param name="ForecastSpeaksAbove">Chance of premolt above which an open lantern says why it differs.</param>
+/// <param name="ForecastDoubtsBelow">Chance of premolt below which signs that make a verdict are said to be early.</param>
 /// <param name="AppetiteMost">Greatest share of offers that any animal is believed to take.</param>
 /// <param name="AppetiteLeast">Least share.</param>
 /// <param name="PremoltEdge">How sharply premolt begins, as a power of the time before the molt in lengths of premolt.</param>
@@ -96,6 +97,7 @@ public sealed record RoomSignRules(
     Rule<double> AppetitePriorOffers,
     Rule<double> RefusalsCap,
     Rule<double> ForecastSpeaksAbove,
+    Rule<double> ForecastDoubtsBelow,
     Rule<double> AppetiteMost,
     Rule<double> AppetiteLeast,
     Rule<double> PremoltEdge,

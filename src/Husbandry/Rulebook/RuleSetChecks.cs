@@ -285,6 +285,7 @@ internal static class RuleSetChecks
             Within("room.json missedMoltShare", room.Lessons.MissedMoltShare, 0, 0.5),
             Within("room.json missedMoltWaits", room.Lessons.MissedMoltWaits, 1, 1000),
             Within("room.json forecastSpeaksAbove", room.Signs.ForecastSpeaksAbove, 0.5, 0.99),
+            Within("room.json forecastDoubtsBelow", room.Signs.ForecastDoubtsBelow, 0, 1),
             Rising("room.json unknownWait", room.Lessons.UnknownWait.Value),
         }.OfType<Problem>();
 
