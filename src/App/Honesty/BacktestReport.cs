@@ -55,12 +55,12 @@ public sealed record BacktestReport(
         );
         say.WriteLine();
         say.WriteLine(
-            $"{"vigil", -13}{"group", -16}{"scored", 7}{"cover80", 9}{"med.err d", 11}{"pinball", 9}{"prior", 8}{"n.last", 8}{"there", 8}{"last", 8}"
+            $"{"vigil", -13}{"group", -16}{"scored", 7}{"cover80", 9}{"likely", 9}{"med.err d", 11}{"pinball", 9}{"prior", 8}{"verdict", 10}{"n.last", 8}{"there", 8}{"last", 8}"
         );
         foreach (var l in report.Vigils)
         {
             say.WriteLine(
-                $"{Name(l.Vigil.ToString()), -13}{l.Group, -16}{l.Forecasts, 7}{Number(l.Coverage80 * 100, 0) + " %", 9}{Number(l.MedianAbsoluteErrorDays, 1), 11}{Number(l.PinballEngine, 2), 9}{Number(l.PinballSpeciesPrior, 2), 8}{l.ComparedWithLast, 8}{Number(l.PinballEngineThere, 2), 8}{Number(l.PinballLastInterval, 2), 8}"
+                $"{Name(l.Vigil.ToString()), -13}{l.Group, -16}{l.Forecasts, 7}{Number(l.Coverage80 * 100, 0) + " %", 9}{Between(l.CoverageLikely), 9}{Number(l.MedianAbsoluteErrorDays, 1), 11}{Number(l.PinballEngine, 2), 9}{Number(l.PinballSpeciesPrior, 2), 8}{Name(l.Verdict.ToString()), 10}{l.ComparedWithLast, 8}{Number(l.PinballEngineThere, 2), 8}{Number(l.PinballLastInterval, 2), 8}"
             );
         }
 
@@ -98,6 +98,9 @@ public sealed record BacktestReport(
     }
 
     private static string Name(string vigil) => char.ToLowerInvariant(vigil[0]) + vigil[1..];
+
+    private static string Between(Likely? likely) =>
+        likely is null ? "–" : $"{Number(likely.Low * 100, 0)}–{Number(likely.High * 100, 0)}";
 
     private static string Number(double? value, int decimals) =>
         value?.ToString("F" + decimals.ToString(CultureInfo.InvariantCulture), CultureInfo.InvariantCulture) ?? "–";

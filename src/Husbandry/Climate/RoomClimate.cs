@@ -1,4 +1,5 @@
 using System.Collections.Concurrent;
+using System.Runtime.CompilerServices;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 
@@ -31,13 +32,29 @@ public sealed record ClimateReading(
 /// <summary>Mean temperatures by zone and day, from which effective days are counted.</summary>
 public sealed class RoomClimate
 {
-    private readonly Dictionary<string, DailyMeans> zones;
-    private readonly ConcurrentDictionary<(string Zone, Warmth Warmth, RoomClimateRules Rules), double[]> cumulated =
-        new();
+    /// <summary>
+    /// What a pace hangs on. Rules are told apart as objects: a rulebook holds each once, and this is asked many times a
+    /// second.
+    /// </summary>
+    private readonly record struct PaceKey(string Zone, Warmth Warmth, RoomClimateRules Rules)
+    {
+        public bool Equals(PaceKey other) =>
+            Zone == other.Zone && ReferenceEquals(Warmth, other.Warmth) && ReferenceEquals(Rules, other.Rules);
 
-    private Tuple<int, ConcurrentDictionary<(string, Warmth, RoomClimateRules), Pace>> paces = Tuple.Create(
+        public override int GetHashCode() =>
+            HashCode.Combine(
+                Zone.GetHashCode(StringComparison.Ordinal),
+                RuntimeHelpers.GetHashCode(Warmth),
+                RuntimeHelpers.GetHashCode(Rules)
+            );
+    }
+
+    private readonly Dictionary<string, DailyMeans> zones;
+    private readonly ConcurrentDictionary<PaceKey, double[]> cumulated = new();
+
+    private Tuple<int, ConcurrentDictionary<PaceKey, Pace>> paces = Tuple.Create(
         0,
-        new ConcurrentDictionary<(string, Warmth, RoomClimateRules), Pace>()
+        new ConcurrentDictionary<PaceKey, Pace>()
     );
 
     private readonly Dictionary<string, DryAir> dryness;
@@ -123,13 +140,13 @@ public sealed class RoomClimate
             var now = paces;
             if (now.Item1 != Day(asOf))
             {
-                paces = now = Tuple.Create(
-                    Day(asOf),
-                    new ConcurrentDictionary<(string, Warmth, RoomClimateRules), Pace>()
-                );
+                paces = now = Tuple.Create(Day(asOf), new ConcurrentDictionary<PaceKey, Pace>());
             }
 
-            return now.Item2.GetOrAdd((zone, warmth, rules), key => Make(key.Item1, key.Item2, key.Item3, asOf, []));
+            return now.Item2.GetOrAdd(
+                new PaceKey(zone, warmth, rules),
+                key => Make(key.Zone, key.Warmth, key.Rules, asOf, [])
+            );
         }
 
         return Make(zone, warmth, rules, asOf, former);
@@ -144,7 +161,10 @@ public sealed class RoomClimate
     )
     {
         var means = zones[zone];
-        var sums = cumulated.GetOrAdd((zone, warmth, rules), _ => means.Cumulate(t => Pace.Rate(warmth, rules, t)));
+        var sums = cumulated.GetOrAdd(
+            new PaceKey(zone, warmth, rules),
+            _ => means.Cumulate(t => Pace.Rate(warmth, rules, t))
+        );
         return new Pace(means, sums, warmth, rules, Day(asOf), former);
     }
 

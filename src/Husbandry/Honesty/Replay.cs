@@ -20,13 +20,6 @@ public sealed class Replay
     private readonly RuleHistory rules;
     private readonly List<ReplayedLife> lives;
     private readonly List<JournalEntry> written;
-    private readonly List<ScoredForecast> forecasts = [];
-    private readonly List<ScoredReading> readings = [];
-    private readonly List<ScoredEnd> ends = [];
-    private readonly List<(VigilKind Vigil, string Group, double Days, bool Left)> followed = [];
-    private readonly List<(string Group, double Days, bool Left)> watched = [];
-    private int tooLate;
-    private int cutShort;
 
     private Replay(IReadOnlyList<JournalEntry> journal, Room room, RuleHistory rules)
     {
@@ -72,19 +65,27 @@ public sealed class Replay
             }
 
             then = then.With(lessons);
-            foreach (var life in lives.Where(l => l.Standing is { Departure: null }))
-            {
-                Visit(life, then, last);
-            }
+            // None knows of the others tonight but by the lessons.
+            Parallel.ForEach(lives.Where(l => l.Standing is { Departure: null }), life => Visit(life, then, last));
         }
 
-        return new ReplayResult(first, last, Weighted(forecasts), Weighted(readings), ends, tooLate, cutShort);
+        var tallies = lives.Select(l => l.Tally).ToList();
+        return new ReplayResult(
+            first,
+            last,
+            Weighted([.. tallies.SelectMany(t => t.Forecasts)], tallies),
+            Weighted([.. tallies.SelectMany(t => t.Readings)], tallies),
+            [.. tallies.SelectMany(t => t.Ends)],
+            tallies.Sum(t => t.TooLate),
+            tallies.Sum(t => t.CutShort)
+        );
     }
 
     /// <summary>Those that stayed stand for those that left before anybody saw what came.</summary>
-    private List<ScoredForecast> Weighted(List<ScoredForecast> all)
+    private static List<ScoredForecast> Weighted(List<ScoredForecast> all, List<ReplayTally> tallies)
     {
-        var stay = followed
+        var stay = tallies
+            .SelectMany(t => t.Followed)
             .GroupBy(f => (f.Vigil, f.Group))
             .ToDictionary(g => g.Key, g => new Censoring(g.Select(f => (f.Days, f.Left))));
         return
@@ -98,16 +99,17 @@ public sealed class Replay
         ];
     }
 
-    private List<ScoredReading> Weighted(List<ScoredReading> all)
+    private static List<ScoredReading> Weighted(List<ScoredReading> all, List<ReplayTally> tallies)
     {
-        var stay = watched
+        var stay = tallies
+            .SelectMany(t => t.Watched)
             .GroupBy(w => w.Group)
             .ToDictionary(g => g.Key, g => new Censoring(g.Select(w => (w.Days, w.Left))));
         // Until now its weight was how long it was watched.
         return [.. all.Select(r => r with { Weight = stay[r.Group].Weight(r.Weight) })];
     }
 
-    private void Visit(ReplayedLife life, Room then, DateOnly last)
+    private static void Visit(ReplayedLife life, Room then, DateOnly last)
     {
         var subject = Subject.Of(life.Standing!, then);
         // Molts are scored where nothing else is awaited beside them.
@@ -128,7 +130,7 @@ public sealed class Replay
         }
     }
 
-    private void Await(ReplayedLife life, Subject subject, DateOnly last)
+    private static void Await(ReplayedLife life, Subject subject, DateOnly last)
     {
         var (standing, now) = (subject.Standing, subject.Room.Now);
         var readingDue = (subject.Room.Tonight.DayNumber + life.Offset) % ReplayedLife.ReadingEveryNights == 0;
@@ -154,7 +156,7 @@ public sealed class Replay
         }
     }
 
-    private void Score(
+    private static void Score(
         ReplayedLife life,
         Subject subject,
         ForecastMade made,
@@ -168,13 +170,13 @@ public sealed class Replay
         var left = last.DayNumber - subject.Room.Tonight.DayNumber;
         if (made.Alone.P90 > left)
         {
-            tooLate++;
+            life.Tally.TooLate++;
             return;
         }
 
         if (made.Vigil != VigilKind.Molt && (outcome.AsHoped ?? outcome.Otherwise) is not null)
         {
-            ends.Add(
+            life.Tally.Ends.Add(
                 new ScoredEnd(
                     life.StockId,
                     subject.Group.Id,
@@ -191,16 +193,16 @@ public sealed class Replay
         double NightsAhead(DateTimeOffset at) => (at - subject.Room.Now).TotalDays;
         var (group, ahead) = (subject.Group.Id, outcome.AsHoped is { } hoped ? NightsAhead(hoped.To) : (double?)null);
         var gone = outcome.CutShortAt is { } cut ? NightsAhead(cut) : (double?)null;
-        followed.Add((made.Vigil, group, gone ?? ahead ?? left, gone is not null));
+        life.Tally.Followed.Add((made.Vigil, group, gone ?? ahead ?? left, gone is not null));
         if (gone is not null)
         {
-            cutShort++;
+            life.Tally.CutShort++;
             return;
         }
 
         var from = outcome.AsHoped is { } when ? Math.Max(0, NightsAhead(when.From)) : left;
         var naive = made.LastInterval is { } days ? Math.Max(0, days) : (double?)null;
-        forecasts.Add(
+        life.Tally.Forecasts.Add(
             new ScoredForecast(
                 life.StockId,
                 subject.Standing.Details.Nickname,
@@ -220,12 +222,12 @@ public sealed class Replay
         );
     }
 
-    private void Read(ReplayedLife life, MoltOutlook outlook, Outcome outcome, DateOnly last)
+    private static void Read(ReplayedLife life, MoltOutlook outlook, Outcome outcome, DateOnly last)
     {
         var (subject, weighed) = (outlook.Life.Subject, outlook.Weighed);
         var until = subject.Room.Now.AddDays(subject.Pace.Ahead(weighed.Premolt).Value);
         // Near the end of the record nobody knows whether a molt would have followed.
-        if (until > room.Clock.EndOf(last))
+        if (until > subject.Room.Clock.EndOf(last))
         {
             return;
         }
@@ -235,13 +237,13 @@ public sealed class Replay
         var follows = molt <= until;
         var left = outcome.LeftAt is { } at && at < until && !follows ? NightsAhead(at) : (double?)null;
         var seen = left ?? NightsAhead(follows ? molt!.Value : until);
-        watched.Add((subject.Group.Id, seen, left is not null));
+        life.Tally.Watched.Add((subject.Group.Id, seen, left is not null));
         if (left is not null)
         {
             return;
         }
 
-        readings.Add(
+        life.Tally.Readings.Add(
             new ScoredReading(
                 life.StockId,
                 subject.Group.Id,

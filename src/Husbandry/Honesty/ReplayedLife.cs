@@ -38,6 +38,9 @@ internal sealed class ReplayedLife
     /// <summary>How it stands as far as the journal was written; none before its arrival was.</summary>
     public Standing? Standing { get; private set; }
 
+    /// <summary>What its replay came to so far.</summary>
+    public ReplayTally Tally { get; } = new();
+
     /// <summary>Spreads the weekly readings of a room over the week.</summary>
     public int Offset { get; }
 

@@ -30,39 +30,82 @@ public sealed class Learner(Room room, Lessons? former = null)
     private readonly Dictionary<string, (int Offers, int Refused)> refusals = [];
     private readonly List<(DateOnly From, double? TimesNeeded)> winters = [];
 
+    /// <summary>What one animal has to teach, read off its record.</summary>
+    private sealed record Taught(
+        Subject Subject,
+        List<(VigilKind Vigil, string End, IReadOnlyList<PastWait> Waits)> Waits,
+        List<SignSpan> Spans,
+        List<bool> TakenInPremolt,
+        (DateOnly From, double? TimesNeeded)? Winter
+    );
+
     /// <summary>Takes in what an animal that is or was in the room has to teach.</summary>
-    public void Add(Standing standing)
+    public void Add(Standing standing) => Take(Read(standing));
+
+    /// <summary>The same of many, several read at once; what comes of it is the same as one after another.</summary>
+    public void Add(IEnumerable<Standing> standings)
+    {
+        foreach (var taught in standings.AsParallel().AsOrdered().Select(Read))
+        {
+            Take(taught);
+        }
+    }
+
+    private Taught Read(Standing standing)
     {
         var subject = Subject.Of(standing, bare);
-        var key = Lessons.KeyOf(subject);
-        one.TryAdd(key, subject);
-        foreach (var vigil in Kinds)
-        {
-            foreach (var end in EndsOf(vigil))
-            {
-                Keep(key, vigil, end, subject);
-            }
-        }
-
+        var found = Kinds
+            .SelectMany(vigil => EndsOf(vigil).Select(end => (vigil, end, PastWaits.Of(subject, vigil, end))))
+            .Where(w => w.Item3.Count > 0)
+            .ToList();
+        (DateOnly, double?)? winter = null;
         if (subject is { Profile.Diapause.Value: var diapause, Standing.Vigils.Chill: { } chill })
         {
             var needed = diapause.ChillWeeks * WinterWeeks.Week;
-            winters.Add((subject.Night(chill.From), chill.To is { } to ? (to - chill.From).TotalDays / needed : null));
+            winter = (subject.Night(chill.From), chill.To is { } to ? (to - chill.From).TotalDays / needed : null);
         }
 
-        if (subject.Group.Growth.MoltsFollowed.Value)
-        {
-            if (!spans.TryGetValue(subject.Group.Id, out var list))
-            {
-                spans[subject.Group.Id] = list = [];
-            }
+        return subject.Group.Growth.MoltsFollowed.Value
+            ? new Taught(
+                subject,
+                found,
+                [.. SignLessons.SpansOf(subject)],
+                [.. Appetite.TakenInPremolt(subject)],
+                winter
+            )
+            : new Taught(subject, found, [], [], winter);
+    }
 
-            list.AddRange(SignLessons.SpansOf(subject));
-            foreach (var taken in Appetite.TakenInPremolt(subject))
-            {
-                var (offers, refused) = refusals.GetValueOrDefault(subject.Group.Id);
-                refusals[subject.Group.Id] = (offers + 1, refused + (taken ? 0 : 1));
-            }
+    private void Take(Taught taught)
+    {
+        var subject = taught.Subject;
+        var key = Lessons.KeyOf(subject);
+        one.TryAdd(key, subject);
+        foreach (var (vigil, end, found) in taught.Waits)
+        {
+            Keep(key, vigil, end, subject.Standing.StockId, found);
+        }
+
+        if (taught.Winter is { } winter)
+        {
+            winters.Add(winter);
+        }
+
+        if (!subject.Group.Growth.MoltsFollowed.Value)
+        {
+            return;
+        }
+
+        if (!spans.TryGetValue(subject.Group.Id, out var list))
+        {
+            spans[subject.Group.Id] = list = [];
+        }
+
+        list.AddRange(taught.Spans);
+        foreach (var taken in taught.TakenInPremolt)
+        {
+            var (offers, refused) = refusals.GetValueOrDefault(subject.Group.Id);
+            refusals[subject.Group.Id] = (offers + 1, refused + (taken ? 0 : 1));
         }
     }
 
@@ -71,7 +114,7 @@ public sealed class Learner(Room room, Lessons? former = null)
     {
         var learned = new Dictionary<(string, VigilKind, string), SpeciesLesson>();
         var ends = new Dictionary<(string, VigilKind), EndLesson>();
-        var (missed, learnedMissed) = MissedShare();
+        var (missed, learnedMissed, molts) = Molts();
         foreach (var (species, lists) in waits)
         {
             foreach (var vigil in Kinds)
@@ -82,20 +125,23 @@ public sealed class Learner(Room room, Lessons? former = null)
                     continue;
                 }
 
+                if (vigil == VigilKind.Molt)
+                {
+                    learned[(species, vigil, VigilEnd.AsHoped)] = molts[species];
+                    continue;
+                }
+
                 var shares = Shares(one[species], vigil, found, out var counted);
                 foreach (var (end, animals) in found.Where(f => f.Value.Count > 0))
                 {
                     learned[(species, vigil, end)] = SpeciesLesson.Of(
                         [.. animals.Select(a => (a.Animal, Likely(a.Waits, end, shares)))],
                         bare.Rules.Room,
-                        vigil == VigilKind.Molt ? missed : 0
+                        missedShare: 0
                     );
                 }
 
-                if (vigil != VigilKind.Molt)
-                {
-                    ends[(species, vigil)] = new EndLesson(shares, counted);
-                }
+                ends[(species, vigil)] = new EndLesson(shares, counted);
             }
         }
 
@@ -110,13 +156,8 @@ public sealed class Learner(Room room, Lessons? former = null)
         );
     }
 
-    private void Keep(string species, VigilKind vigil, string end, Subject subject)
+    private void Keep(string species, VigilKind vigil, string end, Guid animal, IReadOnlyList<PastWait> found)
     {
-        if (PastWaits.Of(subject, vigil, end) is not { Count: > 0 } found)
-        {
-            return;
-        }
-
         if (!waits.TryGetValue(species, out var lists))
         {
             waits[species] = lists = [];
@@ -127,33 +168,54 @@ public sealed class Learner(Room room, Lessons? former = null)
             lists[(vigil, end)] = list = [];
         }
 
-        list.Add((subject.Standing.StockId, found));
+        list.Add((animal, found));
     }
 
     private static IEnumerable<string> EndsOf(VigilKind vigil) =>
         vigil == VigilKind.Molt ? [VigilEnd.AsHoped] : VigilDefinition.Of(vigil).AllEnds.Select(e => e.Id);
 
-    /// <summary>How often a molt goes unseen in this room: counted over all species, the rulebook's share weighed in.</summary>
-    private (double Share, double Learned) MissedShare()
+    /// <summary>
+    /// How often a molt goes unseen in this room, counted over all species with the rulebook's share weighed in; and what each
+    /// species taught of its molts.
+    /// </summary>
+    private (double Share, double Learned, Dictionary<string, SpeciesLesson> Fits) Molts()
     {
         var rules = bare.Rules.Room;
-        var (share, weight) = (rules.Lessons.MissedMoltShare.Value, rules.Lessons.MissedMoltWaits.Value);
+        var (usual, weight) = (rules.Lessons.MissedMoltShare.Value, rules.Lessons.MissedMoltWaits.Value);
         var molts = waits
-            .Values.Select(lists => lists.GetValueOrDefault((VigilKind.Molt, VigilEnd.AsHoped)) ?? [])
-            .Where(animals => animals.Count > 0)
+            .Select(w => (Species: w.Key, Animals: w.Value.GetValueOrDefault((VigilKind.Molt, VigilEnd.AsHoped)) ?? []))
+            .Where(w => w.Animals.Count > 0)
             .ToList();
-        // From above: a spread that has once taken in the waits that hide a molt hardly gives them back.
-        var (learned, seen) = (former is { MissedLearned: > 0 } ? former.MissedLearned : MostMissed, 0);
-        for (var round = 0; round < (former is { MissedLearned: > 0 } ? 1 : MissedRounds); round++)
+        Dictionary<string, SpeciesLesson> Fits(double share) =>
+            molts
+                .AsParallel()
+                .AsOrdered()
+                .Select(w => (w.Species, Lesson: SpeciesLesson.Of(w.Animals, rules, share)))
+                .ToDictionary(w => w.Species, w => w.Lesson);
+        (double Learned, double Share) Count(Dictionary<string, SpeciesLesson> fits)
         {
-            var fits = molts.Select(animals => SpeciesLesson.Of(animals, rules, learned)).ToList();
-            seen = fits.Sum(f => f.Intervals);
-            var hidden = fits.Sum(f => f.MissedExpected);
-            learned = ((weight * share) + hidden) / (weight + seen + hidden);
+            var (seen, hidden) = (fits.Values.Sum(f => f.Intervals), fits.Values.Sum(f => f.MissedExpected));
+            var learned = ((weight * usual) + hidden) / (weight + seen + hidden);
+            // Before anything was seen to its end the forecast is the rulebook's, and what is learned comes in bit by bit.
+            return (learned, learned * seen / (weight + seen));
         }
 
-        // Before anything was seen to its end the forecast is the rulebook's, and what is learned comes in bit by bit.
-        return (learned * seen / (weight + seen), learned);
+        if (former is { MissedLearned: > 0 })
+        {
+            // Gone on from what was learned not long ago, a step each time.
+            var fits = Fits(former.MissedShare);
+            var (next, then) = Count(fits);
+            return (then, next, fits);
+        }
+
+        // From above: a spread that has once taken in the waits that hide a molt hardly gives them back.
+        var (now, share) = (MostMissed, 0.0);
+        for (var round = 0; round < MissedRounds; round++)
+        {
+            (now, share) = Count(Fits(now));
+        }
+
+        return (share, now, Fits(share));
     }
 
     /// <summary>Waits that still last, each with the chance that it will end so.</summary>
@@ -182,11 +244,6 @@ public sealed class Learner(Room room, Lessons? former = null)
     {
         var ended = found.ToDictionary(f => f.Key, f => f.Value.Sum(a => a.Waits.Count(w => w.IsOver)));
         counted = ended;
-        if (vigil == VigilKind.Molt)
-        {
-            return new Dictionary<string, double> { [VigilEnd.AsHoped] = 1 };
-        }
-
         var weight = one.Room.Rules.Room.Lessons.OtherEndPriorWaits.Value;
         var rules = WaitPriors.Shares(one, vigil);
         // A wait that still lasts is listed under each of its ends.

@@ -46,7 +46,7 @@ internal static class LessonFit
         var offsets = Vector<double>.Build.Dense(WaitModel.Size);
         var own = new Dictionary<Guid, double>();
         var byAnimal = new Dictionary<Guid, Information>();
-        var freedom = waits0;
+        var freedom = StudentTail.Freedom(waits0);
         for (var round = 0; round < Rounds && lives.Count > 0; round++)
         {
             var now = offsets;
@@ -87,7 +87,7 @@ internal static class LessonFit
                 )
             );
             var spare = Math.Max(0, readings.Sum(r => r.Count) - readings.Count);
-            freedom = waits0 + spare;
+            freedom = StudentTail.Freedom(waits0 + spare);
             within = ((waits0 * within0) + squares) / freedom;
             // What is expected of the square of an animal's own offset, its uncertainty and that of the others included.
             var uncertain = precision.Cholesky();

@@ -54,11 +54,7 @@ public sealed class Lessons
     public static Lessons Of(IEnumerable<Standing> standings, Room room, Lessons? former = null)
     {
         var learner = new Learner(room, former);
-        foreach (var standing in standings)
-        {
-            learner.Add(standing);
-        }
-
+        learner.Add(standings);
         return learner.Learn();
     }
 

@@ -39,6 +39,7 @@ public static class SignLessons
     /// <summary>Lessons of every sign of a group, from the waits of all its animals here and gone.</summary>
     internal static IReadOnlyList<SignLesson> Of(List<SignSpan> spans, RuleSet rules, string group)
     {
+        var counted = (Premolt: Counted.Of(spans, premolt: true), Outside: Counted.Of(spans, premolt: false));
         return
         [
             .. rules
@@ -49,7 +50,8 @@ public static class SignLessons
                         s.LikelihoodRatio.Value,
                         rules.Room.Signs.SignShown[s.Strength].Value,
                         s.Strength is not (SignStrength.Imminent or SignStrength.Opposite),
-                        spans,
+                        counted.Premolt,
+                        counted.Outside,
                         rules.Room
                     )
                 )
@@ -59,7 +61,8 @@ public static class SignLessons
                         rules.Room.Signs.LookWithoutSign.Value,
                         rules.Room.Signs.SignShown[SignStrength.Medium].Value,
                         true,
-                        spans,
+                        counted.Premolt,
+                        counted.Outside,
                         rules.Room
                     )
                 ),
@@ -114,19 +117,42 @@ public static class SignLessons
         }
     }
 
+    /// <summary>In how many stretches each sign was seen.</summary>
+    private sealed record Counted(int Count, Dictionary<string, int> Seen)
+    {
+        public static Counted Of(List<SignSpan> spans, bool premolt)
+        {
+            var (count, seen) = (0, new Dictionary<string, int>());
+            foreach (var span in spans)
+            {
+                if (span.Premolt != premolt)
+                {
+                    continue;
+                }
+
+                count++;
+                foreach (var sign in span.Seen)
+                {
+                    seen[sign] = seen.GetValueOrDefault(sign) + 1;
+                }
+            }
+
+            return new Counted(count, seen);
+        }
+    }
+
     private static SignLesson Learn(
         string id,
         double ratio,
         double shown,
         bool lasts,
-        List<SignSpan> spans,
+        Counted premolts,
+        Counted outside,
         RoomRules rules
     )
     {
-        var premolts = spans.Where(s => s.Premolt).ToList();
-        var outside = spans.Where(s => !s.Premolt).ToList();
-        var inPremolt = premolts.Count(s => s.Seen.Contains(id));
-        var outsideIt = outside.Count(s => s.Seen.Contains(id));
+        var inPremolt = premolts.Seen.GetValueOrDefault(id);
+        var outsideIt = outside.Seen.GetValueOrDefault(id);
         // The rulebook weighs as much outside premolt as inside it, measured by how much of each was watched, so that a
         // sign nobody ever noted keeps the rulebook's ratio.
         var weight = rules.Signs.SignPriorSpans.Value;

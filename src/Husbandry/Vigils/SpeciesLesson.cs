@@ -92,11 +92,12 @@ public sealed class SpeciesLesson
 
         var (mean, variance) = model.OfAnimal(others, sum, prior, [.. own.Where(w => w.IsWhole)]);
         var spread = prior.Sigma * prior.Sigma;
+        var tail = StudentTail.Of(Freedom);
         IWait Seen(double more, double share) =>
-            new LogStudentWait(
+            new TabledStudentWait(
                 prior.Mu + mean + more,
                 model.TailFactor * Math.Sqrt((1 + unforeseen) * (variance + (share * model.Within * spread))),
-                Freedom
+                tail
             );
 
         var one = Seen(0, 1);
