@@ -274,6 +274,8 @@ public sealed class RulebookApiTests : IDisposable
     {
         Assert.Empty((await api.GetAsync("/api/lessons"))["groups"]!.AsArray());
         Assert.Empty((await api.GetAsync("/api/honesty"))["report"]!["vigils"]!.AsArray());
+        var looks = await api.GetAsync("/api/looks");
+        Assert.Equal((0, 0), (looks["windows"]!.GetValue<int>(), looks["most"]!.AsArray().Count));
     }
 
     private static byte[] Draw(int width, int height)

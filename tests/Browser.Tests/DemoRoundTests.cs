@@ -4,6 +4,33 @@ namespace Browser.Tests;
 public sealed class DemoRoundTests() : BrowserRoom(demo: true)
 {
     [Fact]
+    public void A_look_that_tells_much_is_named_and_done_with_one_key()
+    {
+        const string Named = "Look it over for signs";
+        Keeper.Open("/");
+        Keeper.SeeText("article", Named);
+        var name = (string)
+            Keeper.Run(
+                "return [...document.querySelectorAll('article')].find(e => e.textContent.includes(arguments[0])).querySelector('a.font-display').textContent",
+                Named
+            )!;
+        WalkTo(name);
+        Keeper.Keys("v");
+        Keeper.SeeText("[data-bar]", $"{name}: looked: no sign");
+        // Who has just looked is not asked again.
+        Keeper.Wait(
+            () =>
+                Keeper.Run(
+                    "return ![...document.querySelectorAll('article')].some(e => arguments.length > 0 && [...arguments].every(a => e.textContent.includes(a)))",
+                    name,
+                    Named
+                )
+                    is true,
+            "the look to be done"
+        );
+    }
+
+    [Fact]
     public void The_whole_round_is_walked_by_keyboard_alone()
     {
         Keeper.Open("/");

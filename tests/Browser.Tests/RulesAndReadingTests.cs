@@ -142,6 +142,11 @@ public sealed class RulesAndReadingTests() : BrowserRoom(demo: true)
         Keeper.SeeText("main", "Brier score");
         Keeper.SeeText("main", "The latest to come to their end");
         Keeper.SeeText("table caption", "Tarantulas");
+        // Where it is no better than the rulebook is said in words, with how sure that is, season by season.
+        Keeper.SeeText("section[aria-labelledby=scores] li", "Too few animals to tell");
+        Keeper.SeeText("section[aria-labelledby=scores] td", "in 100 (");
+        Keeper.SeeText("main h3", "quarter by quarter");
+        Keeper.SeeText("section[aria-labelledby=looks]", "nights to about");
     }
 
     [Fact]

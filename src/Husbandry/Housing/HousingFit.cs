@@ -126,7 +126,11 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
 
         if (inmate.Size.Value is null)
         {
-            return new Answer<HousingFit?>(null, "Size unknown: measure the animal first.", inmate.Size.Reasons);
+            return new Answer<HousingFit?>(
+                null,
+                "Whether it fits cannot be told: its size is not on record.",
+                inmate.Size.Reasons
+            );
         }
 
         var needs = NeedsOf(inmate, 1);
@@ -137,6 +141,7 @@ public sealed record HousingFit(ContainerPlan Needs, IReadOnlyList<HousingMisfit
             misfits.Count > 0 ? $"{misfits[0].Text(words).ToUpperFirst()}."
             : outgrown is { } o
                 ? $"{o.Misfits[0].Word.ToUpperFirst()} {(o.Instar is { } instar ? $"from {instar} on" : "after the next molt")}: about {words.Date(o.Likely)} ({words.Dates(o.From, o.To)})."
+            : inmate.Molt is null ? "Fits."
             : "Fits, and will after the molts ahead.";
         Reason[] growth = outgrown is null
             ? []

@@ -5,12 +5,15 @@ namespace Husbandry.Vigils;
 /// <summary>What the rulebook alone expects of one wait, on ln effective days.</summary>
 /// <param name="Mu">Centre.</param>
 /// <param name="Sigma">Spread.</param>
-/// <param name="Part">Part of life: 0–7 for the eighths of growing up, 8 for adults; 0 for other waits.</param>
+/// <param name="Part">Part of life: 0–7 for the eighths of growing up, 8 for adults; of crabs underground by size, 0 for other waits.</param>
 /// <param name="NextLonger">How many times as long the wait after it is, where its end may go unseen; none where it cannot.</param>
 public sealed record IntervalPrior(double Mu, double Sigma, int Part = 0, double? NextLonger = null)
 {
     /// <summary>Parts of life that are told apart.</summary>
     public const int Parts = 9;
+
+    /// <summary>Of them those of growing up.</summary>
+    public const int Growing = Parts - 1;
 
     private const int Adult = Parts - 1;
 
@@ -55,7 +58,7 @@ public sealed record IntervalPrior(double Mu, double Sigma, int Part = 0, double
         var slope = b.At - a.At > 0.5 ? (Mu(b.Stage) - Mu(a.Stage)) / (b.At - a.At) : 0;
         // Beyond the middles of the first and last stage the line is not drawn out further than one molt.
         var within = Math.Clamp(k, middles[0].At - 1, middles[2].At + 1);
-        var eighth = (int)Math.Clamp(Adult * k / toAdult, 0, Adult - 1);
+        var eighth = (int)Math.Clamp(Growing * k / toAdult, 0, Growing - 1);
         return new IntervalPrior(Mu(a.Stage) + (slope * (within - a.At)), own.Sigma, eighth, Math.Exp(slope));
     }
 

@@ -146,7 +146,10 @@ internal static class WaitPriors
         return new IntervalPrior(whole.Mu, whole.Sigma);
     }
 
-    /// <summary>Nights underground by size: a straight line on log scales through the rulebook's points.</summary>
+    /// <summary>
+    /// Nights underground by size: a straight line on log scales through the rulebook's points. How far this room lies off it
+    /// is learned by size as well, as it is by part of life for molts.
+    /// </summary>
     private static IntervalPrior Underground(Subject subject, DateTimeOffset began)
     {
         var points = subject.Group.Vigils.Underground.OrderBy(p => p.SizeMm).ToList();
@@ -161,6 +164,9 @@ internal static class WaitPriors
         var (a, b) = (points[i - 1], points[i]);
         var (la, lb) = (LogNormalWait.FromPrior(a.Wait.Value), LogNormalWait.FromPrior(b.Wait.Value));
         var share = (x - Math.Log(a.SizeMm)) / (Math.Log(b.SizeMm) - Math.Log(a.SizeMm));
-        return new IntervalPrior(la.Mu + (share * (lb.Mu - la.Mu)), la.Sigma + (share * (lb.Sigma - la.Sigma)));
+        var (smallest, largest) = (Math.Log(points[0].SizeMm), Math.Log(points[^1].SizeMm));
+        var part = (int)
+            Math.Min(IntervalPrior.Growing - 1, IntervalPrior.Growing * (x - smallest) / (largest - smallest));
+        return new IntervalPrior(la.Mu + (share * (lb.Mu - la.Mu)), la.Sigma + (share * (lb.Sigma - la.Sigma)), part);
     }
 }
