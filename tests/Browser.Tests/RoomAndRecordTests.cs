@@ -158,5 +158,9 @@ public sealed class RoomAndRecordTests() : BrowserRoom(demo: true)
         // It is marked as waiting, and not as done.
         Keeper.SeeText("section[aria-label='Shelf A1']", "waiting");
         Keeper.SeeNoText("[aria-label=done]", "Tansy");
+        // A chore done meanwhile is marked the same.
+        Keeper.Press("Done", "#chores");
+        Keeper.SeeText("#chores li", "waiting");
+        Keeper.SeeText("[aria-label='Waiting for the server']", "2 entries wait");
     }
 }

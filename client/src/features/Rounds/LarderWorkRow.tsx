@@ -4,12 +4,23 @@ import type { Schemas } from '../../api/client';
 import { useLogInLarder } from '../Larder/queries';
 import { actOf, doneWord } from '../Larder/larderWork';
 import { WhyLink } from '../Larder/WhyLink';
+import { useWaits } from '../Outbox/useWaits';
 import { newId } from '../../ui/newId';
+import { WaitsLine } from './WaitsLine';
 
 /** Cultures and orders that fall on the night: found from the larder, not planned by the keeper. */
 export function LarderWorkRow({ work }: { work: Schemas['LarderWork'] }) {
   const log = useLogInLarder('button');
   const act = actOf(work);
+  const waits = useWaits()(work.text);
+  if (waits !== null) {
+    return (
+      <li className="flex min-h-9 items-center py-0.5 pr-6 pl-[46px] max-sm:px-4 max-sm:py-2">
+        <WaitsLine title={work.text} what={waits} />
+      </li>
+    );
+  }
+
   return (
     <li className="flex min-h-9 flex-wrap items-center gap-x-3 gap-y-1 py-0.5 pr-6 pl-[46px] max-sm:px-4 max-sm:py-2">
       <span className="min-w-0 flex-1 basis-60 max-sm:basis-full">

@@ -3,7 +3,9 @@ import { Check } from 'lucide-react';
 import type { Schemas } from '../../api/client';
 import { useLogChore } from '../Chores/queries';
 import { fromDays, shortDate, toDays } from '../../ui/dates';
+import { useWaits } from '../Outbox/useWaits';
 import { LarderWorkRow } from './LarderWorkRow';
+import { WaitsLine } from './WaitsLine';
 import { newId } from '../../ui/newId';
 
 interface Props {
@@ -15,6 +17,7 @@ interface Props {
 /** Work other than at animals that falls on tonight; after the animals, as mites and dirt are handled last. */
 export function RoundChores({ chores, larder, night }: Props) {
   const log = useLogChore('button');
+  const waits = useWaits();
   const act = (next: Schemas['ChoreAct'], text: string) => log.mutate({ id: newId(), act: next, text });
   return (
     <section
@@ -29,7 +32,9 @@ export function RoundChores({ chores, larder, night }: Props) {
             key={chore.id}
             className="flex min-h-9 flex-wrap items-center gap-x-3 gap-y-1 py-0.5 pr-6 pl-[46px] max-sm:px-4 max-sm:py-2"
           >
-            {doneTonight ? (
+            {waits(chore.plan.title) !== null ? (
+              <WaitsLine title={chore.plan.title} what={waits(chore.plan.title) ?? ''} />
+            ) : doneTonight ? (
               <>
                 <Check className="size-5 text-moss" aria-label="done" />
                 <span className="flex-1 text-13 text-muted">
