@@ -1,7 +1,7 @@
 import { EmptyState } from '../../ui/EmptyState';
 import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
-import { useEffect, useEffectEvent, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useEffectEvent, useRef, useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import type { RoundLine, RoundView, Schemas } from '../../api/client';
 import { useLarderWork } from '../Larder/queries';
@@ -14,7 +14,6 @@ import { useWakeLock } from '../../ui/useWakeLock';
 import { WhyButton } from '../../ui/WhyButton';
 import { Waiting } from '../../ui/Waiting';
 import { useWhy } from '../Reasons/WhyContext';
-import { FirstEvening } from './FirstEvening';
 import { KitSheet } from './KitSheet';
 import { DoneRow, PassByFold, RestingFold, WaitingRow } from './QuietRows';
 import { RoundChores } from './RoundChores';
@@ -23,12 +22,15 @@ import { ShelfBatch } from './ShelfBatch';
 import { canBatch } from './together';
 import { ShelfLegend, ShelfLine } from './ShelfLine';
 import { byShelf, laterTonight, leftoversFirst, type Shelf } from './shelves';
-import { SumUp } from './SumUp';
 import { ActingContext } from './Acting';
 import { useHeld, useLight } from './useLight';
 import { warmForms } from '../Journal/ActDialogFor';
 import { useDone } from '../Journal/DoneContext';
 import { WaterAsked } from './WaterAsked';
+
+// Only on one night, or at the end of it: the round is told without them.
+const FirstEvening = lazy(async () => ({ default: (await import('./FirstEvening')).FirstEvening }));
+const SumUp = lazy(async () => ({ default: (await import('./SumUp')).SumUp }));
 
 /** Tonight's round in walking order. */
 export function RoundPage() {
@@ -111,7 +113,11 @@ function Round({ round: newest }: { round: RoundView }) {
   return (
     <ActingContext value={{ settled, settling, acted, hold }}>
       <RoundHead round={round} waiting={waiting.size} larder={larder} selected={selected} open={setSheet} />
-      {round.firstEvening !== null && <FirstEvening first={round.firstEvening} progress={round.progress} />}
+      {round.firstEvening !== null && (
+        <Suspense>
+          <FirstEvening first={round.firstEvening} progress={round.progress} />
+        </Suspense>
+      )}
       {round.waterUnknown.length > 0 && <WaterAsked unknown={round.waterUnknown} night={round.night} />}
       <div className="border-t border-line" onClick={pressed}>
         {round.progress.total === 0 &&
@@ -131,7 +137,11 @@ function Round({ round: newest }: { round: RoundView }) {
         )}
       </div>
       {sheet?.kind === 'kit' && <KitSheet round={round} onClose={() => setSheet(null)} />}
-      {sheet?.kind === 'sum' && <SumUp night={round.night} onClose={() => setSheet(null)} />}
+      {sheet?.kind === 'sum' && (
+        <Suspense>
+          <SumUp night={round.night} onClose={() => setSheet(null)} />
+        </Suspense>
+      )}
       {batch !== undefined && (
         <ShelfBatch shelf={batch.code} lines={dueOf(batch)} onClose={() => setSheet(null)} />
       )}
