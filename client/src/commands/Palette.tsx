@@ -65,9 +65,14 @@ function Search({ onClose, onOffer }: PaletteProps) {
     act();
   };
   const go = (path: string) => then(() => void navigate(path));
-  const fitting = commands.filter((command) =>
-    fits(command.section === 'Go to' ? `go to ${command.title}` : command.title, asked),
-  );
+  // What is here alone would come before the animals that are still looked for, and Enter would do it: who types a name
+  // means the animal. Where the server is out of reach nothing is waited for.
+  const looking = asked !== '' && found.isFetching && found.failureCount === 0;
+  const fitting = looking
+    ? []
+    : commands.filter((command) =>
+        fits(command.section === 'Go to' ? `go to ${command.title}` : command.title, asked),
+      );
   return (
     <Command
       ref={list}
