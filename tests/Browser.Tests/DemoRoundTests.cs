@@ -6,7 +6,7 @@ public sealed class DemoRoundTests() : BrowserRoom(demo: true)
     [Fact]
     public void A_look_that_tells_much_is_named_and_done_with_one_key()
     {
-        const string Named = "Look it over for signs";
+        const string Named = "Look for signs from outside";
         Keeper.Open("/");
         Keeper.SeeText("article", Named);
         var name = (string)

@@ -81,7 +81,11 @@ public static class RoundEndpoints
         }
 
         var line = RoundLine.Of(Judgement.Of(standing, room));
-        return TypedResults.Ok(new LineWhy(line.Why.Summary, line.Why.Reasons, line.Molt));
+        var look =
+            line.LookWorth is { Value: { } worth } answer && worth.IsWorthIt(room.Rules.Room.Signs)
+                ? answer.Reasons
+                : [];
+        return TypedResults.Ok(new LineWhy(line.Why.Summary, [.. line.Why.Reasons, .. look], line.Molt));
     }
 
     private static async Task<Ok<Nightline>> NightlineAsync(RoomNow now, CancellationToken cancel)

@@ -72,7 +72,7 @@ public sealed record LookWorth(double NightsNow, double NightsThen, double SignC
         );
         return new Answer<LookWorth?>(
             worth,
-            $"Look it over for signs: the window of its next molt would narrow from {worth.NightsNow:0} nights to about {worth.NightsThen:0}.",
+            $"Look for signs from outside: the window of its next molt would narrow from {worth.NightsNow:0} nights to about {worth.NightsThen:0}.",
             [
                 rules.WorthALookNights.Because(
                     "What a look is worth",
