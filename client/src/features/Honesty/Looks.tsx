@@ -1,9 +1,20 @@
 import { Link } from 'react-router';
 import { Waiting } from '../../ui/Waiting';
+import type { Schemas } from '../../api/client';
+import { WhyButton } from '../../ui/WhyButton';
+import { useWhy } from '../Reasons/WhyContext';
 import { useLooks } from './queries';
 
 /** At which animals a look would narrow the window most. */
 export function Looks() {
+  const { toggle } = useWhy();
+  const why = (look: Schemas['LookView']) =>
+    toggle({
+      title: 'What is a look worth?',
+      animal: null,
+      summary: `${look.name}: the window of the next molt would narrow from ${Math.round(look.worth.nightsNow)} nights to about ${Math.round(look.worth.nightsThen)}.`,
+      reasons: look.reasons,
+    });
   return (
     <section aria-labelledby="looks" className="mt-6 border-t border-line pt-3">
       <h2 id="looks" className="text-18">
@@ -25,11 +36,7 @@ export function Looks() {
               </p>
               <ul className="grid grid-cols-2 gap-x-8 text-13 max-lg:grid-cols-1">
                 {most.map((look) => (
-                  <li
-                    key={look.stockId}
-                    className="flex justify-between gap-3 border-t border-line py-1.5"
-                    title={look.reasons.map((r) => r.text).join(' ')}
-                  >
+                  <li key={look.stockId} className="flex justify-between gap-3 border-t border-line py-1.5">
                     <Link
                       to={`/stock/${look.stockId}`}
                       className="font-display font-semibold hover:underline"
@@ -38,7 +45,8 @@ export function Looks() {
                     </Link>
                     <span>
                       from {Math.round(look.worth.nightsNow)} nights to about{' '}
-                      {Math.round(look.worth.nightsThen)}
+                      {Math.round(look.worth.nightsThen)}{' '}
+                      <WhyButton of={`a look at ${look.name}`} onClick={() => why(look)} />
                     </span>
                   </li>
                 ))}
