@@ -29,6 +29,7 @@ public sealed class KilledServerTests
             server.Start();
         }
 
+        await server.UpAsync(TestContext.Current.CancellationToken);
         RoundSteps.SeeNothingWaiting(keeper);
         server.Kill();
         var fresh = Read(server).Beyond(before);

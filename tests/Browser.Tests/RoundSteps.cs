@@ -50,11 +50,26 @@ internal static class RoundSteps
     public static void SeeWaiting(Keeper keeper, int count) =>
         keeper.SeeText(Strip, count == 1 ? "1 entry waits" : $"{count} entries wait");
 
-    public static void SeeNothingWaiting(Keeper keeper) =>
+    /// <summary>Waits until all is written: however many wait, each has the patience of one.</summary>
+    public static void SeeNothingWaiting(Keeper keeper)
+    {
+        for (var left = Waiting(keeper); left > 0; left = Waiting(keeper))
+        {
+            var before = left;
+            keeper.Wait(() => Waiting(keeper) < before, $"fewer than {before} to wait");
+        }
+
         keeper.Wait(
             () => keeper.Run($"return document.querySelector(\"{Strip}\") === null") is true,
             "nothing to wait any more"
         );
+    }
+
+    private static long Waiting(Keeper keeper) =>
+        (long)
+            keeper.Run(
+                $"return Number(/(\\d+) (entry waits|entries wait)/.exec(document.querySelector(\"{Strip}\")?.innerText ?? '')?.[1] ?? 0)"
+            )!;
 
     /// <summary>What stands in the journal beyond what stood there before.</summary>
     public static List<EntryRow> Beyond(this LanternDb db, IReadOnlySet<Guid> before) =>
