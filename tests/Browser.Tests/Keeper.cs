@@ -7,7 +7,7 @@ namespace Browser.Tests;
 /// <summary>A keeper at a real browser, in front of a real server.</summary>
 internal sealed class Keeper : IDisposable
 {
-    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(30);
+    private static readonly TimeSpan Patience = TimeSpan.FromSeconds(60);
 
     private readonly RunningBrowser browser;
     private readonly bool isOwn;

@@ -58,6 +58,18 @@ public static class CalculatorEndpoints
             .WithName("calcContainer")
             .Produces<CalcAnswer<ContainerResult>>()
             .ProducesValidationProblem();
+        calc.MapPost("kinship", KinshipCalculator.Answer)
+            .WithName("calcKinship")
+            .Produces<CalcAnswer<KinshipResult>>()
+            .ProducesValidationProblem();
+        calc.MapPost("pairing-race", PairingCalculators.RaceOf)
+            .WithName("calcPairingRace")
+            .Produces<CalcAnswer<PairingRaceResult>>()
+            .ProducesValidationProblem();
+        calc.MapPost("overlap", PairingCalculators.OverlapOf)
+            .WithName("calcOverlap")
+            .Produces<CalcAnswer<OverlapResult>>()
+            .ProducesValidationProblem();
     }
 
     /// <summary>A problem when a number is not finite or outside a range.</summary>

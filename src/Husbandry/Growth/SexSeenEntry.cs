@@ -99,7 +99,8 @@ public sealed class SexSeenEntry() : EntryDefinition<SexSeen>("sexSeen")
             _ => throw new ArgumentOutOfRangeException(nameof(sex), sex, "No word for such a sex."),
         };
 
-    private static string Noun(SexEvidence by) =>
+    /// <summary>By what the sex is told, as a noun.</summary>
+    internal static string Noun(SexEvidence by) =>
         by switch
         {
             SexEvidence.ShedSkin => "the shed skin",

@@ -6,6 +6,12 @@ public enum PairingMethod
     /// <summary>Put together and watched, then parted.</summary>
     Watched,
 
+    /// <summary>Open tubs side by side, until one of them crosses.</summary>
+    TubToTub,
+
+    /// <summary>Both tubs open in a zipped net cage from lights out until morning.</summary>
+    NetOvernight,
+
     /// <summary>Left together.</summary>
     LeftTogether,
 

@@ -114,6 +114,8 @@ public sealed class PairedEntry() : EntryDefinition<Paired>("paired")
         method switch
         {
             PairingMethod.Watched => "watched",
+            PairingMethod.TubToTub => "tub to tub",
+            PairingMethod.NetOvernight => "in the net overnight",
             PairingMethod.LeftTogether => "left together",
             PairingMethod.ThroughMesh => "through a mesh",
             _ => throw new ArgumentOutOfRangeException(nameof(method), method, "No words for such a method."),

@@ -7,6 +7,7 @@ namespace Husbandry.Rulebook;
 /// <param name="Id">Identifier, e.g. <c>tarantula</c>.</param>
 /// <param name="Name">Name of the group, plural.</param>
 /// <param name="One">One animal of it.</param>
+/// <param name="EggCase">What a pairing is to give, e.g. "sac"; none where nothing is paired.</param>
 /// <param name="InstarMark">Letter before the instar number.</param>
 /// <param name="InstarAtHatching">Number of the instar of an animal with no molt behind it.</param>
 /// <param name="Shared">Whether several may live in one tank; others bite, eat or fight each other.</param>
@@ -21,6 +22,7 @@ public sealed record GroupRules(
     string Id,
     string Name,
     string One,
+    string? EggCase,
     string InstarMark,
     int InstarAtHatching,
     Rule<bool> Shared,

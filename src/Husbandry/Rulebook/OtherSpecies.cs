@@ -61,8 +61,57 @@ internal static class OtherSpecies
                     ? null
                     : new Rule<Hazard>(hazard, "hazard", RuleTag.Keeper, Told)
                 : group.Housing.HazardUntilKnown,
-            AdultFeeds: known.AdultFeeds is { } feeds ? new Rule<bool>(feeds, "yes or no", RuleTag.Keeper, Told) : null
+            AdultFeeds: known.AdultFeeds is { } feeds ? new Rule<bool>(feeds, "yes or no", RuleTag.Keeper, Told) : null,
+            Pairing: Pairing([.. relatives.Select(s => s.Pairing).OfType<SpeciesPairing>()])
         );
+
+    /// <summary>How its relatives are paired: the nights that suit all of them, and the widest waits.</summary>
+    private static SpeciesPairing? Pairing(List<SpeciesPairing> relatives)
+    {
+        if (relatives.Count == 0)
+        {
+            return null;
+        }
+
+        Rule<Range> Common(Func<SpeciesPairing, Rule<Range>> of)
+        {
+            var (low, high) = (relatives.Max(r => of(r).Value.Low), relatives.Min(r => of(r).Value.High));
+            return of(relatives[0]) with
+            {
+                Value = new Range(low, Math.Max(low, high)),
+                Tag = RuleTag.House,
+                Source = Why,
+            };
+        }
+
+        Rule<double> Least(Func<SpeciesPairing, Rule<double>> of) =>
+            of(relatives[0]) with
+            {
+                Value = relatives.Min(r => of(r).Value),
+                Tag = RuleTag.House,
+                Source = Why,
+            };
+        var waits = relatives.Select(r => r.SacWait.Value).ToList();
+        return relatives[0] with
+        {
+            AfterMoltNights = Common(r => r.AfterMoltNights),
+            SacWait = new Rule<WaitPrior>(
+                new WaitPrior(
+                    waits.Min(w => w.P10),
+                    Math.Exp(waits.Average(w => Math.Log(w.P50))),
+                    waits.Max(w => w.P90)
+                ),
+                "days",
+                RuleTag.House,
+                Why
+            ),
+            TakeRate = Least(r => r.TakeRate),
+            MaleLives = Least(r => r.MaleLives),
+            MaleNights = Common(r => r.MaleNights),
+            Season = null,
+            CallingHour = null,
+        };
+    }
 
     private static Rule<Range> Span(
         IEnumerable<SpeciesProfile> species,

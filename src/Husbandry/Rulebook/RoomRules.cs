@@ -9,6 +9,7 @@ namespace Husbandry.Rulebook;
 /// <param name="Feeding">Those of meals.</param>
 /// <param name="Water">Those of water.</param>
 /// <param name="Housing">Those of enclosures.</param>
+/// <param name="Pairing">Those of pairing.</param>
 public sealed record RoomRules(
     RoundRules Rounds,
     RoomGrowthRules Growth,
@@ -17,7 +18,8 @@ public sealed record RoomRules(
     RoomClimateRules Climate,
     RoomFeedingRules Feeding,
     RoomWaterRules Water,
-    RoomHousingRules Housing
+    RoomHousingRules Housing,
+    RoomPairingRules Pairing
 );
 
 /// <summary>Rules of the evening round and the almanac.</summary>

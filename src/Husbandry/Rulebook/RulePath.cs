@@ -24,6 +24,7 @@ public static class RulePath
         "food",
         "water",
         "housing",
+        "pairing",
     };
 
     // The only other end of a wait needs no name of its own.

@@ -183,6 +183,7 @@ internal static class RuleSetChecks
         );
         checks.AddRange(species.MoltInterval.Select(m => Rising($"{at}.moltInterval.{m.Key}", m.Value.Value)));
         checks.AddRange((species.Waits ?? Nothing).Select(w => Rising($"{at}.waits.{w.Key}", w.Value.Value)));
+        checks.AddRange(species.Pairing is { } pairing ? CheckPairing($"{at}.pairing", pairing) : []);
         checks.AddRange(
             new[] { species.KeepingDifficulty, species.BreedingDifficulty }.Select(d =>
                 d.Value is >= 1 and <= 5 ? null : new Problem($"{at}.difficulty", "Must be 1 to 5.")
@@ -195,6 +196,17 @@ internal static class RuleSetChecks
         );
         return checks.OfType<Problem>();
     }
+
+    private static IEnumerable<Problem?> CheckPairing(string at, SpeciesPairing pairing) =>
+        [
+            FromNone($"{at}.afterMoltNights", pairing.AfterMoltNights),
+            FromNone($"{at}.maleNights", pairing.MaleNights),
+            Ordered($"{at}.casesPerPairing", pairing.CasesPerPairing),
+            Ordered($"{at}.broodSize", pairing.BroodSize),
+            Rising($"{at}.sacWait", pairing.SacWait.Value),
+            Within($"{at}.takeRate", pairing.TakeRate, 0, 1),
+            Within($"{at}.maleLives", pairing.MaleLives, 0, 1),
+        ];
 
     private static bool IsKnown(string dish, RuleSet rules)
     {
@@ -274,6 +286,9 @@ internal static class RuleSetChecks
             Within("room.json coldFromSpread", room.Lessons.ColdFromSpread, 1, 90),
             Within("room.json coldLasts", room.Lessons.ColdLasts, 1, 3),
             Within("room.json coldLastsSpread", room.Lessons.ColdLastsSpread, 0.01, 1),
+            Within("room.json lastSensibleShare", room.Pairing.LastSensibleShare, 0.05, 1),
+            Within("room.json kinWarnAbove", room.Pairing.KinWarnAbove, 0.001, 1),
+            Within("room.json kinStopAbove", room.Pairing.KinStopAbove, room.Pairing.KinWarnAbove.Value, 1),
             Within("room.json winterPriorPupae", room.Lessons.WinterPriorPupae, 0.1, 100),
             Within("room.json anomalyDays", room.Climate.AnomalyDays, 1, 1000),
             Within("room.json partShare", room.Lessons.PartShare, 0.001, 0.5),
@@ -324,6 +339,11 @@ internal static class RuleSetChecks
         rule.Value.Low > 0 && rule.Value.Low <= rule.Value.High
             ? null
             : new Problem(field, "The low end must be above 0 and not above the high end.");
+
+    private static Problem? FromNone(string field, Rule<Range> rule) =>
+        rule.Value.Low >= 0 && rule.Value.Low <= rule.Value.High
+            ? null
+            : new Problem(field, "The low end must be 0 or above and not above the high end.");
 
     private static Problem? Has<TKey, TValue>(string field, TKey key, IReadOnlyDictionary<TKey, TValue> values)
         where TKey : notnull => values.ContainsKey(key) ? null : new Problem(field, $"Nothing given for {key}.");

@@ -119,6 +119,16 @@ public static class RuleSheet
         ["founding"] = ("Keeping", "Founding"),
         ["hazard"] = ("Hazards, origin, law", "Hazard"),
         ["upkeep"] = ("Keeping", "Upkeep"),
+        ["method"] = ("Pairing", "How they are put together"),
+        ["afterMoltNights"] = ("Pairing", "She is best paired"),
+        ["sacWait"] = ("Pairing", "From pairing to egg case"),
+        ["takeRate"] = ("Pairing", "Pairings that take"),
+        ["maleLives"] = ("Pairing", "Males that come out alive"),
+        ["maleNights"] = ("Pairing", "He is of use"),
+        ["season"] = ("Pairing", "Season"),
+        ["callingHour"] = ("Pairing", "Hour of calling"),
+        ["casesPerPairing"] = ("Pairing", "Egg cases"),
+        ["broodSize"] = ("Pairing", "Size of a brood"),
         ["otherEnds"] = ("Waits", "Ends otherwise than hoped"),
     };
 
@@ -133,6 +143,15 @@ public static class RuleSheet
         "unknown",
         "none",
     ];
+    private static readonly string[] MethodWords =
+    [
+        "watched",
+        "tubToTub",
+        "netOvernight",
+        "leftTogether",
+        "throughMesh",
+    ];
+    private static readonly string[] HourWords = ["evening", "night", "daylight"];
     private static readonly string[] AdultWords = ["femalesOnly", "neither", "both"];
 
     /// <summary>Every rule of a group.</summary>
@@ -157,6 +176,8 @@ public static class RuleSheet
             parts[0] == "moisture" ? MoistureWords
             : parts[0] == "adultsMolt" ? AdultWords
             : parts[0] == "hazard" ? HazardWords
+            : parts[0] == "method" ? MethodWords
+            : parts[0] == "callingHour" ? HourWords
             : [];
         var form = FormOf(value, choices);
         return new RuleLine(

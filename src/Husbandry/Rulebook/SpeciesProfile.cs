@@ -42,6 +42,7 @@ public enum Habit
 /// <param name="AdultFeeds">Whether the adult feeds, where adults of a group may not.</param>
 /// <param name="Leaf">Soft leaf wilts in a day, woody leaf keeps for days; none for what eats no leaf.</param>
 /// <param name="PupatesIn">What a full-grown larva needs to pupate.</param>
+/// <param name="Pairing">How it is paired; none where it is not paired by hand.</param>
 public sealed record SpeciesProfile(
     string Id,
     string ScientificName,
@@ -70,7 +71,8 @@ public sealed record SpeciesProfile(
     Rule<bool>? Quick = null,
     Rule<bool>? AdultFeeds = null,
     Rule<LeafKind>? Leaf = null,
-    Rule<string>? PupatesIn = null
+    Rule<string>? PupatesIn = null,
+    SpeciesPairing? Pairing = null
 )
 {
     /// <summary>Size of adults of a sex; unknown sex is taken as female, the larger.</summary>

@@ -1,0 +1,164 @@
+using Husbandry.Climate;
+using Husbandry.Reasons;
+using Husbandry.Rooms;
+using Husbandry.Rulebook;
+using Husbandry.Vigils;
+
+namespace Husbandry.Pairing;
+
+/// <summary>The chance of a sac when she is paired on a night.</summary>
+/// <param name="Night">The night.</param>
+/// <param name="Chance">Chance (0–1) that a sac comes before she molts or dies.</param>
+public sealed record RaceNight(DateOnly Night, double Chance);
+
+/// <summary>The race of a sac against a female's next molt, for every night from tonight on.</summary>
+/// <param name="Nights">Night by night; every few nights only, where it is a long time.</param>
+/// <param name="Best">The best night of those on which she may be paired.</param>
+/// <param name="BestChance">The chance then.</param>
+/// <param name="Last">The last sensible night; none where there is no chance.</param>
+/// <param name="LostPerWeek">Chance that a week's delay after the best night costs.</param>
+/// <param name="MoltsAgain">Whether a molt of hers is in the race at all.</param>
+public sealed record HerRace(
+    IReadOnlyList<RaceNight> Nights,
+    DateOnly Best,
+    double BestChance,
+    DateOnly? Last,
+    double LostPerWeek,
+    bool MoltsAgain
+)
+{
+    private const int Shares = 100;
+    private const int MostNights = 60;
+    private const int Week = 7;
+    private const int Ahead = 2;
+
+    /// <summary>Runs the race.</summary>
+    /// <param name="subject">A female of a species that is paired.</param>
+    /// <param name="molt">Her next molt, where one is awaited.</param>
+    /// <param name="first">The first night on which she may be paired.</param>
+    /// <remarks>
+    /// Her own molt forecast, with what its evidence tells; the sac's wait runs on her clock from the pairing on. Source: see
+    /// <see cref="PairingRace"/>.
+    /// </remarks>
+    public static Answer<HerRace> Of(Subject subject, VigilForecast? molt, DateOnly first)
+    {
+        var (rules, room) = (subject.Profile.Pairing!, subject.Room.Rules.Room.Pairing);
+        var horizon = room.HorizonDays.Value;
+        var still = Still(subject, molt, horizon * Ahead);
+        var effective = subject.Pace.EachDayAhead(horizon);
+        var sacs = EqualShares.Of(LogNormalWait.FromPrior(rules.SacWait.Value), Shares);
+        double[] byDay =
+        [
+            .. effective.Select(gone =>
+                PairingRace.Chance(
+                    still,
+                    sacs.Select(sac => subject.Pace.Ahead(gone + sac).Value),
+                    rules.TakeRate.Value
+                )
+            ),
+        ];
+        var tonight = subject.Room.Tonight;
+        var from = Math.Clamp(first.DayNumber - tonight.DayNumber, 0, horizon);
+        var (best, last) = PairingRace.Window(byDay, from, room.LastSensibleShare.Value);
+        var shown = Math.Min(horizon, Math.Max(2 * Week, (last ?? horizon) + Week));
+        var step = (shown + MostNights - 1) / MostNights;
+        var race = new HerRace(
+            [
+                .. Enumerable
+                    .Range(0, (shown / step) + 1)
+                    .Select(k => new RaceNight(tonight.AddDays(k * step), byDay[k * step])),
+            ],
+            tonight.AddDays(best),
+            byDay[best],
+            last is { } day && day < horizon ? tonight.AddDays(day) : null,
+            byDay[best] - byDay[Math.Min(horizon, best + Week)],
+            molt is not null
+        );
+        return new Answer<HerRace>(race, Says(race, subject), Why(race, molt, rules, subject));
+    }
+
+    /// <summary>Chance that neither a molt nor the end of her life has come, day by day from tonight, straight between.</summary>
+    private static Func<double, double> Still(Subject subject, VigilForecast? molt, int days)
+    {
+        var life = Life(subject);
+        var table = new double[days + 1];
+        for (var day = 0; day <= days; day++)
+        {
+            table[day] = (molt?.Left.Survival(new CalendarDays(day)) ?? 1) * (1 - life.Within(new EffectiveDays(day)));
+        }
+
+        return day =>
+        {
+            if (day >= days)
+            {
+                return table[days];
+            }
+
+            var whole = (int)day;
+            return table[whole] + ((day - whole) * (table[whole + 1] - table[whole]));
+        };
+    }
+
+    /// <summary>What is left of an adult's life: nine in ten live as long as the range of its species says, or longer than its low end.</summary>
+    private static RemainingWait Life(Subject subject)
+    {
+        var range = subject.AdultLife.Value;
+        var adult = subject.Standing.Growth.Molts.FirstOrDefault(m => m.Ultimate);
+        var since = subject.NightsSince(adult?.When.Middle ?? subject.Standing.ArrivedAt);
+        var whole = LogNormalWait.FromPrior(
+            new WaitPrior(range.Low, Math.Sqrt(range.Low * range.High), Math.Max(range.High, range.Low * 1.01))
+        );
+        return new RemainingWait(whole, new(subject.Standing.IsMatureByRecord ? Math.Max(0, since) : 0));
+    }
+
+    private static string Says(HerRace race, Subject subject)
+    {
+        var words = subject.Room.Wording;
+        var chance = Wording.Chance(race.BestChance);
+        var on = race.Best == subject.Room.Tonight ? "tonight" : $"on {words.Date(race.Best)}";
+        return !race.MoltsAgain
+                ? $"Paired {on}: {subject.Group.EggCase} in {chance}. No molt of hers stands against it."
+            : race.Last is { } last
+                ? $"Paired {on}: {subject.Group.EggCase} before her molt in {chance}; last sensible night {words.Date(last)}."
+            : $"Paired {on}: {subject.Group.EggCase} before her molt in {chance}.";
+    }
+
+    private static List<Reason> Why(HerRace race, VigilForecast? molt, SpeciesPairing rules, Subject subject)
+    {
+        var (words, room) = (subject.Room.Wording, subject.Room.Rules.Room.Pairing);
+        var sac = rules.SacWait.Value;
+        List<Reason> reasons =
+        [
+            molt is null
+                ? Reason.FromRecord("Her molt", "She does not molt again: only her life is in the way.", "record.molt")
+                : Reason.FromRecord(
+                    "Her molt",
+                    $"By her own forecast between {words.Between(molt.P10, molt.P90)}, half by {words.Date(molt.P50)}.",
+                    "record.molt"
+                ),
+            rules.SacWait.Because(
+                "The wait",
+                "species.sacWait",
+                $"{Wording.Plain(sac.P10)}–{Wording.Plain(sac.P90)} days from the pairing, half of them within {Wording.Plain(sac.P50)}."
+            ),
+            rules.TakeRate.Because(
+                "Take rate",
+                "species.takeRate",
+                $"{Wording.Chance(rules.TakeRate.Value)} pairings take if nothing comes between."
+            ),
+            room.LastSensibleShare.Because(
+                "Last sensible night",
+                "room.lastSensibleShare",
+                $"The last that still has {Wording.Plain(room.LastSensibleShare.Value)} of the best night's chance."
+            ),
+        ];
+        if (race.LostPerWeek > 0.005)
+        {
+            reasons.Add(
+                Reason.FromRecord("Delay", $"A week later costs {Wording.Chance(race.LostPerWeek)}.", "pairing.race")
+            );
+        }
+
+        return reasons;
+    }
+}

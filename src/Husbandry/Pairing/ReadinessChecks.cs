@@ -1,0 +1,225 @@
+using Husbandry.Growth;
+using Husbandry.Hush;
+using Husbandry.Reasons;
+using Husbandry.Rooms;
+using Husbandry.Rulebook;
+
+namespace Husbandry.Pairing;
+
+/// <summary>Asks of an animal what is asked before a pairing.</summary>
+/// <remarks>
+/// Mature by its record, never by its size; rested after the molt; fit; not hushed. Source: common practice, no published source.
+/// </remarks>
+public static class ReadinessChecks
+{
+    /// <summary>Whether an animal is one that is paired by hand: one animal of a group that is, adult or nearly.</summary>
+    public static bool Concerns(Subject subject, Stage stage) =>
+        subject.Profile.Pairing is not null
+        && !subject.IsMany
+        && subject.Standing.Departure is null
+        && (subject.Standing.IsMatureByRecord || stage is Stage.Adult or Stage.SubAdult or Stage.Pupa);
+
+    /// <summary>The answers, and what they add up to.</summary>
+    /// <param name="subject">One that <see cref="Concerns"/>.</param>
+    /// <param name="stage">Its stage of life.</param>
+    /// <param name="condition">How well fed it is.</param>
+    /// <param name="pairing">What the hush says of pairing it.</param>
+    public static Readiness Of(Subject subject, Stage stage, Answer<Condition> condition, HushLine pairing)
+    {
+        var rules = subject.Profile.Pairing!;
+        List<ReadyCheck> checks =
+        [
+            Sexed(subject),
+            Mature(subject, stage),
+            .. Rested(subject, rules),
+            Fit(subject, condition),
+            Hushed(subject, pairing),
+            .. Away(subject),
+        ];
+        return Readiness.Of(checks, subject.Room.Tonight, subject.Room.Wording);
+    }
+
+    private static ReadyCheck Sexed(Subject subject)
+    {
+        var told = subject.Standing.Growth.SexTold;
+        var sex = subject.Standing.Details.Sex;
+        if (sex == Sex.Unknown)
+        {
+            var by = string.Join(", ", subject.Group.Growth.Sexing.Keys.Select(SexSeenEntry.Noun));
+            return new ReadyCheck(
+                ReadyWord.Ask,
+                Reason.FromRecord("Sex", "Nobody has told its sex.", "record.details"),
+                $"Tell its sex first: by {by}."
+            );
+        }
+
+        var word = sex == Sex.Female ? "Female" : "Male";
+        var text = told.LastOrDefault(t => t.Sex == sex) is { } last
+            ? $"{word}, told by {SexSeenEntry.Noun(last.By)}."
+            : $"{word}, as its details say.";
+        return new ReadyCheck(ReadyWord.Ready, Reason.FromRecord("Sex", text, "record.details"));
+    }
+
+    private static ReadyCheck Mature(Subject subject, Stage stage)
+    {
+        if (subject.Standing.IsMatureByRecord)
+        {
+            return new ReadyCheck(
+                ReadyWord.Ready,
+                Reason.FromRecord(
+                    "Mature",
+                    subject.Standing.Details.MatureAtArrival ? "Came as an adult." : "The molt to adult is on record.",
+                    "record.ultimateMolt"
+                )
+            );
+        }
+
+        if (stage != Stage.Adult)
+        {
+            return new ReadyCheck(
+                ReadyWord.Soon,
+                Reason.FromRecord(
+                    "Mature",
+                    $"Not adult yet: a {subject.Group.StageWord(stage)}.",
+                    "record.ultimateMolt"
+                )
+            );
+        }
+
+        return new ReadyCheck(
+            ReadyWord.Ask,
+            Reason.FromRecord("Mature", "Adult by size only, and size does not decide.", "record.ultimateMolt"),
+            subject.Standing.Details.Sex == Sex.Female
+                ? "Mature by her last skin or a dark furrow? Then mark her last molt as the one to adult."
+                : "Are the marks of an adult seen? Then mark the last molt as the one to adult."
+        );
+    }
+
+    /// <summary>How long after the molt: her rest, his span.</summary>
+    private static IEnumerable<ReadyCheck> Rested(Subject subject, SpeciesPairing rules)
+    {
+        var male = subject.Standing.Details.Sex == Sex.Male;
+        var (rule, name, topic) = male
+            ? (rules.MaleNights, "species.maleNights", "His span")
+            : (rules.AfterMoltNights, "species.afterMoltNights", "Since her molt");
+        if (subject.Standing.Details.Sex == Sex.Unknown || !subject.Standing.IsMatureByRecord)
+        {
+            yield break;
+        }
+
+        var molt = male
+            ? subject.Standing.Growth.Molts.LastOrDefault(m => m.Ultimate) ?? subject.Standing.Growth.LastMolt
+            : subject.Standing.Growth.LastMolt;
+        if (molt is null)
+        {
+            // Somebody who came as an adult has been one for as long as it is here at least.
+            var here = subject.NightsSince(subject.Standing.ArrivedAt);
+            yield return new ReadyCheck(
+                here > rule.Value.High ? ReadyWord.Past : ReadyWord.Ask,
+                rule.Because(
+                    topic,
+                    name,
+                    $"{(male ? "His" : "Her")} last molt is not on record; {Wording.Nights(here)} here. Best {Between(rule)} after it."
+                ),
+                "Ask who kept it when it molted last, and write that molt down."
+            );
+            yield break;
+        }
+
+        var nights = subject.NightsSince(molt.When.Middle);
+        var (first, last) = (
+            subject.Night(molt.When.Middle).AddDays((int)Math.Ceiling(rule.Value.Low)),
+            subject.Night(molt.When.Middle).AddDays((int)Math.Floor(rule.Value.High))
+        );
+        var word =
+            nights < rule.Value.Low ? ReadyWord.Soon
+            : nights > rule.Value.High ? ReadyWord.Past
+            : ReadyWord.Ready;
+        yield return new ReadyCheck(
+            word,
+            rule.Because(
+                topic,
+                name,
+                $"{Wording.Nights(nights)} since {(male ? "his" : "her")} molt; best {Between(rule)} after it."
+                    + (male && word == ReadyWord.Ready ? $" {Used(nights, rule)}" : "")
+            ),
+            word == ReadyWord.Past
+                ? male
+                    ? "He may be spent: try him only if nobody else is there."
+                    : "Late: her next molt may come before a sac. See the race."
+                : null,
+            word == ReadyWord.Soon ? first : null,
+            word == ReadyWord.Past ? null : last
+        );
+    }
+
+    private static string Used(int nights, Rule<Rulebook.Range> rule) =>
+        $"{(int)Math.Round(100 * (nights - rule.Value.Low) / Math.Max(1, rule.Value.High - rule.Value.Low))} of 100 parts of it are used.";
+
+    private static string Between(Rule<Rulebook.Range> rule) =>
+        $"{Wording.Plain(rule.Value.Low)}–{Wording.Plain(rule.Value.High)} nights";
+
+    private static ReadyCheck Fit(Subject subject, Answer<Condition> condition)
+    {
+        var why =
+            condition.Reasons.Count > 0
+                ? condition.Reasons[0] with
+                {
+                    Topic = "Condition",
+                }
+                : Reason.FromRecord("Condition", condition.Summary, "record.condition");
+        return condition.Value.Word switch
+        {
+            ConditionWord.Thin => new ReadyCheck(
+                ReadyWord.Not,
+                why,
+                $"Thin: feed {subject.Them} up and give water first."
+            ),
+            ConditionWord.VeryPlump => new ReadyCheck(
+                ReadyWord.Not,
+                why,
+                $"Too fat: feed {subject.Them} leaner first."
+            ),
+            ConditionWord.Unknown when subject.Standing.Details.Sex != Sex.Male => new ReadyCheck(
+                ReadyWord.Ask,
+                why,
+                $"How does {subject.It} look? Fit and clean, neither thin nor fat."
+            ),
+            ConditionWord.Unknown or ConditionWord.Normal or ConditionWord.Plump => new ReadyCheck(
+                ReadyWord.Ready,
+                why
+            ),
+            var other => throw new ArgumentOutOfRangeException(
+                nameof(condition),
+                other,
+                "Nothing says what that means."
+            ),
+        };
+    }
+
+    private static ReadyCheck Hushed(Subject subject, HushLine pairing) =>
+        pairing.Contributors.Count > 0
+            ? new ReadyCheck(
+                ReadyWord.Not,
+                pairing.Contributors[0].Why,
+                $"Hushed: {pairing.Contributors[0].Why.Text}",
+                pairing.Until?.Night
+            )
+            : new ReadyCheck(
+                ReadyWord.Ready,
+                Reason.FromRecord("Hush", $"Nothing hushes {subject.Them} tonight.", "record.hush")
+            );
+
+    private static IEnumerable<ReadyCheck> Away(Subject subject) =>
+        subject.Standing.Loan is { } loan
+            ?
+            [
+                new ReadyCheck(
+                    ReadyWord.Not,
+                    Reason.FromRecord("Loan", $"With {loan.To}.", "record.loan"),
+                    $"With {loan.To}{(loan.BackBy is { } back ? $" until {subject.Room.Wording.Date(back)}" : "")}.",
+                    loan.BackBy
+                ),
+            ]
+            : [];
+}

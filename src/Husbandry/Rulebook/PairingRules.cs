@@ -1,0 +1,52 @@
+using Husbandry.Journal;
+
+namespace Husbandry.Rulebook;
+
+/// <summary>Rules of pairing that hold for the whole room.</summary>
+/// <param name="LastSensibleShare">Share of the best day's chance that the last sensible day must still have.</param>
+/// <param name="KinWarnAbove">Inbreeding of the young from which a pair is warned of.</param>
+/// <param name="KinStopAbove">Inbreeding of the young from which a pair must be confirmed.</param>
+/// <param name="HorizonDays">How far ahead the race is worked out.</param>
+public sealed record RoomPairingRules(
+    Rule<double> LastSensibleShare,
+    Rule<double> KinWarnAbove,
+    Rule<double> KinStopAbove,
+    Rule<int> HorizonDays
+);
+
+/// <summary>At what time of the day moths and butterflies find each other.</summary>
+public enum CallingHour
+{
+    /// <summary>At dusk and in the first hours of the dark.</summary>
+    Evening,
+
+    /// <summary>In the middle of the night or towards morning.</summary>
+    Night,
+
+    /// <summary>In daylight with some sun.</summary>
+    Daylight,
+}
+
+/// <summary>What the rulebook knows of the pairing of a species.</summary>
+/// <param name="Method">How a pair is put together.</param>
+/// <param name="AfterMoltNights">Nights after her molt (to adult, or the last one) between which she is best paired.</param>
+/// <param name="SacWait">Days from the pairing to the sac, ootheca, eggs or young.</param>
+/// <param name="TakeRate">Share of pairings that give one if nothing comes between (0–1).</param>
+/// <param name="MaleLives">Share of males that come out alive (0–1).</param>
+/// <param name="MaleNights">Nights after his ultimate molt between which he is of use.</param>
+/// <param name="Season">When of the year, or what season she needs first; none where any time will do.</param>
+/// <param name="CallingHour">At what hour, of what flies.</param>
+/// <param name="CasesPerPairing">Sacs, oothecae or clutches from one pairing.</param>
+/// <param name="BroodSize">Young in one.</param>
+public sealed record SpeciesPairing(
+    Rule<PairingMethod> Method,
+    Rule<Range> AfterMoltNights,
+    Rule<WaitPrior> SacWait,
+    Rule<double> TakeRate,
+    Rule<double> MaleLives,
+    Rule<Range> MaleNights,
+    Rule<string>? Season,
+    Rule<CallingHour>? CallingHour,
+    Rule<Range> CasesPerPairing,
+    Rule<Range> BroodSize
+);
