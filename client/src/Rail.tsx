@@ -13,6 +13,7 @@ import {
   HonestyIcon,
   LarderIcon,
   MoreIcon,
+  PairingIcon,
   PaperIcon,
   PeopleIcon,
   RoomIcon,
@@ -27,6 +28,7 @@ const icons: Record<PlaceId, () => ReactNode> = {
   round: RoundIcon,
   shelves: ShelvesIcon,
   stock: StockIcon,
+  pairing: PairingIcon,
   larder: LarderIcon,
   almanac: AlmanacIcon,
   guide: GuideIcon,
@@ -40,9 +42,9 @@ const icons: Record<PlaceId, () => ReactNode> = {
   about: AboutIcon,
 };
 
-/** On a phone the first three places stand in the bar, at the rail the first six; the others are behind "More". */
+/** On a phone the first three places stand in the bar, at the rail the first seven; the others are behind "More". */
 const inBar = 3;
-const inRail = 6;
+const inRail = 7;
 
 /** The places that find no room at the rail, or in a phone's bar. */
 function More() {

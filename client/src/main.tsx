@@ -58,6 +58,9 @@ const RehousingPage = lazy(async () => ({
 }));
 const NightPage = lazy(async () => ({ default: (await import('./features/Rounds/NightPage')).NightPage }));
 const ChoresPage = lazy(async () => ({ default: (await import('./features/Chores/ChoresPage')).ChoresPage }));
+const PairingPage = lazy(async () => ({
+  default: (await import('./features/Pairing/PairingPage')).PairingPage,
+}));
 const AlmanacPage = lazy(async () => ({
   default: (await import('./features/Almanac/AlmanacPage')).AlmanacPage,
 }));
@@ -113,6 +116,7 @@ const router = createBrowserRouter([
         ],
       },
       { path: '/chores', element: <ChoresPage /> },
+      { path: '/pairing', element: <PairingPage /> },
       { path: '/almanac', element: <AlmanacPage /> },
       {
         path: '/paper',

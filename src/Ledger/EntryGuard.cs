@@ -107,6 +107,7 @@ internal sealed class EntryGuard(LanternDb db, JournalReader reader)
 
         problems.AddRange(await CheckOtherAsync(entry, new EntryAt(entry.When, standing, room), cancel));
         problems.AddRange(await CheckFormerAsync(stockId, entry, cancel));
+        problems.AddRange(await new ParentGuard(reader).CheckAsync(stockId, entry.Act, cancel));
         if (problems.Count > 0)
         {
             return WriteResult.Refuse(problems);

@@ -1204,6 +1204,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pairing": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["pairing"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/pairing/kin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kin"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/climate": {
         parameters: {
             query?: never;
@@ -1374,6 +1406,54 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["calcContainer"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/kinship": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcKinship"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/pairing-race": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcPairingRace"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/overlap": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcOverlap"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1804,6 +1884,12 @@ export interface components {
             /** Format: uuid */
             entryId: string;
         };
+        /** @description One of two animals. */
+        AdultLife: {
+            /** @description How long it lives as an adult. */
+            lifeDays: components["schemas"]["WaitPrior"];
+            adultIn?: null | components["schemas"]["WaitPrior"];
+        };
         /** @description Adult size by sex, mm. */
         AdultSize: {
             female: components["schemas"]["RuleOfRange"];
@@ -2039,6 +2125,14 @@ export interface components {
         /** @description A computed value together with what it follows from. */
         AnswerOfGrowthRecord: {
             value: null | components["schemas"]["GrowthRecord"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfHerRace: {
+            value: null | components["schemas"]["HerRace"];
             /** @description The judgement in one plain sentence. */
             summary: string;
             /** @description The steps that led to it, most telling first. */
@@ -2409,8 +2503,23 @@ export interface components {
             reasons: components["schemas"]["CalcReason"][];
         };
         /** @description Answer of an open calculator. */
+        CalcAnswerOfKinshipResult: {
+            result: components["schemas"]["KinshipResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
         CalcAnswerOfMassResult: {
             result: components["schemas"]["MassResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfOverlapResult: {
+            result: components["schemas"]["OverlapResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfPairingRaceResult: {
+            result: components["schemas"]["PairingRaceResult"];
             reasons: components["schemas"]["CalcReason"][];
         };
         /** @description Answer of an open calculator. */
@@ -2434,6 +2543,41 @@ export interface components {
             rule: string;
             tag: components["schemas"]["RuleTag"];
             source: string;
+        };
+        /**
+         * @description At what time of the day moths and butterflies find each other.
+         * @enum {unknown}
+         */
+        CallingHour: "evening" | "night" | "daylight";
+        /** @description An adult or maturing animal at the pairing desk. */
+        Candidate: {
+            /**
+             * Format: uuid
+             * @description The animal.
+             */
+            stockId: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Scientific name. */
+            speciesName: string;
+            /** @description Its sex. */
+            sex: components["schemas"]["Sex"];
+            /** @description What a keeper calls its stage. */
+            stage: string;
+            /** @description Whether it may be paired. */
+            readiness: components["schemas"]["Readiness"];
+            race: null | components["schemas"]["AnswerOfHerRace"];
+            span: null | components["schemas"]["MaleSpan"];
+            /**
+             * Format: int32
+             * @description How often it was paired since its last molt.
+             */
+            paired: number;
+            /**
+             * Format: date
+             * @description When last.
+             */
+            lastPaired: null | string;
         };
         /**
          * @description Something a keeper may do to an animal.
@@ -2990,6 +3134,13 @@ export interface components {
          * @enum {unknown}
          */
         DampSide: "none" | "left" | "right" | "back" | "front" | "whole";
+        /** @description Chance of a sac before the next molt when paired on a day. */
+        DayChance: {
+            /** Format: double */
+            day: number;
+            /** Format: double */
+            probability: number;
+        };
         /** @description Lowest and highest temperature of one day, °C. */
         DayTemperatures: {
             /** Format: double */
@@ -3037,6 +3188,19 @@ export interface components {
          * @enum {unknown}
          */
         DepartureKind: "died" | "sold" | "givenAway" | "escaped" | "released" | "lost" | "takenDown" | "mistaken";
+        /** @description The animals of one species at the desk. */
+        DeskSpecies: {
+            /** @description Scientific name. */
+            name: string;
+            /** @description What a pairing is to give. */
+            eggCase: string;
+            /** @description When of the year, or what season she needs first; none where any time will do. */
+            season: null | string;
+            /** @description Adult and maturing animals, females first. */
+            candidates: components["schemas"]["Candidate"][];
+            /** @description Who with whom, the best first. */
+            pairs: components["schemas"]["PairChoice"][];
+        };
         /** @description An obligate winter rest of pupae. */
         Diapause: {
             /**
@@ -3899,6 +4063,33 @@ export interface components {
             name: string;
             password: string;
         };
+        /** @description The race of a sac against a female's next molt, for every night from tonight on. */
+        HerRace: {
+            /** @description Night by night; every few nights only, where it is a long time. */
+            nights: components["schemas"]["RaceNight"][];
+            /**
+             * Format: date
+             * @description The best night of those on which she may be paired.
+             */
+            best: string;
+            /**
+             * Format: double
+             * @description The chance then.
+             */
+            bestChance: number;
+            /**
+             * Format: date
+             * @description The last sensible night; none where there is no chance.
+             */
+            last: null | string;
+            /**
+             * Format: double
+             * @description Chance that a week's delay after the best night costs.
+             */
+            lostPerWeek: number;
+            /** @description Whether a molt of hers is in the race at all. */
+            moltsAgain: boolean;
+        };
         /** @description How honest the forecasts were. */
         HonestyView: {
             /** @description Scores. */
@@ -4046,6 +4237,12 @@ export interface components {
             slope: number;
             /** Format: double */
             offset: number;
+        };
+        /** @description Inbreeding of an animal. */
+        Inbreeding: {
+            id: string;
+            /** Format: double */
+            f: number;
         };
         /** @description One of those that share a tank, or the tank itself, as told on the page of the other. */
         InmateView: {
@@ -4196,6 +4393,44 @@ export interface components {
         };
         JsonElement: unknown;
         JsonNode: unknown;
+        /** @description Kinship of two. */
+        KinPair: {
+            a: string;
+            b: string;
+            /** Format: double */
+            phi: number;
+        };
+        /** @description How near of kin two animals are, and whether they may be paired. */
+        KinReading: {
+            /** @description In a word. */
+            word: components["schemas"]["KinWord"];
+            /**
+             * Format: double
+             * @description F of their young (0–1); none while the pedigree is wrong.
+             */
+            inbreeding: null | number;
+            /** @description The same in a sentence, with its rule. */
+            why: components["schemas"]["Reason"];
+            /** @description Whether they are paired only when it is confirmed. */
+            stops: boolean;
+        };
+        /**
+         * @description How near of kin a pair is.
+         * @enum {unknown}
+         */
+        KinWord: "apart" | "near" | "tooNear" | "unclear";
+        /** @description A pedigree, and the pairs of which the kinship is wanted. */
+        KinshipRequest: {
+            /** @description 1 to 20,000 animals, in any order. */
+            animals: components["schemas"]["PedigreeLine"][];
+            /** @description At most 1,000 pairs of listed animals. */
+            pairs?: null | string[][];
+        };
+        /** @description Who is how near of kin. */
+        KinshipResult: {
+            inbreeding: components["schemas"]["Inbreeding"][];
+            kinship: components["schemas"]["KinPair"][];
+        };
         /** @description One thing to have ready before the first lid comes off. */
         KitItem: {
             /** @description Kind. */
@@ -4918,6 +5153,24 @@ export interface components {
             /** @description Those at which it tells most. */
             most: components["schemas"]["LookView"][];
         };
+        /** @description Between which nights a male is of use. */
+        MaleSpan: {
+            /**
+             * Format: date
+             * @description First night.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Last night.
+             */
+            until: string;
+            /**
+             * Format: double
+             * @description Share of it that is over (0–1).
+             */
+            used: number;
+        };
         /** @description An animal to be weighed by its length. */
         MassRequest: {
             /** @description Rulebook group, or `feeder` for insects in general. */
@@ -5327,6 +5580,30 @@ export interface components {
             /** @description What does not fit then. */
             misfits: components["schemas"]["HousingMisfit"][];
         };
+        /** @description Two animals that should be adult together. */
+        OverlapRequest: {
+            /** @description The one. */
+            first: components["schemas"]["AdultLife"];
+            /** @description The other. */
+            second: components["schemas"]["AdultLife"];
+            /**
+             * Format: double
+             * @description For how many nights at least, above 0 to 365; 1 when left out.
+             */
+            nights?: null | number;
+            /** @description Days from now for which the chance is wanted, 0–3,650. */
+            days?: null | number[];
+        };
+        /** @description How likely both are adult together. */
+        OverlapResult: {
+            /**
+             * Format: double
+             * @description For as many nights as asked, at any time.
+             */
+            probability: number;
+            /** @description That both are adult and alive on a day. */
+            byDay: components["schemas"]["DayChance"][];
+        };
         /** @description What a change of rules would move. */
         OverridePreview: {
             /** Format: int32 */
@@ -5400,8 +5677,83 @@ export interface components {
          * @enum {unknown}
          */
         PageSection: "life" | "awaited" | "inmates" | "signs" | "ends" | "turns" | "leftover" | "water" | "upkeep" | "meal" | "firstMeal" | "stage" | "condition" | "enclosure" | "quarantine" | "cautions" | "food" | "fasting" | "growth" | "numbers" | "young" | "notes" | "hush" | "journal";
+        /** @description A female and a male of one species, and what speaks for and against them. */
+        PairChoice: {
+            /**
+             * Format: uuid
+             * @description She.
+             */
+            femaleId: string;
+            /**
+             * Format: uuid
+             * @description He.
+             */
+            maleId: string;
+            /** @description How near of kin they are. */
+            kin: components["schemas"]["KinReading"];
+            /** @description The lesser of both their readiness, and of their kinship. */
+            word: components["schemas"]["ReadyWord"];
+            /** @description The pair in a sentence. */
+            says: string;
+            /** @description Reasons. */
+            why: components["schemas"]["Reason"][];
+        };
+        /** @description The pairing desk. */
+        PairingDesk: {
+            /**
+             * Format: date
+             * @description The night for which it holds.
+             */
+            tonight: string;
+            /** @description Species by species, those with a pair that is ready first. */
+            species: components["schemas"]["DeskSpecies"][];
+            /** @description Who is recorded as an ancestor of itself; empty when nobody is. */
+            loop: string[];
+        };
         /** @enum {unknown} */
-        PairingMethod: "watched" | "leftTogether" | "throughMesh" | null;
+        PairingMethod: "watched" | "tubToTub" | "netOvernight" | "leftTogether" | "throughMesh" | null;
+        /** @description A pairing on one of the days to come. */
+        PairingRaceRequest: {
+            /** @description From one molt of hers to the next, days. */
+            moltPrior: components["schemas"]["WaitPrior"];
+            /**
+             * Format: double
+             * @description Days since her last molt; she has not molted since.
+             */
+            daysSinceMolt: number;
+            /** @description From the pairing to the sac, days. */
+            sacPrior: components["schemas"]["WaitPrior"];
+            /**
+             * Format: int32
+             * @description Last day to look at, 1–800; the sac may come later.
+             */
+            horizonDays: number;
+            /**
+             * Format: double
+             * @description Share of pairings that give a sac if nothing comes between, 0–1; 1 when left out.
+             */
+            takeRate?: null | number;
+            /**
+             * Format: int32
+             * @description First day on which she may be paired; 0 when left out.
+             */
+            firstDay?: null | number;
+        };
+        /** @description The race, day by day. */
+        PairingRaceResult: {
+            /** @description Every whole day from 0 on. */
+            byDay: components["schemas"]["DayChance"][];
+            /**
+             * Format: int32
+             * @description The earliest of the best days from the first allowed one on.
+             */
+            bestDay: number;
+            /**
+             * Format: int32
+             * @description The last day with at least half of that chance; none where there is none.
+             */
+            lastSensibleDay: null | number;
+        };
         /** @description How an order of the supplier stands. */
         Parcel: {
             /** @description Whether the parcel is at the door. */
@@ -5415,6 +5767,15 @@ export interface components {
         PasswordRequest: {
             former: string;
             password: string;
+        };
+        /** @description An animal and its parents. */
+        PedigreeLine: {
+            /** @description Its name, 1–100 characters. */
+            id: string;
+            /** @description Father; none when unknown. One that is not listed is an unrelated founder. */
+            sire?: null | string;
+            /** @description Mother, likewise. */
+            dam?: null | string;
         };
         /** @description Somebody who may sign in. */
         PersonView: {
@@ -5714,6 +6075,19 @@ export interface components {
             /** @description Whether it stands on a shelf for new stock. */
             apart: boolean;
         };
+        /** @description The chance of a sac when she is paired on a night. */
+        RaceNight: {
+            /**
+             * Format: date
+             * @description The night.
+             */
+            night: string;
+            /**
+             * Format: double
+             * @description Chance (0–1) that a sac comes before she molts or dies.
+             */
+            chance: number;
+        };
         /** @description A rack and its shelves. */
         RackLayout: {
             /** @description One or two capital letters, as in the code of its places. */
@@ -5772,6 +6146,25 @@ export interface components {
              */
             id?: null | string;
         };
+        /** @description Whether an animal may be paired tonight, and if not, what would make it ready. */
+        Readiness: {
+            /** @description The word for all of it. */
+            word: components["schemas"]["ReadyWord"];
+            /** @description The same as a sentence. */
+            says: string;
+            /**
+             * Format: date
+             * @description The night from which it may be; tonight when it may.
+             */
+            from: null | string;
+            /**
+             * Format: date
+             * @description The last night of its time, where that can be said.
+             */
+            until: null | string;
+            /** @description Everything that was asked. */
+            checks: components["schemas"]["ReadyCheck"][];
+        };
         /** @description How the premolt readings of a group did. */
         ReadingLine: {
             /** @description Group, or `all`. */
@@ -5807,6 +6200,30 @@ export interface components {
          * @enum {unknown}
          */
         ReadingWord: "open" | "wellFed" | "suspected" | "likely" | "imminent";
+        /** @description One thing that is asked of an animal before it is paired. */
+        ReadyCheck: {
+            /** @description How it stands. */
+            word: components["schemas"]["ReadyWord"];
+            /** @description What is known, with its rule. */
+            why: components["schemas"]["Reason"];
+            /** @description What would make it ready; none where it is, or where nothing would. */
+            makes?: null | string;
+            /**
+             * Format: date
+             * @description Night from which it holds by itself, where that can be said.
+             */
+            from?: null | string;
+            /**
+             * Format: date
+             * @description Last night on which it holds, where that can be said.
+             */
+            until?: null | string;
+        };
+        /**
+         * @description Whether an animal may be paired, in one word.
+         * @enum {unknown}
+         */
+        ReadyWord: "ready" | "ask" | "soon" | "not" | "past";
         /** @description One step of a "why": a rule or a datum, in words, with its origin. */
         Reason: {
             /** @description One or two words naming the step, e.g. "Cadence". */
@@ -6157,6 +6574,17 @@ export interface components {
             school: string;
         };
         /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfCallingHour: {
+            /** @description The value. */
+            value: components["schemas"]["CallingHour"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
         RuleOfDiapause: {
             /** @description The value. */
             value: components["schemas"]["Diapause"];
@@ -6204,6 +6632,17 @@ export interface components {
         RuleOfMoisture: {
             /** @description The value. */
             value: components["schemas"]["Moisture"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfPairingMethod: {
+            /** @description The value. */
+            value: components["schemas"]["PairingMethod"];
             /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
             unit: string;
             /** @description How far to trust it. */
@@ -6846,6 +7285,27 @@ export interface components {
             /** Format: int32 */
             animals: number;
         };
+        /** @description What the rulebook knows of the pairing of a species. */
+        SpeciesPairing: {
+            /** @description How a pair is put together. */
+            method: components["schemas"]["RuleOfPairingMethod"];
+            /** @description Nights after her molt (to adult, or the last one) between which she is best paired. */
+            afterMoltNights: components["schemas"]["RuleOfRange"];
+            /** @description Days from the pairing to the sac, ootheca, eggs or young. */
+            sacWait: components["schemas"]["RuleOfWaitPrior"];
+            /** @description Share of pairings that give one if nothing comes between (0–1). */
+            takeRate: components["schemas"]["RuleOfdouble"];
+            /** @description Share of males that come out alive (0–1). */
+            maleLives: components["schemas"]["RuleOfdouble"];
+            /** @description Nights after his ultimate molt between which he is of use. */
+            maleNights: components["schemas"]["RuleOfRange"];
+            season: null | components["schemas"]["RuleOfstring"];
+            callingHour: null | components["schemas"]["RuleOfCallingHour"];
+            /** @description Sacs, oothecae or clutches from one pairing. */
+            casesPerPairing: components["schemas"]["RuleOfRange"];
+            /** @description Young in one. */
+            broodSize: components["schemas"]["RuleOfRange"];
+        };
         /** @description What the rulebook knows of one species. */
         SpeciesProfile: {
             /** @description Identifier, e.g. `tliltocatl-albopilosus`. */
@@ -6904,6 +7364,7 @@ export interface components {
             adultFeeds?: null | components["schemas"]["RuleOfboolean"];
             leaf?: null | components["schemas"]["RuleOfLeafKind"];
             pupatesIn?: null | components["schemas"]["RuleOfstring"];
+            pairing?: null | components["schemas"]["SpeciesPairing"];
         };
         /** @description Everything the rulebook says of a species. */
         SpeciesSheet: {
@@ -10071,6 +10532,49 @@ export interface operations {
             };
         };
     };
+    pairing: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PairingDesk"];
+                };
+            };
+        };
+    };
+    kin: {
+        parameters: {
+            query: {
+                one: string;
+                other: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KinReading"];
+                };
+            };
+        };
+    };
     climate: {
         parameters: {
             query?: never;
@@ -10455,6 +10959,105 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CalcAnswerOfContainerResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcKinship: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KinshipRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfKinshipResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcPairingRace: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PairingRaceRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfPairingRaceResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcOverlap: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OverlapRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfOverlapResult"];
                 };
             };
             /** @description Bad Request */

@@ -20,6 +20,7 @@ const places = {
   round: ['r', 'Round', '/'],
   shelves: ['e', 'Shelves', '/shelves'],
   stock: ['s', 'Stock', '/stock'],
+  pairing: ['p', 'Pairing', '/pairing'],
   larder: ['l', 'Larder', '/larder'],
   almanac: ['a', 'Almanac', '/almanac'],
   guide: ['u', 'Guide', '/guide'],
@@ -35,7 +36,7 @@ const places = {
 
 export type PlaceId = keyof typeof places;
 
-/** Every place with the letter that stays its own: `g` and the letter go there. P, N, C and T are kept for places to come. */
+/** Every place with the letter that stays its own: `g` and the letter go there. N, C and T are kept for places to come. */
 export const placeOf = (id: PlaceId) => {
   const [letter, word, path] = places[id];
   return { id, letter, word, path };

@@ -76,6 +76,12 @@ export const BenchIcon = () => (
   </Icon>
 );
 
+export const PairingIcon = () => (
+  <Icon>
+    <path d="M4 5c3 5 3 9 0 14M20 5c-3 5-3 9 0 14M8 12h2.5M13.5 12H16M12 9.5v5" />
+  </Icon>
+);
+
 export const MoreIcon = () => (
   <Icon>
     <path d="M4 7h16M4 12h16M4 17h16" />

@@ -32,9 +32,9 @@ public sealed record DayChance(double Day, double Probability);
 public sealed record PairingRaceResult(IReadOnlyList<DayChance> ByDay, int BestDay, int? LastSensibleDay);
 
 /// <summary>One of two animals.</summary>
-/// <param name="AdultIn">Days from now until it is adult; none when it is adult now, its life then counted from now.</param>
 /// <param name="LifeDays">How long it lives as an adult.</param>
-public sealed record AdultLife(WaitPrior? AdultIn, WaitPrior LifeDays);
+/// <param name="AdultIn">Days from now until it is adult; none when it is adult now, its life then counted from now.</param>
+public sealed record AdultLife(WaitPrior LifeDays, WaitPrior? AdultIn = null);
 
 /// <summary>Two animals that should be adult together.</summary>
 /// <param name="First">The one.</param>

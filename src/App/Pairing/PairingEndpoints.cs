@@ -1,8 +1,8 @@
 using App.Hosting;
-using Husbandry.Journal;
 using Husbandry.Pairing;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
+using Husbandry.Rulebook;
 using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -31,24 +31,39 @@ public sealed record PairingDesk(DateOnly Tonight, IReadOnlyList<DeskSpecies> Sp
 /// <summary>Who is ready, until when, and with whom.</summary>
 public static class PairingEndpoints
 {
-    public static void MapPairing(this WebApplication app) =>
-        app.MapGet("/api/pairing", ReadAsync).WithName("pairing").WithTags("Pairing");
+    public static void MapPairing(this WebApplication app)
+    {
+        var pairing = app.MapGroup("/api/pairing").WithTags("Pairing");
+        pairing.MapGet("", ReadAsync).WithName("pairing");
+        pairing.MapGet("kin", KinAsync).WithName("kin");
+    }
+
+    /// <summary>How near of kin two animals are.</summary>
+    private static async Task<Ok<KinReading>> KinAsync(Guid one, Guid other, RoomNow now, CancellationToken cancel)
+    {
+        var room = await now.ReadAsync(cancel);
+        var index = await now.IndexAsync(cancel);
+        string Name(Guid id) => index.Find(id)?.Who.Name ?? "somebody unknown";
+        return TypedResults.Ok(KinReading.Of((one, Name(one)), (other, Name(other)), PedigreeOf(index), room));
+    }
 
     private static async Task<Ok<PairingDesk>> ReadAsync(RoomNow now, JournalReader reader, CancellationToken cancel)
     {
         var room = await now.ReadAsync(cancel);
-        var all = new List<Standing>();
-        await foreach (var standing in reader.StreamStandingsAsync(cancel))
-        {
-            all.Add(standing);
-        }
-
-        var pedigree = new RoomPedigree(all);
+        var index = await now.IndexAsync(cancel);
+        var pedigree = PedigreeOf(index);
+        var adults = index
+            .Here.Where(g =>
+                g.Who.Kind == StockKind.Specimen && g.Who.Stage is (Stage.Adult or Stage.SubAdult or Stage.Pupa)
+            )
+            .Select(g => g.StockId)
+            .ToList();
         List<DeskSpecies> species =
         [
-            .. all.AsParallel()
+            .. (await reader.StandingsAsync(adults, cancel))
+                .AsParallel()
                 .WithCancellation(cancel)
-                .Where(s => s.Departure is null && MayConcern(s, room))
+                .Where(s => Subject.Of(s, room).Profile.Pairing is not null)
                 .Select(s => Judgement.Of(s, room))
                 .Where(j => ReadinessChecks.Concerns(j.Subject, j.Stage.Value))
                 .Select(j =>
@@ -58,7 +73,7 @@ public static class PairingEndpoints
                             j.Subject,
                             j.Stage.Value,
                             j.Condition,
-                            j.Hush[Husbandry.Rulebook.CareAct.Pair],
+                            j.Hush[CareAct.Pair],
                             j.Molt.Value
                         )
                     )
@@ -94,7 +109,10 @@ public static class PairingEndpoints
         );
     }
 
-    /// <summary>What can be told without judging it.</summary>
-    private static bool MayConcern(Standing standing, Room room) =>
-        !standing.IsMany && Subject.Of(standing, room).Profile.Pairing is not null;
+    private static RoomPedigree PedigreeOf(StockIndex index) =>
+        new(
+            index
+                .Here.Concat(index.Gone)
+                .Select(g => new Descent(g.StockId, g.Who.Name, g.Who.FatherId, g.Who.MotherId))
+        );
 }

@@ -45,10 +45,17 @@ public sealed record Candidate(
         VigilForecast? molt
     )
     {
-        var readiness = ReadinessChecks.Of(subject, stage, condition, pairing);
+        var readiness = ReadinessChecks.Of(subject, stage, condition, pairing, molt);
         var (details, tonight) = (subject.Standing.Details, subject.Room.Tonight);
         var pairings = subject.Standing.PairingsNow.ToList();
-        var races = details.Sex == Sex.Female && (subject.Standing.IsMatureByRecord || stage == Rulebook.Stage.Adult);
+        var from = readiness.From is { } first && first > tonight ? first : tonight;
+        var races =
+            details.Sex == Sex.Female
+            && (subject.Standing.IsMatureByRecord || stage == Rulebook.Stage.Adult)
+            // A mother that guards her brood has won hers.
+            && !subject.AllWaitFor(VigilKind.Young)
+            // Where she molts before she may be paired there is nothing to race against yet.
+            && !(from > tonight && molt?.P50 <= from);
         return new Candidate(
             subject.Standing.StockId,
             details.Nickname,
@@ -56,7 +63,7 @@ public sealed record Candidate(
             details.Sex,
             subject.Group.StageWord(stage),
             readiness,
-            races ? HerRace.Of(subject, molt, readiness.From is { } from && from > tonight ? from : tonight) : null,
+            races ? HerRace.Of(subject, molt, from) : null,
             details.Sex == Sex.Male ? MaleSpan.Of(subject) : null,
             pairings.Count,
             pairings.Count > 0 ? subject.Night(pairings[^1].At) : null

@@ -4,35 +4,17 @@ using Husbandry.Rulebook;
 
 namespace Husbandry.Pairing;
 
-/// <summary>How near of kin a pair is.</summary>
-public enum KinWord
-{
-    /// <summary>Nothing on record stands against it.</summary>
-    Apart,
-
-    /// <summary>Near of kin: warned of.</summary>
-    Near,
-
-    /// <summary>Too near: only when confirmed.</summary>
-    TooNear,
-
-    /// <summary>Not to be told, as the pedigree is wrong.</summary>
-    Unclear,
-}
-
 /// <summary>A female and a male of one species, and what speaks for and against them.</summary>
 /// <param name="FemaleId">She.</param>
 /// <param name="MaleId">He.</param>
-/// <param name="Inbreeding">F of their young (0–1); none while the pedigree is wrong.</param>
-/// <param name="Kin">What that means.</param>
+/// <param name="Kin">How near of kin they are.</param>
 /// <param name="Word">The lesser of both their readiness, and of their kinship.</param>
 /// <param name="Says">The pair in a sentence.</param>
 /// <param name="Why">Reasons.</param>
 public sealed record PairChoice(
     Guid FemaleId,
     Guid MaleId,
-    double? Inbreeding,
-    KinWord Kin,
+    KinReading Kin,
     ReadyWord Word,
     string Says,
     IReadOnlyList<Reason> Why
@@ -50,38 +32,15 @@ public sealed record PairChoice(
             from he in candidates
             where he.Sex == Sex.Male
             let pair = Of(she, he, pedigree, room)
-            orderby pair.Kin is KinWord.TooNear or KinWord.Unclear, pair.Word, pair.Inbreeding, she.Race
-                ?.Value
-                .Best, she.Name, he.Name
+            orderby pair.Kin.Stops, pair.Word, pair.Kin.Inbreeding, she.Race?.Value.Best, she.Name, he.Name
             select pair,
         ];
 
     private static PairChoice Of(Candidate she, Candidate he, RoomPedigree pedigree, Room room)
     {
-        var rules = room.Rules.Room.Pairing;
-        var f = pedigree.Kinship(she.StockId, he.StockId);
-        var kin =
-            f is not { } known ? KinWord.Unclear
-            : known >= rules.KinStopAbove.Value ? KinWord.TooNear
-            : known >= rules.KinWarnAbove.Value ? KinWord.Near
-            : KinWord.Apart;
+        var kin = KinReading.Of((she.StockId, she.Name), (he.StockId, he.Name), pedigree, room);
         var word = she.Readiness.Word > he.Readiness.Word ? she.Readiness.Word : he.Readiness.Word;
-        List<string> untold = [.. new[] { she, he }.Where(c => !pedigree.IsTold(c.StockId)).Select(c => c.Name)];
-        var figure = f is { } value ? $"F {Wording.Plain(Math.Round(100 * value, 1))} %" : "";
-        var kinText = kin switch
-        {
-            KinWord.TooNear => $"Too near of kin: {figure} for their young. Stop, and confirm if it must be.",
-            KinWord.Near => $"Near of kin: {figure} for their young.",
-            KinWord.Apart when untold.Count > 0 =>
-                $"Counted as unrelated: parents of {string.Join(" and ", untold)} are not known.",
-            KinWord.Apart => f > 0 ? $"Distant kin: {figure} for their young." : "Unrelated by their pedigree.",
-            KinWord.Unclear =>
-                $"Kinship cannot be told: {string.Join(" ← ", pedigree.Loop)} is a loop in the pedigree.",
-            _ => throw new ArgumentOutOfRangeException(nameof(she), kin, "No words for such kinship."),
-        };
-        var rule = kin == KinWord.TooNear ? rules.KinStopAbove : rules.KinWarnAbove;
-        var name = kin == KinWord.TooNear ? "room.kinStopAbove" : "room.kinWarnAbove";
-        List<Reason> why = [rule.Because("Kinship", name, kinText)];
+        List<Reason> why = [kin.Why];
         foreach (var one in new[] { she, he }.Where(c => c.Readiness.Word != ReadyWord.Ready))
         {
             why.AddRange(
@@ -91,12 +50,12 @@ public sealed record PairChoice(
         }
 
         var says =
-            kin is KinWord.TooNear or KinWord.Unclear || word == ReadyWord.Ready
-                ? kinText
+            kin.Stops || word == ReadyWord.Ready
+                ? kin.Why.Text
                 : new[] { she, he }
                     .Where(c => c.Readiness.Word == word)
                     .Select(c => $"{c.Name}: {c.Readiness.Says}")
                     .First();
-        return new PairChoice(she.StockId, he.StockId, f, kin, word, says, why);
+        return new PairChoice(she.StockId, he.StockId, kin, word, says, why);
     }
 }

@@ -1,3 +1,4 @@
+using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
@@ -66,7 +67,28 @@ public sealed class PairedEntry() : EntryDefinition<Paired>("paired")
     protected override IEnumerable<Problem> Check(Paired act, EntryAt at) =>
         EntryCheck
             .CheckText("act.partner", act.Partner, required: false, EntryCheck.LongestName)
-            .Concat(EntryCheck.CheckText("act.remark", act.Remark, required: false));
+            .Concat(EntryCheck.CheckText("act.remark", act.Remark, required: false))
+            .Concat(
+                at is { Written: false, Standing: { } standing, Group: not null } && IsYoung(standing, at.Room)
+                    ? [new Problem("act", NotAdult(standing))]
+                    : []
+            );
+
+    /// <summary>
+    /// Whether it is not adult by its record: its ultimate molt marks it, or where adults go on molting its size may. A crab's
+    /// size says nothing of it, and of many some may be adult.
+    /// </summary>
+    private static bool IsYoung(Standing standing, Room room)
+    {
+        var subject = Subject.Of(standing, room);
+        return !standing.IsMatureByRecord
+            && !standing.IsMany
+            && subject.Group.Growth.AdultsMolt.Value != AdultMolting.Both
+            && StageReading.Of(subject, BodySize.Of(subject).Value).Value != Stage.Adult;
+    }
+
+    private static string NotAdult(Standing standing) =>
+        $"{standing.Details.Nickname} is not adult by its record: mark its last molt as the one to adult first, if it was.";
 
     /// <inheritdoc/>
     protected override IEnumerable<Problem> CheckBoth(Paired act, EntryAt at, Standing other)
@@ -92,6 +114,10 @@ public sealed class PairedEntry() : EntryDefinition<Paired>("paired")
                 "act.partnerId",
                 $"{mate.Nickname} is a {sex} too: mend the sex first if it was told wrong."
             );
+        }
+        else if (!at.Written && IsYoung(other, at.Room))
+        {
+            yield return new Problem("act.partnerId", NotAdult(other));
         }
     }
 

@@ -3,6 +3,7 @@ using Husbandry.Hush;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 
 namespace Husbandry.Pairing;
 
@@ -24,7 +25,14 @@ public static class ReadinessChecks
     /// <param name="stage">Its stage of life.</param>
     /// <param name="condition">How well fed it is.</param>
     /// <param name="pairing">What the hush says of pairing it.</param>
-    public static Readiness Of(Subject subject, Stage stage, Answer<Condition> condition, HushLine pairing)
+    /// <param name="molt">Its next molt, where one is awaited.</param>
+    public static Readiness Of(
+        Subject subject,
+        Stage stage,
+        Answer<Condition> condition,
+        HushLine pairing,
+        VigilForecast? molt
+    )
     {
         var rules = subject.Profile.Pairing!;
         List<ReadyCheck> checks =
@@ -33,7 +41,7 @@ public static class ReadinessChecks
             Mature(subject, stage),
             .. Rested(subject, rules),
             Fit(subject, condition),
-            Hushed(subject, pairing),
+            Hushed(subject, pairing, molt),
             .. Away(subject),
         ];
         return Readiness.Of(checks, subject.Room.Tonight, subject.Room.Wording);
@@ -121,7 +129,9 @@ public static class ReadinessChecks
                     name,
                     $"{(male ? "His" : "Her")} last molt is not on record; {Wording.Nights(here)} here. Best {Between(rule)} after it."
                 ),
-                "Ask who kept it when it molted last, and write that molt down."
+                subject.Group.Has(Stage.Pupa)
+                    ? $"Ask when {subject.It} emerged, and write it down."
+                    : $"Ask when {subject.It} molted last, and write that molt down."
             );
             yield break;
         }
@@ -197,18 +207,40 @@ public static class ReadinessChecks
         };
     }
 
-    private static ReadyCheck Hushed(Subject subject, HushLine pairing) =>
-        pairing.Contributors.Count > 0
-            ? new ReadyCheck(
-                ReadyWord.Not,
-                pairing.Contributors[0].Why,
-                $"Hushed: {pairing.Contributors[0].Why.Text}",
-                pairing.Until?.Night
-            )
-            : new ReadyCheck(
+    private static ReadyCheck Hushed(Subject subject, HushLine pairing, VigilForecast? molt)
+    {
+        if (pairing.Contributors.Count == 0)
+        {
+            return new ReadyCheck(
                 ReadyWord.Ready,
                 Reason.FromRecord("Hush", $"Nothing hushes {subject.Them} tonight.", "record.hush")
             );
+        }
+
+        var why = pairing.Contributors[0].Why;
+        return
+            subject.Standing is { IsMatureByRecord: true, Details.Sex: Sex.Female }
+            && molt is not null
+            && MoltsBefore(molt, pairing.Until?.Night, subject)
+            ? MoltsFirst(subject, molt, why)
+            : new ReadyCheck(ReadyWord.Not, why, $"Hushed: {why.Text}", pairing.Until?.Night);
+    }
+
+    /// <summary>Whether she will rather have molted than not by the night on which she may be paired again.</summary>
+    private static bool MoltsBefore(VigilForecast molt, DateOnly? until, Subject subject) =>
+        until is { } night && molt.P50 <= night && night > subject.Room.Tonight;
+
+    private static ReadyCheck MoltsFirst(Subject subject, VigilForecast molt, Reason why)
+    {
+        var words = subject.Room.Wording;
+        var from = molt.P50.AddDays((int)Math.Ceiling(subject.Profile.Pairing!.AfterMoltNights.Value.Low));
+        return new ReadyCheck(
+            ReadyWord.Not,
+            why,
+            $"Molts first, about {words.Date(molt.P50)}; rested after it from about {words.Date(from)} on.",
+            from
+        );
+    }
 
     private static IEnumerable<ReadyCheck> Away(Subject subject) =>
         subject.Standing.Loan is { } loan

@@ -1,23 +1,27 @@
-using Husbandry.Journal;
-
 namespace Husbandry.Pairing;
+
+/// <summary>Of whom an animal descends.</summary>
+/// <param name="Id">The animal.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Father">Its father, where he is or was in the room.</param>
+/// <param name="Mother">Its mother, likewise.</param>
+public sealed record Descent(Guid Id, string Name, Guid? Father, Guid? Mother);
 
 /// <summary>The pedigree of everything that is or was in the room, by the parents on record.</summary>
 public sealed class RoomPedigree
 {
     private readonly Pedigree? pedigree;
-    private readonly Dictionary<Guid, (Guid? Father, Guid? Mother)> parents;
+    private readonly Dictionary<Guid, Descent> all;
 
     /// <param name="all">Everything that is or was in the room.</param>
-    public RoomPedigree(IEnumerable<Standing> all)
+    public RoomPedigree(IEnumerable<Descent> all)
     {
-        var named = all.ToDictionary(s => s.StockId, s => (s.Details.Nickname, s.Details.FatherId, s.Details.MotherId));
-        parents = named.ToDictionary(n => n.Key, n => (n.Value.FatherId, n.Value.MotherId));
+        this.all = all.ToDictionary(d => d.Id);
         var (found, loop) = Pedigree.Of([
-            .. parents.Select(p => new Parentage(Key(p.Key), Key(p.Value.Father), Key(p.Value.Mother))),
+            .. this.all.Values.Select(d => new Parentage(Key(d.Id), Key(d.Father), Key(d.Mother))),
         ]);
         pedigree = found;
-        Loop = [.. loop.Select(id => named[Guid.Parse(id)].Nickname)];
+        Loop = [.. loop.Select(id => this.all[Guid.Parse(id)].Name)];
     }
 
     /// <summary>Who is recorded as an ancestor of itself, with those between; empty when nobody is.</summary>
@@ -26,8 +30,8 @@ public sealed class RoomPedigree
     /// <summary>Inbreeding of young that two would have (0–1); none while somebody is recorded as an ancestor of itself.</summary>
     public double? Kinship(Guid one, Guid other) => pedigree?.Kinship(Key(one), Key(other));
 
-    /// <summary>Whether a parent of one of the two, or of its ancestors as far as they are told, is not known.</summary>
-    public bool IsTold(Guid id) => parents.GetValueOrDefault(id) is { Father: not null, Mother: not null };
+    /// <summary>Whether both parents of an animal are on record.</summary>
+    public bool IsTold(Guid id) => all.GetValueOrDefault(id) is { Father: not null, Mother: not null };
 
     private static string Key(Guid id) => id.ToString("N");
 

@@ -1,5 +1,3 @@
-using Husbandry.Journal;
-
 namespace Husbandry.Rulebook;
 
 /// <summary>Rules of pairing that hold for the whole room.</summary>
@@ -13,6 +11,25 @@ public sealed record RoomPairingRules(
     Rule<double> KinStopAbove,
     Rule<int> HorizonDays
 );
+
+/// <summary>How two animals were put together.</summary>
+public enum PairingMethod
+{
+    /// <summary>Put together and watched, then parted.</summary>
+    Watched,
+
+    /// <summary>Open tubs side by side, until one of them crosses.</summary>
+    TubToTub,
+
+    /// <summary>Both tubs open in a zipped net cage from lights out until morning.</summary>
+    NetOvernight,
+
+    /// <summary>Left together.</summary>
+    LeftTogether,
+
+    /// <summary>Shown to each other through a mesh or a pane.</summary>
+    ThroughMesh,
+}
 
 /// <summary>At what time of the day moths and butterflies find each other.</summary>
 public enum CallingHour

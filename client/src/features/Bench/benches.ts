@@ -1,6 +1,7 @@
 import { animalBenches } from './animalBenches';
 import type { Bench } from './benchParts';
+import { pairingBenches } from './pairingBenches';
 import { climateBenches } from './climateBenches';
 
 /** Every calculator, those about an animal first. */
-export const benches: readonly Bench[] = [...animalBenches, ...climateBenches];
+export const benches: readonly Bench[] = [...animalBenches, ...pairingBenches, ...climateBenches];

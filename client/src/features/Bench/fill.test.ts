@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { Refusal } from '../../api/client';
-import { figure, optional, rows } from './fill';
+import { figure, optional, rows, words } from './fill';
 
 describe('what is typed at the bench', () => {
   it('reads numbers with a comma or a point, and lines of them', () => {
@@ -18,6 +18,18 @@ describe('what is typed at the bench', () => {
     expect(() => figure({}, 'a')).toThrow(Refusal);
     expect(() => rows({ days: '3 11\n5' }, 'days', 2)).toThrow(
       expect.objectContaining({ fields: { days: ['Line 2 must have 2 numbers.'] } }),
+    );
+  });
+
+  it('reads lines of names, and says which line has not enough of them', () => {
+    expect(words({ animals: 'Pip  - Tansy\n\nFern Flint Rue' }, 'animals', 3)).toEqual([
+      ['Pip', '-', 'Tansy'],
+      ['Fern', 'Flint', 'Rue'],
+    ]);
+    expect(() => words({ animals: 'Pip Tansy' }, 'animals', 3)).toThrow(
+      expect.objectContaining({
+        fields: { animals: ['Line 1 must have 3 names; a dash for one not known.'] },
+      }),
     );
   });
 });

@@ -47,3 +47,21 @@ export function rows(filled: Filled, key: string, width: number): number[][] {
       return figures;
     });
 }
+
+/** Lines of so many words each, parted by spaces. */
+export function words(filled: Filled, key: string, width: number): string[][] {
+  return (filled[key] ?? '')
+    .split('\n')
+    .filter((line) => line.trim() !== '')
+    .map((line, k) => {
+      const found = line.trim().split(/\s+/);
+      if (found.length !== width) {
+        throw new Refusal(
+          '',
+          { [key]: [`Line ${k + 1} must have ${width} names; a dash for one not known.`] },
+          400,
+        );
+      }
+      return found;
+    });
+}

@@ -1,11 +1,14 @@
 import { AgainstHush } from '../Hush/AgainstHush';
-import type { Schemas } from '../../api/client';
+import { Refusal, type Schemas } from '../../api/client';
 import { Choice, TextField } from '../../ui/Field';
 import { type EntryForm, textOrNone } from '../Journal/entryForm';
 import { AnimalField } from '../Stock/AnimalField';
+import { AgainstKin, confirmedText, kinText } from './AgainstKin';
 
 const methods: readonly (readonly [NonNullable<Schemas['PairingMethod']>, string])[] = [
   ['watched', 'Watched, then parted'],
+  ['tubToTub', 'Tub to tub'],
+  ['netOvernight', 'In the net overnight'],
   ['leftTogether', 'Left together'],
   ['throughMesh', 'Through a mesh'],
 ];
@@ -13,7 +16,15 @@ const methods: readonly (readonly [NonNullable<Schemas['PairingMethod']>, string
 const paired: EntryForm<'paired'> = {
   title: 'Put together with a mate',
   begin: () => ({ kind: 'paired', partnerId: null, partner: null, method: 'watched', remark: null }),
-  Fields: ({ act, change, subject, error }) => {
+  finish: (act, texts) =>
+    (texts[kinText] ?? '') !== '' && texts[confirmedText] !== 'yes'
+      ? new Refusal(
+          '',
+          { partnerId: ['Too near of kin: say that they were paired all the same, or choose another mate.'] },
+          400,
+        )
+      : act,
+  Fields: ({ act, change, subject, error, texts, write }) => {
     return (
       <>
         <AgainstHush subject={subject} act="pair" />
@@ -24,8 +35,14 @@ const paired: EntryForm<'paired'> = {
           not={subject.sex === 'unknown' ? null : subject.sex}
           except={subject.stockId}
           error={error('partnerId')}
-          onChange={(partnerId) => change({ ...act, partnerId, partner: null })}
+          onChange={(partnerId) => {
+            change({ ...act, partnerId, partner: null });
+            write(kinText, '');
+          }}
         />
+        {act.partnerId != null && (
+          <AgainstKin one={subject.stockId} other={act.partnerId} texts={texts} write={write} />
+        )}
         {act.partnerId == null && (
           <TextField
             label="Or a mate from elsewhere"
