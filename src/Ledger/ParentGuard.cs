@@ -1,7 +1,7 @@
-using Husbandry.Rulebook;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Records;
+using Husbandry.Rulebook;
 
 namespace Ledger;
 

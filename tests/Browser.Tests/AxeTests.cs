@@ -58,6 +58,7 @@ public sealed class AxeTests() : BrowserRoom(demo: true)
             }
         );
         Check("stock", "/stock", "Bramble");
+        Check("pairing", "/pairing", "sac before her molt");
         Check("new", "/stock/new", "First measure");
         Check("room", "/room", "Time zone");
         Check("animal", "/stock", "Bramble", Bramble);

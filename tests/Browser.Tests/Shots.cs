@@ -52,9 +52,9 @@ public class Shots
         keeper.Open("/rulebook");
         keeper.SeeText("main", "Predatory ground beetles");
         Save(keeper, "rulebook");
-        keeper.Open("/rulebook/ceratogyrus-darlingi?with=caribena-versicolor");
-        keeper.SeeText("table", "From molt to molt");
-        Save(keeper, "rulebook-compare");
+        keeper.Open("/pairing");
+        keeper.SeeText("main", "sac before her molt");
+        Save(keeper, "pairing");
         keeper.Open("/guide");
         keeper.SeeText("main", "It lies on its back");
         Save(keeper, "guide");

@@ -66,6 +66,16 @@ internal sealed class LifeWriter
 
     public List<(Guid StockId, NewEntry Entry)> Entries { get; } = [];
 
+    /// <summary>Its parents, as far as they are or were in the room.</summary>
+    public LifeWriter DescendsFrom(LifeWriter? mother, LifeWriter? father)
+    {
+        var (id, came) = Entries[0];
+        var acquired = (Acquired)came.Act;
+        var details = acquired.Details with { MotherId = mother?.StockId, FatherId = father?.StockId };
+        Entries[0] = (id, came with { Act = acquired with { Details = details } });
+        return this;
+    }
+
     /// <summary>Molts on these nights ago, oldest first; each shed skin is measured.</summary>
     public LifeWriter Molted(params int[] nightsAgo)
     {

@@ -28,7 +28,12 @@ internal static class NetLoft
     public static RoomFile Write(Room room)
     {
         var (simulated, climate) = new SimulatedRacks(room).Write();
-        var lives = ByHand(room).Concat(DemoCases.Write(room)).Concat(simulated).Select(l => l.Entries).ToList();
+        var lives = ByHand(room)
+            .Concat(DemoCases.Write(room))
+            .Concat(simulated)
+            .Concat(DemoPairs.Write(room))
+            .Select(l => l.Entries)
+            .ToList();
         var entries = lives
             .SelectMany(l => l)
             .Concat(DemoHousing.House(lives, room))
