@@ -73,6 +73,26 @@ public sealed class PairingApiTests : IDisposable
         Assert.Empty((await api.GetAsync("/api/pairing"))["loop"]!.AsArray());
     }
 
+    [Fact]
+    public async Task A_juvenile_is_neither_paired_nor_a_mate()
+    {
+        var desk = await api.GetAsync("/api/pairing");
+        var family = desk["species"]!.AsArray().Single(s => s!["name"]!.GetValue<string>() == "Ceratogyrus darlingi")!;
+        string IdOf(string name) =>
+            family["candidates"]!.AsArray().First(c => c!["name"]!.GetValue<string>() == name)![
+                "stockId"
+            ]!.GetValue<string>();
+        Task<(HttpStatusCode Status, JsonNode? Body)> PairAsync(string one, string other) =>
+            api.PostAsync(
+                $"/api/stock/{IdOf(one)}/journal",
+                Api.Log(Api.Act("paired", ("partnerId", IdOf(other)), ("method", "watched")))
+            );
+        Api.Refused(await PairAsync("Quill", "Reeve"), "act", "Quill is not adult by its record");
+        Api.Refused(await PairAsync("Reeve", "Quill"), "act.partnerId", "Quill is not adult by its record");
+        Api.Refused(await PairAsync("Reeve", "Ebb"), "act.partnerId", "Ebb is a male too");
+        Assert.Equal(HttpStatusCode.OK, (await PairAsync("Reeve", "Dapple")).Status);
+    }
+
     private Task<(HttpStatusCode Status, JsonNode? Body)> PutAsync(string path, JsonNode body) =>
         api.SendAsync(HttpMethod.Put, path, body.ToJsonString());
 }
