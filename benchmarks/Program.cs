@@ -3,6 +3,11 @@ using Benchmarks;
 
 // Every figure is a ratio against a baseline of the same run, so that it means the same on any machine.
 Console.WriteLine("Hushed Lantern: speed and memory within one run");
+if (args is [] or ["pairing"])
+{
+    PairingBenchmark.Run();
+}
+
 if (args is [] or ["forecast"])
 {
     ForecastBenchmark.Run();

@@ -30,7 +30,7 @@ public sealed record HerRace(
     private const int Shares = 100;
     private const int MostNights = 60;
     private const int Week = 7;
-    private const int Ahead = 2;
+    private const int Points = 240;
 
     /// <summary>Runs the race.</summary>
     /// <param name="subject">A female of a species that is paired.</param>
@@ -44,17 +44,13 @@ public sealed record HerRace(
     {
         var (rules, room) = (subject.Profile.Pairing!, subject.Room.Rules.Room.Pairing);
         var horizon = room.HorizonDays.Value;
-        var still = Still(subject, molt, horizon * Ahead);
-        var effective = subject.Pace.EachDayAhead(horizon);
+        var gone = subject.Pace.EachDayAhead(horizon);
         var sacs = EqualShares.Of(LogNormalWait.FromPrior(rules.SacWait.Value), Shares);
+        var still = Still(subject, molt, gone[^1] + sacs[^1]);
         double[] byDay =
         [
-            .. effective.Select(gone =>
-                PairingRace.Chance(
-                    still,
-                    sacs.Select(sac => subject.Pace.Ahead(gone + sac).Value),
-                    rules.TakeRate.Value
-                )
+            .. gone.Select(paired =>
+                PairingRace.Chance(still, sacs.Select(sac => (paired + sac).Value), rules.TakeRate.Value)
             ),
         ];
         var tonight = subject.Room.Tonight;
@@ -77,25 +73,26 @@ public sealed record HerRace(
         return new Answer<HerRace>(race, Says(race, subject), Why(race, molt, rules, subject));
     }
 
-    /// <summary>Chance that neither a molt nor the end of her life has come, day by day from tonight, straight between.</summary>
-    private static Func<double, double> Still(Subject subject, VigilForecast? molt, int days)
+    /// <summary>
+    /// Chance that neither a molt nor the end of her life has come by a day of her own clock: read off a table that is as fine as
+    /// the drawing needs, straight between its points.
+    /// </summary>
+    private static Func<double, double> Still(Subject subject, VigilForecast? molt, EffectiveDays until)
     {
         var life = Life(subject);
-        var table = new double[days + 1];
-        for (var day = 0; day <= days; day++)
+        var step = Math.Max(1, until.Value / Points);
+        var table = new double[(int)Math.Ceiling(until.Value / step) + 1];
+        for (var k = 0; k < table.Length; k++)
         {
-            table[day] = (molt?.Left.Survival(new CalendarDays(day)) ?? 1) * (1 - life.Within(new EffectiveDays(day)));
+            var day = subject.Pace.Ahead(new EffectiveDays(k * step));
+            table[k] = (molt?.Left.Survival(day) ?? 1) * (1 - life.Within(new EffectiveDays(day.Value)));
         }
 
         return day =>
         {
-            if (day >= days)
-            {
-                return table[days];
-            }
-
-            var whole = (int)day;
-            return table[whole] + ((day - whole) * (table[whole + 1] - table[whole]));
+            var at = day / step;
+            var whole = Math.Min((int)at, table.Length - 2);
+            return table[whole] + (Math.Min(1, at - whole) * (table[whole + 1] - table[whole]));
         };
     }
 
