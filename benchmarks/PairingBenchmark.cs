@@ -25,10 +25,7 @@ internal static class PairingBenchmark
         List<Standing> all = [.. Enumerable.Range(0, Females).Select(k => Female(now, 30 + k))];
         List<Judgement> judged = [];
         void Judge() => judged = [.. all.Select(s => Judgement.Of(s, room))];
-        void Race() =>
-            judged.ForEach(j =>
-                Candidate.Of(j.Subject, j.Stage.Value, j.Condition, j.Hush[CareAct.Pair], j.Molt.Value)
-            );
+        void Race() => judged.ForEach(j => Candidate.Of(j.Mate));
         // Once to warm up.
         Judge();
         Race();

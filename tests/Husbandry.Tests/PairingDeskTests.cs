@@ -79,7 +79,7 @@ public sealed class PairingDeskTests
         var ready = At(Male(175));
         Assert.Equal(ReadyWord.Ready, ready.Readiness.Word);
         // 20 to 330 nights, by the rules of his species.
-        Assert.Equal((175 - 20) / 310.0, ready.Span!.Used, 1e-9);
+        Assert.Equal((175 - 20) / 310.0, ready.Useful!.Used, 1e-9);
         Assert.Equal(ReadyWord.Past, At(Male(360)).Readiness.Word);
         var lent = At(Male(175).With(10, new Lent("a keeper across the water", null, Tonight.AddDays(20))));
         Assert.Equal(ReadyWord.Not, lent.Readiness.Word);
@@ -181,6 +181,52 @@ public sealed class PairingDeskTests
     }
 
     [Fact]
+    public void Who_will_miss_each_other_is_steered_so_that_they_meet()
+    {
+        // He is adult soon and lives for months, she has several molts to go.
+        var he = At(
+            new Diary("hierodula-membranacea", Sex.Male, molts: 8, cameNightsAgo: 60).With(
+                40,
+                new Molted(Ultimate: true)
+            )
+        );
+        var she = At(
+            new Diary("hierodula-membranacea", molts: 3, cameNightsAgo: 40)
+                .With(12, new Molted())
+                .With(12, new Measured(BodyPart.Body, 30, false))
+        );
+        var meeting = Meeting.Of(she, he, RuleSet.Shipped.Room.Pairing)!;
+        Assert.InRange(meeting.Chance, 0.02, 0.9);
+        // Only she can still be steered, and only sooner helps.
+        Assert.Equal(she.StockId, meeting.Steered);
+        Assert.True(meeting.How is Steering.Warmer or Steering.Richer);
+        Assert.True(meeting.Then >= meeting.Chance + RuleSet.Shipped.Room.Pairing.SteerWorth.Value);
+        Assert.Contains("Adult together in", meeting.Says, StringComparison.Ordinal);
+        // Two that are adult have met.
+        Assert.Null(Meeting.Of(he, he, RuleSet.Shipped.Room.Pairing));
+    }
+
+    [Fact]
+    public void Steering_moves_nobody_who_is_hushed_and_starves_nobody_who_is_thin()
+    {
+        Diary Young() =>
+            new Diary("hierodula-membranacea", molts: 4, cameNightsAgo: 60)
+                .With(14, new Molted())
+                .With(14, new Measured(BodyPart.Body, 30, false));
+        var free = At(Young()).Steering.Select(s => s.How).ToList();
+        Assert.Contains(Steering.Leaner, free);
+        Assert.Contains(Steering.Warmer, free);
+        Assert.DoesNotContain(
+            Steering.Leaner,
+            At(Young().With(1, Looks(BodyCondition.Thin))).Steering.Select(s => s.How)
+        );
+        Assert.Empty(At(Young().Sign("molting-hanging", 0)).Steering);
+        // Warmer is sooner, cooler later.
+        double Middle(Steering how) => At(Young()).Steering.Single(s => s.How == how).Span.Dates.Average();
+        Assert.True(Middle(Steering.Warmer) < Middle(Steering.Leaner));
+    }
+
+    [Fact]
     public void First_cousins_are_warned_of_and_a_loop_is_named()
     {
         Guid[] id = [.. Enumerable.Range(0, 9).Select(_ => Guid.NewGuid())];
@@ -222,6 +268,6 @@ public sealed class PairingDeskTests
     private static Candidate At(Diary diary)
     {
         var j = diary.Judge();
-        return Candidate.Of(j.Subject, j.Stage.Value, j.Condition, j.Hush[CareAct.Pair], j.Molt.Value);
+        return Candidate.Of(j.Mate);
     }
 }

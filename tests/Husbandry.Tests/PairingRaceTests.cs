@@ -89,24 +89,20 @@ public sealed class PairingRaceTests
             together += Math.Min(x + l1.Sample(), y + l2.Sample()) - Math.Max(x, y) >= Nights ? 1 : 0;
         }
 
-        var one = new AdultSpan(Wait(40, 60, 90), Wait(30, 60, 110));
-        var other = new AdultSpan(Wait(70, 110, 170), Wait(90, 150, 240));
-        Assert.Equal(together / (double)Draws, AdultOverlap.Chance(one, other, Nights, Shares), 0.0035);
-        Assert.Equal(
-            AdultOverlap.Chance(one, other, Nights, Shares),
-            AdultOverlap.Chance(other, one, Nights, Shares),
-            1e-9
-        );
+        var one = AdultSpan.From(Wait(40, 60, 90), Wait(30, 60, 110), Shares);
+        var other = AdultSpan.From(Wait(70, 110, 170), Wait(90, 150, 240), Shares);
+        Assert.Equal(together / (double)Draws, AdultOverlap.Chance(one, other, Nights), 0.0035);
+        Assert.Equal(AdultOverlap.Chance(one, other, Nights), AdultOverlap.Chance(other, one, Nights), 1e-9);
     }
 
     [Fact]
     public void Who_is_adult_now_is_adult_until_it_dies()
     {
-        var now = new AdultSpan(null, Wait(30, 60, 110));
-        Assert.Equal(1, now.AdultOn(0, Shares), 1e-12);
-        Assert.Equal(0.5, now.AdultOn(60, Shares), 1e-9);
+        var now = AdultSpan.From(null, Wait(30, 60, 110), Shares);
+        Assert.Equal(1, now.AdultOn(0), 1e-12);
+        Assert.Equal(0.5, now.AdultOn(60), 1e-9);
         // Two that are adult now are together for as long as both live.
-        Assert.Equal(0.25, AdultOverlap.Chance(now, now, 60, Shares), 1e-9);
+        Assert.Equal(0.25, AdultOverlap.Chance(now, now, 60), 1e-9);
     }
 
     private static LogNormalWait Wait(double p10, double p50, double p90) =>

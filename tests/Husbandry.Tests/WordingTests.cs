@@ -30,6 +30,13 @@ public class WordingTests
         Assert.Equal(text, (Words with { Unit = unit }).Length(mm));
 
     [Fact]
+    public void Days_print_as_days() =>
+        Assert.Equal(
+            ("2.5 effective days", "3 days"),
+            (new EffectiveDays(2.5).ToString(), new CalendarDays(3).ToString())
+        );
+
+    [Fact]
     public void Dates_say_the_year_when_it_is_not_this_one()
     {
         Assert.Equal("24 Dec", Words.Date(new DateOnly(2026, 12, 24)));

@@ -2567,7 +2567,7 @@ export interface components {
             /** @description Whether it may be paired. */
             readiness: components["schemas"]["Readiness"];
             race: null | components["schemas"]["AnswerOfHerRace"];
-            span: null | components["schemas"]["MaleSpan"];
+            useful: null | components["schemas"]["MaleSpan"];
             /**
              * Format: int32
              * @description How often it was paired since its last molt.
@@ -2578,6 +2578,8 @@ export interface components {
              * @description When last.
              */
             lastPaired: null | string;
+            /** @description Whether it is an adult already. */
+            isAdult: boolean;
         };
         /**
          * @description Something a keeper may do to an animal.
@@ -5236,6 +5238,27 @@ export interface components {
              */
             eatsNothing: boolean;
         };
+        /** @description Whether a male and a female will be adult together, and what would make it likelier. */
+        Meeting: {
+            /**
+             * Format: double
+             * @description Chance (0–1) as both are kept now.
+             */
+            chance: number;
+            /**
+             * Format: uuid
+             * @description Which of the two is best kept otherwise; none where nothing gains enough.
+             */
+            steered: null | string;
+            how: null | components["schemas"]["Steering"];
+            /**
+             * Format: double
+             * @description Chance (0–1) then.
+             */
+            then: null | number;
+            /** @description The same in a sentence. */
+            says: string;
+        };
         /** @description How an enclosure is misted. */
         MistPlan: {
             /**
@@ -5693,6 +5716,7 @@ export interface components {
             kin: components["schemas"]["KinReading"];
             /** @description The lesser of both their readiness, and of their kinship. */
             word: components["schemas"]["ReadyWord"];
+            meeting: null | components["schemas"]["Meeting"];
             /** @description The pair in a sentence. */
             says: string;
             /** @description Reasons. */
@@ -7387,6 +7411,8 @@ export interface components {
          * @enum {unknown}
          */
         Stage: "sling" | "juvenile" | "subAdult" | "adult" | "pupa" | "egg";
+        /** @enum {unknown} */
+        Steering: "warmer" | "cooler" | "leaner" | "richer" | null;
         /** @description Changed details. */
         StockChange: {
             /** Format: uuid */

@@ -153,12 +153,12 @@ internal static class PairingCalculators
         return TypedResults.Ok(
             new CalcAnswer<OverlapResult>(
                 new OverlapResult(
-                    AdultOverlap.Chance(one, other, nights, Shares),
+                    AdultOverlap.Chance(one, other, nights),
                     [
                         .. (body.Days ?? [])
                             .AsParallel()
                             .AsOrdered()
-                            .Select(day => new DayChance(day, one.AdultOn(day, Shares) * other.AdultOn(day, Shares))),
+                            .Select(day => new DayChance(day, one.AdultOn(day) * other.AdultOn(day))),
                     ]
                 ),
                 [
@@ -188,8 +188,9 @@ internal static class PairingCalculators
         );
 
     private static AdultSpan Span(AdultLife life) =>
-        new(
+        AdultSpan.From(
             life.AdultIn is { } adultIn ? LogNormalWait.FromPrior(adultIn) : null,
-            LogNormalWait.FromPrior(life.LifeDays)
+            LogNormalWait.FromPrior(life.LifeDays),
+            Shares
         );
 }

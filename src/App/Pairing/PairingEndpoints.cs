@@ -66,18 +66,7 @@ public static class PairingEndpoints
                 .Where(s => Subject.Of(s, room).Profile.Pairing is not null)
                 .Select(s => Judgement.Of(s, room))
                 .Where(j => ReadinessChecks.Concerns(j.Subject, j.Stage.Value))
-                .Select(j =>
-                    (
-                        j.Subject,
-                        Candidate: Candidate.Of(
-                            j.Subject,
-                            j.Stage.Value,
-                            j.Condition,
-                            j.Hush[CareAct.Pair],
-                            j.Molt.Value
-                        )
-                    )
-                )
+                .Select(j => (j.Subject, Candidate: Candidate.Of(j.Mate)))
                 .GroupBy(c => c.Candidate.SpeciesName)
                 .Select(g => Of([.. g.Select(c => c.Candidate)], g.First().Subject, pedigree)),
         ];

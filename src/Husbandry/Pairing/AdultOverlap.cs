@@ -4,30 +4,22 @@ using Husbandry.Vigils;
 namespace Husbandry.Pairing;
 
 /// <summary>When an animal is adult, and how long it lives then.</summary>
-/// <param name="AdultIn">From now until it is adult; none when it is adult now, its life then counted from now.</param>
-/// <param name="Life">From then on until it dies.</param>
-public sealed record AdultSpan(IWait? AdultIn, IWait Life)
+/// <param name="Dates">Days from now on which it is adult, each equally likely; a single 0 where it is adult now.</param>
+/// <param name="Life">From then on until it dies; of one that is adult now, from now.</param>
+public sealed record AdultSpan(IReadOnlyList<double> Dates, IWait Life)
 {
+    /// <summary>An animal whose date is a wait; none where it is adult now.</summary>
+    /// <param name="adultIn">From now until it is adult; none when it is.</param>
+    /// <param name="life">How long it lives then.</param>
+    /// <param name="shares">In how many equal shares the date is taken; no chance is wrong by more than two of them.</param>
+    public static AdultSpan From(IWait? adultIn, IWait life, int shares) =>
+        new(adultIn is null ? [0] : [.. EqualShares.Of(adultIn, shares).Select(d => d.Value)], life);
+
     /// <summary>Chance (0–1) that it is adult by a day and still alive on it.</summary>
     /// <param name="day">Days from now, ≥ 0.</param>
-    /// <param name="shares">In how many equal shares lives are taken; the error is at most half of one.</param>
-    public double AdultOn(double day, int shares)
-    {
-        if (AdultIn is null)
-        {
-            return Still(Life, day);
-        }
+    public double AdultOn(double day) => Dates.Average(date => date <= day ? Still(day - date) : 0);
 
-        // Adult by then, less those whose life has ended: F(d) − E[F(d − L)].
-        var gone = EqualShares.Of(Life, shares).Average(life => Over(AdultIn, day - life.Value));
-        return Math.Max(0, Over(AdultIn, day) - gone);
-    }
-
-    internal static double Still(IWait wait, double days) =>
-        Math.Exp(wait.LogSurvival(new EffectiveDays(days).NotNegative));
-
-    private static double Over(IWait wait, double days) =>
-        days <= 0 ? 0 : -double.ExpM1(wait.LogSurvival(new EffectiveDays(days)));
+    internal double Still(double days) => Math.Exp(Life.LogSurvival(new EffectiveDays(days).NotNegative));
 }
 
 /// <summary>Whether two animals are adult together.</summary>
@@ -41,26 +33,18 @@ public static class AdultOverlap
     /// <param name="one">The one.</param>
     /// <param name="other">The other.</param>
     /// <param name="nights">Nights, &gt; 0.</param>
-    /// <param name="shares">In how many equal shares each date is taken; the error is at most one of them.</param>
-    public static double Chance(AdultSpan one, AdultSpan other, double nights, int shares)
+    public static double Chance(AdultSpan one, AdultSpan other, double nights)
     {
-        var (first, second) = (Dates(one, shares), Dates(other, shares));
-        var (oneAlone, otherAlone) = (AdultSpan.Still(one.Life, nights), AdultSpan.Still(other.Life, nights));
+        var (oneAlone, otherAlone) = (one.Still(nights), other.Still(nights));
         var sum = 0.0;
-        foreach (var a in first)
+        foreach (var a in one.Dates)
         {
-            foreach (var b in second)
+            foreach (var b in other.Dates)
             {
-                sum +=
-                    b >= a
-                        ? AdultSpan.Still(one.Life, nights + b - a) * otherAlone
-                        : oneAlone * AdultSpan.Still(other.Life, nights + a - b);
+                sum += b >= a ? one.Still(nights + b - a) * otherAlone : oneAlone * other.Still(nights + a - b);
             }
         }
 
-        return sum / (first.Count * second.Count);
+        return sum / (one.Dates.Count * other.Dates.Count);
     }
-
-    private static List<double> Dates(AdultSpan span, int shares) =>
-        span.AdultIn is { } wait ? [.. EqualShares.Of(wait, shares).Select(d => d.Value)] : [0];
 }

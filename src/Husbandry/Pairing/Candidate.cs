@@ -1,9 +1,7 @@
-using Husbandry.Growth;
-using Husbandry.Hush;
+using System.Text.Json.Serialization;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
-using Husbandry.Vigils;
 
 namespace Husbandry.Pairing;
 
@@ -15,9 +13,12 @@ namespace Husbandry.Pairing;
 /// <param name="Stage">What a keeper calls its stage.</param>
 /// <param name="Readiness">Whether it may be paired.</param>
 /// <param name="Race">Her race against the molt; none of males, of juveniles and of what is not known to be mature.</param>
-/// <param name="Span">His span in nights from tonight, where his ultimate molt is on record.</param>
+/// <param name="Useful">His span, where his ultimate molt is on record.</param>
 /// <param name="Paired">How often it was paired since its last molt.</param>
 /// <param name="LastPaired">When last.</param>
+/// <param name="IsAdult">Whether it is an adult already.</param>
+/// <param name="Span">When it is adult, and how long; none where that cannot be told.</param>
+/// <param name="Steering">How it could be adult sooner or later.</param>
 public sealed record Candidate(
     Guid StockId,
     string Name,
@@ -26,32 +27,26 @@ public sealed record Candidate(
     string Stage,
     Readiness Readiness,
     Answer<HerRace>? Race,
-    MaleSpan? Span,
+    MaleSpan? Useful,
     int Paired,
-    DateOnly? LastPaired
+    DateOnly? LastPaired,
+    bool IsAdult,
+    [property: JsonIgnore] AdultSpan? Span,
+    [property: JsonIgnore] IReadOnlyList<SteeredSpan> Steering
 )
 {
     /// <summary>The animal at the desk.</summary>
-    /// <param name="subject">One that <see cref="ReadinessChecks.Concerns"/>.</param>
-    /// <param name="stage">Its stage of life.</param>
-    /// <param name="condition">How well fed it is.</param>
-    /// <param name="pairing">What the hush says of pairing it.</param>
-    /// <param name="molt">Its next molt, where one is awaited.</param>
-    public static Candidate Of(
-        Subject subject,
-        Stage stage,
-        Answer<Condition> condition,
-        HushLine pairing,
-        VigilForecast? molt
-    )
+    /// <param name="mate">One that <see cref="ReadinessChecks.Concerns"/>.</param>
+    public static Candidate Of(Mate mate)
     {
-        var readiness = ReadinessChecks.Of(subject, stage, condition, pairing, molt);
+        var (subject, molt) = (mate.Subject, mate.Molt);
+        var readiness = ReadinessChecks.Of(mate);
         var (details, tonight) = (subject.Standing.Details, subject.Room.Tonight);
         var pairings = subject.Standing.PairingsNow.ToList();
         var from = readiness.From is { } first && first > tonight ? first : tonight;
         var races =
             details.Sex == Sex.Female
-            && (subject.Standing.IsMatureByRecord || stage == Rulebook.Stage.Adult)
+            && mate.IsAdult
             // A mother that guards her brood has won hers.
             && !subject.AllWaitFor(VigilKind.Young)
             // Where she molts before she may be paired there is nothing to race against yet.
@@ -61,12 +56,15 @@ public sealed record Candidate(
             details.Nickname,
             subject.SpeciesName,
             details.Sex,
-            subject.Group.StageWord(stage),
+            subject.Group.StageWord(mate.Stage),
             readiness,
-            races ? HerRace.Of(subject, molt, from) : null,
+            races ? HerRace.Of(mate, from) : null,
             details.Sex == Sex.Male ? MaleSpan.Of(subject) : null,
             pairings.Count,
-            pairings.Count > 0 ? subject.Night(pairings[^1].At) : null
+            pairings.Count > 0 ? subject.Night(pairings[^1].At) : null,
+            mate.IsAdult,
+            Meeting.SpanOf(mate),
+            Meeting.SteeringOf(mate)
         );
     }
 }

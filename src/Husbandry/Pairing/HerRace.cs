@@ -33,20 +33,20 @@ public sealed record HerRace(
     private const int Points = 240;
 
     /// <summary>Runs the race.</summary>
-    /// <param name="subject">A female of a species that is paired.</param>
-    /// <param name="molt">Her next molt, where one is awaited.</param>
+    /// <param name="she">A female of a species that is paired.</param>
     /// <param name="first">The first night on which she may be paired.</param>
     /// <remarks>
     /// Her own molt forecast, with what its evidence tells; the sac's wait runs on her clock from the pairing on. Source: see
     /// <see cref="PairingRace"/>.
     /// </remarks>
-    public static Answer<HerRace> Of(Subject subject, VigilForecast? molt, DateOnly first)
+    public static Answer<HerRace> Of(Mate she, DateOnly first)
     {
+        var (subject, molt) = (she.Subject, she.Molt);
         var (rules, room) = (subject.Profile.Pairing!, subject.Room.Rules.Room.Pairing);
         var horizon = room.HorizonDays.Value;
         var gone = subject.Pace.EachDayAhead(horizon);
         var sacs = EqualShares.Of(LogNormalWait.FromPrior(rules.SacWait.Value), Shares);
-        var still = Still(subject, molt, gone[^1] + sacs[^1]);
+        var still = Still(she, gone[^1] + sacs[^1]);
         double[] byDay =
         [
             .. gone.Select(paired =>
@@ -77,9 +77,9 @@ public sealed record HerRace(
     /// Chance that neither a molt nor the end of her life has come by a day of her own clock: read off a table that is as fine as
     /// the drawing needs, straight between its points.
     /// </summary>
-    private static Func<double, double> Still(Subject subject, VigilForecast? molt, EffectiveDays until)
+    private static Func<double, double> Still(Mate she, EffectiveDays until)
     {
-        var life = Life(subject);
+        var (subject, molt, life) = (she.Subject, she.Molt, she.AdultLife);
         var step = Math.Max(1, until.Value / Points);
         var table = new double[(int)Math.Ceiling(until.Value / step) + 1];
         for (var k = 0; k < table.Length; k++)
@@ -94,18 +94,6 @@ public sealed record HerRace(
             var whole = Math.Min((int)at, table.Length - 2);
             return table[whole] + (Math.Min(1, at - whole) * (table[whole + 1] - table[whole]));
         };
-    }
-
-    /// <summary>What is left of an adult's life: nine in ten live as long as the range of its species says, or longer than its low end.</summary>
-    private static RemainingWait Life(Subject subject)
-    {
-        var range = subject.AdultLife.Value;
-        var adult = subject.Standing.Growth.Molts.FirstOrDefault(m => m.Ultimate);
-        var since = subject.NightsSince(adult?.When.Middle ?? subject.Standing.ArrivedAt);
-        var whole = LogNormalWait.FromPrior(
-            new WaitPrior(range.Low, Math.Sqrt(range.Low * range.High), Math.Max(range.High, range.Low * 1.01))
-        );
-        return new RemainingWait(whole, new(subject.Standing.IsMatureByRecord ? Math.Max(0, since) : 0));
     }
 
     private static string Says(HerRace race, Subject subject)

@@ -9,6 +9,7 @@ namespace Husbandry.Pairing;
 /// <param name="MaleId">He.</param>
 /// <param name="Kin">How near of kin they are.</param>
 /// <param name="Word">The lesser of both their readiness, and of their kinship.</param>
+/// <param name="Meeting">Whether they will be adult together; none where both are, or it cannot be told.</param>
 /// <param name="Says">The pair in a sentence.</param>
 /// <param name="Why">Reasons.</param>
 public sealed record PairChoice(
@@ -16,6 +17,7 @@ public sealed record PairChoice(
     Guid MaleId,
     KinReading Kin,
     ReadyWord Word,
+    Meeting? Meeting,
     string Says,
     IReadOnlyList<Reason> Why
 )
@@ -32,7 +34,9 @@ public sealed record PairChoice(
             from he in candidates
             where he.Sex == Sex.Male
             let pair = Of(she, he, pedigree, room)
-            orderby pair.Kin.Stops, pair.Word, pair.Kin.Inbreeding, she.Race?.Value.Best, she.Name, he.Name
+            orderby pair.Kin.Stops, pair.Word, -(pair.Meeting?.Chance ?? 1), pair.Kin.Inbreeding, she.Race
+                ?.Value
+                .Best, she.Name, he.Name
             select pair,
         ];
 
@@ -56,6 +60,19 @@ public sealed record PairChoice(
                     .Where(c => c.Readiness.Word == word)
                     .Select(c => $"{c.Name}: {c.Readiness.Says}")
                     .First();
-        return new PairChoice(she.StockId, he.StockId, kin, word, says, why);
+        var meeting = Meeting.Of(she, he, room.Rules.Room.Pairing);
+        if (meeting is not null)
+        {
+            var rule = room.Rules.Room.Pairing.MeetNights;
+            why.Add(
+                rule.Because(
+                    "Adult together",
+                    "room.meetNights",
+                    $"{meeting.Says} For {Wording.Nights(rule.Value)} at least, by their molts to come and the life of adults."
+                )
+            );
+        }
+
+        return new PairChoice(she.StockId, he.StockId, kin, word, meeting, says, why);
     }
 }

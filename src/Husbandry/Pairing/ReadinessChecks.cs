@@ -21,27 +21,18 @@ public static class ReadinessChecks
         && (subject.Standing.IsMatureByRecord || stage is Stage.Adult or Stage.SubAdult or Stage.Pupa);
 
     /// <summary>The answers, and what they add up to.</summary>
-    /// <param name="subject">One that <see cref="Concerns"/>.</param>
-    /// <param name="stage">Its stage of life.</param>
-    /// <param name="condition">How well fed it is.</param>
-    /// <param name="pairing">What the hush says of pairing it.</param>
-    /// <param name="molt">Its next molt, where one is awaited.</param>
-    public static Readiness Of(
-        Subject subject,
-        Stage stage,
-        Answer<Condition> condition,
-        HushLine pairing,
-        VigilForecast? molt
-    )
+    /// <param name="mate">One that <see cref="Concerns"/>.</param>
+    public static Readiness Of(Mate mate)
     {
+        var (subject, pairing) = (mate.Subject, mate.Hush[CareAct.Pair]);
         var rules = subject.Profile.Pairing!;
         List<ReadyCheck> checks =
         [
             Sexed(subject),
-            Mature(subject, stage),
+            Mature(subject, mate.Stage),
             .. Rested(subject, rules),
-            Fit(subject, condition),
-            Hushed(subject, pairing, molt),
+            Fit(subject, mate.Condition),
+            Hushed(subject, pairing, mate.Molt),
             .. Away(subject),
         ];
         return Readiness.Of(checks, subject.Room.Tonight, subject.Room.Wording);

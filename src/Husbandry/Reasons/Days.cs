@@ -40,6 +40,9 @@ public readonly record struct EffectiveDays(double Value) : IComparable<Effectiv
     /// <summary>The same, but not below none.</summary>
     public EffectiveDays NotNegative => new(Math.Max(0, Value));
 
+    /// <summary>In words; the members are not listed, as one of them is of this type.</summary>
+    public override string ToString() => $"{Wording.Plain(Value)} effective days";
+
     /// <inheritdoc/>
     public int CompareTo(EffectiveDays other) => Value.CompareTo(other.Value);
 }
@@ -74,6 +77,9 @@ public readonly record struct CalendarDays(double Value) : IComparable<CalendarD
 
     /// <summary>The same, but not below none.</summary>
     public CalendarDays NotNegative => new(Math.Max(0, Value));
+
+    /// <summary>In words; the members are not listed, as one of them is of this type.</summary>
+    public override string ToString() => $"{Wording.Plain(Value)} days";
 
     /// <summary>The night that lies so many days after another, to the nearest.</summary>
     public DateOnly After(DateOnly night) => night.AddDays((int)Math.Round(Value));

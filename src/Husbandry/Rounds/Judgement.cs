@@ -3,6 +3,7 @@ using Husbandry.Growth;
 using Husbandry.Housing;
 using Husbandry.Hush;
 using Husbandry.Journal;
+using Husbandry.Pairing;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
@@ -159,6 +160,9 @@ public sealed record Judgement(
     /// <param name="everyDays">Days between meals to compare with, &gt; 0.</param>
     public Answer<FeedingChoice?> FedEvery(double everyDays) =>
         FeedingChoice.Of(new FedAnimal(Subject, Stage.Value, Size, Molt, MoltsLeft.Value, Meal.Value), everyDays);
+
+    /// <summary>The same for a pairing.</summary>
+    public Mate Mate => new(Subject, Stage.Value, Size.Value, Condition, Hush, Molt.Value, MoltsLeft.Value);
 
     private Inmate Inmate => new(Subject, Stage.Value, Size, Molt.Value, MoltsLeft.Value);
 

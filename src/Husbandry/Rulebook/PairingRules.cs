@@ -5,11 +5,19 @@ namespace Husbandry.Rulebook;
 /// <param name="KinWarnAbove">Inbreeding of the young from which a pair is warned of.</param>
 /// <param name="KinStopAbove">Inbreeding of the young from which a pair must be confirmed.</param>
 /// <param name="HorizonDays">How far ahead the race is worked out.</param>
+/// <param name="MeetNights">For how many nights two must be adult together.</param>
+/// <param name="SteerWarmthC">By how much a warmer or cooler shelf is reckoned, °C; never further from the reference of the species.</param>
+/// <param name="SteerFood">Factor on the days between meals, of feeding leaner.</param>
+/// <param name="SteerWorth">Chance that must be gained before steering is proposed.</param>
 public sealed record RoomPairingRules(
     Rule<double> LastSensibleShare,
     Rule<double> KinWarnAbove,
     Rule<double> KinStopAbove,
-    Rule<int> HorizonDays
+    Rule<int> HorizonDays,
+    Rule<int> MeetNights,
+    Rule<double> SteerWarmthC,
+    Rule<double> SteerFood,
+    Rule<double> SteerWorth
 );
 
 /// <summary>How two animals were put together.</summary>

@@ -114,7 +114,7 @@ function Entry({ field, value, error, onChange }: EntryProps) {
         {(p) => (
           <textarea
             {...p}
-            rows={6}
+            rows={field.rows ?? 6}
             className="field font-text"
             value={value}
             onChange={(e) => onChange(e.target.value)}

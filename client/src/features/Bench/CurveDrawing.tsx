@@ -37,7 +37,13 @@ export function CurveDrawing({ points, mark, label }: Props) {
         </text>
       ))}
       {x.ticks(6).map((day) => (
-        <text key={day} x={x(day)} y={base + 18} textAnchor="middle" className="fill-muted!">
+        <text
+          key={day}
+          x={x(day)}
+          y={base + 18}
+          textAnchor={day === 0 ? 'start' : 'middle'}
+          className="fill-muted!"
+        >
           {day === 0 ? 'now' : `${day} d`}
         </text>
       ))}

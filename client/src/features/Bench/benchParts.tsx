@@ -9,6 +9,8 @@ export interface BenchField {
   kind: 'number' | 'lines' | 'group' | 'choice';
   start: string;
   hint?: string;
+  /** Lines that are seen at once, of what is written in lines; six when left out. */
+  rows?: number;
   options?: readonly (readonly [string, string])[];
   /** Only groups that take prey. */
   hunters?: boolean;

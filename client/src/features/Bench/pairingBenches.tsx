@@ -1,20 +1,25 @@
-import { api, take } from '../../api/client';
+import { api, Refusal, take } from '../../api/client';
 import { BarsDrawing } from './BenchDrawings';
-import { type Bench, Figures, number, short } from './benchParts';
-import { type Filled, figure, optional, words } from './fill';
+import { type Bench, type BenchField, Figures, number, short } from './benchParts';
+import { type Filled, figure, optional, rows, words } from './fill';
 import { CurveDrawing } from './CurveDrawing';
 
-const wait = (key: string, of: string, [p10, p50, p90]: readonly [string, string, string]) => [
-  number(`${key}10`, `${of}: one in ten by, days`, p10),
-  number(`${key}50`, 'half by, days', p50),
-  number(`${key}90`, 'nine in ten by, days', p90),
-];
-
-const prior = (f: Filled, key: string) => ({
-  p10: figure(f, `${key}10`),
-  p50: figure(f, `${key}50`),
-  p90: figure(f, `${key}90`),
+const wait = (key: string, label: string, start: string, hint?: string): BenchField => ({
+  key,
+  label,
+  kind: 'lines',
+  rows: 1,
+  start,
+  hint: hint ?? 'Days by which one in ten, half and nine in ten are over',
 });
+
+const prior = (f: Filled, key: string) => {
+  const [p10, p50, p90] = rows(f, key, 3)[0] ?? [];
+  if (p10 === undefined || p50 === undefined || p90 === undefined) {
+    throw new Refusal('', { [key]: ['Write three numbers, one after another.'] }, 400);
+  }
+  return { p10, p50, p90 };
+};
 
 const inHundred = (p: number) => `${Math.round(p * 100)} in 100`;
 
@@ -26,9 +31,9 @@ export const pairingBenches: readonly Bench[] = [
     what: 'The chance that a sac comes before her next molt, for every day on which she may be paired.',
     before: 'How long such molts and sacs usually take, and how long ago she molted.',
     fields: [
-      ...wait('molt', 'Molt to molt', ['180', '250', '400']),
+      wait('moltPrior', 'Molt to molt, days', '180 250 400'),
       number('daysSinceMolt', 'Days since her molt', '60'),
-      ...wait('sac', 'Pairing to sac', ['40', '70', '150']),
+      wait('sacPrior', 'Pairing to sac, days', '40 70 150'),
       number('takeRate', 'Share of pairings that take', '0.6', 'From 0 to 1; empty: all'),
       number('horizonDays', 'Days to look ahead', '240'),
     ],
@@ -36,9 +41,9 @@ export const pairingBenches: readonly Bench[] = [
       const { result, reasons } = await take(
         api.POST('/api/calc/pairing-race', {
           body: {
-            moltPrior: prior(f, 'molt'),
+            moltPrior: prior(f, 'moltPrior'),
             daysSinceMolt: figure(f, 'daysSinceMolt'),
-            sacPrior: prior(f, 'sac'),
+            sacPrior: prior(f, 'sacPrior'),
             horizonDays: figure(f, 'horizonDays'),
             takeRate: optional(f, 'takeRate'),
             firstDay: null,
@@ -73,16 +78,16 @@ export const pairingBenches: readonly Bench[] = [
     title: 'Adult together?',
     what: 'The chance that two animals are adult and alive together for some nights.',
     before:
-      'When each is adult, and how long it lives then. Leave its days to adult empty where it is adult now.',
+      'When each is adult and how long it lives then: days by which one in ten, half and nine in ten are.',
     fields: [
-      ...wait('firstIn', 'The one adult', ['40', '60', '90']),
-      ...wait('firstLife', 'lives then', ['30', '60', '110']),
-      ...wait('secondIn', 'The other adult', ['70', '110', '170']),
-      ...wait('secondLife', 'lives then', ['90', '150', '240']),
+      wait('firstIn', 'The one is adult in, days', '40 60 90', 'Empty where it is adult now'),
+      wait('firstLife', 'and lives then, days', '30 60 110'),
+      wait('secondIn', 'The other is adult in, days', '70 110 170', 'Empty where it is adult now'),
+      wait('secondLife', 'and lives then, days', '90 150 240'),
       number('nights', 'Nights together at least', '5'),
     ],
     run: async (f) => {
-      const adultIn = (key: string) => (optional(f, `${key}50`) === null ? null : prior(f, key));
+      const adultIn = (key: string) => ((f[key] ?? '').trim() === '' ? null : prior(f, key));
       const days = Array.from({ length: 41 }, (_, k) => k * 10);
       const { result, reasons } = await take(
         api.POST('/api/calc/overlap', {
@@ -126,6 +131,7 @@ export const pairingBenches: readonly Bench[] = [
         key: 'pair',
         label: 'The pair',
         kind: 'lines',
+        rows: 2,
         start: 'Pip Fern',
         hint: 'Two names to a line; several pairs if you like',
       },

@@ -210,6 +210,7 @@ function PairLine({ pair, names }: { pair: Pair; names: ReadonlyMap<string, stri
         />
       </p>
       <p className="text-13">{pair.says}</p>
+      {pair.meeting !== null && <p className="text-13 text-soft">{pair.meeting.says}</p>}
     </li>
   );
 }

@@ -27,7 +27,7 @@ const falls = (race: Race) => race.bestChance - (race.nights.at(-1)?.chance ?? 0
 
 /** The chance of a sac by the night of pairing, with the males that are of use on those nights. */
 export function RaceDrawing({ race, tonight, eggCase, males }: Props) {
-  const spans = males.filter((m) => m.span !== null);
+  const spans = males.filter((m) => m.useful !== null);
   if (!falls(race) && spans.length === 0) {
     return null;
   }
@@ -71,10 +71,10 @@ function Drawn({ race, tonight, eggCase, spans, width, base, tall }: DrawnProps)
   const [first, final] = [toDays(tonight), toDays(last.night)];
   const x = scaleLinear([first, final], [2, right]);
   const months = scaleUtc([new Date(first * dayMs), new Date(final * dayMs)], [2, right])
-    .ticks(width < 420 ? 2 : 4)
+    .ticks(4)
     .map((date) => Math.round(date.getTime() / dayMs))
     .filter(
-      (day, k, all) => x(day) > 92 && x(day) < right - 24 && (k === 0 || x(day) - x(all[k - 1] ?? 0) > 84),
+      (day, k, all) => x(day) > 84 && x(day) < right - 24 && (k === 0 || x(day) - x(all[k - 1] ?? 0) > 84),
     );
   const told = race.nights
     .filter((_, k) => k % 8 === 0)
@@ -97,7 +97,7 @@ function Drawn({ race, tonight, eggCase, spans, width, base, tall }: DrawnProps)
           {shortDate(fromDays(day), tonight)}
         </text>
       ))}
-      {spans.map(({ stockId, name, span }, k) => {
+      {spans.map(({ stockId, name, useful: span }, k) => {
         const y = base + axisHeight + k * spanHeight;
         const from = Math.max(2, x(toDays(span?.from ?? tonight)));
         const until = Math.min(right, x(toDays(span?.until ?? tonight)));
