@@ -100,7 +100,8 @@ public sealed record RoomFileStock(
     [property: Description("Its mother, where she is or was in the room.")] Guid? MotherId = null,
     [property: Description("Its father, likewise.")] Guid? FatherId = null,
     [property: Description("What its keeper knows of a species that the rulebook does not have.")]
-        KnownOfSpecies? Known = null
+        KnownOfSpecies? Known = null,
+    [property: Description("The line or locality that it belongs to; lines are not mixed.")] string? Line = null
 )
 {
     /// <summary>The line of an animal from the entry by which it came.</summary>
@@ -127,7 +128,8 @@ public sealed record RoomFileStock(
             Tags: details.Tags,
             MotherId: details.MotherId,
             FatherId: details.FatherId,
-            Known: details.Known
+            Known: details.Known,
+            Line: details.Line
         );
     }
 
@@ -149,7 +151,8 @@ public sealed record RoomFileStock(
             Tags,
             MotherId,
             FatherId,
-            Known
+            Known,
+            Line
         );
 }
 

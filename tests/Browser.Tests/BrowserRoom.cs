@@ -114,6 +114,9 @@ public abstract class BrowserRoom : IDisposable
     /// <summary>The same, by any time.</summary>
     protected void PassTime(TimeSpan time) => app.Clock.Advance(time);
 
+    /// <summary>Lets the room's clock run as the device's does, until that is disposed.</summary>
+    internal RunningClock RunClock() => new(app.Clock);
+
     /// <summary>Takes the server away while the page stays open.</summary>
     protected void StopServer()
     {

@@ -35,7 +35,7 @@ public sealed class PairingTests() : BrowserRoom(demo: true)
         Keeper.Press("Ebb", "[role=listbox]");
         Keeper.SeeText("[role=dialog] [role=alert]", "F 12.5 %");
         Keeper.Press("Log it", "[role=dialog]");
-        Keeper.SeeText("[role=dialog]", "say that they were paired all the same");
+        Keeper.SeeText("[role=dialog]", "say that they were all the same");
         Keeper.See("[role=dialog] input[type=checkbox]").Click();
         Keeper.Press("Log it", "[role=dialog]");
         Keeper.SeeText("ol", "put together with Ebb");

@@ -243,11 +243,37 @@ public sealed class PairingDeskTests
             Of(6, 4, 2),
             Of(7, 3, 5),
         ];
-        var reading = KinReading.Of((id[6], "n6"), (id[7], "n7"), new RoomPedigree(cousins), Diary.Room());
+        var reading = KinReading.Of(
+            new Kin(id[6], "n6", null),
+            new Kin(id[7], "n7", null),
+            new RoomPedigree(cousins),
+            Diary.Room()
+        );
         Assert.Equal((KinWord.Near, 0.0625, false), (reading.Word, reading.Inbreeding, reading.Stops));
         var loop = new RoomPedigree([.. cousins.Skip(1), Of(0, 6, null)]);
         Assert.Contains("n0", loop.Loop);
-        Assert.Equal(KinWord.Unclear, KinReading.Of((id[6], "n6"), (id[7], "n7"), loop, Diary.Room()).Word);
+        Assert.Equal(
+            KinWord.Unclear,
+            KinReading.Of(new Kin(id[6], "n6", null), new Kin(id[7], "n7", null), loop, Diary.Room()).Word
+        );
+    }
+
+    [Theory]
+    [InlineData("quay", "quay", KinWord.Apart)]
+    [InlineData("Quay ", "quay", KinWord.Apart)]
+    [InlineData("quay", "north pier", KinWord.OtherLine)]
+    [InlineData("quay", null, KinWord.Apart)]
+    public void Lines_are_not_mixed(string? hers, string? his, KinWord word)
+    {
+        var (she, he) = (new Kin(Guid.NewGuid(), "Tansy", hers), new Kin(Guid.NewGuid(), "Bolt", his));
+        var pedigree = new RoomPedigree([new(she.Id, "Tansy", null, null), new(he.Id, "Bolt", null, null)]);
+        var reading = KinReading.Of(she, he, pedigree, Diary.Room());
+        Assert.Equal((word, word == KinWord.OtherLine), (reading.Word, reading.Stops));
+        // A line that nobody wrote down is said to be unknown.
+        Assert.Equal(
+            his is null,
+            reading.Why.Text.Contains("The line of Bolt is not on record", StringComparison.Ordinal)
+        );
     }
 
     [Fact]

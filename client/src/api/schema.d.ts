@@ -2560,6 +2560,8 @@ export interface components {
             name: string;
             /** @description Scientific name. */
             speciesName: string;
+            /** @description The line or locality that it belongs to, where that is on record. */
+            line: null | string;
             /** @description Its sex. */
             sex: components["schemas"]["Sex"];
             /** @description What a keeper calls its stage. */
@@ -4420,7 +4422,7 @@ export interface components {
          * @description How near of kin a pair is.
          * @enum {unknown}
          */
-        KinWord: "apart" | "near" | "tooNear" | "unclear";
+        KinWord: "apart" | "near" | "tooNear" | "otherLine" | "unclear";
         /** @description A pedigree, and the pairs of which the kinship is wanted. */
         KinshipRequest: {
             /** @description 1 to 20,000 animals, in any order. */
@@ -7483,6 +7485,8 @@ export interface components {
              */
             fatherId?: null | string;
             known?: null | components["schemas"]["KnownOfSpecies"];
+            /** @description The line or locality that it belongs to, in the keeper's words, 1–60 characters; lines are not mixed. */
+            line?: null | string;
         };
         /**
          * @description What kind of thing is kept.

@@ -21,10 +21,10 @@ internal static class DemoPairs
         LifeWriter Former(string name, Sex sex, int arrived, int died) =>
             Life("E3·08", name, sex, arrived, mature: true).At(died, new Departed(DepartureKind.Died, "old"));
 
-        var brine = Former("Brine", Sex.Female, 1900, 1500);
-        var hawser = Former("Hawser", Sex.Male, 1880, 1700);
-        var marl = Former("Marl", Sex.Female, 1500, 420).DescendsFrom(brine, hawser);
-        var shoal = Former("Shoal", Sex.Male, 1500, 900).DescendsFrom(brine, hawser);
+        var brine = Former("Brine", Sex.Female, 1090, 900);
+        var hawser = Former("Hawser", Sex.Male, 1080, 960);
+        var marl = Former("Marl", Sex.Female, 1060, 420).DescendsFrom(brine, hawser);
+        var shoal = Former("Shoal", Sex.Male, 1060, 800).DescendsFrom(brine, hawser);
         var dapple = Life("E3·06", "Dapple", Sex.Female, 700, 4)
             .DescendsFrom(marl, null)
             .Molted(560, 430, 300)

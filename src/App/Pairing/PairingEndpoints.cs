@@ -38,13 +38,22 @@ public static class PairingEndpoints
         pairing.MapGet("kin", KinAsync).WithName("kin");
     }
 
-    /// <summary>How near of kin two animals are.</summary>
-    private static async Task<Ok<KinReading>> KinAsync(Guid one, Guid other, RoomNow now, CancellationToken cancel)
+    /// <summary>How near of kin two animals are, and whether they are of one line.</summary>
+    private static async Task<Results<Ok<KinReading>, ProblemHttpResult>> KinAsync(
+        Guid one,
+        Guid other,
+        RoomNow now,
+        JournalReader reader,
+        CancellationToken cancel
+    )
     {
         var room = await now.ReadAsync(cancel);
-        var index = await now.IndexAsync(cancel);
-        string Name(Guid id) => index.Find(id)?.Who.Name ?? "somebody unknown";
-        return TypedResults.Ok(KinReading.Of((one, Name(one)), (other, Name(other)), PedigreeOf(index), room));
+        var both = await reader.StandingsAsync([one, other], cancel);
+        Kin? Of(Guid id) =>
+            both.FirstOrDefault(s => s.StockId == id) is { Details: var d } ? new Kin(id, d.Nickname, d.Line) : null;
+        return Of(one) is { } first && Of(other) is { } second
+            ? TypedResults.Ok(KinReading.Of(first, second, PedigreeOf(await now.IndexAsync(cancel)), room))
+            : Problems.NotFound("animal");
     }
 
     private static async Task<Ok<PairingDesk>> ReadAsync(RoomNow now, JournalReader reader, CancellationToken cancel)

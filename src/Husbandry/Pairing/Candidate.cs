@@ -9,6 +9,7 @@ namespace Husbandry.Pairing;
 /// <param name="StockId">The animal.</param>
 /// <param name="Name">Its name.</param>
 /// <param name="SpeciesName">Scientific name.</param>
+/// <param name="Line">The line or locality that it belongs to, where that is on record.</param>
 /// <param name="Sex">Its sex.</param>
 /// <param name="Stage">What a keeper calls its stage.</param>
 /// <param name="Readiness">Whether it may be paired.</param>
@@ -23,6 +24,7 @@ public sealed record Candidate(
     Guid StockId,
     string Name,
     string SpeciesName,
+    string? Line,
     Sex Sex,
     string Stage,
     Readiness Readiness,
@@ -35,6 +37,9 @@ public sealed record Candidate(
     [property: JsonIgnore] IReadOnlyList<SteeredSpan> Steering
 )
 {
+    /// <summary>As kinship is asked of it.</summary>
+    internal Kin Kin => new(StockId, Name, Line);
+
     /// <summary>The animal at the desk.</summary>
     /// <param name="mate">One that <see cref="ReadinessChecks.Concerns"/>.</param>
     public static Candidate Of(Mate mate)
@@ -55,6 +60,7 @@ public sealed record Candidate(
             subject.Standing.StockId,
             details.Nickname,
             subject.SpeciesName,
+            details.Line,
             details.Sex,
             subject.Group.StageWord(mate.Stage),
             readiness,

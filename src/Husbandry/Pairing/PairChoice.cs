@@ -42,7 +42,7 @@ public sealed record PairChoice(
 
     private static PairChoice Of(Candidate she, Candidate he, RoomPedigree pedigree, Room room)
     {
-        var kin = KinReading.Of((she.StockId, she.Name), (he.StockId, he.Name), pedigree, room);
+        var kin = KinReading.Of(she.Kin, he.Kin, pedigree, room);
         var word = she.Readiness.Word > he.Readiness.Word ? she.Readiness.Word : he.Readiness.Word;
         List<Reason> why = [kin.Why];
         foreach (var one in new[] { she, he }.Where(c => c.Readiness.Word != ReadyWord.Ready))

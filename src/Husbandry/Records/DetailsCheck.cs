@@ -61,6 +61,7 @@ public static class DetailsCheck
                 .CheckText("details.otherSpecies", d.OtherSpecies, required: false, EntryCheck.LongestName)
                 .Concat(EntryCheck.CheckText("details.nickname", d.Nickname, required: true, EntryCheck.LongestName))
                 .Concat(EntryCheck.CheckText("details.acquiredFrom", d.AcquiredFrom, required: false))
+                .Concat(EntryCheck.CheckText("details.line", d.Line, required: false, EntryCheck.LongestName))
         )
         {
             yield return problem;

@@ -20,6 +20,7 @@ namespace Husbandry.Stock;
 /// <param name="MotherId">Its mother, where she is or was in the room.</param>
 /// <param name="FatherId">Its father, likewise.</param>
 /// <param name="Known">What the keeper knows of a species that is not in the rulebook.</param>
+/// <param name="Line">The line or locality that it belongs to, in the keeper's words, 1–60 characters; lines are not mixed.</param>
 public sealed record StockDetails(
     StockKind Kind,
     string Group,
@@ -36,7 +37,8 @@ public sealed record StockDetails(
     IReadOnlyList<string>? Tags = null,
     Guid? MotherId = null,
     Guid? FatherId = null,
-    KnownOfSpecies? Known = null
+    KnownOfSpecies? Known = null,
+    string? Line = null
 )
 {
     /// <summary>Of which species it is, as its rules are looked up.</summary>

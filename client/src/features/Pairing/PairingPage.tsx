@@ -20,6 +20,15 @@ const marks: Record<Schemas['ReadyWord'], readonly [string, string]> = {
   past: ['late', 'border-edge text-muted'],
 };
 
+/** Why a pair is stopped, or warned of. */
+const kinMarks: Record<Schemas['KinWord'], string> = {
+  apart: '',
+  near: 'near of kin',
+  tooNear: 'too near of kin',
+  otherLine: 'another line',
+  unclear: 'kinship unclear',
+};
+
 function Mark({ word }: { word: Schemas['ReadyWord'] }) {
   const [text, look] = marks[word];
   return <span className={`inline-block rounded-s border px-1.5 text-12 ${look}`}>{text}</span>;
@@ -133,6 +142,7 @@ function Heading({ one, onWhy }: { one: Candidate; onWhy: () => void }) {
         <span className="text-13 text-muted">
           {one.sex === 'female' ? '♀ ' : one.sex === 'male' ? '♂ ' : ''}
           {one.stage}
+          {one.line === null ? '' : `, ${one.line}`}
           {one.paired > 0 ? `, ${often} since the molt` : ''}
         </span>
         <Mark word={one.readiness.word} />
@@ -192,7 +202,7 @@ function PairLine({ pair, names }: { pair: Pair; names: ReadonlyMap<string, stri
         </b>
         {near ? (
           <span className="inline-block rounded-s border border-ember px-1.5 text-12">
-            {pair.kin.word === 'tooNear' ? 'too near of kin' : 'kinship unclear'}
+            {kinMarks[pair.kin.word]}
           </span>
         ) : (
           <Mark word={pair.word} />

@@ -20,7 +20,11 @@ const paired: EntryForm<'paired'> = {
     (texts[kinText] ?? '') !== '' && texts[confirmedText] !== 'yes'
       ? new Refusal(
           '',
-          { partnerId: ['Too near of kin: say that they were paired all the same, or choose another mate.'] },
+          {
+            partnerId: [
+              'They should not be paired: say that they were all the same, or choose another mate.',
+            ],
+          },
           400,
         )
       : act,

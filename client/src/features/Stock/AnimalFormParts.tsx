@@ -35,6 +35,15 @@ export function OriginFields({ details, set, error, tonight }: OriginProps) {
       />
       {details.kind !== 'tank' && (
         <TextField
+          label="Line or locality"
+          hint="Lines are not mixed; may stay empty"
+          error={error('line')}
+          value={details.line ?? ''}
+          onChange={(value) => set({ line: value === '' ? null : value })}
+        />
+      )}
+      {details.kind !== 'tank' && (
+        <TextField
           label="Hatched on, if known"
           error={error('hatchedOn')}
           type="date"

@@ -29,6 +29,7 @@ const details: StockDetails = {
   sex: 'female',
   acquiredOn: '2026-11-23',
   acquiredFrom: null,
+  line: null,
   moltsAtArrival: null,
   matureAtArrival: false,
   hatchedOn: null,

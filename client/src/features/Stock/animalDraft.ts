@@ -11,6 +11,7 @@ export const fresh = (rules: RulebookView, tonight: string): StockDetails => ({
   sex: 'unknown',
   acquiredOn: tonight,
   acquiredFrom: null,
+  line: null,
   moltsAtArrival: null,
   matureAtArrival: false,
   hatchedOn: null,
