@@ -70,6 +70,39 @@ public sealed class PairingDeskTests
         Assert.True(she.Readiness.From >= Tonight.AddDays(42));
     }
 
+    [Theory]
+    [InlineData(3, 1, ReadyWord.Soon)]
+    [InlineData(9, 1, ReadyWord.Ready)]
+    [InlineData(9, 2, ReadyWord.Not)]
+    [InlineData(40, 1, ReadyWord.Not)]
+    public void A_second_try_after_a_week_then_she_is_left_to_wait(int nightsAgo, int times, ReadyWord word)
+    {
+        var diary = Female().With(70, new Molted(Ultimate: true)).With(60, Fangs).With(3, Looks(BodyCondition.Normal));
+        for (var k = 0; k < times; k++)
+        {
+            diary.With(nightsAgo - (0.01 * k), new Paired(null, "a friend's male", PairingMethod.Watched));
+        }
+
+        Assert.Equal(word, At(diary).Readiness.Word);
+    }
+
+    [Fact]
+    public void A_crab_is_asked_for_no_furrow_and_for_its_season()
+    {
+        var crab = At(
+            new Diary("coenobita-rugosus", cameNightsAgo: 300).With(200, new Measured(BodyPart.Claw, 14, false))
+        );
+        Assert.Equal(ReadyWord.Ask, crab.Readiness.Word);
+        Assert.DoesNotContain(
+            crab.Readiness.Checks,
+            c => c.Makes?.Contains("furrow", StringComparison.Ordinal) == true
+        );
+        Assert.Contains(
+            crab.Readiness.Checks,
+            c => c.Makes?.StartsWith("Is it the season?", StringComparison.Ordinal) == true
+        );
+    }
+
     [Fact]
     public void A_male_has_a_span_and_is_past_it_some_day()
     {

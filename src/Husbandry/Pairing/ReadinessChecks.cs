@@ -1,9 +1,7 @@
 using Husbandry.Growth;
-using Husbandry.Hush;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
-using Husbandry.Vigils;
 
 namespace Husbandry.Pairing;
 
@@ -11,7 +9,7 @@ namespace Husbandry.Pairing;
 /// <remarks>
 /// Mature by its record, never by its size; rested after the molt; fit; not hushed. Source: common practice, no published source.
 /// </remarks>
-public static class ReadinessChecks
+public static partial class ReadinessChecks
 {
     /// <summary>Whether an animal is one that is paired by hand: one animal of a group that is, adult or nearly.</summary>
     public static bool Concerns(Subject subject, Stage stage) =>
@@ -33,6 +31,8 @@ public static class ReadinessChecks
             .. Rested(subject, rules),
             Fit(subject, mate.Condition),
             Hushed(subject, pairing, mate.Molt),
+            .. Expecting(subject, rules),
+            .. Season(subject, rules),
             .. Away(subject),
         ];
         return Readiness.Of(checks, subject.Room.Tonight, subject.Room.Wording);
@@ -82,6 +82,15 @@ public static class ReadinessChecks
                     $"Not adult yet: a {subject.Group.StageWord(stage)}.",
                     "record.ultimateMolt"
                 )
+            );
+        }
+
+        var molting = subject.Group.Growth.AdultsMolt;
+        if (molting.Value == AdultMolting.Both)
+        {
+            return new ReadyCheck(
+                ReadyWord.Ready,
+                molting.Because("Mature", "group.adultsMolt", "Large enough; no molt of its kind is the last.")
             );
         }
 
@@ -197,52 +206,4 @@ public static class ReadinessChecks
             ),
         };
     }
-
-    private static ReadyCheck Hushed(Subject subject, HushLine pairing, VigilForecast? molt)
-    {
-        if (pairing.Contributors.Count == 0)
-        {
-            return new ReadyCheck(
-                ReadyWord.Ready,
-                Reason.FromRecord("Hush", $"Nothing hushes {subject.Them} tonight.", "record.hush")
-            );
-        }
-
-        var why = pairing.Contributors[0].Why;
-        return
-            subject.Standing is { IsMatureByRecord: true, Details.Sex: Sex.Female }
-            && molt is not null
-            && MoltsBefore(molt, pairing.Until?.Night, subject)
-            ? MoltsFirst(subject, molt, why)
-            : new ReadyCheck(ReadyWord.Not, why, $"Hushed: {why.Text}", pairing.Until?.Night);
-    }
-
-    /// <summary>Whether she will rather have molted than not by the night on which she may be paired again.</summary>
-    private static bool MoltsBefore(VigilForecast molt, DateOnly? until, Subject subject) =>
-        until is { } night && molt.P50 <= night && night > subject.Room.Tonight;
-
-    private static ReadyCheck MoltsFirst(Subject subject, VigilForecast molt, Reason why)
-    {
-        var words = subject.Room.Wording;
-        var from = molt.P50.AddDays((int)Math.Ceiling(subject.Profile.Pairing!.AfterMoltNights.Value.Low));
-        return new ReadyCheck(
-            ReadyWord.Not,
-            why,
-            $"Molts first, about {words.Date(molt.P50)}; rested after it from about {words.Date(from)} on.",
-            from
-        );
-    }
-
-    private static IEnumerable<ReadyCheck> Away(Subject subject) =>
-        subject.Standing.Loan is { } loan
-            ?
-            [
-                new ReadyCheck(
-                    ReadyWord.Not,
-                    Reason.FromRecord("Loan", $"With {loan.To}.", "record.loan"),
-                    $"With {loan.To}{(loan.BackBy is { } back ? $" until {subject.Room.Wording.Date(back)}" : "")}.",
-                    loan.BackBy
-                ),
-            ]
-            : [];
 }

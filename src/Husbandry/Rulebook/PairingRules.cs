@@ -5,6 +5,8 @@ namespace Husbandry.Rulebook;
 /// <param name="KinWarnAbove">Inbreeding of the young from which a pair is warned of.</param>
 /// <param name="KinStopAbove">Inbreeding of the young from which a pair must be confirmed.</param>
 /// <param name="HorizonDays">How far ahead the race is worked out.</param>
+/// <param name="RetryNights">After so many nights a second try is made.</param>
+/// <param name="UsualTries">How often a female is paired before she is left to wait.</param>
 /// <param name="MeetNights">For how many nights two must be adult together.</param>
 /// <param name="SteerWarmthC">By how much a warmer or cooler shelf is reckoned, °C; never further from the reference of the species.</param>
 /// <param name="SteerFood">Factor on the days between meals, of feeding leaner.</param>
@@ -14,6 +16,8 @@ public sealed record RoomPairingRules(
     Rule<double> KinWarnAbove,
     Rule<double> KinStopAbove,
     Rule<int> HorizonDays,
+    Rule<int> RetryNights,
+    Rule<int> UsualTries,
     Rule<int> MeetNights,
     Rule<double> SteerWarmthC,
     Rule<double> SteerFood,

@@ -1,0 +1,124 @@
+using Husbandry.Hush;
+using Husbandry.Reasons;
+using Husbandry.Rooms;
+using Husbandry.Rulebook;
+using Husbandry.Vigils;
+
+namespace Husbandry.Pairing;
+
+/// <content>What stands in the way for a time: the hush, a pairing behind her, the season, a loan.</content>
+public static partial class ReadinessChecks
+{
+    private static ReadyCheck Hushed(Subject subject, HushLine pairing, VigilForecast? molt)
+    {
+        if (pairing.Contributors.Count == 0)
+        {
+            return new ReadyCheck(
+                ReadyWord.Ready,
+                Reason.FromRecord("Hush", $"Nothing hushes {subject.Them} tonight.", "record.hush")
+            );
+        }
+
+        var why = pairing.Contributors[0].Why;
+        return
+            subject.Standing is { IsMatureByRecord: true, Details.Sex: Sex.Female }
+            && molt is not null
+            && MoltsBefore(molt, pairing.Until?.Night, subject)
+            ? MoltsFirst(subject, molt, why)
+            : new ReadyCheck(ReadyWord.Not, why, $"Hushed: {why.Text}", pairing.Until?.Night);
+    }
+
+    /// <summary>Whether she will rather have molted than not by the night on which she may be paired again.</summary>
+    private static bool MoltsBefore(VigilForecast molt, DateOnly? until, Subject subject) =>
+        until is { } night && molt.P50 <= night && night > subject.Room.Tonight;
+
+    private static ReadyCheck MoltsFirst(Subject subject, VigilForecast molt, Reason why)
+    {
+        var words = subject.Room.Wording;
+        var from = molt.P50.AddDays((int)Math.Ceiling(subject.Profile.Pairing!.AfterMoltNights.Value.Low));
+        return new ReadyCheck(
+            ReadyWord.Not,
+            why,
+            $"Molts first, about {words.Date(molt.P50)}; rested after it from about {words.Date(from)} on.",
+            from
+        );
+    }
+
+    /// <summary>Whether she was paired since her molt: a second try after about a week, then she is left to wait.</summary>
+    private static IEnumerable<ReadyCheck> Expecting(Subject subject, SpeciesPairing rules)
+    {
+        var pairings = subject.Standing.PairingsNow.ToList();
+        if (subject.Standing.Details.Sex != Sex.Female || pairings.Count == 0)
+        {
+            return [];
+        }
+
+        var (room, words) = (subject.Room.Rules.Room.Pairing, subject.Room.Wording);
+        var last = subject.Night(pairings[^1].At);
+        var nights = subject.Room.Tonight.DayNumber - last.DayNumber;
+        var wait = rules.SacWait.Value;
+        var text =
+            $"Paired {(pairings.Count == 1 ? "once" : $"{pairings.Count} times")} since her molt, last on {words.Date(last)}.";
+        if (nights > wait.P90)
+        {
+            return
+            [
+                new ReadyCheck(
+                    ReadyWord.Ask,
+                    rules.SacWait.Because("Paired", "species.sacWait", $"{text} Nine in ten would have laid by now."),
+                    "No brood after all this time: it probably did not take."
+                ),
+            ];
+        }
+
+        var again = last.AddDays(room.RetryNights.Value);
+        return nights <= 2 * room.RetryNights.Value && pairings.Count < room.UsualTries.Value
+            ?
+            [
+                new ReadyCheck(
+                    nights >= room.RetryNights.Value ? ReadyWord.Ready : ReadyWord.Soon,
+                    room.RetryNights.Because(
+                        "Second try",
+                        "room.retryNights",
+                        $"{text} A second try about {words.Date(again)}."
+                    ),
+                    From: nights >= room.RetryNights.Value ? null : again
+                ),
+            ]
+            :
+            [
+                new ReadyCheck(
+                    ReadyWord.Not,
+                    room.UsualTries.Because("Paired", "room.usualTries", text),
+                    $"Paired and waiting: leave her in peace until about {words.Date(last.AddDays((int)wait.P90))}.",
+                    last.AddDays((int)Math.Ceiling(wait.P90))
+                ),
+            ];
+    }
+
+    /// <summary>A season that the application cannot see: asked of whoever can.</summary>
+    private static IEnumerable<ReadyCheck> Season(Subject subject, SpeciesPairing rules) =>
+        rules.Season is { } season && subject.Standing.Details.Sex != Sex.Male
+            ?
+            [
+                new ReadyCheck(
+                    ReadyWord.Ask,
+                    season.Because("Season", "species.season", $"Season: {season.Value}."),
+                    $"Is it the season? {season.Value.ToUpperFirst()}."
+                ),
+            ]
+            : [];
+
+    private static IEnumerable<ReadyCheck> Away(Subject subject) =>
+        subject.Standing.Loan is { } loan
+            ?
+            [
+                new ReadyCheck(
+                    ReadyWord.Not,
+                    Reason.FromRecord("Loan", $"With {loan.To}.", "record.loan"),
+                    $"With {loan.To}{(loan.BackBy is { } back ? $" until {subject.Room.Wording.Date(back)}" : "")}.",
+                    loan.BackBy
+                ),
+            ]
+            : [];
+}
