@@ -71,6 +71,8 @@ public sealed class PairingRaceTests
         Assert.Equal(10, best);
         Assert.True(byDay[last!.Value] >= byDay[10] / 2 && byDay[last.Value + 1] < byDay[10] / 2);
         Assert.Equal((10, null), PairingRace.Window(new double[400], 10, 0.5));
+        // The last digits of a sum make no later day the best.
+        Assert.Equal((0, 2), PairingRace.Window([0.5, 0.5 + 1e-16, 0.5 + 2e-16], 0, 0.5));
     }
 
     [Fact]

@@ -10,6 +10,9 @@ namespace Husbandry.Pairing;
 /// </remarks>
 public static class PairingRace
 {
+    // Chances that differ by less are the same: the last digits of a sum say nothing.
+    private const double Noise = 1e-12;
+
     /// <summary>The chance (0–1) of a sac before she molts or dies, if she is paired some days from now.</summary>
     /// <param name="still">Chance that neither a molt nor death has come by so many days from now.</param>
     /// <param name="sacOn">Days from now on which the sacs of a pairing on that day come, each equally likely.</param>
@@ -27,7 +30,7 @@ public static class PairingRace
         var best = firstDay;
         for (var day = firstDay + 1; day < byDay.Count; day++)
         {
-            best = byDay[day] > byDay[best] ? day : best;
+            best = byDay[day] > byDay[best] + Noise ? day : best;
         }
 
         if (byDay[best] <= 0)
