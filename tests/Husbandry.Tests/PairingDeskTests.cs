@@ -1,3 +1,4 @@
+using Husbandry.Vigils;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Pairing;
@@ -87,12 +88,37 @@ public sealed class PairingDeskTests
     }
 
     [Fact]
+    public void A_brood_ends_the_wait_for_it_and_who_molts_no_more_is_late_for_life_alone()
+    {
+        Diary Mother() =>
+            new Diary("hyllus-diardi", molts: 8, cameNightsAgo: 300)
+                .With(150, new Molted(Ultimate: true))
+                .With(140, Fangs)
+                .With(3, Looks(BodyCondition.Normal))
+                .With(100, new Paired(null, "a friend's male", PairingMethod.Watched));
+        Assert.Equal(ReadyWord.Ask, At(Mother()).Readiness.Word);
+        var brooded = Mother()
+            .With(80, new Began(VigilKind.Young))
+            .With(50, new Ended(VigilKind.Young, VigilEnd.AsHoped));
+        Assert.Equal(ReadyWord.Ready, At(brooded).Readiness.Word);
+        var old = At(
+            new Diary("hyllus-diardi", molts: 8, cameNightsAgo: 600)
+                .With(400, new Molted(Ultimate: true))
+                .With(390, Fangs)
+                .With(3, Looks(BodyCondition.Normal))
+        );
+        Assert.Equal(ReadyWord.Past, old.Readiness.Word);
+        Assert.DoesNotContain("molt", old.Readiness.Says, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public void A_crab_is_asked_for_no_furrow_and_for_its_season()
     {
         var crab = At(
             new Diary("coenobita-rugosus", cameNightsAgo: 300).With(200, new Measured(BodyPart.Claw, 14, false))
         );
         Assert.Equal(ReadyWord.Ask, crab.Readiness.Word);
+        Assert.Null(crab.Race);
         Assert.DoesNotContain(
             crab.Readiness.Checks,
             c => c.Makes?.Contains("furrow", StringComparison.Ordinal) == true

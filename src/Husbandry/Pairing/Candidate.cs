@@ -52,6 +52,8 @@ public sealed record Candidate(
         var races =
             details.Sex == Sex.Female
             && mate.IsAdult
+            // What goes on molting as an adult, such as a crab, carries its eggs within hours: nothing races.
+            && subject.Group.Growth.AdultsMolt.Value != AdultMolting.Both
             // A mother that guards her brood has won hers.
             && !subject.AllWaitFor(VigilKind.Young)
             // Where she molts before she may be paired there is nothing to race against yet.

@@ -102,10 +102,10 @@ public sealed record HerRace(
         var chance = Wording.Chance(race.BestChance);
         var on = race.Best == subject.Room.Tonight ? "tonight" : $"on {words.Date(race.Best)}";
         return !race.MoltsAgain
-                ? $"Paired {on}: {subject.Group.EggCase} in {chance}. No molt of hers stands against it."
+                ? $"If paired {on}: {subject.Group.EggCase} in {chance}. No molt of hers stands against it."
             : race.Last is { } last
-                ? $"Paired {on}: {subject.Group.EggCase} before her molt in {chance}; last sensible night {words.Date(last)}."
-            : $"Paired {on}: {subject.Group.EggCase} before her molt in {chance}.";
+                ? $"If paired {on}: {subject.Group.EggCase} before her molt in {chance}; last sensible night {words.Date(last)}."
+            : $"If paired {on}: {subject.Group.EggCase} before her molt in {chance}.";
     }
 
     private static List<Reason> Why(HerRace race, VigilForecast? molt, SpeciesPairing rules, Subject subject)

@@ -67,7 +67,7 @@ public sealed record KinReading(KinWord Word, double? Inbreeding, Reason Why)
             KinWord.Near => $"Near of kin: {figure} for their young.{besides}",
             KinWord.Apart when f > 0 => $"Distant kin: {figure} for their young.{besides}",
             KinWord.Apart when untold.Count > 0 => $"No kin on record.{besides}",
-            KinWord.Apart => "Unrelated by their pedigree.",
+            KinWord.Apart => "No kin as far as their pedigree goes back.",
             KinWord.Unclear =>
                 $"Kinship cannot be told: {string.Join(" ← ", pedigree.Loop)} is a loop in the pedigree.",
             _ => throw new ArgumentOutOfRangeException(nameof(pedigree), word, "No words for such kinship."),

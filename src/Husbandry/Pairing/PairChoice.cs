@@ -8,7 +8,7 @@ namespace Husbandry.Pairing;
 /// <param name="FemaleId">She.</param>
 /// <param name="MaleId">He.</param>
 /// <param name="Kin">How near of kin they are.</param>
-/// <param name="Word">The lesser of both their readiness, and of their kinship.</param>
+/// <param name="Word">The lesser of both their readiness; kinship stops a pair whatever it is.</param>
 /// <param name="Meeting">Whether they will be adult together; none where both are, or it cannot be told.</param>
 /// <param name="Says">The pair in a sentence.</param>
 /// <param name="Why">Reasons.</param>

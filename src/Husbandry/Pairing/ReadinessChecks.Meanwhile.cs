@@ -48,7 +48,12 @@ public static partial class ReadinessChecks
     private static IEnumerable<ReadyCheck> Expecting(Subject subject, SpeciesPairing rules)
     {
         var pairings = subject.Standing.PairingsNow.ToList();
-        if (subject.Standing.Details.Sex != Sex.Female || pairings.Count == 0)
+        // What came of a pairing ends the wait for it.
+        if (
+            subject.Standing.Details.Sex != Sex.Female
+            || pairings.Count == 0
+            || HadBroodSince(subject, pairings[^1].At)
+        )
         {
             return [];
         }
@@ -95,6 +100,12 @@ public static partial class ReadinessChecks
                 ),
             ];
     }
+
+    private static bool HadBroodSince(Subject subject, DateTimeOffset paired) =>
+        subject.Standing.Births.Any(b => b.At > paired)
+        || subject.Standing.Vigils.All.Any(v =>
+            v.Vigil is VigilKind.Young or VigilKind.Hatching && v.Ended is { } ended && ended.To > paired
+        );
 
     /// <summary>A season that the application cannot see: asked of whoever can.</summary>
     private static IEnumerable<ReadyCheck> Season(Subject subject, SpeciesPairing rules) =>

@@ -28,7 +28,7 @@ public static partial class ReadinessChecks
         [
             Sexed(subject),
             Mature(subject, mate.Stage),
-            .. Rested(subject, rules),
+            .. Rested(mate, rules),
             Fit(subject, mate.Condition),
             Hushed(subject, pairing, mate.Molt),
             .. Expecting(subject, rules),
@@ -104,8 +104,9 @@ public static partial class ReadinessChecks
     }
 
     /// <summary>How long after the molt: her rest, his span.</summary>
-    private static IEnumerable<ReadyCheck> Rested(Subject subject, SpeciesPairing rules)
+    private static IEnumerable<ReadyCheck> Rested(Mate mate, SpeciesPairing rules)
     {
+        var subject = mate.Subject;
         var male = subject.Standing.Details.Sex == Sex.Male;
         var (rule, name, topic) = male
             ? (rules.MaleNights, "species.maleNights", "His span")
@@ -150,18 +151,23 @@ public static partial class ReadinessChecks
             rule.Because(
                 topic,
                 name,
-                $"{Wording.Nights(nights)} since {(male ? "his" : "her")} molt; best {Between(rule)} after it."
+                $"{Wording.Nights(nights)} since {Since(subject)}; best {Between(rule)} after it."
                     + (male && word == ReadyWord.Ready ? $" {Used(nights, rule)}" : "")
             ),
             word == ReadyWord.Past
                 ? male
                     ? "He may be spent: try him only if nobody else is there."
-                    : "Late: her next molt may come before a sac. See the race."
+                    : mate.Molt is null
+                        ? "Late: her life may end before a brood of it comes."
+                        : "Late: her next molt may come before a sac. See the race."
                 : null,
             word == ReadyWord.Soon ? first : null,
             word == ReadyWord.Past ? null : last
         );
     }
+
+    private static string Since(Subject subject) =>
+        subject.Group.Has(Stage.Pupa) ? $"{subject.It} emerged" : $"{subject.Its} molt";
 
     private static string Used(int nights, Rule<Rulebook.Range> rule) =>
         $"{(int)Math.Round(100 * (nights - rule.Value.Low) / Math.Max(1, rule.Value.High - rule.Value.Low))} of 100 parts of it are used.";
