@@ -1,9 +1,9 @@
-using Husbandry.Vigils;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Pairing;
 using Husbandry.Records;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
 
