@@ -5716,7 +5716,7 @@ export interface components {
             maleId: string;
             /** @description How near of kin they are. */
             kin: components["schemas"]["KinReading"];
-            /** @description The lesser of both their readiness, and of their kinship. */
+            /** @description The lesser of both their readiness; kinship stops a pair whatever it is. */
             word: components["schemas"]["ReadyWord"];
             meeting: null | components["schemas"]["Meeting"];
             /** @description The pair in a sentence. */
