@@ -61,6 +61,7 @@ const ChoresPage = lazy(async () => ({ default: (await import('./features/Chores
 const PairingPage = lazy(async () => ({
   default: (await import('./features/Pairing/PairingPage')).PairingPage,
 }));
+const RunPage = lazy(async () => ({ default: (await import('./features/Pairing/RunPage')).RunPage }));
 const AlmanacPage = lazy(async () => ({
   default: (await import('./features/Almanac/AlmanacPage')).AlmanacPage,
 }));
@@ -117,6 +118,7 @@ const router = createBrowserRouter([
       },
       { path: '/chores', element: <ChoresPage /> },
       { path: '/pairing', element: <PairingPage /> },
+      { path: '/pairing/:id', element: <RunPage /> },
       { path: '/almanac', element: <AlmanacPage /> },
       {
         path: '/paper',

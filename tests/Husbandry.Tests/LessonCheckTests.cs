@@ -212,7 +212,7 @@ public class LessonCheckTests
         var shares = Lessons.Of(standings, room).EndsOf(one, VigilKind.Surfacing)!.Shares;
 
         var weight = Rules.Lessons.OtherEndPriorWaits.Value;
-        var usual = one.Group.Vigils.OtherEnds[VigilKind.Surfacing][VigilEnd.Otherwise].Share.Value;
+        var usual = one.Group.Vigils.OtherEnds[VigilKind.Surfacing][VigilEnd.Otherwise].Share!.Value;
         var open = standings
             .SelectMany(s => PastWaits.Of(Subject.Of(s, room), VigilKind.Surfacing))
             .Select(w => w.Reached)

@@ -13,6 +13,7 @@ const keptAlways = new Set([
   'feeders',
   'chores',
   'sit',
+  'run',
 ]);
 
 /** Pages of animals that were looked at last. */

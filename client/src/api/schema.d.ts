@@ -1236,6 +1236,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pairing/run": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["run"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/climate": {
         parameters: {
             query?: never;
@@ -1477,7 +1493,7 @@ export interface components {
             address: string;
         };
         /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
@@ -1761,6 +1777,53 @@ export interface components {
             method?: null | components["schemas"]["PairingMethod"];
             /** @description What was seen; may be left out. */
             remark?: null | string;
+            /** @description Whether the pairing is led as it goes: it stays open until its end is logged. */
+            led?: null | boolean;
+            /**
+             * Format: uuid
+             * @description The entry of the mate of which this is the other half; set by the application.
+             */
+            halfOf?: null | string;
+        };
+        /** @description Two that were together are parted, or one of them is no more. */
+        ActPairingEnded: {
+            /** @enum {string} */
+            kind: "pairingEnded";
+            /** @description How it ended. */
+            ending: components["schemas"]["PairingEnding"];
+            /** @description What else was seen; may be left out. */
+            remark?: null | string;
+            /**
+             * Format: uuid
+             * @description The mate, when it is in the collection.
+             */
+            partnerId?: null | string;
+            /** @description What the mate is called. */
+            partner?: null | string;
+            /**
+             * Format: uuid
+             * @description The entry of the mate of which this is the other half; set by the application.
+             */
+            halfOf?: null | string;
+        };
+        /** @description Something was seen while two are together, or of her afterwards. */
+        ActPairingSeen: {
+            /** @enum {string} */
+            kind: "pairingSeen";
+            /** @description What. */
+            sight: components["schemas"]["PairingSight"];
+            /**
+             * Format: int32
+             * @description How long it lasted, 1–1440; none for most.
+             */
+            minutes?: null | number;
+            /**
+             * Format: uuid
+             * @description The mate, when it is in the collection.
+             */
+            partnerId?: null | string;
+            /** @description What the mate is called. */
+            partner?: null | string;
             /**
              * Format: uuid
              * @description The entry of the mate of which this is the other half; set by the application.
@@ -1876,6 +1939,30 @@ export interface components {
             /** @enum {string} */
             kind: "watered";
             water: components["schemas"]["WaterKind"];
+        };
+        /** @description Somebody looked for a sperm web of his. */
+        ActWebLooked: {
+            /** @enum {string} */
+            kind: "webLooked";
+            /** @description What it showed. */
+            look: components["schemas"]["WebLook"];
+            /**
+             * Format: double
+             * @description Share (0–1) of looks at which he had spun though he was not mated, as known then; may be left out.
+             */
+            spinsAnyway?: null | number;
+            /**
+             * Format: uuid
+             * @description Whom he was paired with last, when she is in the collection and it tells of that.
+             */
+            partnerId?: null | string;
+            /** @description What she is called. */
+            partner?: null | string;
+            /**
+             * Format: uuid
+             * @description The entry of his of which this is the other half; set by the application.
+             */
+            halfOf?: null | string;
         };
         /** @description An earlier entry is taken back (undo). It stays in the journal, struck through. */
         ActWithdrawn: {
@@ -4171,7 +4258,7 @@ export interface components {
          * @description What brings a hush about.
          * @enum {unknown}
          */
-        HushCause: "suspected" | "darkening" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "veryPlump" | "buried" | "surfaced" | "pupa" | "chilled" | "founding" | "claustral" | "brooding" | "sealedIn" | "eggs" | "wintering" | "foundingUnknown";
+        HushCause: "suspected" | "darkening" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "veryPlump" | "buried" | "surfaced" | "pupa" | "chilled" | "founding" | "claustral" | "brooding" | "sealedIn" | "eggs" | "wintering" | "foundingUnknown" | "expecting";
         /** @description One cause that bears on an act. */
         HushContributor: {
             /** @description The cause. */
@@ -4999,9 +5086,10 @@ export interface components {
             corrects: null | string;
             /** @description Whether it is the obvious thing to do at the line. */
             isMain: boolean;
-            /** @description Whether it leads to what is known of the animal. */
-            opensDetails: boolean;
+            opens: null | components["schemas"]["LinePage"];
         };
+        /** @enum {unknown} */
+        LinePage: "details" | "run" | null;
         /**
          * @description In which part of the walk a line stands.
          * @enum {unknown}
@@ -5736,8 +5824,76 @@ export interface components {
             /** @description Who is recorded as an ancestor of itself; empty when nobody is. */
             loop: string[];
         };
+        /** @description How a pairing ended. */
+        PairingEnd: {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /** @description How. */
+            how: components["schemas"]["PairingEnding"];
+            /** @description What else was seen; may be missing. */
+            remark: null | string;
+        };
+        /**
+         * @description How a run ended.
+         * @enum {unknown}
+         */
+        PairingEnding: "maleSafe" | "maleInjured" | "maleEaten" | "leftIn";
+        /** @description A pairing on record. */
+        PairingEvent: {
+            /**
+             * Format: uuid
+             * @description Its entry.
+             */
+            entryId: string;
+            /**
+             * Format: date-time
+             * @description When they were put together.
+             */
+            at: string;
+            /**
+             * Format: uuid
+             * @description The partner, if it is or was in the collection.
+             */
+            partnerId: null | string;
+            /** @description What the partner is called; none when nobody said. */
+            partner: null | string;
+            method: null | components["schemas"]["PairingMethod"];
+            /** @description Whether it was led as it went, rather than told afterwards: then its end is logged. */
+            led: boolean;
+            /** @description What was seen, in order. */
+            seen: components["schemas"]["PairingMoment"][];
+            end: null | components["schemas"]["PairingEnd"];
+        };
         /** @enum {unknown} */
         PairingMethod: "watched" | "tubToTub" | "netOvernight" | "leftTogether" | "throughMesh" | null;
+        /** @description Something seen at a pairing or after it. */
+        PairingMoment: {
+            /**
+             * Format: uuid
+             * @description Its entry.
+             */
+            entryId: string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /** @description What. */
+            sight: components["schemas"]["PairingSight"];
+            /**
+             * Format: int32
+             * @description How long it lasted; none for most.
+             */
+            minutes: null | number;
+            /**
+             * Format: double
+             * @description Of a web: share (0–1) of looks at which he had spun though he was not mated; none when not known.
+             */
+            spinsAnyway?: null | number;
+        };
         /** @description A pairing on one of the days to come. */
         PairingRaceRequest: {
             /** @description From one molt of hers to the next, days. */
@@ -5780,6 +5936,30 @@ export interface components {
              */
             lastSensibleDay: null | number;
         };
+        /**
+         * @description Something seen while two are together, or of her afterwards.
+         * @enum {unknown}
+         */
+        PairingSight: "found" | "courts" | "raised" | "dance" | "mounted" | "insertion" | "packet" | "joined" | "leaves" | "lunge" | "offHisFeet" | "hurt" | "newWeb" | "noWeb" | "websOrDigs" | "fattens" | "shutsIn";
+        /** @description A way of putting a pair together. */
+        PairingWay: {
+            /** @description Which. */
+            method: components["schemas"]["PairingMethod"];
+            /** @description What must be at hand. */
+            kit: string[];
+            /** @description Steps before they meet. */
+            before: string[];
+            /** @description What to do, and not to do, while they are together. */
+            meanwhile: string[];
+            /** @description Steps when they are parted. */
+            after: string[];
+            /** @description When they are parted at once. */
+            abort: string;
+            /** @description How far it can be trusted. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Where it comes from. */
+            source: string;
+        };
         /** @description How an order of the supplier stands. */
         Parcel: {
             /** @description Whether the parcel is at the door. */
@@ -5816,7 +5996,7 @@ export interface components {
          * @description Where an animal stands between two molts, as the lantern shows it.
          * @enum {unknown}
          */
-        Phase: "open" | "wellFed" | "suspected" | "likely" | "sealedIn" | "imminent" | "hardening" | "fangsUnchecked" | "buried" | "pupa" | "founding" | "brooding" | "eggs" | "wintering";
+        Phase: "open" | "wellFed" | "suspected" | "likely" | "sealedIn" | "imminent" | "hardening" | "fangsUnchecked" | "buried" | "pupa" | "founding" | "brooding" | "eggs" | "wintering" | "expecting";
         /** @description A length measured in a picture against a scale of known length. */
         PhotoMeasure: {
             /**
@@ -6364,7 +6544,7 @@ export interface components {
          * @description What a line of the round asks for.
          * @enum {unknown}
          */
-        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask" | "askBack" | "tend";
+        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask" | "askBack" | "tend" | "partThem" | "lookForWeb" | "pairAgain";
         /** @description Where the round was left. */
         RoundBreak: {
             place: components["schemas"]["Place"];
@@ -6799,6 +6979,55 @@ export interface components {
             feeders: components["schemas"]["FeederRules"][];
             signs: components["schemas"]["SignRule"][];
         };
+        /** @description One of two that are put together. */
+        RunMate: {
+            /**
+             * Format: uuid
+             * @description The animal; none for a mate from elsewhere.
+             */
+            stockId: null | string;
+            /** @description What it is called. */
+            name: string;
+            /** @description Where it stands; empty for a mate from elsewhere. */
+            code: string;
+            word: null | components["schemas"]["ReadyWord"];
+            /** @description The same in a sentence. */
+            says: string;
+            /** @description Reasons. */
+            why: components["schemas"]["Reason"][];
+        };
+        /** @description Everything to lead a pairing by: who, how, what may be seen, and when to part them. */
+        RunSheet: {
+            /** @description The female. */
+            she: components["schemas"]["RunMate"];
+            /** @description The male. */
+            he: components["schemas"]["RunMate"];
+            kin: null | components["schemas"]["KinReading"];
+            /** @description How they can be put together, the usual way first. */
+            ways: components["schemas"]["RunWay"][];
+            /** @description What guards the keeper; empty for most. */
+            safety: string[];
+            /** @description At which hour; empty where any will do. */
+            hour: string;
+            /** @description What can be seen meanwhile. */
+            sights: components["schemas"]["SightWords"][];
+            /** @description What can be seen of her afterwards. */
+            afterwards: components["schemas"]["SightWords"][];
+            pairing: null | components["schemas"]["PairingEvent"];
+            /** @description Why they are to be parted now; none while all is well. */
+            part: null | string;
+            /** @description What there is to do after it. */
+            then: string[];
+        };
+        /** @description A way of putting them together, in words. */
+        RunWay: {
+            /** @description Its steps. */
+            way: components["schemas"]["PairingWay"];
+            /** @description What it is called. */
+            name: string;
+            /** @description Whether it is the usual one of the species. */
+            isUsual: boolean;
+        };
         /** @description One step of the ladder that shows how the evidence moved the chance of premolt. */
         Rung: {
             /** @description The evidence. */
@@ -7039,6 +7268,24 @@ export interface components {
             misplaced: components["schemas"]["SlotView"][];
             /** @description Enclosures in use, by name, to choose from. */
             sizes: components["schemas"]["Enclosure"][];
+        };
+        /**
+         * @description What something seen means for the run.
+         * @enum {unknown}
+         */
+        SightMeaning: "normal" | "mated" | "warns" | "aborts" | "afterwards";
+        /** @description How something seen is told. */
+        SightWords: {
+            /** @description What. */
+            sight: components["schemas"]["PairingSight"];
+            /** @description On the button. */
+            label: string;
+            /** @description In the journal. */
+            past: string;
+            /** @description What it means. */
+            meaning: components["schemas"]["SightMeaning"];
+            /** @description What to do then. */
+            remark: string;
         };
         /**
          * @description Signs of one family are correlated and count as one.
@@ -7847,7 +8094,7 @@ export interface components {
              * @description Chance (0–1) that it is in premolt now; 0 for other waits.
              */
             premoltChance: number;
-            /** @description How each step of the evidence moved that chance. */
+            /** @description How each step of the evidence moved that chance; of a pairing the chance that it took; empty for other waits. */
             ladder: components["schemas"]["Rung"][];
             /** @description Whether the wait is beyond the 97.5 % point. */
             longerThanNormal: boolean;
@@ -7862,7 +8109,7 @@ export interface components {
          * @description What is waited for.
          * @enum {unknown}
          */
-        VigilKind: "molt" | "surfacing" | "emergence" | "firstWorkers" | "young" | "hatching";
+        VigilKind: "molt" | "surfacing" | "emergence" | "firstWorkers" | "young" | "hatching" | "eggCase";
         /** @description A wait to forecast. */
         VigilRequest: {
             /** @description Usual wait, days. */
@@ -7997,6 +8244,11 @@ export interface components {
          * @enum {unknown}
          */
         WaterWay: "dish" | "drops" | "tube" | "dampEnd" | "pools" | "coldMist" | "none";
+        /**
+         * @description What a look for a sperm web showed.
+         * @enum {unknown}
+         */
+        WebLook: "new" | "none" | "oldCleared";
     };
     responses: never;
     parameters: never;
@@ -10601,6 +10853,29 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["KinReading"];
+                };
+            };
+        };
+    };
+    run: {
+        parameters: {
+            query: {
+                one: string;
+                other?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RunSheet"];
                 };
             };
         };

@@ -1,4 +1,5 @@
 using App.Hosting;
+using Husbandry.Journal;
 using Husbandry.Pairing;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
@@ -36,6 +37,7 @@ public static class PairingEndpoints
         var pairing = app.MapGroup("/api/pairing").WithTags("Pairing");
         pairing.MapGet("", ReadAsync).WithName("pairing");
         pairing.MapGet("kin", KinAsync).WithName("kin");
+        pairing.MapGet("run", RunAsync).WithName("run");
     }
 
     /// <summary>How near of kin two animals are, and whether they are of one line.</summary>
@@ -55,6 +57,50 @@ public static class PairingEndpoints
             ? TypedResults.Ok(KinReading.Of(first, second, PedigreeOf(await now.IndexAsync(cancel)), room))
             : Problems.NotFound("animal");
     }
+
+    /// <summary>Everything to lead a pairing by; of one that goes on, the mate need not be named.</summary>
+    private static async Task<Results<Ok<RunSheet>, ProblemHttpResult>> RunAsync(
+        Guid one,
+        Guid? other,
+        RoomNow now,
+        JournalReader reader,
+        CancellationToken cancel
+    )
+    {
+        var room = await now.ReadAsync(cancel);
+        if (await reader.StandingAsync(one, cancel) is not { } first)
+        {
+            return Problems.NotFound("animal");
+        }
+
+        // Nobody named: the mate with whom it is together, or was last.
+        var mate = other ?? (first.Pairings is [.., var last] ? last.PartnerId : null);
+        var second = mate is { } id ? await reader.StandingAsync(id, cancel) : null;
+        if (other is not null && second is null)
+        {
+            return Problems.NotFound("animal");
+        }
+
+        List<Standing> both = second is null ? [first] : [first, second];
+        var judged = both.Select(s => Judgement.Of(s, room)).ToList();
+        var she = judged.Find(j => j.Subject.Standing.Details.Sex != Sex.Male);
+        var he = judged.Find(j => j.Subject.Standing.Details.Sex == Sex.Male);
+        var kin =
+            she is null || he is null
+                ? null
+                : KinReading.Of(KinOf(she), KinOf(he), PedigreeOf(await now.IndexAsync(cancel)), room);
+        var safety = judged
+            .SelectMany(j => RoundKit.ItemsFor(j, RoundAct.PairAgain, null, []))
+            .Where(i => i.Kind == KitKind.Safety)
+            .Select(i => i.What)
+            .Distinct();
+        return RunSheet.Of(she?.Mate, he?.Mate, kin, [.. safety]) is { } sheet
+            ? TypedResults.Ok(sheet)
+            : Problems.NotFound("pairing of such animals");
+    }
+
+    private static Kin KinOf(Judgement j) =>
+        new(j.Subject.Standing.StockId, j.Subject.Standing.Details.Nickname, j.Subject.Standing.Details.Line);
 
     private static async Task<Ok<PairingDesk>> ReadAsync(RoomNow now, JournalReader reader, CancellationToken cancel)
     {

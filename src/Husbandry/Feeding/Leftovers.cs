@@ -72,7 +72,7 @@ public sealed record Leftover(
             prey.Offer.Preparation == Preparation.Live
             && prey.Offer.Outcome is not (OfferOutcome.KilledAndLeft or OfferOutcome.StillEating);
         var (rule, name) = RuleFor(subject, stage, prey.Offer, live);
-        var atOnce = live && phase is not (Phase.Open or Phase.WellFed);
+        var atOnce = live && !PhaseMark.IsQuiet(phase);
         var food = FoodWords.Of(prey.Offer, subject.Room.Rules);
         var what = prey.Offer.Untaken is { Count: > 0 } vials
             ? $"what no. {string.Join(", ", vials)} left of {food}"

@@ -105,7 +105,7 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
         {
             var began = subject.Night(open.Began.From);
             var end = new HushEnd(wait.P10, wait.P50, wait.P90);
-            var early = VigilDefinition.Of(wait.Vigil).EndsEarlyBy;
+            var early = VigilDefinition.Of(wait.Vigil).EndsEarlyOf(subject.Group);
             var waiting = VigilDefinition.Of(open.Vigil).Cause;
             causes.Add((waiting, began, end, early));
             if (waiting == HushCause.Founding && Feeds(subject, condition) is { } unfed)

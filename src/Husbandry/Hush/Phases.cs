@@ -38,7 +38,11 @@ public static class Phases
         {
             var molt = OfMolt(subject, reading, firstMeal);
             // A mother is not disturbed to look at her fangs: they were hard long before she laid.
-            if (all.Count == 0 || (PhaseMark.Of(molt.Value).Shutters > 0 && molt.Value != Phase.FangsUnchecked))
+            var guards = all.Any(p => PhaseMark.Of(p.Value).Fasts);
+            if (
+                all.Count == 0
+                || (PhaseMark.Of(molt.Value).Shutters > 0 && !(guards && molt.Value == Phase.FangsUnchecked))
+            )
             {
                 all.Add(molt);
             }
@@ -115,7 +119,7 @@ public static class Phases
         }
 
         var rule = signs.ForecastSpeaksAbove;
-        if (phase.Value is not (Phase.Open or Phase.WellFed) || molt is null || molt.PremoltChance < rule.Value)
+        if (!PhaseMark.IsQuiet(phase.Value) || molt is null || molt.PremoltChance < rule.Value)
         {
             return phase;
         }
@@ -136,7 +140,9 @@ public static class Phases
         var text =
             (vigil.Kind == VigilKind.Emergence ? Pupa(subject) : null)
             ?? (vigil.Kind == VigilKind.FirstWorkers ? Founding(subject) : null)
-            ?? vigil.Meanwhile.Replace("{them}", subject.Them, StringComparison.Ordinal);
+            ?? vigil
+                .Meanwhile.Replace("{them}", subject.Them, StringComparison.Ordinal)
+                .Replace("{their}", subject.Its, StringComparison.Ordinal);
         var words = subject.Room.Wording;
         var began = $"{vigil.Began} {words.Dates(subject.Night(waiting.Began.From), subject.Night(waiting.Began.To))}";
         return new Answer<Phase>(

@@ -39,6 +39,7 @@ public sealed record TendedEvent(string Task, DateTimeOffset At)
 /// <param name="Tended">Upkeep last done, one for each task.</param>
 /// <param name="House">What it lives in, once that was measured.</param>
 /// <param name="Pairings">When it was put together with a mate, in order.</param>
+/// <param name="Webs">Looks for his sperm webs, in order.</param>
 /// <param name="Births">Young that it had, in order.</param>
 /// <param name="Loan">With whom it is for a time; none while it is here.</param>
 /// <param name="PutOffUntil">Night until which the work was put off.</param>
@@ -59,6 +60,7 @@ public sealed record Standing(
     IReadOnlyList<TendedEvent> Tended,
     HouseEvent? House,
     IReadOnlyList<PairingEvent> Pairings,
+    IReadOnlyList<WebEvent> Webs,
     IReadOnlyList<BirthEvent> Births,
     LoanEvent? Loan,
     DateOnly? PutOffUntil,
@@ -66,7 +68,7 @@ public sealed record Standing(
 )
 {
     /// <summary>Changes with the shape of this record and its parts, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 17;
+    public const int Shape = 18;
 
     /// <summary>With a task of the upkeep done at an instant.</summary>
     public Standing WithTended(string task, DateTimeOffset at) =>
@@ -100,6 +102,14 @@ public sealed record Standing(
     [JsonIgnore]
     public IEnumerable<PairingEvent> PairingsNow =>
         Growth.LastMolt is { } molt ? Pairings.Where(p => p.At > molt.When.To) : Pairings;
+
+    /// <summary>The pairing that goes on now, if one does.</summary>
+    [JsonIgnore]
+    public PairingEvent? OpenPairing => Pairings is [.., { IsOpen: true } last] ? last : null;
+
+    /// <summary>The state with its last pairing changed; the same where there is none.</summary>
+    public Standing WithLastPairing(Func<PairingEvent, PairingEvent> change) =>
+        Pairings is [.., var last] ? this with { Pairings = [.. Pairings.SkipLast(1), change(last)] } : this;
 
     /// <summary>Last look without a sign since the last molt.</summary>
     [JsonIgnore]
@@ -157,6 +167,7 @@ public sealed record Standing(
             Tended: [],
             House: null,
             Pairings: [],
+            Webs: [],
             Births: [],
             Loan: null,
             PutOffUntil: null,
@@ -184,7 +195,16 @@ public sealed record Standing(
         {
             Growth = Growth with { Molts = [.. Growth.Molts, molt], FangsSeen = null },
             Feeding = Feeding with { Untaken = [] },
+            Vigils = Vigils.AfterMolt(molt.When),
             PutOffUntil = null,
+        };
+
+    /// <summary>The state after all of it left; the details keep how many there were.</summary>
+    public Standing Gone(JournalEntry entry, DepartureKind how, CountChange change, string? remark) =>
+        this with
+        {
+            Counts = [.. Counts, new CountEvent(entry.Id, entry.When.To, change, -Details.Count, 0)],
+            Departure = new DepartureEvent(entry.When.To, how, remark),
         };
 
     /// <summary>The state with more or fewer animals in it.</summary>

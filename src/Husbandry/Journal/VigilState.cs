@@ -56,6 +56,18 @@ public sealed record VigilState(
     /// <summary>Nothing on record.</summary>
     public static VigilState Empty { get; } = new([], null, [], [], []);
 
+    /// <summary>After a molt: what was stored of a pairing went with the skin.</summary>
+    public VigilState AfterMolt(Occurrence molt) =>
+        OpenOf(VigilKind.EggCase) is not { } open
+            ? this
+            : this with
+            {
+                All =
+                [
+                    .. All.Select(v => ReferenceEquals(v, open) ? v with { Ended = molt, End = VigilEnd.CutShort } : v),
+                ],
+            };
+
     /// <summary>The waits under way other than the one for a molt, the oldest first.</summary>
     [JsonIgnore]
     public IEnumerable<VigilEvent> Open => All.Where(v => v.Ended is null);

@@ -27,7 +27,8 @@ public sealed record FoodNeed(FoodKey Food, int Ahead, double Amount, double Var
             yield break;
         }
 
-        var molt = j.Wait.Value is null ? j.Molt.Value : null;
+        // Only who waits for a brood eats on as before.
+        var molt = j.Waits.All(w => w.Value!.Vigil == VigilKind.EggCase) ? j.Molt.Value : null;
         var (thisSkin, nextSkin) = (new Table(j, molts: 0, now), new Table(j, molts: 1, null));
         var tonight = j.Subject.Room.Tonight.DayNumber;
         var every = Math.Max(1, j.Meal.Value.EveryDays);

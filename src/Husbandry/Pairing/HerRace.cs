@@ -1,7 +1,6 @@
 using Husbandry.Climate;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
-using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
 namespace Husbandry.Pairing;
@@ -42,16 +41,15 @@ public sealed record HerRace(
     public static Answer<HerRace> Of(Mate she, DateOnly first)
     {
         var (subject, molt) = (she.Subject, she.Molt);
-        var (rules, room) = (subject.Profile.Pairing!, subject.Room.Rules.Room.Pairing);
+        var room = subject.Room.Rules.Room.Pairing;
         var horizon = room.HorizonDays.Value;
         var gone = subject.Pace.EachDayAhead(horizon);
-        var sacs = EqualShares.Of(LogNormalWait.FromPrior(rules.SacWait.Value), Shares);
+        var sac = SacOutlook.Of(subject);
+        var sacs = EqualShares.Of(sac.Wait, Shares);
         var still = Still(she, gone[^1] + sacs[^1]);
         double[] byDay =
         [
-            .. gone.Select(paired =>
-                PairingRace.Chance(still, sacs.Select(sac => (paired + sac).Value), rules.TakeRate.Value)
-            ),
+            .. gone.Select(paired => PairingRace.Chance(still, sacs.Select(wait => (paired + wait).Value), sac.Takes)),
         ];
         var tonight = subject.Room.Tonight;
         var from = Math.Clamp(first.DayNumber - tonight.DayNumber, 0, horizon);
@@ -70,7 +68,7 @@ public sealed record HerRace(
             byDay[best] - byDay[Math.Min(horizon, best + Week)],
             molt is not null
         );
-        return new Answer<HerRace>(race, Says(race, subject), Why(race, molt, rules, subject));
+        return new Answer<HerRace>(race, Says(race, subject), Why(race, molt, sac, subject));
     }
 
     /// <summary>
@@ -108,10 +106,9 @@ public sealed record HerRace(
             : $"If paired {on}: {subject.Group.EggCase} before her molt in {chance}.";
     }
 
-    private static List<Reason> Why(HerRace race, VigilForecast? molt, SpeciesPairing rules, Subject subject)
+    private static List<Reason> Why(HerRace race, VigilForecast? molt, SacOutlook sac, Subject subject)
     {
         var (words, room) = (subject.Room.Wording, subject.Room.Rules.Room.Pairing);
-        var sac = rules.SacWait.Value;
         List<Reason> reasons =
         [
             molt is null
@@ -121,16 +118,7 @@ public sealed record HerRace(
                     $"By her own forecast between {words.Between(molt.P10, molt.P90)}, half by {words.Date(molt.P50)}.",
                     "record.molt"
                 ),
-            rules.SacWait.Because(
-                "The wait",
-                "species.sacWait",
-                $"{Wording.Plain(sac.P10)}–{Wording.Plain(sac.P90)} days from the pairing, half of them within {Wording.Plain(sac.P50)}."
-            ),
-            rules.TakeRate.Because(
-                "Take rate",
-                "species.takeRate",
-                $"{Wording.Chance(rules.TakeRate.Value)} pairings take if nothing comes between."
-            ),
+            .. sac.Why(subject.Profile.Pairing!),
             room.LastSensibleShare.Because(
                 "Last sensible night",
                 "room.lastSensibleShare",

@@ -3,6 +3,7 @@ using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 
 namespace Husbandry.Pairing;
 
@@ -11,12 +12,14 @@ namespace Husbandry.Pairing;
 /// <param name="Partner">What the mate is called: of one in the collection its name is taken; 1–60 characters.</param>
 /// <param name="Method">How; may be left out.</param>
 /// <param name="Remark">What was seen; may be left out.</param>
+/// <param name="Led">Whether the pairing is led as it goes: it stays open until its end is logged.</param>
 /// <param name="HalfOf">The entry of the mate of which this is the other half; set by the application.</param>
 public sealed record Paired(
     Guid? PartnerId = null,
     string? Partner = null,
     PairingMethod? Method = null,
     string? Remark = null,
+    bool? Led = null,
     Guid? HalfOf = null
 ) : TwoPartyAct
 {
@@ -49,19 +52,52 @@ public sealed class PairedEntry() : EntryDefinition<Paired>("paired")
     public static PairedEntry It { get; } = new();
 
     /// <inheritdoc/>
+    public override Teaching Teaches => Teaching.Waits;
+
+    /// <inheritdoc/>
     public override IReadOnlyList<Act> Examples =>
         [
             new Paired(),
             new Paired(null, "a friend's male", PairingMethod.Watched),
             new Paired(Guid.Empty, "Bolt", PairingMethod.LeftTogether, "he drummed at once"),
+            new Paired(Guid.Empty, "Bolt", PairingMethod.NetOvernight, Led: true),
         ];
 
     /// <inheritdoc/>
-    protected override Standing Fold(Paired act, Standing standing, JournalEntry entry)
+    protected override Standing Fold(Paired act, Standing standing, JournalEntry entry) =>
+        PutTogether(act, standing, entry);
+
+    /// <summary>The state after a pairing.</summary>
+    internal static Standing PutTogether(Paired act, Standing standing, JournalEntry entry)
     {
-        var pairing = new PairingEvent(entry.Id, entry.When.To, act.PartnerId, act.Partner, act.Method);
-        return standing with { Pairings = [.. standing.Pairings, pairing] };
+        var pairing = new PairingEvent(
+            entry.Id,
+            entry.When.To,
+            act.PartnerId,
+            act.Partner,
+            act.Method,
+            act.Led == true,
+            [],
+            null
+        );
+        var paired = standing with { Pairings = [.. standing.Pairings, pairing] };
+        return standing is { IsMany: false, Details.Sex: Sex.Female } ? Awaiting(paired, entry) : paired;
     }
+
+    /// <summary>
+    /// Of her, what is to come of it is awaited from then on. A second try widens the time at which it may have taken: nobody
+    /// knows which of the two did.
+    /// </summary>
+    private static Standing Awaiting(Standing she, JournalEntry entry) =>
+        she.Vigils.OpenOf(VigilKind.EggCase) is { } open
+            ? she.WithWait(open, open with { Began = new Occurrence(open.Began.From, entry.When.To) })
+            : she with
+            {
+                Vigils = she.Vigils with
+                {
+                    All = [.. she.Vigils.All, new VigilEvent(entry.Id, VigilKind.EggCase, entry.When, null, null)],
+                },
+            };
 
     /// <inheritdoc/>
     protected override IEnumerable<Problem> Check(Paired act, EntryAt at) =>
@@ -72,7 +108,15 @@ public sealed class PairedEntry() : EntryDefinition<Paired>("paired")
                 at is { Written: false, Standing: { } standing, Group: not null } && IsYoung(standing, at.Room)
                     ? [new Problem("act", NotAdult(standing))]
                     : []
+            )
+            .Concat(
+                at is { Written: false, Standing.OpenPairing: { } open }
+                    ? [new Problem("act.kind", TogetherAlready(at.Standing.Details.Nickname, open))]
+                    : []
             );
+
+    private static string TogetherAlready(string name, PairingEvent open) =>
+        $"{name} is together with {open.Partner ?? "a mate"} now: log how that ended first.";
 
     /// <summary>
     /// Whether it is not adult by its record: its ultimate molt marks it, or where adults go on molting its size may. A crab's
@@ -119,6 +163,14 @@ public sealed class PairedEntry() : EntryDefinition<Paired>("paired")
         {
             yield return new Problem("act.partnerId", NotAdult(other));
         }
+        else if (!at.Written && other.OpenPairing is { } open && open.PartnerId != standing.StockId)
+        {
+            yield return new Problem("act.partnerId", TogetherAlready(mate.Nickname, open));
+        }
+        else if (!at.Written && other.Loan is { } loan)
+        {
+            yield return new Problem("act.partnerId", $"{mate.Nickname} is with {loan.To}.");
+        }
     }
 
     /// <inheritdoc/>
@@ -136,7 +188,8 @@ public sealed class PairedEntry() : EntryDefinition<Paired>("paired")
     /// <inheritdoc/>
     protected override bool IsNews(Paired act) => true;
 
-    private static string Word(PairingMethod method) =>
+    /// <summary>How they were put together, in words.</summary>
+    internal static string Word(PairingMethod method) =>
         method switch
         {
             PairingMethod.Watched => "watched",

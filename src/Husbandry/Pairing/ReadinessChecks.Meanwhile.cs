@@ -47,13 +47,9 @@ public static partial class ReadinessChecks
     /// <summary>Whether she was paired since her molt: a second try after about a week, then she is left to wait.</summary>
     private static IEnumerable<ReadyCheck> Expecting(Subject subject, SpeciesPairing rules)
     {
+        // What came of a pairing, or a molt, ends the wait for it.
         var pairings = subject.Standing.PairingsNow.ToList();
-        // What came of a pairing ends the wait for it.
-        if (
-            subject.Standing.Details.Sex != Sex.Female
-            || pairings.Count == 0
-            || HadBroodSince(subject, pairings[^1].At)
-        )
+        if (pairings.Count == 0 || !subject.AllWaitFor(VigilKind.EggCase))
         {
             return [];
         }
@@ -100,12 +96,6 @@ public static partial class ReadinessChecks
                 ),
             ];
     }
-
-    private static bool HadBroodSince(Subject subject, DateTimeOffset paired) =>
-        subject.Standing.Births.Any(b => b.At > paired)
-        || subject.Standing.Vigils.All.Any(v =>
-            v.Vigil is VigilKind.Young or VigilKind.Hatching && v.Ended is { } ended && ended.To > paired
-        );
 
     /// <summary>A season that the application cannot see: asked of whoever can.</summary>
     private static IEnumerable<ReadyCheck> Season(Subject subject, SpeciesPairing rules) =>

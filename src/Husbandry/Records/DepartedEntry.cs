@@ -49,13 +49,7 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
             return standing.WithCount(entry, change.Value, there - some);
         }
 
-        // The details keep how many there were.
-        var last = new CountEvent(entry.Id, entry.When.To, change.Value, -there, 0);
-        return standing with
-        {
-            Counts = [.. standing.Counts, last],
-            Departure = new DepartureEvent(entry.When.To, act.Departure, act.Remark),
-        };
+        return standing.Gone(entry, act.Departure, change.Value, act.Remark);
     }
 
     /// <inheritdoc/>

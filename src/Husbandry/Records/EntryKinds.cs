@@ -55,6 +55,9 @@ public static class EntryKinds
         LentEntry.It,
         ReturnedEntry.It,
         TendedEntry.It,
+        PairingSeenEntry.It,
+        PairingEndedEntry.It,
+        WebLookedEntry.It,
     ];
 
     /// <summary>

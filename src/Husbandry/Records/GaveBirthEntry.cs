@@ -104,6 +104,7 @@ public sealed class GaveBirthEntry() : EntryDefinition<GaveBirth>("gaveBirth")
             var after = brooding is null
                 ? standing
                 : standing.WithWait(brooding, brooding with { Ended = entry.When, End = VigilEnd.AsHoped });
+            after = after.WithEggCase(entry.When);
             return after with { Births = [.. after.Births, birth] };
         }
 

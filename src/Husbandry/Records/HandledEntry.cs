@@ -1,4 +1,5 @@
 using Husbandry.Journal;
+using Husbandry.Pairing;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
@@ -27,15 +28,8 @@ public sealed class HandledEntry() : EntryDefinition<Handled>("handled")
     /// <inheritdoc/>
     protected override Standing Fold(Handled act, Standing standing, JournalEntry entry) =>
         act.Care == CareAct.Pair
-            ? standing with
-            {
-                // As pairings were logged before the partner was asked for.
-                Pairings =
-                [
-                    .. standing.Pairings,
-                    new PairingEvent(entry.Id, entry.When.To, PartnerId: null, Partner: null, Method: null),
-                ],
-            }
+            // As pairings were logged before the partner was asked for.
+            ? PairedEntry.PutTogether(new Paired(), standing, entry)
         : act.Care == CareAct.Clean ? standing.WithTended(TendedEvent.Cleaned, entry.When.To)
         : standing;
 

@@ -163,7 +163,7 @@ public sealed record GlanceBand(
             return new GlanceBand(
                 BandKind.Wait,
                 wait.Vigil,
-                VigilDefinition.EndOf(wait.Vigil),
+                VigilDefinition.EndOf(wait.Vigil, j.Subject.Group),
                 wait.P10,
                 wait.P50,
                 wait.P90,
@@ -175,7 +175,7 @@ public sealed record GlanceBand(
             ? new GlanceBand(
                 BandKind.Molt,
                 VigilKind.Molt,
-                VigilDefinition.EndOf(VigilKind.Molt),
+                VigilDefinition.Molts,
                 molt.P10,
                 molt.P50,
                 molt.P90,
@@ -204,7 +204,7 @@ public sealed record EndedWait(VigilKind Vigil, int Ordinal, string Label, DateO
                 .Select(x => new EndedWait(
                     x.Wait.Vigil,
                     x.Ordinal,
-                    VigilDefinition.Of(x.Wait.Vigil).End(x.Wait.End!).Past,
+                    VigilDefinition.Of(x.Wait.Vigil).End(x.Wait.End!).PastOf(s.Group),
                     s.Night(x.Wait.Ended!.Middle)
                 ))
                 .OrderByDescending(w => w.On)

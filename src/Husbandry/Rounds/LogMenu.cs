@@ -131,7 +131,7 @@ public sealed record LogMenu(
 
         if (j.Subject.WaitsOfAll.FirstOrDefault() is { } wait)
         {
-            yield return Ended(MayMolt(j) ? "y" : "m", wait.Vigil, VigilEnd.AsHoped);
+            yield return Ended(MayMolt(j) ? "y" : "m", wait.Vigil, VigilEnd.AsHoped, j.Subject.Group);
         }
 
         if (Eats(j) && j.Subject.Tank is null)
@@ -194,7 +194,7 @@ public sealed record LogMenu(
         {
             foreach (var end in VigilDefinition.Of(wait.Vigil).AllEnds)
             {
-                yield return Ended($"{key++}", wait.Vigil, end.Id);
+                yield return Ended($"{key++}", wait.Vigil, end.Id, s.Group);
             }
         }
 
@@ -292,10 +292,10 @@ public sealed record LogMenu(
 
     private static LogOffer Form(string key, string label, EntryForm form) => new(key, label, [], form);
 
-    private static LogOffer Ended(string key, VigilKind vigil, string end) =>
+    private static LogOffer Ended(string key, VigilKind vigil, string end, GroupRules group) =>
         new(
             key,
-            $"{VigilDefinition.Of(vigil).End(end).Past.ToUpperFirst()}…",
+            $"{VigilDefinition.Of(vigil).End(end).PastOf(group).ToUpperFirst()}…",
             [new Ended(vigil, end)],
             EntryForm.Ended
         );

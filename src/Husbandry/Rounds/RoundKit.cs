@@ -51,7 +51,7 @@ public static class RoundKit
     /// <summary>What to mind with the lid off. Source: common practice, no published source.</summary>
     public static IReadOnlyList<string> Mind(Judgement j, RoundAct act)
     {
-        if (act is RoundAct.None or RoundAct.Ask or RoundAct.AskBack or RoundAct.LookForMolt)
+        if (act is RoundAct.None or RoundAct.Ask or RoundAct.AskBack or RoundAct.LookForMolt or RoundAct.LookForWeb)
         {
             return [];
         }
@@ -103,8 +103,11 @@ public static class RoundKit
             case RoundAct.RemoveLeftovers:
                 Tool(Tweezers);
                 break;
-            case RoundAct.CheckFangs or RoundAct.LookForMolt:
+            case RoundAct.CheckFangs or RoundAct.LookForMolt or RoundAct.LookForWeb:
                 Tool(Torch);
+                break;
+            case RoundAct.PartThem or RoundAct.PairAgain:
+                Tool(CatchCup);
                 break;
             case RoundAct.LookAtTube:
                 Tool(RedLight);
@@ -157,7 +160,8 @@ public static class RoundKit
         );
         if (
             j.Subject.Profile.Quick?.Value == true
-            && act is not (RoundAct.LookForMolt or RoundAct.Ask or RoundAct.AskBack)
+            && items.All(i => i.What != CatchCup)
+            && act is not (RoundAct.LookForMolt or RoundAct.LookForWeb or RoundAct.Ask or RoundAct.AskBack)
         )
         {
             Tool(CatchCup);

@@ -19,6 +19,16 @@ public enum LineSection
     Later,
 }
 
+/// <summary>A page to which a line leads.</summary>
+public enum LinePage
+{
+    /// <summary>What is known of the animal.</summary>
+    Details,
+
+    /// <summary>The pairing that goes on, or is to begin.</summary>
+    Run,
+}
+
 /// <summary>Something that can be told at a line besides its choices.</summary>
 /// <param name="Key">Its key, one letter.</param>
 /// <param name="Label">What it says.</param>
@@ -27,7 +37,7 @@ public enum LineSection
 /// <param name="Form">The form that opens; none when it is logged at once.</param>
 /// <param name="Corrects">The entry that it corrects, so that one meal is not two on the record.</param>
 /// <param name="IsMain">Whether it is the obvious thing to do at the line.</param>
-/// <param name="OpensDetails">Whether it leads to what is known of the animal.</param>
+/// <param name="Opens">The page to which it leads; none where something is logged.</param>
 public sealed record LineOffer(
     string Key,
     string Label,
@@ -36,20 +46,20 @@ public sealed record LineOffer(
     EntryForm? Form,
     Guid? Corrects,
     bool IsMain,
-    bool OpensDetails
+    LinePage? Opens
 )
 {
     /// <summary>One that is logged at once.</summary>
     internal static LineOffer OfAct(string key, string label, string brief, Act act, Guid? corrects = null) =>
-        new(key, label, brief, [act], null, corrects, false, false);
+        new(key, label, brief, [act], null, corrects, false, null);
 
     /// <summary>One that opens a form.</summary>
     internal static LineOffer OfForm(string key, string label, string brief, EntryForm form, bool isMain = false) =>
-        new(key, label, brief, [], form, null, isMain, false);
+        new(key, label, brief, [], form, null, isMain, null);
 
-    /// <summary>The one that leads to what is known of the animal.</summary>
-    internal static LineOffer OfDetails(string key, string label, string brief) =>
-        new(key, label, brief, [], null, null, true, true);
+    /// <summary>One that leads to a page.</summary>
+    internal static LineOffer OfPage(string key, string label, string brief, LinePage page) =>
+        new(key, label, brief, [], null, null, true, page);
 }
 
 /// <summary>What can be logged of a whole shelf in one go.</summary>
@@ -101,7 +111,17 @@ public sealed partial record RoundLine
 
         if (line.Act == RoundAct.Ask)
         {
-            offers.Add(LineOffer.OfDetails("d", "Say it in her details", "Details"));
+            offers.Add(LineOffer.OfPage("d", "Say it in her details", "Details", LinePage.Details));
+        }
+
+        if (line.Act == RoundAct.PartThem)
+        {
+            return [LineOffer.OfPage("p", "To the pairing", "Pairing", LinePage.Run)];
+        }
+
+        if (line.Act == RoundAct.PairAgain)
+        {
+            offers.Add(LineOffer.OfPage("p", "Put them together", "Together", LinePage.Run));
         }
 
         if (line is { Vials: not null, Act: RoundAct.Feed, Offer: not null })

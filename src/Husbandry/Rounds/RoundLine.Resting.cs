@@ -16,6 +16,7 @@ public sealed partial record RoundLine
         var hushed = s.Standing.Loan is null && PhaseMark.Of(j.Phase.Value).PassesBy;
         var text =
             s.Standing.Loan is { } away ? LoanText(j, away)
+            : s.Standing.OpenPairing is { } open ? TogetherText(s, open)
             : s.Standing.PutOffUntil is { } until && until > s.Room.Tonight ? $"put off until {words.Day(until)}"
             : j.Phase.Value == Phase.Imminent ? $"{Label(j).ToLowerInvariant()}: leave the lid shut"
             : j.Phase.Value == Phase.Hardening
@@ -27,14 +28,20 @@ public sealed partial record RoundLine
                 ? winter.IsDone
                         ? $"pupa: {winter.Text} weeks of cold done, take it out when its food or its mate will be there"
                     : $"pupa in its winter cold: {winter.Text} weeks done"
+            : j.Wait.Value is { Vigil: VigilKind.EggCase } sac
+                ? Join(
+                    $"paired: {VigilDefinition.EndOf(sac.Vigil, s.Group)} about {words.Date(sac.P50)} ({words.Dates(sac.P10, sac.P90)}), if it took",
+                    j.Meal.Value.Due is { } due ? $"next meal {words.Day(due)}" : ""
+                )
             : j.Wait.Value is { } wait
-                ? $"{PhaseMark.Of(j.Phase.Value).Word}: {VigilDefinition.EndOf(wait.Vigil)} about {words.Date(wait.P50)} ({words.Dates(wait.P10, wait.P90)})"
+                ? $"{PhaseMark.Of(j.Phase.Value).Word}: {VigilDefinition.EndOf(wait.Vigil, s.Group)} about {words.Date(wait.P50)} ({words.Dates(wait.P10, wait.P90)})"
             : j.Meal.Value.EatsNothing ? Join(j.Meal.Summary.TrimEnd('.').ToLowerFirst(), LifeLeft(j))
             : hushed ? $"{PhaseMark.Of(j.Phase.Value).Word}: {j.Meal.Summary.TrimEnd('.').ToLowerFirst()}"
             : j.Meal.Value.Due is { } meal ? $"next meal {words.Day(meal)}"
             : j.Meal.Summary.TrimEnd('.').ToLowerFirst();
         var why =
             s.Standing.Loan is { } loan ? Lent(RoundAct.None, j, loan)
+            : s.Standing.OpenPairing is { } pairing ? TogetherWhy(RoundAct.None, s, pairing)
             : hushed ? new Answer<RoundAct>(RoundAct.None, j.Phase.Summary, j.HushReasons)
             : As(RoundAct.None, j.Meal);
         return Line(j, RoundAct.None, "look", text, "", why, []) with

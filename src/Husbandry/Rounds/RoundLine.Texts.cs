@@ -177,9 +177,7 @@ public sealed partial record RoundLine
             : $"put in {offer.All}";
         var poured = Pour(j, waters);
         var suspected = j.Phase.Value == Phase.Suspected;
-        var near =
-            j.Phase.Value is Phase.Open or Phase.WellFed
-            && j.Phase.Reasons is [{ Rule: "room.forecastSpeaksAbove" }, ..];
+        var near = PhaseMark.IsQuiet(j.Phase.Value) && j.Phase.Reasons is [{ Rule: "room.forecastSpeaksAbove" }, ..];
         var detail = Join(
             suspected && s.Group.Feeding.Diet == Diet.Prey ? "suspected: pre-killed only, and look for darkening" : "",
             near

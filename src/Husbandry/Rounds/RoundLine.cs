@@ -47,6 +47,15 @@ public enum RoundAct
 
     /// <summary>Do what is done at regular times besides food and water.</summary>
     Tend,
+
+    /// <summary>Two are together: stay by them, part them, log how it ended.</summary>
+    PartThem,
+
+    /// <summary>Look whether he has spun a new sperm web.</summary>
+    LookForWeb,
+
+    /// <summary>Put her together with her mate once more.</summary>
+    PairAgain,
 }
 
 /// <summary>Which part of the round a line belongs to.</summary>
@@ -138,6 +147,7 @@ public sealed partial record RoundLine(
         var candidates =
             s.Standing.Departure is not null ? []
             : s.Standing.Loan is { } loan ? ReturnOf(j, loan).ToList()
+            : s.Standing.OpenPairing is { } open ? TogetherOf(j, open).ToList()
             : Candidates(j).ToList();
         var putOff = s.Standing.PutOffUntil is { } until && until > tonight ? StartOf(until) : (DateTimeOffset?)null;
         var due = candidates.FirstOrDefault(c => c.At < endOfTonight);
@@ -156,7 +166,8 @@ public sealed partial record RoundLine(
     }
 
     /// <summary>The line for water alone, when it is due tonight and nothing forbids it; for a hand that must not feed.</summary>
-    public static RoundLine? ForWater(Judgement j) => WatersDue(j).Count > 0 ? WaterLine(j) : null;
+    public static RoundLine? ForWater(Judgement j) =>
+        j.Subject.Standing.OpenPairing is null && WatersDue(j).Count > 0 ? WaterLine(j) : null;
 
     /// <summary>Of one that is with somebody else only the night is asked by which it is to be back.</summary>
     private static IEnumerable<(DateTimeOffset At, Func<RoundLine> Line)> ReturnOf(Judgement j, LoanEvent loan)
@@ -232,6 +243,11 @@ public sealed partial record RoundLine(
             {
                 yield return (StartOf(upkeep), () => TendLine(j));
             }
+        }
+
+        foreach (var after in AfterPairing(j))
+        {
+            yield return after;
         }
 
         if (stays is not null)

@@ -18,6 +18,7 @@ namespace Husbandry.Rulebook;
 /// <param name="Feeding">Rules of meals.</param>
 /// <param name="Water">Rules of water.</param>
 /// <param name="Housing">Rules of enclosures.</param>
+/// <param name="Courtship">What is seen of a pairing; none where nothing is paired by hand.</param>
 public sealed record GroupRules(
     string Id,
     string Name,
@@ -32,7 +33,8 @@ public sealed record GroupRules(
     HardeningRules? Hardening,
     FeedingRules Feeding,
     WaterRules Water,
-    HousingRules Housing
+    HousingRules Housing,
+    CourtshipRules? Courtship
 )
 {
     /// <summary>Whether fangs must be seen black before it eats after a molt.</summary>

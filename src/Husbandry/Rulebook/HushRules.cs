@@ -106,6 +106,9 @@ public enum HushCause
 
     /// <summary>A queen of whom nobody has said how she founds.</summary>
     FoundingUnknown,
+
+    /// <summary>Paired, and waiting for what comes of it.</summary>
+    Expecting,
 }
 
 /// <summary>What one cause forbids.</summary>

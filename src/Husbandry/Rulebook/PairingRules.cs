@@ -1,3 +1,5 @@
+using Husbandry.Reasons;
+
 namespace Husbandry.Rulebook;
 
 /// <summary>Rules of pairing that hold for the whole room.</summary>
@@ -11,6 +13,9 @@ namespace Husbandry.Rulebook;
 /// <param name="SteerWarmthC">By how much a warmer or cooler shelf is reckoned, °C; never further from the reference of the species.</param>
 /// <param name="SteerFood">Factor on the days between meals, of feeding leaner.</param>
 /// <param name="SteerWorth">Chance that must be gained before steering is proposed.</param>
+/// <param name="LungesAbort">After so many lunges they are parted.</param>
+/// <param name="WebHours">Hours after the pairing at which his web is looked for.</param>
+/// <param name="Evidence">What tells whether a pairing took.</param>
 public sealed record RoomPairingRules(
     Rule<double> LastSensibleShare,
     Rule<double> KinWarnAbove,
@@ -21,7 +26,61 @@ public sealed record RoomPairingRules(
     Rule<int> MeetNights,
     Rule<double> SteerWarmthC,
     Rule<double> SteerFood,
-    Rule<double> SteerWorth
+    Rule<double> SteerWorth,
+    Rule<int> LungesAbort,
+    Rule<IReadOnlyList<int>> WebHours,
+    PairingEvidenceRules Evidence
+);
+
+/// <summary>
+/// How much what is seen speaks for a pairing having taken: likelihood ratios, seen among those that took over seen among those
+/// that did not. Of his webs both likelihoods are kept, as one male spins oftener than another.
+/// </summary>
+/// <param name="Ratios">Likelihood ratio (&gt; 0) by what was seen.</param>
+/// <param name="NothingSeen">Of a pairing that was watched to its end, and no mating seen.</param>
+/// <param name="WebEarly">Likelihood (0–1) of a new web at the first look, if they mated.</param>
+/// <param name="WebLate">The same at the last.</param>
+/// <param name="SpinsAnyway">Likelihood (0–1) of a new web in the same time, if they did not.</param>
+/// <param name="SpinsAnywayLooks">How many looks of his own that stands for.</param>
+public sealed record PairingEvidenceRules(
+    IReadOnlyDictionary<PairingSight, Rule<double>> Ratios,
+    Rule<double> NothingSeen,
+    Rule<double> WebEarly,
+    Rule<double> WebLate,
+    Rule<double> SpinsAnyway,
+    Rule<double> SpinsAnywayLooks
+);
+
+/// <summary>What is seen of a pairing in a group.</summary>
+/// <param name="Sights">What can be seen while they are together, in the order in which it mostly comes.</param>
+/// <param name="Afterwards">What can be seen of her afterwards.</param>
+/// <param name="SpermWeb">Whether males spin a sperm web.</param>
+/// <param name="Ways">How a pair is put together, each with its steps; the first is the usual one.</param>
+public sealed record CourtshipRules(
+    IReadOnlyList<PairingSight> Sights,
+    IReadOnlyList<PairingSight> Afterwards,
+    Rule<bool> SpermWeb,
+    IReadOnlyList<PairingWay> Ways
+);
+
+/// <summary>A way of putting a pair together.</summary>
+/// <param name="Method">Which.</param>
+/// <param name="Kit">What must be at hand.</param>
+/// <param name="Before">Steps before they meet.</param>
+/// <param name="Meanwhile">What to do, and not to do, while they are together.</param>
+/// <param name="After">Steps when they are parted.</param>
+/// <param name="Abort">When they are parted at once.</param>
+/// <param name="Tag">How far it can be trusted.</param>
+/// <param name="Source">Where it comes from.</param>
+public sealed record PairingWay(
+    PairingMethod Method,
+    IReadOnlyList<string> Kit,
+    IReadOnlyList<string> Before,
+    IReadOnlyList<string> Meanwhile,
+    IReadOnlyList<string> After,
+    string Abort,
+    RuleTag Tag,
+    string Source
 );
 
 /// <summary>How two animals were put together.</summary>

@@ -44,6 +44,9 @@ public enum Phase
 
     /// <summary>A queen or colony in its winter rest.</summary>
     Wintering,
+
+    /// <summary>Paired, and waiting for what comes of it.</summary>
+    Expecting,
 }
 
 /// <summary>How a phase is shown.</summary>
@@ -71,6 +74,7 @@ public sealed record PhaseMark(Phase Phase, string Word, int Shutters, int Rank,
             (Phase.Likely, "likely premolt", 2, false),
             (Phase.SealedIn, "sealed in", 2, false),
             (Phase.Suspected, "suspected", 1, false),
+            (Phase.Expecting, "paired", 1, false),
             (Phase.WellFed, "well fed", 0, false),
             (Phase.Open, "open", 0, false),
         }.Select((m, rank) => new PhaseMark(m.Phase, m.Word, m.Shutters, rank, m.Fasts)),
@@ -80,6 +84,9 @@ public sealed record PhaseMark(Phase Phase, string Word, int Shutters, int Rank,
 
     /// <summary>Whether an animal in the phase is passed by: when two shutters or more are closed. Source: docs/how-it-works.md, the lantern.</summary>
     public bool PassesBy => Shutters >= PassedByFrom;
+
+    /// <summary>Whether nothing about its molt speaks in the phase: then the calendar may.</summary>
+    public static bool IsQuiet(Phase phase) => phase is Phase.Open or Phase.WellFed or Phase.Expecting;
 
     /// <summary>The mark of a phase.</summary>
     public static PhaseMark Of(Phase phase) => Marks.First(m => m.Phase == phase);

@@ -110,11 +110,14 @@ internal static class RuleSetChecks
             : new Problem(at, $"Must name exactly the other ends of this wait: {string.Join(", ", defined)}.");
         foreach (var (id, end) in ends)
         {
-            yield return Within($"{at}.{id}.share", end.Share, 0.005, 0.95);
+            yield return (end.Share is null) == (vigil == VigilKind.EggCase)
+                ? null
+                : new Problem($"{at}.{id}.share", "Has a share, but where the take rate of the species is one.");
+            yield return end.Share is { } share ? Within($"{at}.{id}.share", share, 0.005, 0.95) : null;
             yield return Rising($"{at}.{id}.wait", end.Wait.Value);
         }
 
-        var others = ends.Values.Sum(e => e.Share.Value);
+        var others = ends.Values.Sum(e => e.Share?.Value ?? 0);
         yield return others <= 0.95 ? null : new Problem(at, "The other ends must leave 5 in 100 for the hoped one.");
     }
 
@@ -183,7 +186,9 @@ internal static class RuleSetChecks
         );
         checks.AddRange(species.MoltInterval.Select(m => Rising($"{at}.moltInterval.{m.Key}", m.Value.Value)));
         checks.AddRange((species.Waits ?? Nothing).Select(w => Rising($"{at}.waits.{w.Key}", w.Value.Value)));
-        checks.AddRange(species.Pairing is { } pairing ? CheckPairing($"{at}.pairing", pairing) : []);
+        checks.AddRange(
+            species.Pairing is { } pairing ? CheckPairing($"{at}.pairing", pairing, rules.Group(species.Group)) : []
+        );
         checks.AddRange(
             new[] { species.KeepingDifficulty, species.BreedingDifficulty }.Select(d =>
                 d.Value is >= 1 and <= 5 ? null : new Problem($"{at}.difficulty", "Must be 1 to 5.")
@@ -197,14 +202,17 @@ internal static class RuleSetChecks
         return checks.OfType<Problem>();
     }
 
-    private static IEnumerable<Problem?> CheckPairing(string at, SpeciesPairing pairing) =>
+    private static IEnumerable<Problem?> CheckPairing(string at, SpeciesPairing pairing, GroupRules? group) =>
         [
+            group?.Courtship is null || group.Courtship.Ways.Any(w => w.Method == pairing.Method.Value)
+                ? null
+                : new Problem($"{at}.method", "The group has no steps for this way of pairing."),
             FromNone($"{at}.afterMoltNights", pairing.AfterMoltNights),
             FromNone($"{at}.maleNights", pairing.MaleNights),
             Ordered($"{at}.casesPerPairing", pairing.CasesPerPairing),
             Ordered($"{at}.broodSize", pairing.BroodSize),
             Rising($"{at}.sacWait", pairing.SacWait.Value),
-            Within($"{at}.takeRate", pairing.TakeRate, 0, 1),
+            Within($"{at}.takeRate", pairing.TakeRate, 0.02, 0.98),
             Within($"{at}.maleLives", pairing.MaleLives, 0, 1),
         ];
 

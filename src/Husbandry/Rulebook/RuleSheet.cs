@@ -129,6 +129,7 @@ public static class RuleSheet
         ["callingHour"] = ("Pairing", "Hour of calling"),
         ["casesPerPairing"] = ("Pairing", "Egg cases"),
         ["broodSize"] = ("Pairing", "Size of a brood"),
+        ["courtship"] = ("Pairing", "Courtship"),
         ["otherEnds"] = ("Waits", "Ends otherwise than hoped"),
     };
 

@@ -16,6 +16,9 @@ public enum EndEffect
 
     /// <summary>It hatches, with no molt behind it.</summary>
     Hatched,
+
+    /// <summary>She goes on to guard what came of her pairing, where mothers of her group do.</summary>
+    Broods,
 }
 
 /// <summary>One way in which a wait can end.</summary>
@@ -27,6 +30,25 @@ public sealed record VigilEnd(string Id, string Says, string Past, EndEffect Eff
 {
     /// <summary>The end that is hoped for; every wait has it.</summary>
     public const string AsHoped = "asHoped";
+
+    /// <summary>Her molt cut it short: what it was waited for cannot come any more, and how long it would have taken is not known.</summary>
+    public const string CutShort = "cutShort";
+
+    /// <summary>In the words, what a pairing gives in the animal's group.</summary>
+    private const string EggCaseToken = "{eggCase}";
+
+    // Where no group is at hand.
+    private const string AnyEggCase = "sac, eggs or young";
+
+    /// <summary>The end in the words of a group; of any when it is not known.</summary>
+    public string SaysOf(GroupRules? group) => Fill(Says, group);
+
+    /// <summary>The same in the past tense.</summary>
+    public string PastOf(GroupRules? group) => Fill(Past, group);
+
+    /// <summary>Puts what a pairing gives in a group into words.</summary>
+    internal static string Fill(string words, GroupRules? group) =>
+        words.Replace(EggCaseToken, group?.EggCase ?? AnyEggCase, StringComparison.Ordinal);
 
     /// <summary>The other end of those that have only one other.</summary>
     public const string Otherwise = "otherwise";
@@ -54,7 +76,7 @@ public sealed record VigilEnd(string Id, string Says, string Past, EndEffect Eff
 /// <param name="Ends">What the animal does when it ends as hoped, e.g. "comes up".</param>
 /// <param name="AllEnds">Every way in which it can end, the hoped one first.</param>
 /// <param name="EndsEarlyBy">What would end it before its forecast.</param>
-/// <param name="Meanwhile">What to do meanwhile; <c>{them}</c> stands for the animal.</param>
+/// <param name="Meanwhile">What to do meanwhile; <c>{them}</c> and <c>{their}</c> stand for the animal.</param>
 public sealed record VigilDefinition(
     VigilKind Kind,
     Phase Phase,
@@ -172,6 +194,28 @@ public sealed record VigilDefinition(
             EndsEarlyBy: "the first of them hatching",
             Meanwhile: "Eggs: nothing to feed or water; wipe condensation away."
         ),
+        new(
+            VigilKind.EggCase,
+            Phase.Expecting,
+            HushCause.Expecting,
+            StopsMolts: false,
+            BeginsWithMolt: false,
+            IsOfOne: true,
+            Began: "was paired",
+            State: "paired",
+            Many: "Sacs, eggs and litters after a pairing",
+            Ends: "{eggCase}",
+            AllEnds:
+            [
+                new(VigilEnd.AsHoped, "{eggCase}", "has her {eggCase}", EndEffect.Broods),
+                new(VigilEnd.Otherwise, "nothing comes of it", "nothing came of her pairing"),
+            ],
+            EndsEarlyBy: "her {eggCase}, or her molt",
+            Meanwhile: "Paired: disturb {them} little, water always, fed as {their} condition asks."
+        )
+        {
+            Interrupted = new(VigilEnd.CutShort, "molts first", "molted first: what was stored went with the skin"),
+        },
     ];
 
     /// <summary>The definition of a kind.</summary>
@@ -181,10 +225,17 @@ public sealed record VigilDefinition(
         ?? throw new ArgumentOutOfRangeException(nameof(kind), kind, "No definition of such a wait.");
 
     /// <summary>What the animal does when a wait of a kind ends as hoped, that for a molt included.</summary>
-    public static string EndOf(VigilKind kind) => kind == VigilKind.Molt ? Molts : Of(kind).Ends;
+    public static string EndOf(VigilKind kind, GroupRules group) =>
+        kind == VigilKind.Molt ? Molts : VigilEnd.Fill(Of(kind).Ends, group);
 
     /// <summary>Many waits of a kind over the years, those for molts included.</summary>
     public static string ManyOf(VigilKind kind) => kind == VigilKind.Molt ? "Molts" : Of(kind).Many;
+
+    /// <summary>The end that a molt puts to it; none where no molt does. It is never logged by itself, and teaches no clock.</summary>
+    public VigilEnd? Interrupted { get; private init; }
+
+    /// <summary>What would end it before its forecast, in the words of a group.</summary>
+    public string EndsEarlyOf(GroupRules group) => VigilEnd.Fill(EndsEarlyBy, group);
 
     /// <summary>The end that is hoped for.</summary>
     public VigilEnd Hoped => AllEnds[0];
@@ -198,5 +249,7 @@ public sealed record VigilDefinition(
     /// <summary>An end by its id.</summary>
     /// <exception cref="ArgumentOutOfRangeException">It cannot end so.</exception>
     public VigilEnd End(string id) =>
-        FindEnd(id) ?? throw new ArgumentOutOfRangeException(nameof(id), id, $"{Kind} has no such end.");
+        FindEnd(id)
+        ?? (Interrupted?.Id == id ? Interrupted : null)
+        ?? throw new ArgumentOutOfRangeException(nameof(id), id, $"{Kind} has no such end.");
 }

@@ -20,4 +20,7 @@ public enum VigilKind
 
     /// <summary>Larvae or nymphs out of eggs that are kept as such.</summary>
     Hatching,
+
+    /// <summary>What a pairing is to give: a sac, an ootheca, eggs, a litter.</summary>
+    EggCase,
 }

@@ -14,7 +14,7 @@ public enum WaitMeasure
 }
 
 /// <summary>One way in which a wait can end otherwise than hoped: it has a share of its own, and a clock of its own.</summary>
-/// <param name="Share">Share of all such waits that end so (0–1).</param>
+/// <param name="Share">Share of all such waits that end so (0–1); none where every species has its own, as of pairings.</param>
 /// <param name="Measure">What its clock counts in.</param>
 /// <param name="Wait">Its clock: how long until it has ended so.</param>
-public sealed record OtherEndRules(Rule<double> Share, WaitMeasure Measure, Rule<WaitPrior> Wait);
+public sealed record OtherEndRules(Rule<double>? Share, WaitMeasure Measure, Rule<WaitPrior> Wait);

@@ -90,7 +90,11 @@ public sealed record SitterSheet(
                 line = water;
             }
 
-            if (line.Act == RoundAct.Tend && !venom && IsSafe(j, line))
+            if (j.Subject.Standing.OpenPairing is not null)
+            {
+                shut.Add(Shut(j, line.Why.Summary));
+            }
+            else if (line.Act == RoundAct.Tend && !venom && IsSafe(j, line))
             {
                 lines.Add(LineOf(line, venom));
             }
@@ -172,7 +176,10 @@ public sealed record SitterSheet(
             or RoundAct.CheckFangs
             or RoundAct.DampSide
             or RoundAct.Ask
-            or RoundAct.AskBack => false,
+            or RoundAct.AskBack
+            or RoundAct.PartThem
+            or RoundAct.LookForWeb
+            or RoundAct.PairAgain => false,
             _ => throw new ArgumentOutOfRangeException(
                 nameof(line),
                 line.Act,
@@ -180,7 +187,7 @@ public sealed record SitterSheet(
             ),
         };
 
-    private static bool MayBeFed(Judgement j) => j.Phase.Value is Phase.Open or Phase.WellFed || IsFedWhileFounding(j);
+    private static bool MayBeFed(Judgement j) => PhaseMark.IsQuiet(j.Phase.Value) || IsFedWhileFounding(j);
 
     /// <summary>A queen that goes out for food while she founds starves if her keeper's hand is missing for a week.</summary>
     private static bool IsFedWhileFounding(Judgement j) =>

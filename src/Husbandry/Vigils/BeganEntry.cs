@@ -31,6 +31,11 @@ public sealed class BeganEntry() : EntryDefinition<Began>("began")
     protected override Standing Fold(Began act, Standing standing, JournalEntry entry)
     {
         var vigil = VigilDefinition.Of(act.Vigil);
+        if (!standing.IsMany && act.Vigil is VigilKind.Young or VigilKind.Hatching)
+        {
+            standing = standing.WithEggCase(entry.When);
+        }
+
         // Of many, what buries itself is one unless it is said how many do.
         var count = !standing.IsMany ? null : act.Count ?? (vigil.IsOfOne ? 1 : null);
         if (standing.Vigils.OpenOf(act.Vigil) is { Count: { } already } open)
@@ -101,6 +106,12 @@ public sealed class BeganEntry() : EntryDefinition<Began>("began")
 /// <summary>Changes of single waits in a standing.</summary>
 internal static class StandingWaits
 {
+    /// <summary>What was waited for after a pairing has come.</summary>
+    public static Standing WithEggCase(this Standing standing, Occurrence when) =>
+        standing.Vigils.OpenOf(VigilKind.EggCase) is { } open
+            ? standing.WithWait(open, open with { Ended = when, End = VigilEnd.AsHoped })
+            : standing;
+
     public static Standing WithWait(this Standing standing, VigilEvent former, VigilEvent now) =>
         standing with
         {

@@ -99,7 +99,7 @@ public sealed record EndForecast(IReadOnlyList<EndChance> Ends, IReadOnlyList<En
         int[] colds =
             wait.Colds.Count == 0 ? [0] : [.. wait.Colds.Select(c => Math.Min(nights, (int)Math.Ceiling(c.Value)))];
         return new EndForecast(
-            [.. clocks.Select((c, i) => new EndChance(c.End.Id, c.End.Says, chances[i]))],
+            [.. clocks.Select((c, i) => new EndChance(c.End.Id, c.End.SaysOf(subject.Group), chances[i]))],
             [
                 .. Enumerable
                     .Range(0, Steps + 1)
@@ -136,13 +136,22 @@ public sealed record EndForecast(IReadOnlyList<EndChance> Ends, IReadOnlyList<En
                 ? $" Here {lesson.Counted[clock.End.Id]} of {lesson.Ended} that ended did."
                 : "";
             var end = clock.End.Id == VigilEnd.Otherwise ? "" : $"{clock.End.Id}.";
-            yield return rules[clock.End.Id]
-                .Share.Because(
+            var group = wait.Subject.Group;
+            var text =
+                $"Of such waits {Wording.Chance(clock.Share)} end otherwise ({clock.End.SaysOf(group)}).{counted} "
+                + $"After this wait the chance is {Wording.Chance(wait.Chances[i])}. "
+                + (
+                    vigil == VigilKind.EggCase
+                        ? "The dates hold if it took."
+                        : $"The dates hold if it {VigilDefinition.EndOf(vigil, group)}."
+                );
+            yield return rules[clock.End.Id].Share is { } share
+                ? share.Because(
                     "Other end",
                     $"group.otherEnds.{char.ToLowerInvariant(key[0])}{key[1..]}.{end}share",
-                    $"Of such waits {Wording.Chance(clock.Share)} end otherwise ({clock.End.Says}).{counted} "
-                        + $"After this wait the chance is {Wording.Chance(wait.Chances[i])}. The dates hold if it {VigilDefinition.EndOf(vigil)}."
-                );
+                    text
+                )
+                : wait.Subject.Profile.Pairing!.TakeRate.Because("Other end", "species.takeRate", text);
         }
     }
 }

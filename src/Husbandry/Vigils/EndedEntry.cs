@@ -85,6 +85,15 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
             {
                 Details = standing.Details with { MoltsAtArrival = standing.Details.MoltsAtArrival ?? 0 },
             },
+            EndEffect.Broods => standing.Vigils.OpenOf(VigilKind.Young) is not null
+                ? standing
+                : standing with
+                {
+                    Vigils = standing.Vigils with
+                    {
+                        All = [.. standing.Vigils.All, new VigilEvent(end.Id, VigilKind.Young, end.When, null, null)],
+                    },
+                },
             _ => throw new ArgumentOutOfRangeException(nameof(effect), effect, "Nothing says what such an end does."),
         };
 
@@ -132,7 +141,7 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
 
     /// <inheritdoc/>
     protected override string Say(Ended act, RuleSet rules, Wording words) =>
-        VigilDefinition.Of(act.Vigil).End(act.End).Past + EntryCheck.OfThem(act.Count);
+        VigilDefinition.Of(act.Vigil).End(act.End).PastOf(null) + EntryCheck.OfThem(act.Count);
 
     /// <inheritdoc/>
     protected override bool IsHistory(Ended act) => true;

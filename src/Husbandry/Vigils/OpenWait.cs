@@ -46,7 +46,9 @@ internal sealed record OpenWait(
         var lessons = subject.Room.Lessons;
         var own = PastWaits.Of(subject, vigil).Where(w => w.IsWhole).ToList();
         var ends = lessons.EndsOf(subject, vigil);
-        var shares = ends?.Shares ?? WaitPriors.Shares(subject, vigil);
+        var takes = ends?.Shares ?? WaitPriors.Shares(subject, vigil);
+        var evidence = vigil == VigilKind.EggCase ? PairingEvidence.Of(subject, waiting) : null;
+        var shares = evidence?.Weigh(takes) ?? takes;
         var colds = vigil == VigilKind.Emergence ? lessons.Winter(subject.Room.Rules.Room).Left(subject) : [];
         var elapsed = colds.Count > 0 ? EffectiveDays.Zero : Warm(subject, began, subject.Room.Now).NotNegative;
         return new OpenWait(
@@ -57,7 +59,11 @@ internal sealed record OpenWait(
             ends,
             own,
             colds
-        );
+        )
+        {
+            Evidence = evidence,
+            Takes = takes[VigilEnd.AsHoped],
+        };
 
         EndClock Clock(VigilEnd end)
         {
@@ -66,6 +72,12 @@ internal sealed record OpenWait(
             return new EndClock(end, shares[end.Id], prior, new RemainingWait(whole, elapsed));
         }
     }
+
+    /// <summary>What tells whether a pairing took; none of other waits.</summary>
+    public PairingEvidence? Evidence { get; private init; }
+
+    /// <summary>Share (0–1) of such waits that end as hoped, before what was seen of this one.</summary>
+    public double Takes { get; private init; }
 
     /// <summary>The hoped end.</summary>
     public EndClock Hoped => Clocks[0];
@@ -114,7 +126,8 @@ internal static class WaitPriors
             return vigil == VigilKind.Surfacing && subject.Group.Vigils.Underground.Count > 0
                 ? Underground(subject, began)
                 : Plain(
-                    subject.Profile.Waits?.GetValueOrDefault(vigil)
+                    (vigil == VigilKind.EggCase ? subject.Profile.Pairing?.SacWait : null)
+                        ?? subject.Profile.Waits?.GetValueOrDefault(vigil)
                         ?? subject.Group.Vigils.Waits.GetValueOrDefault(vigil)
                         ?? subject.Room.Rules.Room.Lessons.UnknownWait
                 );
@@ -133,12 +146,21 @@ internal static class WaitPriors
     /// <summary>Share (0–1) of such waits that end in each way, by the rulebook; together 1.</summary>
     public static IReadOnlyDictionary<string, double> Shares(Subject subject, VigilKind vigil)
     {
-        var others = subject.Group.Vigils.OtherEnds[vigil];
-        var hoped = 1 - others.Values.Sum(o => o.Share.Value);
-        return VigilDefinition
-            .Of(vigil)
-            .AllEnds.ToDictionary(e => e.Id, e => e.IsHoped ? hoped : others[e.Id].Share.Value);
+        var others = subject.Group.Vigils.OtherEnds[vigil].ToDictionary(o => o.Key, o => ShareOf(subject, o.Value));
+        var hoped = 1 - others.Values.Sum();
+        return VigilDefinition.Of(vigil).AllEnds.ToDictionary(e => e.Id, e => e.IsHoped ? hoped : others[e.Id]);
     }
+
+    /// <summary>Share (0–1) of an end that is not hoped for; of pairings, of what does not take.</summary>
+    private static double ShareOf(Subject subject, OtherEndRules end) =>
+        end.Share?.Value
+        ?? 1
+            - (
+                subject.Profile.Pairing?.TakeRate.Value
+                ?? throw new InvalidOperationException(
+                    $"Nothing says how often a pairing of {subject.SpeciesName} takes."
+                )
+            );
 
     private static IntervalPrior Plain(Rule<WaitPrior> rule)
     {

@@ -101,7 +101,9 @@ public static class PastWaits
         foreach (var wait in subject.Standing.Vigils.All.Where(v => v.Vigil == vigil && subject.Group.Knows(vigil)))
         {
             var prior = WaitPriors.Of(subject, vigil, end, wait.Began.Middle);
-            if (wait.Ended is { } ended)
+            // What a molt cut short had lasted so long, and nobody knows how it would have ended.
+            var cut = wait.End == VigilEnd.CutShort ? wait.Ended : null;
+            if (wait.Ended is { } ended && cut is null)
             {
                 if (wait.End == end)
                 {
@@ -123,7 +125,7 @@ public static class PastWaits
                 continue;
             }
 
-            var until = Until(subject);
+            var until = cut ?? Until(subject);
             var open = Between(wait.Began, until, prior, subject.Pace, isOver: false) with
             {
                 Length = OpenWait.Warm(subject, wait.Began.Middle, until.Middle).NotNegative,
@@ -171,9 +173,10 @@ public static class PastWaits
             && (start is null || v.Began.To >= start.From)
         );
 
-    // A mother that broods may molt, but how long she waits for it then says little of other waits.
+    // A mother that broods may molt, but how long she waits for it then says little of other waits; one that was paired goes on
+    // as before.
     private static bool EndsHere(Subject subject) =>
-        Molting.WillNotMoltAgain(subject) is not null || subject.WaitsOfAll.Any();
+        Molting.WillNotMoltAgain(subject) is not null || subject.WaitsOfAll.Any(w => w.Vigil != VigilKind.EggCase);
 
     /// <summary>The last instant at which it is known to have waited: nobody knows what came of one not written of again.</summary>
     private static Occurrence Until(Subject subject) =>

@@ -20,7 +20,7 @@ public sealed record NightBy(DateOnly Night, double Chance);
 /// <param name="P90">Night by which it would have come in nine of ten.</param>
 /// <param name="WaitedNights">Nights since the wait began, or since arrival when that is not known.</param>
 /// <param name="PremoltChance">Chance (0–1) that it is in premolt now; 0 for other waits.</param>
-/// <param name="Ladder">How each step of the evidence moved that chance.</param>
+/// <param name="Ladder">How each step of the evidence moved that chance; of a pairing the chance that it took; empty for other waits.</param>
 /// <param name="LongerThanNormal">Whether the wait is beyond the 97.5 % point.</param>
 /// <param name="Ends">The chance of each end by each night; none for molts. The nights above hold if it ends as hoped.</param>
 /// <param name="Left">The whole distribution of what is left, if it ends as hoped; the three nights are read off it.</param>
@@ -110,7 +110,9 @@ public sealed record VigilForecast(
             wait.Quantile(0.9),
             subject.NightsSince(began.Middle),
             0,
-            [],
+            wait.Evidence is { } seen
+                ? [.. seen.Ladder(wait.Takes), new Rung("Nights waited", "", wait.Chances[0])]
+                : [],
             wait.Colds.Count == 0
                 && wait.Hoped.Left.ShareAlreadyOver > subject.Room.Rules.Room.Lessons.LongerThanNormal.Value,
             EndForecast.Of(wait),
@@ -125,6 +127,7 @@ public sealed record VigilForecast(
                 "record.began"
             ),
             PriorRule(subject, vigil, wait.Hoped.Prior),
+            .. wait.Evidence?.Clues.Select(c => c.Why) ?? [],
             .. EndForecast.Why(wait),
         ];
         if (vigil == VigilKind.Emergence && Winter(subject, wait) is { } winter)
@@ -140,7 +143,7 @@ public sealed record VigilForecast(
 
         return new Answer<VigilForecast?>(
             forecast,
-            Summary(VigilDefinition.EndOf(vigil).ToUpperFirst(), forecast, words),
+            Summary(VigilDefinition.EndOf(vigil, subject.Group).ToUpperFirst(), forecast, words),
             reasons
         );
     }
@@ -188,6 +191,8 @@ public sealed record VigilForecast(
                     VigilKind.Hatching => stage is Stage.Adult or Stage.Egg
                         || (subject.IsMany && subject.Standing.MoltsInLife is null or 0),
                     VigilKind.Surfacing => true,
+                    // It begins with the pairing: log that.
+                    VigilKind.EggCase => false,
                     _ => throw new ArgumentOutOfRangeException(
                         nameof(subject),
                         v,
@@ -244,6 +249,8 @@ public sealed record VigilForecast(
         var name = $"waits.{char.ToLowerInvariant(key[0])}{key[1..]}";
         return vigil == VigilKind.Surfacing && subject.Group.Vigils.Underground.Count > 0
                 ? subject.Group.Vigils.Underground[0].Wait.Because("Usual wait", "group.underground", text)
+            : vigil == VigilKind.EggCase && subject.Profile.Pairing is { } pairing
+                ? pairing.SacWait.Because("Usual wait", "species.sacWait", text)
             : subject.Profile.Waits?.GetValueOrDefault(vigil) is { } rule
                 ? rule.Because("Usual wait", $"species.{name}", text)
             : subject.Group.Vigils.Waits.GetValueOrDefault(vigil) is { } usual

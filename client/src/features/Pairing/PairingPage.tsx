@@ -29,6 +29,9 @@ const kinMarks: Record<Schemas['KinWord'], string> = {
   unclear: 'kinship unclear',
 };
 
+/** Pairs that can be led now; of others first comes what makes them ready. */
+const leads: ReadonlySet<Schemas['ReadyWord']> = new Set(['ready', 'ask', 'past']);
+
 function Mark({ word }: { word: Schemas['ReadyWord'] }) {
   const [text, look] = marks[word];
   return <span className={`inline-block rounded-s border px-1.5 text-12 ${look}`}>{text}</span>;
@@ -219,7 +222,14 @@ function PairLine({ pair, names }: { pair: Pair; names: ReadonlyMap<string, stri
           }
         />
       </p>
-      <p className="text-13">{pair.says}</p>
+      <p className="text-13">
+        {pair.says}{' '}
+        {leads.has(pair.word) && (
+          <Link to={`/pairing/${pair.femaleId}?with=${pair.maleId}`} className="linkish whitespace-nowrap">
+            Put them together…
+          </Link>
+        )}
+      </p>
       {pair.meeting !== null && <p className="text-13 text-soft">{pair.meeting.says}</p>}
     </li>
   );

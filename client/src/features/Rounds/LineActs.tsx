@@ -27,6 +27,12 @@ interface Act {
 
 const releaseMs = 80;
 
+/** Pages to which a line leads. */
+const pages: Record<NonNullable<Offer['opens']>, (stockId: string) => string> = {
+  details: (id) => `/stock/${id}/edit`,
+  run: (id) => `/pairing/${id}`,
+};
+
 /** On a phone so many acts stand in the bar; the others are behind one tap. */
 const fixedOnPhone = 2;
 
@@ -59,8 +65,8 @@ export function LineActs({ line }: { line: RoundLine }) {
     run: guarded(() => {
       if (offer.form !== null) {
         setForm(offer.form);
-      } else if (offer.opensDetails) {
-        void navigate(`/stock/${line.stockId}/edit`);
+      } else if (offer.opens !== null) {
+        void navigate(pages[offer.opens](line.stockId));
       } else {
         log(offer.acts, offer.label, offer.corrects);
       }

@@ -1,0 +1,156 @@
+import { useEffect, useState } from 'react';
+import type { Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { localClock } from '../../ui/dates';
+import { useDone } from '../Journal/DoneContext';
+import type { Moment, Run } from './runState';
+
+const minuteMs = 60_000;
+
+const meanings: Record<Schemas['SightMeaning'], string> = {
+  normal: '',
+  mated: 'border-moss! text-mosstext',
+  warns: 'border-lampmark! text-lamptext',
+  aborts: 'border-ember! text-ember',
+  afterwards: '',
+};
+
+/** Now, told every second while something is timed. */
+function useNow(runs: boolean): number {
+  const [now, setNow] = useState(() => Date.now());
+  useEffect(() => {
+    if (!runs) {
+      return undefined;
+    }
+    const timer = setInterval(() => setNow(Date.now()), 1000);
+    return () => clearInterval(timer);
+  }, [runs]);
+  return now;
+}
+
+/** "1 h 04 min", "12:09" under an hour. */
+export function lasted(ms: number): string {
+  const seconds = Math.max(0, Math.floor(ms / 1000));
+  const minutes = Math.floor(seconds / 60);
+  const two = (n: number) => String(n).padStart(2, '0');
+  return minutes < 60
+    ? `${two(minutes)}:${two(seconds % 60)}`
+    : `${Math.floor(minutes / 60)} h ${two(minutes % 60)} min`;
+}
+
+interface Props {
+  id: string;
+  sheet: Schemas['RunSheet'];
+  run: Run;
+}
+
+const endings: Record<Schemas['PairingEnding'], string> = {
+  maleSafe: 'He is out, unhurt',
+  maleInjured: 'He is out, hurt',
+  maleEaten: 'She ate him',
+  leftIn: 'He stays with her',
+};
+
+/** The running clock, one tap for what is seen, and what was. */
+export function RunMoments({ id, sheet, run }: Props) {
+  const open = run.end === null;
+  const now = useNow(open);
+  const { quick, isBusy } = useDone();
+  const one = sheet.she.stockId === id ? sheet.she : sheet.he;
+  const mate = sheet.she.stockId === id ? sheet.he : sheet.she;
+  const see = (sight: Schemas['PairingSight'], label: string, more?: { minutes: number; corrects: string }) =>
+    quick(
+      id,
+      one.name,
+      {
+        kind: 'pairingSeen',
+        sight,
+        minutes: more?.minutes ?? null,
+        partnerId: mate.stockId,
+        partner: mate.stockId === null ? mate.name : null,
+      },
+      { label: label.toLowerCase(), corrects: more?.corrects ?? null },
+    );
+  const words = new Map([...sheet.sights, ...sheet.afterwards].map((w) => [w.sight, w]));
+  const last = run.seen.at(-1);
+  const remark = last === undefined ? '' : (words.get(last.sight)?.remark ?? '');
+  return (
+    <>
+      <p className="mt-1 flex items-baseline gap-3" role="timer">
+        <span className="font-display text-32 font-semibold tabular-nums">
+          {open ? lasted(now - Date.parse(run.at)) : endings[run.end ?? 'maleSafe']}
+        </span>
+        <span className="text-13 text-muted">together since {localClock(run.at)}</span>
+      </p>
+      {open && (
+        <div role="group" aria-label="What is seen" className="my-2 grid grid-cols-2 gap-2 sm:grid-cols-3">
+          {sheet.sights.map((w) => (
+            <Button
+              key={w.sight}
+              className={`min-h-13 ${meanings[w.meaning]}`}
+              disabled={isBusy(id)}
+              onClick={() => see(w.sight, w.label)}
+            >
+              {w.label}
+            </Button>
+          ))}
+        </div>
+      )}
+      {!open && sheet.afterwards.length > 0 && (
+        <div role="group" aria-label="Seen of her afterwards" className="my-2 flex flex-wrap gap-2">
+          {sheet.afterwards.map((w) => (
+            <Button key={w.sight} disabled={isBusy(id)} onClick={() => see(w.sight, w.label)}>
+              {w.label}
+            </Button>
+          ))}
+        </div>
+      )}
+      {open && remark !== '' && <p className="text-soft">{remark}</p>}
+      <ol aria-label="What was seen" className="mt-2">
+        {run.seen.map((m) => (
+          <SeenLine
+            key={m.entryId}
+            moment={m}
+            label={words.get(m.sight)?.label ?? (m.sight === 'newWeb' ? 'New sperm web' : 'No new web')}
+            over={
+              open && words.get(m.sight)?.meaning === 'mated' && m.minutes === null && !isBusy(id)
+                ? () =>
+                    see(m.sight, 'its minutes', {
+                      minutes: Math.max(1, Math.round((Date.now() - Date.parse(m.at)) / minuteMs)),
+                      corrects: m.entryId,
+                    })
+                : null
+            }
+            now={now}
+          />
+        ))}
+      </ol>
+    </>
+  );
+}
+
+interface SeenProps {
+  moment: Moment;
+  label: string;
+  /** Ends what is timed; none for what is not. */
+  over: (() => void) | null;
+  now: number;
+}
+
+function SeenLine({ moment, label, over, now }: SeenProps) {
+  return (
+    <li className="flex min-h-11 flex-wrap items-center gap-x-3 border-t border-line py-1">
+      <span className="code tabular-nums">{localClock(moment.at)}</span>
+      <span>
+        {label}
+        {moment.minutes !== null && `, ${moment.minutes} min`}
+        {moment.waits && <span className="text-13 text-lamptext"> · waits for the server</span>}
+      </span>
+      {over !== null && (
+        <Button small onClick={over}>
+          Over now ({lasted(now - Date.parse(moment.at))})
+        </Button>
+      )}
+    </li>
+  );
+}

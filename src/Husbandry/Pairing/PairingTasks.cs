@@ -1,0 +1,78 @@
+using Husbandry.Rooms;
+using Husbandry.Rulebook;
+using Husbandry.Vigils;
+
+namespace Husbandry.Pairing;
+
+/// <summary>A look for a new sperm web that is to be made.</summary>
+/// <param name="Night">On which night.</param>
+/// <param name="Earlier">Looks already made after the pairing.</param>
+/// <param name="SpinsAnyway">Share of looks (0–1) at which this male spins unmated.</param>
+/// <param name="PartnerId">Whom he was paired with, when she is in the collection.</param>
+public sealed record WebTask(DateOnly Night, int Earlier, double SpinsAnyway, Guid? PartnerId)
+{
+    /// <summary>What is logged of the look.</summary>
+    public WebLooked Acts(WebLook look) => new(look, Math.Round(SpinsAnyway, 3), PartnerId);
+}
+
+/// <summary>What a pairing leaves to do, on which night.</summary>
+/// <remarks>Source: the rules <c>webHours</c>, <c>retryNights</c> and <c>usualTries</c>.</remarks>
+public static class PairingTasks
+{
+    // Rounds are made in the evening: a quarter of the time early will do.
+    private const double EarlyShare = 0.25;
+
+    /// <summary>The look for his web that is due next; none when it has told, or the time for it is over.</summary>
+    public static WebTask? WebDue(Subject he)
+    {
+        var rules = he.Room.Rules.Room.Pairing;
+        if (
+            he.Standing is not { Details.Sex: Sex.Male, Departure: null, Loan: null, Pairings: [.., var last] }
+            || he.Group.Courtship?.SpermWeb.Value != true
+            || last.IsOpen
+            || last.End is { How: PairingEnding.MaleEaten or PairingEnding.LeftIn }
+        )
+        {
+            return null;
+        }
+
+        var home = last.End?.At ?? last.At;
+        var looks = he.Standing.Webs.Where(w => w.At > home && w.Look != WebLook.OldCleared).ToList();
+        if (looks.Any(w => w.Look == WebLook.New) || looks.Count >= rules.WebHours.Value.Count)
+        {
+            return null;
+        }
+
+        var due = FirstEvening(he, home.AddHours(rules.WebHours.Value[looks.Count] * (1 - EarlyShare)));
+        // What nobody looked for in all that time tells nothing any more.
+        var over = he.Night(home).AddDays(rules.RetryNights.Value);
+        return he.Room.Tonight >= over
+            ? null
+            : new WebTask(due, looks.Count, PairingEvidence.SpinsAnyway(he.Standing, rules), last.PartnerId);
+    }
+
+    /// <summary>From which night on she is put together with him once more; none when she is not, or the time for it is over.</summary>
+    public static DateOnly? AgainOn(Subject she)
+    {
+        var rules = she.Room.Rules.Room.Pairing;
+        if (
+            she.Standing is not { Details.Sex: Sex.Female, Departure: null, Loan: null, Pairings: [.., var last] }
+            || !she.AllWaitFor(VigilKind.EggCase)
+            || she.Standing.PairingsNow.Count() >= rules.UsualTries.Value
+            || last.End?.How is PairingEnding.MaleEaten or PairingEnding.LeftIn
+            || she.Profile.Pairing is null
+        )
+        {
+            return null;
+        }
+
+        var on = she.Night(last.At).AddDays(rules.RetryNights.Value);
+        return she.Room.Tonight > she.Night(last.At).AddDays(2 * rules.RetryNights.Value) ? null : on;
+    }
+
+    private static DateOnly FirstEvening(Subject he, DateTimeOffset instant)
+    {
+        var night = he.Night(instant);
+        return he.Room.Clock.EveningOf(night) >= instant ? night : night.AddDays(1);
+    }
+}
