@@ -64,7 +64,8 @@ public class ForecastTests
         );
         var wait = VigilForecast.OfOther(
             Subject.Of(diary.Standing(), Room.At(RuleSet.Shipped, Diary.Settings, july)),
-            diary.Standing().Vigils.OpenOf(VigilKind.Emergence)!
+            diary.Standing().Vigils.OpenOf(VigilKind.Emergence)!,
+            molt: null
         );
         // Common practice, no published source: in the cold from about November for 14 weeks, out in spring.
         Assert.InRange(wait.Value!.P10, new DateOnly(2027, 2, 1), new DateOnly(2027, 4, 15));

@@ -7009,6 +7009,8 @@ export interface components {
             safety: string[];
             /** @description At which hour; empty where any will do. */
             hour: string;
+            /** @description Whether males of the group spin a sperm web. */
+            spinsWeb: boolean;
             /** @description What can be seen meanwhile. */
             sights: components["schemas"]["SightWords"][];
             /** @description What can be seen of her afterwards. */

@@ -64,6 +64,9 @@ internal sealed class LifeWriter
 
     public Guid StockId { get; }
 
+    /// <summary>What it is called.</summary>
+    private string Name => ((Acquired)Entries[0].Entry.Act).Details.Nickname;
+
     public List<(Guid StockId, NewEntry Entry)> Entries { get; } = [];
 
     /// <summary>Its parents, as far as they are or were in the room.</summary>
@@ -177,6 +180,25 @@ internal sealed class LifeWriter
     public LifeWriter At(int ago, Act act, int? minute = null)
     {
         Add(Evening(ago, minute), act);
+        return this;
+    }
+
+    /// <summary>The same in the journals of both.</summary>
+    /// <param name="other">The mate.</param>
+    /// <param name="ago">Nights ago.</param>
+    /// <param name="act">What happened, told of this one, with its mate.</param>
+    /// <param name="minute">Minutes after nine.</param>
+    public LifeWriter With(LifeWriter other, int ago, Func<Guid, TwoPartyAct> act, int minute = 0)
+    {
+        var (first, id, when) = (
+            act(other.StockId).AsFirstHalf(other.Name),
+            NewId(),
+            Occurrence.At(Evening(ago, minute))
+        );
+        Entries.Add((StockId, new NewEntry(id, when, null, first)));
+        other.Entries.Add(
+            (other.StockId, new NewEntry(first.OtherHalf(id)!.Value, when, null, first.AsSecondHalf(StockId, id, Name)))
+        );
         return this;
     }
 

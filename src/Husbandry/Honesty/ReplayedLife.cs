@@ -97,8 +97,10 @@ internal sealed class ReplayedLife
 
         var began = Standing!.Vigils.OpenOf(vigil)!.Began;
         var wait = final.Vigils.All.FirstOrDefault(v => v.Vigil == vigil && v.Began == began);
-        return wait is { AsHoped: true }
-            ? new Outcome(wait.Ended, null, null)
+        return wait is { End: VigilEnd.CutShort, Ended: { } cut }
+                // Nobody knows when it would have ended: it was followed until then.
+                ? new Outcome(null, null, cut.To)
+            : wait is { AsHoped: true } ? new Outcome(wait.Ended, null, null)
             : new Outcome(null, wait?.Ended, final.Departure?.At);
     }
 }

@@ -27,6 +27,10 @@ public sealed record PairingEvent(
     [JsonIgnore]
     public bool IsOpen => Led && End is null;
 
+    /// <summary>Whether nothing else is done to either while they are together; who is left with a mate for days is cared for.</summary>
+    [JsonIgnore]
+    public bool HoldsAll => IsOpen && Method != PairingMethod.LeftTogether;
+
     /// <summary>Whether they were seen to mate.</summary>
     [JsonIgnore]
     public bool Mated => Seen.Any(s => SightWords.Of(s.Sight).Meaning == SightMeaning.Mated);

@@ -11,8 +11,11 @@ namespace Husbandry.Pairing;
 /// <param name="PartnerId">Whom he was paired with, when she is in the collection.</param>
 public sealed record WebTask(DateOnly Night, int Earlier, double SpinsAnyway, Guid? PartnerId)
 {
-    /// <summary>What is logged of the look.</summary>
-    public WebLooked Acts(WebLook look) => new(look, Math.Round(SpinsAnyway, 3), PartnerId);
+    /// <summary>What is logged of a look.</summary>
+    /// <param name="task">The look that is to be made after a pairing; none for one that tells of none.</param>
+    /// <param name="look">What it showed.</param>
+    public static WebLooked Of(WebTask? task, WebLook look) =>
+        task is null ? new WebLooked(look) : new WebLooked(look, Math.Round(task.SpinsAnyway, 3), task.PartnerId);
 }
 
 /// <summary>What a pairing leaves to do, on which night.</summary>
@@ -21,6 +24,10 @@ public static class PairingTasks
 {
     // Rounds are made in the evening: a quarter of the time early will do.
     private const double EarlyShare = 0.25;
+
+    /// <summary>Whether an animal may be one that spins sperm webs: an adult male of a group that does.</summary>
+    public static bool MaySpin(Subject he, Stage stage) =>
+        he.Standing is { IsMany: false, Details.Sex: Sex.Male } && stage == Stage.Adult;
 
     /// <summary>The look for his web that is due next; none when it has told, or the time for it is over.</summary>
     public static WebTask? WebDue(Subject he)

@@ -110,6 +110,18 @@ public static partial class ReadinessChecks
             ]
             : [];
 
+    private static IEnumerable<ReadyCheck> Together(Subject subject) =>
+        subject.Standing.OpenPairing is { } open
+            ?
+            [
+                new ReadyCheck(
+                    ReadyWord.Not,
+                    Reason.FromRecord("Together", $"Together with {open.Partner ?? "a mate"} now.", "record.paired"),
+                    $"Together with {open.Partner ?? "a mate"} now: log how it ends."
+                ),
+            ]
+            : [];
+
     private static IEnumerable<ReadyCheck> Away(Subject subject) =>
         subject.Standing.Loan is { } loan
             ?

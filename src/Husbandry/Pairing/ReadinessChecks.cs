@@ -31,6 +31,7 @@ public static partial class ReadinessChecks
             .. Rested(mate, rules),
             Fit(subject, mate.Condition),
             Hushed(subject, pairing, mate.Molt),
+            .. Together(subject),
             .. Expecting(subject, rules),
             .. Season(subject, rules),
             .. Away(subject),

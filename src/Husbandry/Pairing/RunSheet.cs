@@ -51,6 +51,7 @@ public sealed record RunWay(PairingWay Way, string Name, bool IsUsual);
 /// <param name="Ways">How they can be put together, the usual way first.</param>
 /// <param name="Safety">What guards the keeper; empty for most.</param>
 /// <param name="Hour">At which hour; empty where any will do.</param>
+/// <param name="SpinsWeb">Whether males of the group spin a sperm web.</param>
 /// <param name="Sights">What can be seen meanwhile.</param>
 /// <param name="Afterwards">What can be seen of her afterwards.</param>
 /// <param name="Pairing">The pairing, while they are together or when it was ended last; none before.</param>
@@ -63,6 +64,7 @@ public sealed record RunSheet(
     IReadOnlyList<RunWay> Ways,
     IReadOnlyList<string> Safety,
     string Hour,
+    bool SpinsWeb,
     IReadOnlyList<SightWords> Sights,
     IReadOnlyList<SightWords> Afterwards,
     PairingEvent? Pairing,
@@ -101,6 +103,7 @@ public sealed record RunSheet(
             ],
             safety,
             HourOf(rules),
+            courtship.SpermWeb.Value,
             [.. courtship.Sights.Select(SightWords.Of)],
             [.. courtship.Afterwards.Select(SightWords.Of)],
             pairing,

@@ -10,7 +10,7 @@ namespace Husbandry.Pairing;
 /// <param name="Takes">Share of pairings that give one if nothing comes between (0–1).</param>
 /// <param name="Seen">Pairings of this room that came to something.</param>
 /// <param name="Ended">Pairings of this room that ended at all but by a molt.</param>
-internal sealed record SacOutlook(IWait Wait, double Takes, int Seen, int Ended)
+public sealed record SacOutlook(IWait Wait, double Takes, int Seen, int Ended)
 {
     /// <summary>The outlook for a female.</summary>
     /// <param name="she">One of a species that is paired.</param>

@@ -67,7 +67,10 @@ public sealed record Judgement(
             .. phases.Skip(1),
         ];
         var phase = phases[0];
-        List<Answer<VigilForecast?>> waits = [.. subject.Waits.Select(w => VigilForecast.OfOther(subject, w))];
+        List<Answer<VigilForecast?>> waits =
+        [
+            .. subject.Waits.Select(w => VigilForecast.OfOther(subject, w, molt.Value)),
+        ];
         var firstMealRule = Vigils.FirstMeal.RuleFor(subject.Group, stage.Value, size.Value?.SizeMm);
         var hush = HushTable.Of(
             subject,

@@ -1,6 +1,7 @@
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Pairing;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;
@@ -178,6 +179,13 @@ public sealed record LogMenu(
         for (var (i, clocks) = (0, j.Upkeep.Value.Clocks); i < clocks.Count; i++)
         {
             yield return new LogOffer(TendKeys[i], clocks[i].Task.Done.ToUpperFirst(), [clocks[i].Done], null);
+        }
+
+        if (j.Subject.Group.Courtship?.SpermWeb.Value == true && PairingTasks.MaySpin(j.Subject, j.Stage.Value))
+        {
+            var look = PairingTasks.WebDue(j.Subject);
+            yield return new LogOffer("8", "New sperm web, cleared", [WebTask.Of(look, WebLook.New)], null);
+            yield return new LogOffer("0", "Looked: no sperm web", [WebTask.Of(look, WebLook.None)], null);
         }
 
         if (j.Subject.Group.ChecksFangs && !j.Subject.Standing.IsTank)

@@ -23,6 +23,18 @@ public sealed partial record RoundLine
     private static IEnumerable<(DateTimeOffset At, Func<RoundLine> Line)> AfterPairing(Judgement j)
     {
         var s = j.Subject;
+        // Who is left with a mate is cared for as ever; it is only asked when they were parted.
+        if (s.Standing.OpenPairing is { HoldsAll: false } open)
+        {
+            foreach (var part in TogetherOf(j, open))
+            {
+                yield return part with
+                {
+                    At = part.At.AddDays(1),
+                };
+            }
+        }
+
         if (PairingTasks.WebDue(s) is { } look)
         {
             yield return (s.Room.Clock.StartOf(look.Night), () => WebLine(j, look));
@@ -45,14 +57,21 @@ public sealed partial record RoundLine
 
     private static RoundLine PartLine(Judgement j, PairingEvent open)
     {
-        var net = open.Method == PairingMethod.NetOvernight;
+        var mate = open.Partner ?? "a mate";
+        var says = open.Method switch
+        {
+            PairingMethod.NetOvernight => $"In the net with {mate}: in the morning say who is who, then part them",
+            PairingMethod.LeftTogether => $"Left with {mate}: look, and log when they are parted",
+            PairingMethod.ThroughMesh => $"At the mesh with {mate}: log what came of it",
+            PairingMethod.Watched or PairingMethod.TubToTub or null =>
+                $"Together with {mate}: stay by them, and log how it ends",
+            var method => throw new ArgumentOutOfRangeException(nameof(open), method, "No words for such a method."),
+        };
         return Line(
             j,
             RoundAct.PartThem,
             "look",
-            net
-                ? $"In the net with {open.Partner ?? "a mate"}: in the morning say who is who, then part them"
-                : $"Together with {open.Partner ?? "a mate"}: stay by them, and log how it ends",
+            says,
             TogetherText(j.Subject, open),
             TogetherWhy(RoundAct.PartThem, j.Subject, open),
             []
@@ -79,8 +98,8 @@ public sealed partial record RoundLine
                 : "second look; after this it tells no more",
             new Answer<RoundAct>(RoundAct.LookForWeb, text, [rule.Because("His web", "room.webHours", text)]),
             [
-                new LineChoice("n", "A new web: note and clear it", "New web", [look.Acts(WebLook.New)]),
-                new LineChoice("o", "No new web", "No web", [look.Acts(WebLook.None)]),
+                new LineChoice("n", "A new web: note and clear it", "New web", [WebTask.Of(look, WebLook.New)]),
+                new LineChoice("o", "No new web", "No web", [WebTask.Of(look, WebLook.None)]),
             ]
         ) with
         {

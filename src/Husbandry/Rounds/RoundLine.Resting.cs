@@ -16,7 +16,7 @@ public sealed partial record RoundLine
         var hushed = s.Standing.Loan is null && PhaseMark.Of(j.Phase.Value).PassesBy;
         var text =
             s.Standing.Loan is { } away ? LoanText(j, away)
-            : s.Standing.OpenPairing is { } open ? TogetherText(s, open)
+            : s.Standing.OpenPairing is { HoldsAll: true } open ? TogetherText(s, open)
             : s.Standing.PutOffUntil is { } until && until > s.Room.Tonight ? $"put off until {words.Day(until)}"
             : j.Phase.Value == Phase.Imminent ? $"{Label(j).ToLowerInvariant()}: leave the lid shut"
             : j.Phase.Value == Phase.Hardening
@@ -41,7 +41,7 @@ public sealed partial record RoundLine
             : j.Meal.Summary.TrimEnd('.').ToLowerFirst();
         var why =
             s.Standing.Loan is { } loan ? Lent(RoundAct.None, j, loan)
-            : s.Standing.OpenPairing is { } pairing ? TogetherWhy(RoundAct.None, s, pairing)
+            : s.Standing.OpenPairing is { HoldsAll: true } pairing ? TogetherWhy(RoundAct.None, s, pairing)
             : hushed ? new Answer<RoundAct>(RoundAct.None, j.Phase.Summary, j.HushReasons)
             : As(RoundAct.None, j.Meal);
         return Line(j, RoundAct.None, "look", text, "", why, []) with

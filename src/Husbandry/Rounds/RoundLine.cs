@@ -147,7 +147,7 @@ public sealed partial record RoundLine(
         var candidates =
             s.Standing.Departure is not null ? []
             : s.Standing.Loan is { } loan ? ReturnOf(j, loan).ToList()
-            : s.Standing.OpenPairing is { } open ? TogetherOf(j, open).ToList()
+            : s.Standing.OpenPairing is { HoldsAll: true } open ? TogetherOf(j, open).ToList()
             : Candidates(j).ToList();
         var putOff = s.Standing.PutOffUntil is { } until && until > tonight ? StartOf(until) : (DateTimeOffset?)null;
         var due = candidates.FirstOrDefault(c => c.At < endOfTonight);
@@ -167,7 +167,7 @@ public sealed partial record RoundLine(
 
     /// <summary>The line for water alone, when it is due tonight and nothing forbids it; for a hand that must not feed.</summary>
     public static RoundLine? ForWater(Judgement j) =>
-        j.Subject.Standing.OpenPairing is null && WatersDue(j).Count > 0 ? WaterLine(j) : null;
+        j.Subject.Standing.OpenPairing is not { HoldsAll: true } && WatersDue(j).Count > 0 ? WaterLine(j) : null;
 
     /// <summary>Of one that is with somebody else only the night is asked by which it is to be back.</summary>
     private static IEnumerable<(DateTimeOffset At, Func<RoundLine> Line)> ReturnOf(Judgement j, LoanEvent loan)

@@ -90,7 +90,7 @@ public sealed record SitterSheet(
                 line = water;
             }
 
-            if (j.Subject.Standing.OpenPairing is not null)
+            if (j.Subject.Standing.OpenPairing is { HoldsAll: true })
             {
                 shut.Add(Shut(j, line.Why.Summary));
             }

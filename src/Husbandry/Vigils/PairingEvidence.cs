@@ -19,6 +19,8 @@ public sealed record TookClue(string Label, double Ratio, Reason Why);
 /// </remarks>
 public sealed record PairingEvidence(IReadOnlyList<TookClue> Clues)
 {
+    private const double Least = 0.02;
+
     /// <summary>Product of the likelihood ratios.</summary>
     public double Ratio => Clues.Aggregate(1.0, (r, c) => r * c.Ratio);
 
@@ -135,7 +137,9 @@ public sealed record PairingEvidence(IReadOnlyList<TookClue> Clues)
         var (rule, name) = early
             ? (rules.Evidence.WebEarly, "room.evidence.webEarly")
             : (rules.Evidence.WebLate, "room.evidence.webLate");
-        var (mated, anyway) = (rule.Value, web.SpinsAnyway ?? rules.Evidence.SpinsAnyway.Value);
+        // No number of looks makes certain of it.
+        var anyway = Math.Clamp(web.SpinsAnyway ?? rules.Evidence.SpinsAnyway.Value, Least, 1 - Least);
+        var mated = rule.Value;
         var spun = web.Sight == PairingSight.NewWeb;
         var ratio = spun ? mated / anyway : (1 - mated) / (1 - anyway);
         var says = spun ? "He spun a new sperm web" : "He spun no new web";

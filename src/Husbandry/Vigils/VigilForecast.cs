@@ -98,7 +98,10 @@ public sealed record VigilForecast(
     }
 
     /// <summary>The forecast of another wait that is under way.</summary>
-    public static Answer<VigilForecast?> OfOther(Subject subject, VigilEvent waiting)
+    /// <param name="subject">The animal.</param>
+    /// <param name="waiting">The wait.</param>
+    /// <param name="molt">Its next molt, which may cut the wait short; none where no molt is awaited.</param>
+    public static Answer<VigilForecast?> OfOther(Subject subject, VigilEvent waiting, VigilForecast? molt)
     {
         var wait = OpenWait.Of(subject, waiting);
         var words = subject.Room.Wording;
@@ -111,11 +114,13 @@ public sealed record VigilForecast(
             subject.NightsSince(began.Middle),
             0,
             wait.Evidence is { } seen
-                ? [.. seen.Ladder(wait.Takes), new Rung("Nights waited", "", wait.Chances[0])]
+                ? [.. seen.Ladder(wait.Takes), new Rung("Nights waited since", "", wait.Chances[0])]
                 : [],
             wait.Colds.Count == 0
                 && wait.Hoped.Left.ShareAlreadyOver > subject.Room.Rules.Room.Lessons.LongerThanNormal.Value,
-            EndForecast.Of(wait),
+            molt is not null && VigilDefinition.Of(vigil).Interrupted is not null
+                ? EndsBeforeMolt.Of(wait, molt.Left)
+                : EndForecast.Of(wait),
             wait.Left,
             subject.Room.Tonight
         );

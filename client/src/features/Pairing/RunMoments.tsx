@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { localClock } from '../../ui/dates';
+import { localClock, localDay } from '../../ui/dates';
 import { useDone } from '../Journal/DoneContext';
 import type { Moment, Run } from './runState';
 
@@ -51,8 +51,24 @@ const endings: Record<Schemas['PairingEnding'], string> = {
   leftIn: 'He stays with her',
 };
 
-/** The running clock, one tap for what is seen, and what was. */
-export function RunMoments({ id, sheet, run }: Props) {
+/** How long they are together; afterwards how it ended. */
+export function RunClock({ run }: { run: Run }) {
+  const open = run.end === null;
+  const now = useNow(open);
+  return (
+    <p className="mt-1 flex items-baseline gap-3" role="timer">
+      <span className={`font-display font-semibold tabular-nums ${open ? 'text-30' : 'text-18'}`}>
+        {run.end === null ? lasted(now - Date.parse(run.at)) : endings[run.end]}
+      </span>
+      <span className="text-13 text-muted">
+        together since {localDay(run.at)}, {localClock(run.at)}
+      </span>
+    </p>
+  );
+}
+
+/** One tap for what is seen, and what was. */
+export function RunSights({ id, sheet, run }: Props) {
   const open = run.end === null;
   const now = useNow(open);
   const { quick, isBusy } = useDone();
@@ -76,12 +92,6 @@ export function RunMoments({ id, sheet, run }: Props) {
   const remark = last === undefined ? '' : (words.get(last.sight)?.remark ?? '');
   return (
     <>
-      <p className="mt-1 flex items-baseline gap-3" role="timer">
-        <span className="font-display text-32 font-semibold tabular-nums">
-          {open ? lasted(now - Date.parse(run.at)) : endings[run.end ?? 'maleSafe']}
-        </span>
-        <span className="text-13 text-muted">together since {localClock(run.at)}</span>
-      </p>
       {open && (
         <div role="group" aria-label="What is seen" className="my-2 grid grid-cols-2 gap-2 sm:grid-cols-3">
           {sheet.sights.map((w) => (

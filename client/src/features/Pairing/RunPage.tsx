@@ -11,7 +11,7 @@ import { useDone } from '../Journal/DoneContext';
 import { useWhy } from '../Reasons/WhyContext';
 import { useRun } from './queries';
 import { RunEnding } from './RunEnding';
-import { RunMoments } from './RunMoments';
+import { RunClock, RunSights } from './RunMoments';
 import { Steps } from './runParts';
 import { type Run, useRunSoFar } from './runState';
 
@@ -138,6 +138,7 @@ function Before({ id, sheet }: { id: string; sheet: Schemas['RunSheet'] }) {
       </div>
       <Steps title="At hand" steps={[...sheet.safety, ...way.kit]} ticked />
       <Steps title="Before" steps={way.before} ticked />
+      {sheet.spinsWeb && sheet.he.stockId !== null && <OldWeb he={sheet.he} />}
       <Steps title="Meanwhile" steps={way.meanwhile} />
       <p className="mt-3 border-l-2 border-ember pl-3">
         <b>Part them:</b> {way.abort}
@@ -180,6 +181,23 @@ function Before({ id, sheet }: { id: string; sheet: Schemas['RunSheet'] }) {
   );
 }
 
+/** His old web is cleared before, so that a new one tells something. */
+function OldWeb({ he }: { he: Schemas['RunMate'] }) {
+  const { quick, isBusy } = useDone();
+  const id = he.stockId ?? '';
+  return (
+    <Button
+      className="mt-2"
+      disabled={isBusy(id)}
+      onClick={() =>
+        quick(id, he.name, { kind: 'webLooked', look: 'oldCleared' }, { label: 'an old web, cleared' })
+      }
+    >
+      Log: an old web was there, cleared
+    </Button>
+  );
+}
+
 interface RunningProps {
   id: string;
   sheet: Schemas['RunSheet'];
@@ -188,9 +206,12 @@ interface RunningProps {
 
 function Together({ id, sheet, run }: RunningProps) {
   const way = sheet.ways.find((w) => w.way.method === run.method)?.way ?? sheet.ways[0]?.way;
+  // In the dark of a net nothing is seen: what comes next are the steps of the morning.
+  const unseen = run.method === 'netOvernight';
+  const after = way !== undefined && <Steps title="When they part" steps={way.after} ticked />;
   return (
     <>
-      <RunMoments id={id} sheet={sheet} run={run} />
+      <RunClock run={run} />
       {sheet.part !== null && (
         <p
           role="alert"
@@ -199,14 +220,25 @@ function Together({ id, sheet, run }: RunningProps) {
           {sheet.part}
         </p>
       )}
-      {way !== undefined && <Steps title="Meanwhile" steps={way.meanwhile} />}
+      {!unseen && <RunSights id={id} sheet={sheet} run={run} />}
       {way !== undefined && (
-        <p className="mt-2 border-l-2 border-ember pl-3">
-          <b>Part them:</b> {way.abort}
-        </p>
+        <>
+          <Steps title="Meanwhile" steps={way.meanwhile} />
+          <p className="mt-2 border-l-2 border-ember pl-3">
+            <b>Part them:</b> {way.abort}
+          </p>
+        </>
       )}
-      {way !== undefined && <Steps title="When they part" steps={way.after} ticked />}
+      {after}
       <RunEnding id={id} sheet={sheet} />
+      {unseen && (
+        <details className="mt-4">
+          <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+            Something was seen after all
+          </summary>
+          <RunSights id={id} sheet={sheet} run={run} />
+        </details>
+      )}
     </>
   );
 }
@@ -215,7 +247,8 @@ function Together({ id, sheet, run }: RunningProps) {
 function Over({ id, sheet, run }: RunningProps) {
   return (
     <>
-      <RunMoments id={id} sheet={sheet} run={run} />
+      <RunClock run={run} />
+      <RunSights id={id} sheet={sheet} run={run} />
       {sheet.then.length > 0 && <Steps title="What comes now" steps={sheet.then} />}
       <p className="mt-3 flex flex-wrap gap-4">
         {sheet.she.stockId !== null && (

@@ -1,9 +1,11 @@
 import { scaleLinear } from 'd3-scale';
 import { area, curveMonotoneX, line } from 'd3-shape';
 import { Fragment } from 'react';
+import { Link } from 'react-router';
 import type { AnimalView, Schemas } from '../../api/client';
 import { shortDate, toDays } from '../../ui/dates';
 import { Measured } from '../../ui/Measured';
+import { Ladder } from './EvidenceLadder';
 
 type Forecast = Schemas['VigilForecast'];
 type EndsBy = Schemas['EndsBy'];
@@ -22,21 +24,39 @@ export function EndsCharts({ animal }: { animal: AnimalView }) {
   return animal.waits.map(
     ({ value }, k) =>
       value?.ends != null && (
-        <EndsChart key={`${value.vigil} ${k}`} forecast={value} ends={value.ends} tonight={animal.tonight} />
+        <EndsChart
+          key={`${value.vigil} ${k}`}
+          stockId={animal.stockId}
+          forecast={value}
+          ends={value.ends}
+          tonight={animal.tonight}
+        />
       ),
   );
 }
 
 interface EndsChartProps {
+  stockId: string;
   forecast: Forecast;
   ends: NonNullable<Forecast['ends']>;
   tonight: string;
 }
 
-function EndsChart({ forecast, ends, tonight }: EndsChartProps) {
+function EndsChart({ stockId, forecast, ends, tonight }: EndsChartProps) {
   return (
     <figure className="mt-2">
-      <figcaption className="mb-1.5 text-13">
+      {forecast.ladder.length > 0 && (
+        <>
+          <p className="mb-1 text-13">
+            Did it take? <b className="font-semibold">{inHundred(forecast.ladder.at(-1)?.chance ?? 0)}</b>{' '}
+            <Link to={`/pairing/${stockId}`} className="linkish">
+              What was seen
+            </Link>
+          </p>
+          <Ladder rungs={forecast.ladder} what="chance that it took in 100" />
+        </>
+      )}
+      <figcaption className="mt-2 mb-1.5 text-13">
         How it may end:{' '}
         {ends.ends.map((end, k) => (
           <Fragment key={end.end}>

@@ -1,5 +1,5 @@
 import { scaleLinear } from 'd3-scale';
-import type { AnimalView } from '../../api/client';
+import type { AnimalView, Schemas } from '../../api/client';
 import { shortDate } from '../../ui/dates';
 import { Measured } from '../../ui/Measured';
 
@@ -12,10 +12,24 @@ const labelWidth = 206;
 /** How each sign moved the chance that it is in premolt, one rung after the other. */
 export function EvidenceLadder({ animal }: { animal: AnimalView }) {
   const ladder = animal.molt.value?.ladder ?? [];
-  const evidence = animal.reading.value.evidence;
-  if (ladder.length === 0) {
-    return <SignList animal={animal} />;
-  }
+  const nights = animal.reading.value.evidence.map((e) => e.night);
+  return ladder.length === 0 ? (
+    <SignList animal={animal} />
+  ) : (
+    <Ladder rungs={ladder} what="chance of premolt in 100" nights={[undefined, ...nights]} />
+  );
+}
+
+interface LadderProps {
+  rungs: readonly Schemas['Rung'][];
+  /** What the chance is of, as it stands under the axis. */
+  what: string;
+  /** When each rung was seen, where that is known. */
+  nights?: readonly (string | undefined)[];
+}
+
+/** How each piece of evidence moved a chance, one rung after the other. */
+export function Ladder({ rungs: ladder, what, nights = [] }: LadderProps) {
   const height = ladder.length * rowHeight + 26;
   return (
     <Measured height={height}>
@@ -27,7 +41,7 @@ export function EvidenceLadder({ animal }: { animal: AnimalView }) {
             width={width}
             height={height}
             role="img"
-            aria-label={`Chance of premolt in 100: ${ladder.map((r) => `${r.label} ${Math.round(r.chance * 100)}`).join(', ')}`}
+            aria-label={`${what.charAt(0).toUpperCase()}${what.slice(1)}: ${ladder.map((r) => `${r.label} ${Math.round(r.chance * 100)}`).join(', ')}`}
             className="block"
           >
             {ticks.map((t) => (
@@ -39,14 +53,14 @@ export function EvidenceLadder({ animal }: { animal: AnimalView }) {
               </g>
             ))}
             <text x="0" y={height - 6} className="fill-muted!">
-              chance of premolt in 100
+              {what}
             </text>
             {ladder.map((rung, k) => {
               const now = x(logit(clamp(rung.chance)));
               const before = ladder[k - 1];
               const y = k * rowHeight + 11;
               const was = before === undefined ? now : x(logit(clamp(before.chance)));
-              const night = evidence[k - 1]?.night;
+              const night = nights[k];
               return (
                 <g key={`${rung.label}${k}`}>
                   <text x="0" y={y + 4}>
