@@ -128,16 +128,17 @@ public abstract class BrowserRoom : IDisposable
     }
 
     /// <summary>Walks down the round that is open to an enclosure's line.</summary>
-    protected void WalkTo(string name)
+    private protected void WalkTo(string name, Keeper? at = null)
     {
-        Keeper.See("article[aria-current=true]");
-        Keeper.Wait(
+        var keeper = at ?? Keeper;
+        keeper.See("article[aria-current=true]");
+        keeper.Wait(
             () =>
             {
-                var there = Keeper.Text("article[aria-current=true]").Contains(name, StringComparison.Ordinal);
+                var there = keeper.Text("article[aria-current=true]").Contains(name, StringComparison.Ordinal);
                 if (!there)
                 {
-                    Keeper.Keys("j");
+                    keeper.Keys("j");
                 }
 
                 return there;

@@ -26,6 +26,76 @@ public sealed class PairingTests() : BrowserRoom(demo: true)
     }
 
     [Fact]
+    public void A_night_in_the_net_is_led_on_two_phones_up_to_the_web_and_the_second_try()
+    {
+        using var phone = Another(Address);
+        Keeper.Phone();
+        phone.Phone();
+        Keeper.Open("/pairing");
+        Keeper.SeeText($"{Family} ol", "Dapple × Reeve");
+        Keeper.Tap("Put them together", $"{Family} ol");
+        Keeper.SeeText("h1", "Dapple × Reeve");
+        Keeper.SeeText("main", "Near of kin: F 6.25 %");
+        Keeper.SeeText("section[aria-label='At hand']", "a zipped net cage");
+        Assert.Empty(Keeper.Complaints());
+        Keeper.Tap("They are together now");
+        Keeper.SeeText("[role=timer]", "together since");
+
+        // Another phone takes it up in the morning, and this one sees how it ended.
+        phone.Open(Keeper.Path);
+        phone.SeeText("[role=timer]", "together since");
+        PassTime(TimeSpan.FromHours(9));
+        phone.SeeText("section[aria-label='When they part']", "First say who is who");
+        phone.Tap("He is out, unhurt");
+        phone.SeeText("section[aria-label='What comes now']", "Look for a new sperm web of Reeve");
+        Keeper.SeeText("[role=timer]", "He is out, unhurt");
+        Keeper.Tap("Print her label with the date");
+        Keeper.SeeText("main", "PDF of 1 label");
+
+        // The evening of the next night his web is asked for; it tells of her.
+        PassTime(TimeSpan.FromHours(39));
+        phone.Resize(1280, 800);
+        phone.Open("/");
+        WalkTo("Reeve", phone);
+        phone.SeeText("article[aria-current=true]", "has he spun a new sperm web?");
+        phone.Keys("n");
+        phone.SeeText("[data-bar]", "a new sperm web after the pairing with Dapple");
+        OpenAnimal("Dapple");
+        Keeper.SeeText("figure", "Did it take?");
+        Keeper.See("svg[aria-label*='New sperm web']");
+
+        // After a week they may meet again.
+        PassDays(5);
+        Keeper.Open("/pairing");
+        Keeper.Tap("Put them together", $"{Family} ol");
+        Keeper.Tap("They are together now");
+        Keeper.SeeText("[role=timer]", "together since");
+        OpenAnimal("Dapple");
+        Keeper.SeeText("ol", "put together with Reeve, in the net overnight");
+    }
+
+    [Fact]
+    public void A_watched_pairing_is_told_tap_by_tap_and_goes_on_without_the_server()
+    {
+        Keeper.Phone();
+        Keeper.Open("/pairing");
+        Keeper.Tap("Put them together", "section[aria-labelledby=desk-Sphodromantis-lineola] ol");
+        Keeper.Tap("They are together now");
+        Keeper.SeeText("[role=timer]", "together since");
+        Keeper.Tap("She lunges");
+        Keeper.SeeText("ol[aria-label='What was seen']", "She lunges");
+        Keeper.SeeText("main", "Once can happen");
+        Keeper.Tap("Joined");
+        Keeper.SeeText("ol[aria-label='What was seen']", "Joined");
+        // What waits for the server is seen at once.
+        StopServer();
+        Keeper.Tap("He leaves");
+        Keeper.SeeText("ol[aria-label='What was seen']", "waits for the server");
+        Keeper.Tap("He is out, unhurt");
+        Keeper.SeeText("[role=timer]", "He is out, unhurt");
+    }
+
+    [Fact]
     public void Half_sibs_are_paired_only_when_that_is_confirmed()
     {
         OpenAnimal("Dapple");

@@ -1252,6 +1252,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/pairing/chart": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["kinChart"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/climate": {
         parameters: {
             query?: never;
@@ -3721,6 +3737,27 @@ export interface components {
             /** Format: double */
             lengthMm: number;
         };
+        /** @description A species as a first project of pairing. */
+        FirstProject: {
+            /** @description Scientific name. */
+            species: string;
+            /** @description The keeper's own adult or maturing animals of it, by name; empty where there are none. */
+            own: string[];
+            /**
+             * Format: int32
+             * @description How many of the things that make a first project easy hold for it.
+             */
+            met: number;
+            /**
+             * Format: int32
+             * @description Of how many.
+             */
+            asked: number;
+            /** @description What speaks for it and what against, in a sentence. */
+            says: string;
+            /** @description Reasons, those that hold first. */
+            why: components["schemas"]["Reason"][];
+        };
         /**
          * @description Whether an animal fits its enclosure, in one word.
          * @enum {unknown}
@@ -4180,6 +4217,8 @@ export interface components {
             lostPerWeek: number;
             /** @description Whether a molt of hers is in the race at all. */
             moltsAgain: boolean;
+            /** @description What would change it; empty where no molt is in the race. */
+            ifs: components["schemas"]["RaceIf"][];
         };
         /** @description How honest the forecasts were. */
         HonestyView: {
@@ -4484,6 +4523,44 @@ export interface components {
         };
         JsonElement: unknown;
         JsonNode: unknown;
+        /** @description How near of kin the living animals of a species are, each with each. */
+        KinChart: {
+            /** @description Scientific name. */
+            species: string;
+            /** @description Animals, kin beside kin as far as their names and parents put them so. */
+            lines: components["schemas"]["KinLine"][];
+            /**
+             * Format: double
+             * @description F from which a pair is warned of.
+             */
+            warnAbove: number;
+            /**
+             * Format: double
+             * @description F from which it must be confirmed.
+             */
+            stopAbove: number;
+            /**
+             * Format: int32
+             * @description How many more there are.
+             */
+            leftOut: number;
+        };
+        /** @description One line of a chart of kinship. */
+        KinLine: {
+            /**
+             * Format: uuid
+             * @description The animal.
+             */
+            id: string;
+            /** @description Its name. */
+            name: string;
+            /** @description ♀, ♂ or empty. */
+            mark: string;
+            /** @description Whether a parent of it is not on record and counts as unrelated. */
+            untold: boolean;
+            /** @description F of young (0–1) with each animal of the chart, in its order; none where that cannot be told. */
+            with: (null | number)[];
+        };
         /** @description Kinship of two. */
         KinPair: {
             a: string;
@@ -5823,6 +5900,10 @@ export interface components {
             species: components["schemas"]["DeskSpecies"][];
             /** @description Who is recorded as an ancestor of itself; empty when nobody is. */
             loop: string[];
+            /** @description Species fit for a first project, the keeper's own first. */
+            advice: components["schemas"]["FirstProject"][];
+            /** @description When the net cages are booked. */
+            cages: components["schemas"]["Gear"][];
         };
         /** @description How a pairing ended. */
         PairingEnd: {
@@ -6280,6 +6361,18 @@ export interface components {
             until: string;
             /** @description Whether it stands on a shelf for new stock. */
             apart: boolean;
+        };
+        /** @description What would change the race. */
+        RaceIf: {
+            /** @description What is done from tonight on. */
+            how: components["schemas"]["Steering"];
+            /**
+             * Format: double
+             * @description Chance (0–1) of the best night then.
+             */
+            chance: number;
+            /** @description The same in words. */
+            says: string;
         };
         /** @description The chance of a sac when she is paired on a night. */
         RaceNight: {
@@ -7662,8 +7755,11 @@ export interface components {
          * @enum {unknown}
          */
         Stage: "sling" | "juvenile" | "subAdult" | "adult" | "pupa" | "egg";
-        /** @enum {unknown} */
-        Steering: "warmer" | "cooler" | "leaner" | "richer" | null;
+        /**
+         * @description What a keeper can do so that an animal is adult sooner or later.
+         * @enum {unknown}
+         */
+        Steering: "warmer" | "cooler" | "leaner" | "richer";
         /** @description Changed details. */
         StockChange: {
             /** Format: uuid */
@@ -10878,6 +10974,28 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RunSheet"];
+                };
+            };
+        };
+    };
+    kinChart: {
+        parameters: {
+            query: {
+                species: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["KinChart"];
                 };
             };
         };

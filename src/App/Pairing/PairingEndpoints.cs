@@ -1,4 +1,5 @@
 using App.Hosting;
+using Husbandry.Chores;
 using Husbandry.Journal;
 using Husbandry.Pairing;
 using Husbandry.Rooms;
@@ -27,7 +28,15 @@ public sealed record DeskSpecies(
 /// <param name="Tonight">The night for which it holds.</param>
 /// <param name="Species">Species by species, those with a pair that is ready first.</param>
 /// <param name="Loop">Who is recorded as an ancestor of itself; empty when nobody is.</param>
-public sealed record PairingDesk(DateOnly Tonight, IReadOnlyList<DeskSpecies> Species, IReadOnlyList<string> Loop);
+/// <param name="Advice">Species fit for a first project, the keeper's own first.</param>
+/// <param name="Cages">When the net cages are booked.</param>
+public sealed record PairingDesk(
+    DateOnly Tonight,
+    IReadOnlyList<DeskSpecies> Species,
+    IReadOnlyList<string> Loop,
+    IReadOnlyList<FirstProject> Advice,
+    IReadOnlyList<Gear> Cages
+);
 
 /// <summary>Who is ready, until when, and with whom.</summary>
 public static class PairingEndpoints
@@ -38,6 +47,7 @@ public static class PairingEndpoints
         pairing.MapGet("", ReadAsync).WithName("pairing");
         pairing.MapGet("kin", KinAsync).WithName("kin");
         pairing.MapGet("run", RunAsync).WithName("run");
+        pairing.MapGet("chart", ChartAsync).WithName("kinChart");
     }
 
     /// <summary>How near of kin two animals are, and whether they are of one line.</summary>
@@ -99,10 +109,43 @@ public static class PairingEndpoints
             : Problems.NotFound("pairing of such animals");
     }
 
+    /// <summary>How near of kin the living animals of a species are.</summary>
+    private static async Task<Results<Ok<KinChart>, ProblemHttpResult>> ChartAsync(
+        string species,
+        RoomNow now,
+        CancellationToken cancel
+    )
+    {
+        var index = await now.IndexAsync(cancel);
+        var animals = index
+            .Here.Where(g => g.Who.Kind == StockKind.Specimen && g.Who.Species == species)
+            .OrderBy(g => g.Who.MotherId)
+            .ThenBy(g => g.Who.FatherId)
+            .ThenBy(g => g.Who.Name, StringComparer.Ordinal)
+            .Select(g => (g.StockId, g.Who.Name, MarkOf(g.Who.Sex)))
+            .ToList();
+        return animals.Count == 0
+            ? Problems.NotFound("species in this room")
+            : TypedResults.Ok(KinChart.Of(species, animals, PedigreeOf(index), await now.ReadAsync(cancel)));
+    }
+
+    private static string MarkOf(Sex sex) =>
+        sex switch
+        {
+            Sex.Female => "♀",
+            Sex.Male => "♂",
+            _ => "",
+        };
+
     private static Kin KinOf(Judgement j) =>
         new(j.Subject.Standing.StockId, j.Subject.Standing.Details.Nickname, j.Subject.Standing.Details.Line);
 
-    private static async Task<Ok<PairingDesk>> ReadAsync(RoomNow now, JournalReader reader, CancellationToken cancel)
+    private static async Task<Ok<PairingDesk>> ReadAsync(
+        RoomNow now,
+        JournalReader reader,
+        ChoreStore chores,
+        CancellationToken cancel
+    )
     {
         var room = await now.ReadAsync(cancel);
         var index = await now.IndexAsync(cancel);
@@ -125,6 +168,12 @@ public static class PairingEndpoints
                 .GroupBy(c => c.Candidate.SpeciesName)
                 .Select(g => Of([.. g.Select(c => c.Candidate)], g.First().Subject, pedigree)),
         ];
+        var ids = room.Rules.Species.ToDictionary(s => s.ScientificName, s => s.Id, StringComparer.Ordinal);
+        var own = species
+            .SelectMany(s => s.Candidates)
+            .Where(c => ids.ContainsKey(c.SpeciesName))
+            .ToLookup(c => ids[c.SpeciesName], c => c.Name);
+        var gear = (await chores.StandingAsync(cancel)).Gear;
         return TypedResults.Ok(
             new PairingDesk(
                 room.Tonight,
@@ -133,7 +182,9 @@ public static class PairingEndpoints
                         .OrderBy(s => s.Pairs.Select(p => (int)p.Word).DefaultIfEmpty(int.MaxValue).Min())
                         .ThenBy(s => s.Name, StringComparer.Ordinal),
                 ],
-                pedigree.Loop
+                pedigree.Loop,
+                FirstProject.Ranked(room.Rules, own),
+                [.. gear.Where(g => g.Name.Contains("cage", StringComparison.OrdinalIgnoreCase))]
             )
         );
     }

@@ -1,4 +1,5 @@
 using Husbandry.Climate;
+using Husbandry.Growth;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Vigils;
@@ -10,6 +11,12 @@ namespace Husbandry.Pairing;
 /// <param name="Chance">Chance (0–1) that a sac comes before she molts or dies.</param>
 public sealed record RaceNight(DateOnly Night, double Chance);
 
+/// <summary>What would change the race.</summary>
+/// <param name="How">What is done from tonight on.</param>
+/// <param name="Chance">Chance (0–1) of the best night then.</param>
+/// <param name="Says">The same in words.</param>
+public sealed record RaceIf(Steering How, double Chance, string Says);
+
 /// <summary>The race of a sac against a female's next molt, for every night from tonight on.</summary>
 /// <param name="Nights">Night by night; every few nights only, where it is a long time.</param>
 /// <param name="Best">The best night of those on which she may be paired.</param>
@@ -17,19 +24,24 @@ public sealed record RaceNight(DateOnly Night, double Chance);
 /// <param name="Last">The last sensible night; none where there is no chance.</param>
 /// <param name="LostPerWeek">Chance that a week's delay after the best night costs.</param>
 /// <param name="MoltsAgain">Whether a molt of hers is in the race at all.</param>
+/// <param name="Ifs">What would change it; empty where no molt is in the race.</param>
 public sealed record HerRace(
     IReadOnlyList<RaceNight> Nights,
     DateOnly Best,
     double BestChance,
     DateOnly? Last,
     double LostPerWeek,
-    bool MoltsAgain
+    bool MoltsAgain,
+    IReadOnlyList<RaceIf> Ifs
 )
 {
     private const int Shares = 100;
     private const int MostNights = 60;
     private const int Week = 7;
     private const int Points = 240;
+
+    // Less nobody would act upon.
+    private const double Noticed = 0.01;
 
     /// <summary>Runs the race.</summary>
     /// <param name="she">A female of a species that is paired.</param>
@@ -66,16 +78,54 @@ public sealed record HerRace(
             byDay[best],
             last is { } day && day < horizon ? tonight.AddDays(day) : null,
             byDay[best] - byDay[Math.Min(horizon, best + Week)],
-            molt is not null
+            molt is not null,
+            molt is null ? [] : [.. IfsOf(she, (gone[best], sacs, sac.Takes), byDay[best])]
         );
         return new Answer<HerRace>(race, Says(race, subject), Why(race, molt, sac, subject));
+    }
+
+    /// <summary>
+    /// The best night's chance with her fed leaner or more, and with her kept cooler. Food moves her molts alone; warmth moves the
+    /// sac as well, so that only her life runs otherwise.
+    /// </summary>
+    private static IEnumerable<RaceIf> IfsOf(
+        Mate she,
+        (EffectiveDays Paired, IReadOnlyList<EffectiveDays> Sacs, double Takes) best,
+        double now
+    )
+    {
+        var (subject, words) = (she.Subject, she.Subject.Room.Rules.Room.Pairing);
+        var slower = Math.Pow(words.SteerFood.Value, subject.Group.Feeding.PacePerFood.Value);
+        foreach (var (how, factor) in new[] { (Steering.Leaner, slower), (Steering.Richer, 1 / slower) })
+        {
+            // The thin are not starved, the fat not fattened.
+            if (
+                how == Steering.Leaner
+                    ? she.Condition.Value.Word == ConditionWord.Thin
+                    : she.Condition.Value.Word is ConditionWord.Plump or ConditionWord.VeryPlump
+            )
+            {
+                continue;
+            }
+
+            var still = Still(she, best.Paired + best.Sacs[^1], factor);
+            var chance = PairingRace.Chance(still, best.Sacs.Select(wait => (best.Paired + wait).Value), best.Takes);
+            if (Math.Abs(chance - now) >= Noticed)
+            {
+                yield return new RaceIf(
+                    how,
+                    chance,
+                    $"{(how == Steering.Leaner ? "Fed leaner" : "Fed more")} from tonight on: {Wording.Chance(chance)}"
+                );
+            }
+        }
     }
 
     /// <summary>
     /// Chance that neither a molt nor the end of her life has come by a day of her own clock: read off a table that is as fine as
     /// the drawing needs, straight between its points.
     /// </summary>
-    private static Func<double, double> Still(Mate she, EffectiveDays until)
+    private static Func<double, double> Still(Mate she, EffectiveDays until, double slower = 1)
     {
         var (subject, molt, life) = (she.Subject, she.Molt, she.AdultLife);
         var step = Math.Max(1, until.Value / Points);
@@ -83,7 +133,9 @@ public sealed record HerRace(
         for (var k = 0; k < table.Length; k++)
         {
             var day = subject.Pace.Ahead(new EffectiveDays(k * step));
-            table[k] = (molt?.Left.Survival(day) ?? 1) * (1 - life.Within(new EffectiveDays(day.Value)));
+            table[k] =
+                (molt?.Left.Survival(new CalendarDays(day.Value / slower)) ?? 1)
+                * (1 - life.Within(new EffectiveDays(day.Value)));
         }
 
         return day =>

@@ -16,6 +16,7 @@ namespace Husbandry.Rulebook;
 /// <param name="LungesAbort">After so many lunges they are parted.</param>
 /// <param name="WebHours">Hours after the pairing at which his web is looked for.</param>
 /// <param name="Evidence">What tells whether a pairing took.</param>
+/// <param name="FirstProject">What makes a species fit for a first pairing.</param>
 public sealed record RoomPairingRules(
     Rule<double> LastSensibleShare,
     Rule<double> KinWarnAbove,
@@ -29,7 +30,20 @@ public sealed record RoomPairingRules(
     Rule<double> SteerWorth,
     Rule<int> LungesAbort,
     Rule<IReadOnlyList<int>> WebHours,
-    PairingEvidenceRules Evidence
+    PairingEvidenceRules Evidence,
+    FirstProjectRules FirstProject
+);
+
+/// <summary>What makes a species fit for a first pairing.</summary>
+/// <param name="EasyUntil">Difficulty of breeding (1–5) up to which it counts as calm and easy.</param>
+/// <param name="MaleLivesFrom">Share of males that come out alive (0–1) from which he usually does.</param>
+/// <param name="SacWithinDays">Usual wait up to which a sac comes soon.</param>
+/// <param name="Named">How many species are named.</param>
+public sealed record FirstProjectRules(
+    Rule<int> EasyUntil,
+    Rule<double> MaleLivesFrom,
+    Rule<double> SacWithinDays,
+    Rule<int> Named
 );
 
 /// <summary>

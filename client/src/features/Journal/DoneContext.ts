@@ -12,6 +12,8 @@ export interface LogOptions {
   label: string;
   /** Whether a refusal is shown at its fields by the one who asks; else it is set aside. */
   shows?: boolean;
+  /** Whether it may be pressed while the last is being written, as what is seen of a pairing is; else that counts as a double tap. */
+  often?: boolean;
   foundOn?: string | null;
   lastSeenBefore?: string | null;
   corrects?: string | null;

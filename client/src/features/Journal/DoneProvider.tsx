@@ -69,11 +69,20 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
     }
   };
 
-  const log = (stockId: string, name: string, act: Act, { label, shows = true, ...when }: LogOptions) =>
+  const log = (stockId: string, name: string, act: Act, options: LogOptions) =>
     holding([stockId], async () => {
+      const { label, shows = true, foundOn = null, lastSeenBefore = null, corrects = null } = options;
       const id = ownId();
       const text = `${name}: ${label}`;
-      const animal = await (shows ? writeInForm : write).mutateAsync({ stockId, id, act, text, ...when });
+      const animal = await (shows ? writeInForm : write).mutateAsync({
+        stockId,
+        id,
+        act,
+        text,
+        foundOn,
+        lastSeenBefore,
+        corrects,
+      });
       const line = animal?.journal.find((entry) => entry.id === id);
       did({
         text: animal === null ? waits(text) : `${name}: ${line?.text ?? label}`,
@@ -168,7 +177,7 @@ export function DoneProvider({ children }: { children: (bar: ReactNode) => React
     quick: (stockId: string, name: string, acts: Act | readonly Act[], options: LogOptions) => {
       const all = 'kind' in acts ? [acts] : acts;
       const [only] = all;
-      if (held.current.has(stockId) || only === undefined) {
+      if ((held.current.has(stockId) && options.often !== true) || only === undefined) {
         return;
       }
       (all.length === 1

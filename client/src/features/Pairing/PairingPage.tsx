@@ -6,6 +6,8 @@ import { Waiting } from '../../ui/Waiting';
 import { WhyButton } from '../../ui/WhyButton';
 import { useWhy } from '../Reasons/WhyContext';
 import { usePairingDesk } from './queries';
+import { Advice } from './Advice';
+import { KinFold } from './KinFold';
 import { RaceDrawing } from './RaceDrawing';
 
 type Candidate = Schemas['Candidate'];
@@ -58,10 +60,9 @@ export function PairingPage() {
                 text="Adult and maturing animals of species that are paired by hand stand here."
               />
             ) : (
-              desk.species.map((species) => (
-                <SpeciesDesk key={species.name} species={species} tonight={desk.tonight} />
-              ))
+              desk.species.map((species) => <SpeciesDesk key={species.name} species={species} desk={desk} />)
             )}
+            <Advice advice={desk.advice} />
           </>
         )}
       </Waiting>
@@ -69,7 +70,7 @@ export function PairingPage() {
   );
 }
 
-function SpeciesDesk({ species, tonight }: { species: Schemas['DeskSpecies']; tonight: string }) {
+function SpeciesDesk({ species, desk }: { species: Schemas['DeskSpecies']; desk: Schemas['PairingDesk'] }) {
   const females = species.candidates.filter((c) => c.sex === 'female');
   const males = species.candidates.filter((c) => c.sex === 'male');
   const untold = species.candidates.filter((c) => c.sex === 'unknown');
@@ -80,11 +81,12 @@ function SpeciesDesk({ species, tonight }: { species: Schemas['DeskSpecies']; to
       <h2 id={id} className="text-18">
         <i>{species.name}</i>
       </h2>
+      <KinFold species={species.name} count={species.candidates.length} />
       {species.season !== null && <p className="text-13 text-muted">Season: {species.season}.</p>}
       <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-x-8 max-lg:grid-cols-1">
         <div>
           {females.map((she) => (
-            <Female key={she.stockId} she={she} males={males} species={species} tonight={tonight} />
+            <Female key={she.stockId} she={she} males={males} species={species} desk={desk} />
           ))}
           {females.length === 0 && <p className="py-2 text-muted">No female is adult or nearly so.</p>}
         </div>
@@ -160,10 +162,10 @@ interface FemaleProps {
   she: Candidate;
   males: readonly Candidate[];
   species: Schemas['DeskSpecies'];
-  tonight: string;
+  desk: Schemas['PairingDesk'];
 }
 
-function Female({ she, males, species, tonight }: FemaleProps) {
+function Female({ she, males, species, desk }: FemaleProps) {
   const { toggle } = useWhy();
   const why = useReadinessWhy();
   const race = she.race;
@@ -186,7 +188,16 @@ function Female({ she, males, species, tonight }: FemaleProps) {
               }
             />
           </figcaption>
-          <RaceDrawing race={race.value} tonight={tonight} eggCase={species.eggCase} males={males} />
+          <RaceDrawing
+            race={race.value}
+            tonight={desk.tonight}
+            eggCase={species.eggCase}
+            males={males}
+            cages={desk.cages}
+          />
+          {race.value.ifs.length > 0 && (
+            <p className="mt-1 text-13 text-soft">{race.value.ifs.map((i) => i.says).join('; ')}.</p>
+          )}
         </figure>
       )}
     </article>

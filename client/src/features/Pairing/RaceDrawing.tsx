@@ -20,19 +20,23 @@ interface Props {
   eggCase: string;
   /** Males whose span is drawn on the same nights. */
   males: readonly Candidate[];
+  /** Cages whose bookings are drawn on the same nights. */
+  cages: readonly Schemas['Gear'][];
 }
 
 /** Whether anything is lost by waiting: else a curve tells nothing that its sentence does not. */
 const falls = (race: Race) => race.bestChance - (race.nights.at(-1)?.chance ?? 0) > 0.02;
 
 /** The chance of a sac by the night of pairing, with the males that are of use on those nights. */
-export function RaceDrawing({ race, tonight, eggCase, males }: Props) {
+export function RaceDrawing({ race, tonight, eggCase, males, cages }: Props) {
   const spans = males.filter((m) => m.useful !== null);
   if (!falls(race) && spans.length === 0) {
     return null;
   }
   const base = falls(race) ? top + curveHeight : 2;
-  const tall = base + axisHeight + spans.length * spanHeight;
+  const last = race.nights.at(-1)?.night ?? tonight;
+  const booked = cages.filter((c) => c.bookings.some((b) => b.to >= tonight && b.from <= last));
+  const tall = base + axisHeight + (spans.length + booked.length) * spanHeight;
   return (
     <Measured height={tall}>
       {(width) => (
@@ -41,6 +45,7 @@ export function RaceDrawing({ race, tonight, eggCase, males }: Props) {
           tonight={tonight}
           eggCase={eggCase}
           spans={spans}
+          booked={booked}
           width={Math.min(width, widest)}
           base={base}
           tall={tall}
@@ -55,6 +60,7 @@ interface DrawnProps {
   tonight: string;
   eggCase: string;
   spans: readonly Candidate[];
+  booked: readonly Schemas['Gear'][];
   width: number;
   base: number;
   tall: number;
@@ -62,7 +68,7 @@ interface DrawnProps {
 
 const inHundred = (p: number) => Math.round(p * 100);
 
-function Drawn({ race, tonight, eggCase, spans, width, base, tall }: DrawnProps) {
+function Drawn({ race, tonight, eggCase, spans, booked, width, base, tall }: DrawnProps) {
   const last = race.nights.at(-1);
   if (last === undefined) {
     return null;
@@ -117,6 +123,35 @@ function Drawn({ race, tonight, eggCase, spans, width, base, tall }: DrawnProps)
             <text x={until > from ? from + 6 : 6} y={y + 12}>
               {name}
               {until > from ? '' : ': his time is over'}
+            </text>
+          </g>
+        );
+      })}
+      {booked.map(({ id, name, bookings }, k) => {
+        const y = base + axisHeight + (spans.length + k) * spanHeight;
+        const taken = bookings.filter((b) => b.to >= tonight && b.from <= last.night);
+        return (
+          <g key={id}>
+            {taken.map((b) => {
+              const from = Math.max(2, x(toDays(b.from)));
+              return (
+                <rect
+                  key={b.id}
+                  x={from}
+                  y={y + 2}
+                  width={Math.max(4, Math.min(right, x(toDays(b.to) + 1)) - from)}
+                  height="12"
+                  fill="var(--muted)"
+                  fillOpacity="0.45"
+                />
+              );
+            })}
+            <text
+              x={Math.max(6, ...taken.map((b) => Math.min(right - 190, x(toDays(b.to) + 1)) + 8))}
+              y={y + 12}
+              className="fill-muted!"
+            >
+              {name} booked {taken.map((b) => shortDate(b.from, tonight)).join(', ')}
             </text>
           </g>
         );

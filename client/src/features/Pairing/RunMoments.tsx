@@ -71,7 +71,7 @@ export function RunClock({ run }: { run: Run }) {
 export function RunSights({ id, sheet, run }: Props) {
   const open = run.end === null;
   const now = useNow(open);
-  const { quick, isBusy } = useDone();
+  const { quick } = useDone();
   const one = sheet.she.stockId === id ? sheet.she : sheet.he;
   const mate = sheet.she.stockId === id ? sheet.he : sheet.she;
   const see = (sight: Schemas['PairingSight'], label: string, more?: { minutes: number; corrects: string }) =>
@@ -85,7 +85,7 @@ export function RunSights({ id, sheet, run }: Props) {
         partnerId: mate.stockId,
         partner: mate.stockId === null ? mate.name : null,
       },
-      { label: label.toLowerCase(), corrects: more?.corrects ?? null },
+      { label: label.toLowerCase(), often: true, corrects: more?.corrects ?? null },
     );
   const words = new Map([...sheet.sights, ...sheet.afterwards].map((w) => [w.sight, w]));
   const last = run.seen.at(-1);
@@ -98,7 +98,6 @@ export function RunSights({ id, sheet, run }: Props) {
             <Button
               key={w.sight}
               className={`min-h-13 ${meanings[w.meaning]}`}
-              disabled={isBusy(id)}
               onClick={() => see(w.sight, w.label)}
             >
               {w.label}
@@ -109,7 +108,7 @@ export function RunSights({ id, sheet, run }: Props) {
       {!open && sheet.afterwards.length > 0 && (
         <div role="group" aria-label="Seen of her afterwards" className="my-2 flex flex-wrap gap-2">
           {sheet.afterwards.map((w) => (
-            <Button key={w.sight} disabled={isBusy(id)} onClick={() => see(w.sight, w.label)}>
+            <Button key={w.sight} onClick={() => see(w.sight, w.label)}>
               {w.label}
             </Button>
           ))}
@@ -123,7 +122,7 @@ export function RunSights({ id, sheet, run }: Props) {
             moment={m}
             label={words.get(m.sight)?.label ?? (m.sight === 'newWeb' ? 'New sperm web' : 'No new web')}
             over={
-              open && words.get(m.sight)?.meaning === 'mated' && m.minutes === null && !isBusy(id)
+              open && words.get(m.sight)?.meaning === 'mated' && m.minutes === null && !m.waits
                 ? () =>
                     see(m.sight, 'its minutes', {
                       minutes: Math.max(1, Math.round((Date.now() - Date.parse(m.at)) / minuteMs)),

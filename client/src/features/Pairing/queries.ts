@@ -4,6 +4,7 @@ import { follows } from '../../api/topics';
 
 follows('pairing', ['journal', 'climate', 'rules', 'settings']);
 follows('kin', ['journal', 'rules']);
+follows('kinChart', ['journal', 'rules']);
 follows('run', ['journal', 'climate', 'rules', 'settings']);
 
 export const usePairingDesk = () =>
@@ -21,4 +22,11 @@ export const useRun = (one: string, other: string | null) =>
     queryKey: ['run', `${one} ${other ?? ''}`],
     queryFn: () =>
       take(api.GET('/api/pairing/run', { params: { query: { one, ...(other === null ? {} : { other }) } } })),
+  });
+
+/** How near of kin the living animals of a species are. */
+export const useKinChart = (species: string) =>
+  useQuery({
+    queryKey: ['kinChart', species],
+    queryFn: () => take(api.GET('/api/pairing/chart', { params: { query: { species } } })),
   });
