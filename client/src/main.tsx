@@ -69,6 +69,7 @@ const PaperFrame = lazy(async () => ({ default: (await import('./features/Paper/
 const LabelsPage = lazy(async () => ({ default: (await import('./features/Labels/LabelsPage')).LabelsPage }));
 const RoundSheet = lazy(async () => ({ default: (await import('./features/Paper/RoundSheet')).RoundSheet }));
 const TypingPage = lazy(async () => ({ default: (await import('./features/Paper/TypingPage')).TypingPage }));
+const LoanSheet = lazy(async () => ({ default: (await import('./features/Paper/LoanSheet')).LoanSheet }));
 const CareCard = lazy(async () => ({ default: (await import('./features/Paper/CareCard')).CareCard }));
 const PeoplePage = lazy(async () => ({ default: (await import('./features/Access/PeoplePage')).PeoplePage }));
 const AboutPage = lazy(async () => ({ default: (await import('./features/About/AboutPage')).AboutPage }));
@@ -107,6 +108,7 @@ const router = createBrowserRouter([
       { path: '/stock/:id/edit', element: <EditAnimalPage /> },
       { path: '/stock/:id/pictures', element: <PicturesPage /> },
       { path: '/stock/:id/card', element: <CareCard /> },
+      { path: '/stock/:id/loan', element: <LoanSheet /> },
       { path: '/night/:night', element: <NightPage /> },
       {
         path: '/shelves',

@@ -101,7 +101,8 @@ public sealed record RoomFileStock(
     [property: Description("Its father, likewise.")] Guid? FatherId = null,
     [property: Description("What its keeper knows of a species that the rulebook does not have.")]
         KnownOfSpecies? Known = null,
-    [property: Description("The line or locality that it belongs to; lines are not mixed.")] string? Line = null
+    [property: Description("The line or locality that it belongs to; lines are not mixed.")] string? Line = null,
+    [property: Description("Whose it is, when it is only here for a time.")] Borrowed? Borrowed = null
 )
 {
     /// <summary>The line of an animal from the entry by which it came.</summary>
@@ -129,7 +130,8 @@ public sealed record RoomFileStock(
             MotherId: details.MotherId,
             FatherId: details.FatherId,
             Known: details.Known,
-            Line: details.Line
+            Line: details.Line,
+            Borrowed: details.Borrowed
         );
     }
 
@@ -152,7 +154,8 @@ public sealed record RoomFileStock(
             MotherId,
             FatherId,
             Known,
-            Line
+            Line,
+            Borrowed
         );
 }
 

@@ -65,17 +65,16 @@ public sealed class PairingRunTests
     [Fact]
     public void Her_sac_ends_the_wait_and_she_guards_it()
     {
-        var laid = Female().With(70, Watched()).With(3, new Ended(VigilKind.EggCase, VigilEnd.AsHoped));
+        var offer = LogMenu.Of(Female().With(70, Watched()).Judge()).Head.Single(o => o.Label == "Has her sac…");
+        var laid = Female().With(70, Watched()).With(3, offer.Acts.Single());
         Assert.Equal(Phase.Brooding, laid.Judge().Phase.Value);
         Assert.Equal([VigilKind.Young], laid.Standing().Vigils.Open.Select(v => v.Vigil));
+        Assert.True(laid.Standing().Vigils.All.Single(v => v.Vigil == VigilKind.EggCase).AsHoped);
         // A mantis guards nothing.
         var mantis = new Diary("hierodula-membranacea", mature: true)
             .With(12, Watched())
             .With(2, new Ended(VigilKind.EggCase, VigilEnd.AsHoped));
         Assert.Empty(mantis.Judge().Waits);
-        // Told only that she broods, it has come as well.
-        var broods = Female().With(70, Watched()).With(3, new Began(VigilKind.Young)).Standing();
-        Assert.True(broods.Vigils.All.Single(v => v.Vigil == VigilKind.EggCase).AsHoped);
     }
 
     [Fact]
@@ -187,7 +186,9 @@ public sealed class PairingRunTests
     [Fact]
     public void While_two_are_together_nothing_else_is_asked_of_either()
     {
-        var she = Female().Ate(30).With(0.1, Net()).Judge();
+        // Tonight the keeper is by them, or asleep; in the morning it is asked how it ended.
+        Assert.Equal(LineState.Quiet, RoundLine.Of(Female().Ate(30).With(0.1, Net()).Judge()).State);
+        var she = Female().Ate(30).With(0.9, Net()).Judge();
         var line = RoundLine.Of(she);
         Assert.Equal(RoundAct.PartThem, line.Act);
         Assert.Null(RoundLine.ForWater(she));

@@ -1688,6 +1688,9 @@ export interface components {
              * @description Night by which it is to be back, if that was agreed.
              */
             backBy?: null | string;
+            /** @description What was agreed of the offspring, in the keeper's words, at most 200 characters. */
+            share?: null | string;
+            condition?: null | components["schemas"]["BodyCondition"];
         };
         /** @description A lost limb, or how far it has grown again. */
         ActLimbNoted: {
@@ -1917,6 +1920,7 @@ export interface components {
             kind: "returned";
             /** @description How it came back; may be left out. */
             remark?: null | string;
+            condition?: null | components["schemas"]["BodyCondition"];
         };
         /** @description The sex was told from something; the details follow it. */
         ActSexSeen: {
@@ -2547,6 +2551,18 @@ export interface components {
             /** @description Whether any of it was converted or carried over a molt. */
             isEstimate: boolean;
         };
+        /** @description A loan from somebody else: the animal is here for a time. */
+        Borrowed: {
+            /** @description Whose it is, 1–60 characters. */
+            owner: string;
+            /**
+             * Format: date
+             * @description Night by which it goes back, if that was agreed.
+             */
+            backBy?: null | string;
+            /** @description What was agreed of the offspring, in the keeper's words, at most 200 characters. */
+            share?: null | string;
+        };
         /** @description A 409 in the form of RFC 9457, with both sides: nothing was written, and the keeper decides. */
         BothSides: {
             /** @description What is in the way, in one sentence. */
@@ -2683,6 +2699,8 @@ export interface components {
              * @description When last.
              */
             lastPaired: null | string;
+            /** @description Whether it is together with a mate now. */
+            isTogether: boolean;
             /** @description Whether it is an adult already. */
             isAdult: boolean;
         };
@@ -3303,6 +3321,8 @@ export interface components {
             eggCase: string;
             /** @description When of the year, or what season she needs first; none where any time will do. */
             season: null | string;
+            /** @description Weeks of another climate that she is given first, in words; none where none are. */
+            programme: null | string;
             /** @description Adult and maturing animals, females first. */
             candidates: components["schemas"]["Candidate"][];
             /** @description Who with whom, the best first. */
@@ -5225,6 +5245,8 @@ export interface components {
              * @description Night by which it is to be back, if that was agreed.
              */
             backBy: null | string;
+            /** @description What was agreed of the offspring; may be missing. */
+            share?: null | string;
         };
         /**
          * @description Everything that can be logged of one animal as it is tonight, by what its stage of life has: an egg is not measured for
@@ -6637,7 +6659,7 @@ export interface components {
          * @description What a line of the round asks for.
          * @enum {unknown}
          */
-        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask" | "askBack" | "tend" | "partThem" | "lookForWeb" | "pairAgain";
+        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask" | "askBack" | "giveBack" | "tend" | "partThem" | "lookForWeb" | "pairAgain";
         /** @description Where the round was left. */
         RoundBreak: {
             place: components["schemas"]["Place"];
@@ -6961,6 +6983,17 @@ export interface components {
             source: string;
         };
         /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfSeasonProgramme: {
+            /** @description The value. */
+            value: components["schemas"]["SeasonProgramme"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
         RuleOfWaitPrior: {
             /** @description The value. */
             value: components["schemas"]["WaitPrior"];
@@ -7228,6 +7261,17 @@ export interface components {
              * @description How well the premolt readings of the quarter told premolt from the rest; none where only one occurred.
              */
             areaUnderRoc: null | number;
+        };
+        /** @description Weeks of another climate that a female is given before she is paired. */
+        SeasonProgramme: {
+            /** @description How many weeks. */
+            weeks: components["schemas"]["Range"];
+            /** @description Between which temperatures, °C. */
+            celsius: components["schemas"]["Range"];
+            /** @description How damp her floor is kept meanwhile. */
+            moisture: components["schemas"]["Moisture"];
+            /** @description Where that is had. */
+            where: string;
         };
         /** @description Part of every year, both ends included; may reach over New Year. */
         SeasonSpan: {
@@ -7668,6 +7712,7 @@ export interface components {
             /** @description Nights after his ultimate molt between which he is of use. */
             maleNights: components["schemas"]["RuleOfRange"];
             season: null | components["schemas"]["RuleOfstring"];
+            programme: null | components["schemas"]["RuleOfSeasonProgramme"];
             callingHour: null | components["schemas"]["RuleOfCallingHour"];
             /** @description Sacs, oothecae or clutches from one pairing. */
             casesPerPairing: components["schemas"]["RuleOfRange"];
@@ -7832,6 +7877,7 @@ export interface components {
             known?: null | components["schemas"]["KnownOfSpecies"];
             /** @description The line or locality that it belongs to, in the keeper's words, 1–60 characters; lines are not mixed. */
             line?: null | string;
+            borrowed?: null | components["schemas"]["Borrowed"];
         };
         /**
          * @description What kind of thing is kept.

@@ -126,7 +126,7 @@ internal static class DemoPairs
             .Watered(1, WaterKind.Mist);
         var bight = life("E4·09", "Bight", Sex.Female, 2, mature: true, species: Luna);
         var gaff = life("E4·10", "Gaff", Sex.Male, 2, mature: true, species: Luna);
-        bight.With(gaff, 1, he => new Paired(he, null, PairingMethod.LeftTogether, Led: true), 90);
+        bight.With(gaff, 0, he => new Paired(he, null, PairingMethod.LeftTogether, Led: true));
         return [kedge, luff, bight, gaff];
     }
 

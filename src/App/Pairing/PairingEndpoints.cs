@@ -14,12 +14,14 @@ namespace App.Pairing;
 /// <param name="Name">Scientific name.</param>
 /// <param name="EggCase">What a pairing is to give.</param>
 /// <param name="Season">When of the year, or what season she needs first; none where any time will do.</param>
+/// <param name="Programme">Weeks of another climate that she is given first, in words; none where none are.</param>
 /// <param name="Candidates">Adult and maturing animals, females first.</param>
 /// <param name="Pairs">Who with whom, the best first.</param>
 public sealed record DeskSpecies(
     string Name,
     string EggCase,
     string? Season,
+    string? Programme,
     IReadOnlyList<Candidate> Candidates,
     IReadOnlyList<PairChoice> Pairs
 );
@@ -199,6 +201,7 @@ public static class PairingEndpoints
             any.SpeciesName,
             any.Group.EggCase ?? "eggs",
             any.Profile.Pairing!.Season?.Value,
+            any.Profile.Pairing.Programme is { } programme ? ReadinessChecks.Says(programme.Value) : null,
             candidates,
             PairChoice.Ranked(candidates, pedigree, any.Room)
         );

@@ -42,11 +42,11 @@ public sealed record EndWords(string Id, string Past);
 /// <param name="IsOfOne">Whether, of many, it is that of one unless it is said how many do.</param>
 public sealed record WaitWords(VigilKind Vigil, string Began, IReadOnlyList<EndWords> Ends, bool IsOfOne)
 {
-    public static WaitWords Of(VigilDefinition vigil) =>
+    public static WaitWords Of(VigilDefinition vigil, GroupRules group) =>
         new(
             vigil.Kind,
             vigil.Began.ToUpperFirst(),
-            [.. vigil.AllEnds.Select(e => new EndWords(e.Id, e.Past.ToUpperFirst()))],
+            [.. vigil.AllEnds.Select(e => new EndWords(e.Id, e.PastOf(group).ToUpperFirst()))],
             vigil.IsOfOne
         );
 }
@@ -82,7 +82,7 @@ public static class RulebookEndpoints
             g.Growth.SizePart,
             [.. BodySize.PartsOf(g).OrderBy(p => p == g.Growth.SizePart ? 0 : 1)],
             g.Feeding.Prey is not null,
-            [.. VigilDefinition.All.Where(v => g.Knows(v.Kind)).Select(WaitWords.Of)],
+            [.. VigilDefinition.All.Where(v => g.Knows(v.Kind)).Select(v => WaitWords.Of(v, g))],
             g.IsColonial,
             g.Shared.Value,
             g.Feeding.Prey?.HeldByForelegs.Value == true,

@@ -61,8 +61,9 @@ public sealed record SeasonSpan(int FromMonth, int FromDay, int ToMonth, int ToD
     /// <summary>Last night of the span that begins on a night.</summary>
     public DateOnly EndAfter(DateOnly start)
     {
-        var end = Day(start.Year, ToMonth, ToDay);
-        return end >= start ? end : Day(start.Year + 1, ToMonth, ToDay);
+        // By the months, not by the dates: 29 February to the 28th is a whole year in every year.
+        var sameYear = FromMonth * 100 + FromDay <= ToMonth * 100 + ToDay;
+        return Day(sameYear ? start.Year : start.Year + 1, ToMonth, ToDay);
     }
 
     /// <summary>Whether both ends are days of the calendar.</summary>

@@ -44,6 +44,10 @@ internal sealed record DailyMeans(int FirstDay, double[] Celsius, int[] ReadOn)
         return last < 0 ? 0 : ReadOn[last] - FirstDay + 1;
     }
 
+    /// <summary>Mean of a day as it was known on another; none where it was not.</summary>
+    public double? On(int day, int asOf) =>
+        day >= FirstDay && day - FirstDay < KnownOn(asOf) ? Celsius[day - FirstDay] : null;
+
     /// <summary>Mean of the last days known on a day.</summary>
     /// <param name="day">The day.</param>
     /// <param name="days">How many days.</param>

@@ -98,6 +98,38 @@ public sealed class RoomClimate
         return recent.Count == 0 ? null : recent.Average();
     }
 
+    /// <summary>On how many days the mean where an enclosure stood lay between two temperatures.</summary>
+    /// <param name="stays">Where it stood, in order.</param>
+    /// <param name="low">Lower temperature, °C.</param>
+    /// <param name="high">Upper temperature, °C.</param>
+    /// <param name="from">First instant that counts.</param>
+    /// <param name="asOf">The present instant.</param>
+    /// <returns>Days between them, and days of which the temperature is known.</returns>
+    public (int Within, int Known) DaysWithin(
+        IReadOnlyList<Stay> stays,
+        double low,
+        double high,
+        DateTimeOffset from,
+        DateTimeOffset asOf
+    )
+    {
+        ArgumentNullException.ThrowIfNull(stays);
+        var (within, known) = (0, 0);
+        for (var day = Day(from); day <= Day(asOf); day++)
+        {
+            var stay = stays.LastOrDefault(s => Day(s.From) <= day) ?? stays[0];
+            if (ZoneOf(stay.Place) is not { } zone || zones[zone].On(day, Day(asOf)) is not { } celsius)
+            {
+                continue;
+            }
+
+            known++;
+            within += celsius >= low && celsius <= high ? 1 : 0;
+        }
+
+        return (within, known);
+    }
+
     /// <summary>How fast waits went by where an enclosure stood, and go by where it stands.</summary>
     /// <param name="stays">Where it stood, in order.</param>
     /// <param name="warmth">Temperature for which the waits hold.</param>

@@ -23,25 +23,33 @@ public sealed class ConditionSeenEntry() : EntryDefinition<ConditionSeen>("condi
         [.. Enum.GetValues<BodyCondition>().Select(condition => new ConditionSeen(condition))];
 
     /// <inheritdoc/>
-    protected override Standing Fold(ConditionSeen act, Standing standing, JournalEntry entry)
+    protected override Standing Fold(ConditionSeen act, Standing standing, JournalEntry entry) =>
+        Seen(act.Condition, standing, entry);
+
+    /// <summary>The state after a look at its condition, by whatever entry it was told.</summary>
+    internal static Standing Seen(BodyCondition condition, Standing standing, JournalEntry entry)
     {
         var growth = standing.Growth;
-        var seen = new ConditionEvent(entry.When.To, act.Condition, growth.Molts.Count);
+        var seen = new ConditionEvent(entry.When.To, condition, growth.Molts.Count);
         return standing with { Growth = growth with { ConditionByEye = seen } };
     }
 
-    /// <inheritdoc/>
-    protected override IEnumerable<Problem> Check(ConditionSeen act, EntryAt at)
+    /// <summary>Problems of a condition where it does not show.</summary>
+    internal static IEnumerable<Problem> CheckShows(BodyCondition? condition, EntryAt at)
     {
-        if (at.Group is { Feeding.ConditionByEye.Value: false } group)
+        if (condition is not null && at.Group is { Feeding.ConditionByEye.Value: false } group)
         {
             yield return new Problem("act.condition", $"How well fed a {group.One} is does not show by eye.");
         }
     }
 
     /// <inheritdoc/>
-    protected override string Say(ConditionSeen act, RuleSet rules, Wording words) =>
-        act.Condition == BodyCondition.VeryFull
-            ? "looks very full"
-            : $"looks {act.Condition.ToString().ToLowerInvariant()}";
+    protected override IEnumerable<Problem> Check(ConditionSeen act, EntryAt at) => CheckShows(act.Condition, at);
+
+    /// <inheritdoc/>
+    protected override string Say(ConditionSeen act, RuleSet rules, Wording words) => Word(act.Condition);
+
+    /// <summary>The condition in words: "looks thin".</summary>
+    internal static string Word(BodyCondition condition) =>
+        condition == BodyCondition.VeryFull ? "looks very full" : $"looks {condition.ToString().ToLowerInvariant()}";
 }

@@ -5,7 +5,8 @@ namespace Husbandry.Journal;
 /// <param name="To">With whom.</param>
 /// <param name="ContactId">The same on the list of contacts, if they are on it.</param>
 /// <param name="BackBy">Night by which it is to be back, if that was agreed.</param>
-public sealed record LoanEvent(DateTimeOffset At, string To, Guid? ContactId, DateOnly? BackBy);
+/// <param name="Share">What was agreed of the offspring; may be missing.</param>
+public sealed record LoanEvent(DateTimeOffset At, string To, Guid? ContactId, DateOnly? BackBy, string? Share = null);
 
 /// <summary>Young that an animal had.</summary>
 /// <param name="At">When they came out.</param>

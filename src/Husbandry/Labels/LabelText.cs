@@ -43,6 +43,7 @@ public sealed record LabelText(
             g.Waits.Paired.Count == 0
                 ? ""
                 : $"paired {string.Join(", ", g.Waits.Paired.TakeLast(PairingsShown).Select(Wording.LongDate))}",
+            g.Who.Owner is { } owner ? $"of {owner}" : "",
             g.Where.Quarantine is { } until ? $"apart until {Wording.LongDate(until)}" : "",
             $"here since {Wording.LongDate(g.Who.Came)}",
         ];

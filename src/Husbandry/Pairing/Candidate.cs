@@ -17,6 +17,7 @@ namespace Husbandry.Pairing;
 /// <param name="Useful">His span, where his ultimate molt is on record.</param>
 /// <param name="Paired">How often it was paired since its last molt.</param>
 /// <param name="LastPaired">When last.</param>
+/// <param name="IsTogether">Whether it is together with a mate now.</param>
 /// <param name="IsAdult">Whether it is an adult already.</param>
 /// <param name="Span">When it is adult, and how long; none where that cannot be told.</param>
 /// <param name="Steering">How it could be adult sooner or later.</param>
@@ -32,6 +33,7 @@ public sealed record Candidate(
     MaleSpan? Useful,
     int Paired,
     DateOnly? LastPaired,
+    bool IsTogether,
     bool IsAdult,
     [property: JsonIgnore] AdultSpan? Span,
     [property: JsonIgnore] IReadOnlyList<SteeredSpan> Steering
@@ -70,6 +72,7 @@ public sealed record Candidate(
             details.Sex == Sex.Male ? MaleSpan.Of(subject) : null,
             pairings.Count,
             pairings.Count > 0 ? subject.Night(pairings[^1].At) : null,
+            subject.Standing.OpenPairing is not null,
             mate.IsAdult,
             Meeting.SpanOf(mate),
             Meeting.SteeringOf(mate)

@@ -2,6 +2,7 @@ using Husbandry.Climate;
 using Husbandry.Growth;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
+using Husbandry.Stock;
 using Husbandry.Vigils;
 
 namespace Husbandry.Pairing;
@@ -24,8 +25,9 @@ public enum Steering
 
 /// <summary>Steering one animal, and when it would be adult then.</summary>
 /// <param name="How">What is done.</param>
+/// <param name="Says">What is done and when, in words.</param>
 /// <param name="Span">When it is adult, and how long.</param>
-public sealed record SteeredSpan(Steering How, AdultSpan Span);
+public sealed record SteeredSpan(Steering How, string Says, AdultSpan Span);
 
 /// <summary>Whether a male and a female will be adult together, and what would make it likelier.</summary>
 /// <param name="Chance">Chance (0–1) as both are kept now.</param>
@@ -37,6 +39,9 @@ public sealed record Meeting(double Chance, Guid? Steered, Steering? How, double
 {
     /// <summary>Dates of one molt, each equally likely.</summary>
     private const int Dates = 12;
+
+    // Shelves that differ by less are alike, °C.
+    private const double Noticed = 0.5;
 
     // Beyond so many molts no date says anything.
     private const int MostMolts = 8;
@@ -81,37 +86,79 @@ public sealed record Meeting(double Chance, Guid? Steered, Steering? How, double
         }
 
         var (subject, rules) = (mate.Subject, mate.Subject.Room.Rules.Room);
-        var warmth = subject.Profile.Warmth.Value;
-        var now = Pace.Rate(warmth, rules.Climate, subject.Pace.CelsiusNow);
-        double At(double by) =>
-            now
-            / Pace.Rate(
-                warmth,
-                rules.Climate,
-                Math.Clamp(
-                    subject.Pace.CelsiusNow + by,
-                    warmth.ReferenceC - rules.Pairing.SteerWarmthC.Value,
-                    warmth.ReferenceC + rules.Pairing.SteerWarmthC.Value
-                )
-            );
         var food = Math.Pow(rules.Pairing.SteerFood.Value, subject.Group.Feeding.PacePerFood.Value);
+        var name = subject.Standing.Details.Nickname;
         return
         [
-            .. new[]
-            {
-                (How: Steering.Warmer, Slower: At(rules.Pairing.SteerWarmthC.Value)),
-                (How: Steering.Cooler, Slower: At(-rules.Pairing.SteerWarmthC.Value)),
-                (How: Steering.Leaner, Slower: mate.Condition.Value.Word == ConditionWord.Thin ? 1 : food),
-                (
-                    How: Steering.Richer,
-                    Slower: mate.Condition.Value.Word is ConditionWord.Plump or ConditionWord.VeryPlump ? 1 : 1 / food
-                ),
-            }
+            .. ByWarmth(mate)
+                .Append(
+                    (
+                        How: Steering.Leaner,
+                        Slower: mate.Condition.Value.Word == ConditionWord.Thin ? 1 : food,
+                        Says: $"{name} fed leaner from tonight on"
+                    )
+                )
+                .Append(
+                    (
+                        How: Steering.Richer,
+                        Slower: mate.Condition.Value.Word is ConditionWord.Plump or ConditionWord.VeryPlump
+                            ? 1
+                            : 1 / food,
+                        Says: $"{name} fed more from tonight on"
+                    )
+                )
                 .Where(o => o.How is Steering.Warmer or Steering.Richer ? o.Slower < 1 : o.Slower > 1)
-                .Select(o => (o.How, Span: SpanOf(mate, o.Slower)))
+                .Select(o => (o.How, o.Says, Span: SpanOf(mate, o.Slower)))
                 .Where(o => o.Span is not null)
-                .Select(o => new SteeredSpan(o.How, o.Span!)),
+                .Select(o => new SteeredSpan(o.How, o.Says, o.Span!)),
         ];
+    }
+
+    /// <summary>
+    /// The warmest and the coolest shelf on which it may stand, by what was read there of late; where no shelf is known to be
+    /// warmer or cooler, so many degrees as the rule says. Never further from the reference of the species than that.
+    /// </summary>
+    private static IEnumerable<(Steering How, double Slower, string Says)> ByWarmth(Mate mate)
+    {
+        var (subject, room) = (mate.Subject, mate.Subject.Room);
+        var (warmth, by) = (subject.Profile.Warmth.Value, room.Rules.Room.Pairing.SteerWarmthC.Value);
+        var (now, name) = (subject.Pace.CelsiusNow, subject.Standing.Details.Nickname);
+        var (least, most) = (warmth.ReferenceC - by, warmth.ReferenceC + by);
+        var rate = Pace.Rate(warmth, room.Rules.Room.Climate, now);
+        double SlowerAt(double celsius) =>
+            rate / Pace.Rate(warmth, room.Rules.Room.Climate, Math.Clamp(celsius, least, most));
+        var shelves = subject.Pace.IsKnown
+            ? room
+                .Layout.Racks.SelectMany(r =>
+                    r.Shelves.Where(s => !s.Quarantine).Select(s => new Place(r.Rack, s.Number, 1))
+                )
+                .Select(place => (place.ShelfCode, Celsius: room.RecentCAt(place)))
+                .Where(s => s.Celsius >= least && s.Celsius <= most)
+                .Select(s => (s.ShelfCode, Celsius: s.Celsius!.Value))
+                .ToList()
+            : [];
+        foreach (var how in new[] { Steering.Warmer, Steering.Cooler })
+        {
+            var warmer = how == Steering.Warmer;
+            var fit = shelves.Where(s => warmer ? s.Celsius > now + Noticed : s.Celsius < now - Noticed).ToList();
+            if (fit.Count > 0)
+            {
+                var shelf = warmer ? fit.MaxBy(s => s.Celsius) : fit.MinBy(s => s.Celsius);
+                yield return (
+                    how,
+                    SlowerAt(shelf.Celsius),
+                    $"{name} moved to {shelf.ShelfCode} tonight ({Wording.Plain(Math.Round(shelf.Celsius, 1))} °C)"
+                );
+            }
+            else
+            {
+                yield return (
+                    how,
+                    SlowerAt(warmer ? now + by : now - by),
+                    $"{name} {Wording.Plain(by)} °C {(warmer ? "warmer" : "cooler")} from tonight on"
+                );
+            }
+        }
     }
 
     /// <summary>Whether two will meet; none where both are adult, or one cannot be told.</summary>
@@ -125,8 +172,8 @@ public sealed record Meeting(double Chance, Guid? Steered, Steering? How, double
         var nights = rules.MeetNights.Value;
         var now = AdultOverlap.Chance(her, his, nights);
         var best = she
-            .Steering.Select(s => (One: she, s.How, Then: AdultOverlap.Chance(s.Span, his, nights)))
-            .Concat(he.Steering.Select(s => (One: he, s.How, Then: AdultOverlap.Chance(her, s.Span, nights))))
+            .Steering.Select(s => (One: she, s.How, s.Says, Then: AdultOverlap.Chance(s.Span, his, nights)))
+            .Concat(he.Steering.Select(s => (One: he, s.How, s.Says, Then: AdultOverlap.Chance(her, s.Span, nights))))
             .OrderByDescending(s => s.Then)
             .FirstOrDefault();
         var says = $"Adult together in {Wording.Chance(now)}";
@@ -137,19 +184,9 @@ public sealed record Meeting(double Chance, Guid? Steered, Steering? How, double
                 best.One.StockId,
                 best.How,
                 best.Then,
-                $"{says}; {Words(best.How, best.One.Name, rules)}: in {Wording.Chance(best.Then)}."
+                $"{says}; {best.Says}: in {Wording.Chance(best.Then)}."
             );
     }
-
-    private static string Words(Steering how, string name, RoomPairingRules rules) =>
-        how switch
-        {
-            Steering.Warmer => $"{name} {Wording.Plain(rules.SteerWarmthC.Value)} °C warmer",
-            Steering.Cooler => $"{name} {Wording.Plain(rules.SteerWarmthC.Value)} °C cooler",
-            Steering.Leaner => $"{name} fed leaner",
-            Steering.Richer => $"{name} fed more",
-            _ => throw new ArgumentOutOfRangeException(nameof(how), how, "No words for such steering."),
-        };
 
     /// <summary>What is left of a life, as a wait from now on.</summary>
     private sealed record LeftOfLife(RemainingWait Left) : IWait

@@ -1,3 +1,4 @@
+using Husbandry.Climate;
 using Husbandry.Hush;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
@@ -97,18 +98,60 @@ public static partial class ReadinessChecks
             ];
     }
 
-    /// <summary>A season that the application cannot see: asked of whoever can.</summary>
-    private static IEnumerable<ReadyCheck> Season(Subject subject, SpeciesPairing rules) =>
-        rules.Season is { } season && subject.Standing.Details.Sex != Sex.Male
-            ?
-            [
-                new ReadyCheck(
-                    ReadyWord.Ask,
-                    season.Because("Season", "species.season", $"Season: {season.Value}."),
-                    $"Is it the season? {season.Value.ToUpperFirst()}."
-                ),
-            ]
-            : [];
+    /// <summary>A season: read off the climate where it is one of weeks and degrees, else asked of whoever sees it.</summary>
+    private static IEnumerable<ReadyCheck> Season(Subject subject, SpeciesPairing rules)
+    {
+        if (subject.Standing.Details.Sex == Sex.Male)
+        {
+            yield break;
+        }
+
+        if (rules.Programme is { } programme)
+        {
+            yield return InProgramme(subject, programme);
+        }
+        else if (rules.Season is { } season)
+        {
+            yield return new ReadyCheck(
+                ReadyWord.Ask,
+                season.Because("Season", "species.season", $"Season: {season.Value}."),
+                $"Is it the season? {season.Value.ToUpperFirst()}."
+            );
+        }
+    }
+
+    /// <summary>How far her cool or dry weeks are, by what was read where she stood since her last molt, at most within a year.</summary>
+    private static ReadyCheck InProgramme(Subject subject, Rule<SeasonProgramme> rule)
+    {
+        var (programme, room) = (rule.Value, subject.Room);
+        var year = room.Now.AddYears(-1);
+        var molted = subject.Standing.Growth.LastMolt?.When.To;
+        var (within, known) = room.Climate.DaysWithin(
+            subject.Stays,
+            programme.Celsius.Low,
+            programme.Celsius.High,
+            molted > year ? molted.Value : year,
+            room.Now
+        );
+        var weeks = within / WinterWeeks.Week;
+        var asked = Says(programme);
+        var text =
+            known == 0
+                ? $"{asked}. No temperature was read where she stood."
+                : $"{asked}. By the readings {Wording.Plain(Math.Round(weeks, 1))} weeks so since her molt, within a year.";
+        var why = rule.Because("Season", "species.programme", text);
+        return weeks >= programme.Weeks.Low
+            ? new ReadyCheck(ReadyWord.Ready, why)
+            : new ReadyCheck(
+                ReadyWord.Ask,
+                why,
+                $"Has she had her season? {asked}; by the readings {Wording.Plain(Math.Round(weeks, 1))} of them."
+            );
+    }
+
+    /// <summary>"8–12 weeks at 15–19 °C, dry: a cool room".</summary>
+    public static string Says(SeasonProgramme programme) =>
+        $"{Wording.Plain(programme.Weeks.Low)}–{Wording.Plain(programme.Weeks.High)} weeks at {Wording.Plain(programme.Celsius.Low)}–{Wording.Plain(programme.Celsius.High)} °C, {(programme.Moisture == Moisture.Dry ? "dry" : "damp")}: {programme.Where}";
 
     private static IEnumerable<ReadyCheck> Together(Subject subject) =>
         subject.Standing.OpenPairing is { } open

@@ -62,6 +62,7 @@ public static class DetailsCheck
                 .Concat(EntryCheck.CheckText("details.nickname", d.Nickname, required: true, EntryCheck.LongestName))
                 .Concat(EntryCheck.CheckText("details.acquiredFrom", d.AcquiredFrom, required: false))
                 .Concat(EntryCheck.CheckText("details.line", d.Line, required: false, EntryCheck.LongestName))
+                .Concat(CheckBorrowed(d))
         )
         {
             yield return problem;
@@ -145,6 +146,35 @@ public static class DetailsCheck
         if (d.Kind == StockKind.Brood && d.Count is < 2 or > EntryCheck.MostAnimals)
         {
             yield return new Problem("details.count", $"A brood has 2 to {EntryCheck.MostAnimals} animals.");
+        }
+    }
+
+    private static IEnumerable<Problem> CheckBorrowed(StockDetails d)
+    {
+        if (d.Borrowed is not { } borrowed)
+        {
+            yield break;
+        }
+
+        foreach (
+            var problem in EntryCheck
+                .CheckText("details.borrowed.owner", borrowed.Owner, required: true, EntryCheck.LongestName)
+                .Concat(
+                    EntryCheck.CheckText(
+                        "details.borrowed.share",
+                        borrowed.Share,
+                        required: false,
+                        EntryCheck.LongestCaption
+                    )
+                )
+        )
+        {
+            yield return problem;
+        }
+
+        if (borrowed.BackBy < d.AcquiredOn)
+        {
+            yield return new Problem("details.borrowed.backBy", "Must not lie before the day it came.");
         }
     }
 

@@ -1,3 +1,4 @@
+using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
@@ -9,7 +10,15 @@ namespace Husbandry.Records;
 /// <param name="To">With whom, 1–60 characters.</param>
 /// <param name="ContactId">The same on the list of contacts, if they are on it.</param>
 /// <param name="BackBy">Night by which it is to be back, if that was agreed.</param>
-public sealed record Lent(string To, Guid? ContactId = null, DateOnly? BackBy = null) : Act
+/// <param name="Share">What was agreed of the offspring, in the keeper's words, at most 200 characters.</param>
+/// <param name="Condition">How it looked when it went; may be left out.</param>
+public sealed record Lent(
+    string To,
+    Guid? ContactId = null,
+    DateOnly? BackBy = null,
+    string? Share = null,
+    BodyCondition? Condition = null
+) : Act
 {
     /// <inheritdoc/>
     public override EntryKind Kind() => LentEntry.It;
@@ -23,14 +32,27 @@ public sealed class LentEntry() : EntryDefinition<Lent>("lent")
 
     /// <inheritdoc/>
     public override IReadOnlyList<Act> Examples =>
-        [new Lent("a friend"), new Lent("the keeper across the water", Guid.Empty, new DateOnly(2026, 12, 24))];
+        [
+            new Lent("a friend"),
+            new Lent(
+                "the keeper across the water",
+                Guid.Empty,
+                new DateOnly(2026, 12, 24),
+                "half of the young",
+                BodyCondition.Normal
+            ),
+        ];
 
     /// <inheritdoc/>
     protected override Standing Fold(Lent act, Standing standing, JournalEntry entry) =>
-        standing with
+        Looked(act.Condition, standing, entry) with
         {
-            Loan = new LoanEvent(entry.When.To, act.To, act.ContactId, act.BackBy),
+            Loan = new LoanEvent(entry.When.To, act.To, act.ContactId, act.BackBy, act.Share),
         };
+
+    /// <summary>The state with how it looked, if that was said.</summary>
+    internal static Standing Looked(BodyCondition? condition, Standing standing, JournalEntry entry) =>
+        condition is { } seen ? ConditionSeenEntry.Seen(seen, standing, entry) : standing;
 
     /// <inheritdoc/>
     protected override IEnumerable<Problem> Check(Lent act, EntryAt at)
@@ -38,6 +60,20 @@ public sealed class LentEntry() : EntryDefinition<Lent>("lent")
         foreach (var problem in EntryCheck.CheckText("act.to", act.To, required: true, EntryCheck.LongestName))
         {
             yield return problem;
+        }
+
+        foreach (
+            var problem in EntryCheck
+                .CheckText("act.share", act.Share, required: false, EntryCheck.LongestCaption)
+                .Concat(ConditionSeenEntry.CheckShows(act.Condition, at))
+        )
+        {
+            yield return problem;
+        }
+
+        if (at.Standing?.Details.Borrowed is { } borrowed)
+        {
+            yield return new Problem("act.kind", $"It is {borrowed.Owner}’s: it is not yours to lend.");
         }
 
         if (at.Standing?.Loan is { } loan)
@@ -53,7 +89,10 @@ public sealed class LentEntry() : EntryDefinition<Lent>("lent")
 
     /// <inheritdoc/>
     protected override string Say(Lent act, RuleSet rules, Wording words) =>
-        $"lent to {act.To}" + (act.BackBy is { } back ? $", back by {words.Date(back)}" : "");
+        $"lent to {act.To}"
+        + (act.BackBy is { } back ? $", back by {words.Date(back)}" : "")
+        + (act.Condition is { } seen ? $", {ConditionSeenEntry.Word(seen)}" : "")
+        + (act.Share is { Length: > 0 } share ? $"; agreed: {share}" : "");
 
     /// <inheritdoc/>
     protected override CareAct? Care(Lent act, Subject subject) => CareAct.Ship;
@@ -67,7 +106,8 @@ public sealed class LentEntry() : EntryDefinition<Lent>("lent")
 
 /// <summary>It is back from a loan.</summary>
 /// <param name="Remark">How it came back; may be left out.</param>
-public sealed record Returned(string? Remark = null) : Act
+/// <param name="Condition">How it looks; may be left out.</param>
+public sealed record Returned(string? Remark = null, BodyCondition? Condition = null) : Act
 {
     /// <inheritdoc/>
     public override EntryKind Kind() => ReturnedEntry.It;
@@ -80,11 +120,11 @@ public sealed class ReturnedEntry() : EntryDefinition<Returned>("returned")
     public static ReturnedEntry It { get; } = new();
 
     /// <inheritdoc/>
-    public override IReadOnlyList<Act> Examples => [new Returned(), new Returned("thin, but well")];
+    public override IReadOnlyList<Act> Examples => [new Returned(), new Returned("thin, but well", BodyCondition.Thin)];
 
     /// <inheritdoc/>
     protected override Standing Fold(Returned act, Standing standing, JournalEntry entry) =>
-        standing with
+        LentEntry.Looked(act.Condition, standing, entry) with
         {
             Loan = null,
         };
@@ -97,7 +137,11 @@ public sealed class ReturnedEntry() : EntryDefinition<Returned>("returned")
             yield return new Problem("act.kind", "It was not lent to anybody.");
         }
 
-        foreach (var problem in EntryCheck.CheckText("act.remark", act.Remark, required: false))
+        foreach (
+            var problem in EntryCheck
+                .CheckText("act.remark", act.Remark, required: false)
+                .Concat(ConditionSeenEntry.CheckShows(act.Condition, at))
+        )
         {
             yield return problem;
         }
@@ -105,7 +149,9 @@ public sealed class ReturnedEntry() : EntryDefinition<Returned>("returned")
 
     /// <inheritdoc/>
     protected override string Say(Returned act, RuleSet rules, Wording words) =>
-        act.Remark is { Length: > 0 } remark ? $"back from its loan: {remark}" : "back from its loan";
+        "back from its loan"
+        + (act.Condition is { } seen ? $", {ConditionSeenEntry.Word(seen)}" : "")
+        + (act.Remark is { Length: > 0 } remark ? $": {remark}" : "");
 
     /// <inheritdoc/>
     protected override RoundPart Round(Returned act) => RoundPart.Work;

@@ -79,7 +79,8 @@ public sealed record Glance(
                 details.AcquiredOn,
                 details.MotherId,
                 details.FatherId,
-                s.Profile.Hazard?.Value
+                s.Profile.Hazard?.Value,
+                details.Borrowed?.Owner
             ),
             new GlanceWhere(
                 s.Place,

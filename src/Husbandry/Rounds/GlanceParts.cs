@@ -21,6 +21,7 @@ namespace Husbandry.Rounds;
 /// <param name="MotherId">Its mother, if on record.</param>
 /// <param name="FatherId">Its father, likewise.</param>
 /// <param name="Hazard">What it can do to people.</param>
+/// <param name="Owner">Whose it is, when it is only here for a time.</param>
 public sealed record GlanceWho(
     string Name,
     string Species,
@@ -35,7 +36,8 @@ public sealed record GlanceWho(
     DateOnly Came,
     Guid? MotherId,
     Guid? FatherId,
-    Hazard? Hazard
+    Hazard? Hazard,
+    string? Owner
 );
 
 /// <summary>Of a glance: where it is.</summary>

@@ -73,7 +73,7 @@ public sealed record LogMenu(
     /// <summary>Of one that is with somebody else: that it is back, and what is told of it from there.</summary>
     private static LogMenu OnLoan(Judgement j)
     {
-        EntryForm[] told = [EntryForm.Molted, EntryForm.SexSeen, EntryForm.Noted];
+        EntryForm[] told = [EntryForm.Molted, EntryForm.SexSeen, EntryForm.Paired, EntryForm.Noted];
         return new LogMenu(
             [Form("b", "Back from its loan", EntryForm.Returned)],
             [],
@@ -206,7 +206,9 @@ public sealed record LogMenu(
             }
         }
 
-        foreach (var vigil in VigilForecast.MayBegin(s, j.Stage.Value))
+        // Who waits for her sac and guards it begins to when she has it.
+        var has = s.AllWaitFor(VigilKind.EggCase);
+        foreach (var vigil in VigilForecast.MayBegin(s, j.Stage.Value).Where(v => !(has && v == VigilKind.Young)))
         {
             yield return new LogOffer(
                 $"{key++}",
@@ -270,7 +272,7 @@ public sealed record LogMenu(
                 s.IsMany && !tank && PartedEntry.MayBeParted(s.Group, s.Standing)
             ),
             ("f", "Young came out…", EntryForm.GaveBirth, MayBear(j)),
-            ("9", "Lent to somebody…", EntryForm.Lent, !tank),
+            ("9", "Lent to somebody…", EntryForm.Lent, !tank && s.Standing.Details.Borrowed is null),
             (
                 "k",
                 "Thin, normal, full…",
@@ -300,11 +302,12 @@ public sealed record LogMenu(
 
     private static LogOffer Form(string key, string label, EntryForm form) => new(key, label, [], form);
 
-    private static LogOffer Ended(string key, VigilKind vigil, string end, GroupRules group) =>
-        new(
-            key,
-            $"{VigilDefinition.Of(vigil).End(end).PastOf(group).ToUpperFirst()}…",
-            [new Ended(vigil, end)],
-            EntryForm.Ended
-        );
+    /// <summary>The end of a wait; a mother that guards what she was waiting for begins to do so with it.</summary>
+    private static LogOffer Ended(string key, VigilKind vigil, string end, GroupRules group)
+    {
+        var label = $"{VigilDefinition.Of(vigil).End(end).PastOf(group).ToUpperFirst()}…";
+        return vigil == VigilKind.EggCase && end == VigilEnd.AsHoped && group.Knows(VigilKind.Young)
+            ? new LogOffer(key, label, [new Began(VigilKind.Young)], EntryForm.Began)
+            : new LogOffer(key, label, [new Ended(vigil, end)], EntryForm.Ended);
+    }
 }

@@ -51,7 +51,15 @@ public static class RoundKit
     /// <summary>What to mind with the lid off. Source: common practice, no published source.</summary>
     public static IReadOnlyList<string> Mind(Judgement j, RoundAct act)
     {
-        if (act is RoundAct.None or RoundAct.Ask or RoundAct.AskBack or RoundAct.LookForMolt or RoundAct.LookForWeb)
+        if (
+            act
+            is RoundAct.None
+                or RoundAct.Ask
+                or RoundAct.AskBack
+                or RoundAct.GiveBack
+                or RoundAct.LookForMolt
+                or RoundAct.LookForWeb
+        )
         {
             return [];
         }
@@ -98,7 +106,7 @@ public static class RoundKit
         void Safety(string what) => items.Add(new KitItem(KitKind.Safety, what, 0, ""));
         switch (act)
         {
-            case RoundAct.None or RoundAct.AskBack:
+            case RoundAct.None or RoundAct.AskBack or RoundAct.GiveBack:
                 return items;
             case RoundAct.RemoveLeftovers:
                 Tool(Tweezers);

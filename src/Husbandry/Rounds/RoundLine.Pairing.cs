@@ -9,13 +9,16 @@ namespace Husbandry.Rounds;
 /// <summary>What a pairing asks for.</summary>
 public sealed partial record RoundLine
 {
-    /// <summary>While two are together nothing else is done to either; the line stands where she does.</summary>
+    /// <summary>
+    /// While two are together nothing else is done to either. From the morning after on it is asked how that ended, where she
+    /// stands; until then the keeper is by them, or asleep.
+    /// </summary>
     private static IEnumerable<(DateTimeOffset At, Func<RoundLine> Line)> TogetherOf(Judgement j, PairingEvent open)
     {
         var s = j.Subject;
         if (s.Standing.Details.Sex != Sex.Male || open.PartnerId is null)
         {
-            yield return (s.Room.Clock.StartOf(s.Night(open.At)), () => PartLine(j, open));
+            yield return (s.Room.Clock.EndOf(s.Night(open.At)), () => PartLine(j, open));
         }
     }
 
@@ -28,10 +31,7 @@ public sealed partial record RoundLine
         {
             foreach (var part in TogetherOf(j, open))
             {
-                yield return part with
-                {
-                    At = part.At.AddDays(1),
-                };
+                yield return part;
             }
         }
 

@@ -2,6 +2,7 @@ using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rulebook;
+using Husbandry.Stock;
 using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
@@ -64,6 +65,32 @@ public sealed partial record RoundLine
         {
             Signs = false,
         };
+
+    private static RoundLine GiveBackLine(Judgement j, Borrowed borrowed)
+    {
+        var by = j.Subject.Room.Wording.Date(borrowed.BackBy!.Value);
+        var text = $"{borrowed.Owner}’s, to go back by {by}";
+        return Line(
+            j,
+            RoundAct.GiveBack,
+            "look",
+            $"Give {j.Subject.Them} back to {borrowed.Owner}",
+            Join(text, borrowed.Share is { Length: > 0 } share ? $"agreed: {share}" : ""),
+            new Answer<RoundAct>(
+                RoundAct.GiveBack,
+                $"{text}.",
+                [Reason.FromRecord("Borrowed", $"{text}.", "record.details")]
+            ),
+            [
+                new LineChoice(
+                    "b",
+                    "Given back",
+                    "Given back",
+                    [new Departed(DepartureKind.GivenAway, $"given back to {borrowed.Owner}")]
+                ),
+            ]
+        );
+    }
 
     private static Answer<RoundAct> Lent(RoundAct act, Judgement j, LoanEvent loan)
     {

@@ -45,6 +45,9 @@ public enum RoundAct
     /// <summary>It was lent and should be back.</summary>
     AskBack,
 
+    /// <summary>It is somebody else's, and should go back.</summary>
+    GiveBack,
+
     /// <summary>Do what is done at regular times besides food and water.</summary>
     Tend,
 
@@ -243,6 +246,11 @@ public sealed partial record RoundLine(
             {
                 yield return (StartOf(upkeep), () => TendLine(j));
             }
+        }
+
+        if (s.Standing.Details.Borrowed is { BackBy: { } back } borrowed)
+        {
+            yield return (StartOf(back), () => GiveBackLine(j, borrowed));
         }
 
         foreach (var after in AfterPairing(j))

@@ -109,6 +109,7 @@ internal static class OtherSpecies
             MaleLives = Least(r => r.MaleLives),
             MaleNights = Common(r => r.MaleNights),
             Season = null,
+            Programme = null,
             CallingHour = null,
         };
     }

@@ -137,6 +137,7 @@ public enum CallingHour
 /// <param name="MaleLives">Share of males that come out alive (0–1).</param>
 /// <param name="MaleNights">Nights after his ultimate molt between which he is of use.</param>
 /// <param name="Season">When of the year, or what season she needs first; none where any time will do.</param>
+/// <param name="Programme">The cool or dry weeks that she is given first; none where none are.</param>
 /// <param name="CallingHour">At what hour, of what flies.</param>
 /// <param name="CasesPerPairing">Sacs, oothecae or clutches from one pairing.</param>
 /// <param name="BroodSize">Young in one.</param>
@@ -148,7 +149,15 @@ public sealed record SpeciesPairing(
     Rule<double> MaleLives,
     Rule<Range> MaleNights,
     Rule<string>? Season,
+    Rule<SeasonProgramme>? Programme,
     Rule<CallingHour>? CallingHour,
     Rule<Range> CasesPerPairing,
     Rule<Range> BroodSize
 );
+
+/// <summary>Weeks of another climate that a female is given before she is paired.</summary>
+/// <param name="Weeks">How many weeks.</param>
+/// <param name="Celsius">Between which temperatures, °C.</param>
+/// <param name="Moisture">How damp her floor is kept meanwhile.</param>
+/// <param name="Where">Where that is had.</param>
+public sealed record SeasonProgramme(Range Weeks, Range Celsius, Moisture Moisture, string Where);

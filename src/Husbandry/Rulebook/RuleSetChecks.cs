@@ -211,6 +211,14 @@ internal static class RuleSetChecks
             FromNone($"{at}.maleNights", pairing.MaleNights),
             Ordered($"{at}.casesPerPairing", pairing.CasesPerPairing),
             Ordered($"{at}.broodSize", pairing.BroodSize),
+            pairing.Programme?.Value is { } programme
+            && (
+                programme.Weeks.Low < 1
+                || programme.Weeks.High < programme.Weeks.Low
+                || programme.Celsius.High <= programme.Celsius.Low
+            )
+                ? new Problem($"{at}.programme", "Weeks from 1 up, and two temperatures, the lower first.")
+                : null,
             Rising($"{at}.sacWait", pairing.SacWait.Value),
             Within($"{at}.takeRate", pairing.TakeRate, 0.02, 0.98),
             Within($"{at}.maleLives", pairing.MaleLives, 0, 1),

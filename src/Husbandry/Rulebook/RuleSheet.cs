@@ -126,6 +126,7 @@ public static class RuleSheet
         ["maleLives"] = ("Pairing", "Males that come out alive"),
         ["maleNights"] = ("Pairing", "He is of use"),
         ["season"] = ("Pairing", "Season"),
+        ["programme"] = ("Pairing", "Season programme"),
         ["callingHour"] = ("Pairing", "Hour of calling"),
         ["casesPerPairing"] = ("Pairing", "Egg cases"),
         ["broodSize"] = ("Pairing", "Size of a brood"),

@@ -16,9 +16,6 @@ public enum EndEffect
 
     /// <summary>It hatches, with no molt behind it.</summary>
     Hatched,
-
-    /// <summary>She goes on to guard what came of her pairing, where mothers of her group do.</summary>
-    Broods,
 }
 
 /// <summary>One way in which a wait can end.</summary>
@@ -207,7 +204,7 @@ public sealed record VigilDefinition(
             Ends: "{eggCase}",
             AllEnds:
             [
-                new(VigilEnd.AsHoped, "{eggCase}", "has her {eggCase}", EndEffect.Broods),
+                new(VigilEnd.AsHoped, "{eggCase}", "has her {eggCase}"),
                 new(VigilEnd.Otherwise, "nothing comes of it", "nothing came of her pairing"),
             ],
             EndsEarlyBy: "her {eggCase}, or her molt",

@@ -177,6 +177,7 @@ public sealed record SitterSheet(
             or RoundAct.DampSide
             or RoundAct.Ask
             or RoundAct.AskBack
+            or RoundAct.GiveBack
             or RoundAct.PartThem
             or RoundAct.LookForWeb
             or RoundAct.PairAgain => false,

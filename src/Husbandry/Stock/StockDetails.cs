@@ -21,6 +21,7 @@ namespace Husbandry.Stock;
 /// <param name="FatherId">Its father, likewise.</param>
 /// <param name="Known">What the keeper knows of a species that is not in the rulebook.</param>
 /// <param name="Line">The line or locality that it belongs to, in the keeper's words, 1–60 characters; lines are not mixed.</param>
+/// <param name="Borrowed">Whose it is, when it is only here for a time.</param>
 public sealed record StockDetails(
     StockKind Kind,
     string Group,
@@ -38,10 +39,17 @@ public sealed record StockDetails(
     Guid? MotherId = null,
     Guid? FatherId = null,
     KnownOfSpecies? Known = null,
-    string? Line = null
+    string? Line = null,
+    Borrowed? Borrowed = null
 )
 {
     /// <summary>Of which species it is, as its rules are looked up.</summary>
     [JsonIgnore]
     public SpeciesRef Species => new(Group, SpeciesId, OtherSpecies, Known);
 }
+
+/// <summary>A loan from somebody else: the animal is here for a time.</summary>
+/// <param name="Owner">Whose it is, 1–60 characters.</param>
+/// <param name="BackBy">Night by which it goes back, if that was agreed.</param>
+/// <param name="Share">What was agreed of the offspring, in the keeper's words, at most 200 characters.</param>
+public sealed record Borrowed(string Owner, DateOnly? BackBy = null, string? Share = null);

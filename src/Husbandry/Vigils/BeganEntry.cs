@@ -25,7 +25,11 @@ public sealed class BeganEntry() : EntryDefinition<Began>("began")
 
     /// <inheritdoc/>
     public override IReadOnlyList<Act> Examples =>
-        [.. VigilDefinition.All.SelectMany(v => new Act[] { new Began(v.Kind), new Began(v.Kind, 2) })];
+        [
+            .. VigilDefinition
+                .All.Where(v => v.Kind != VigilKind.EggCase)
+                .SelectMany(v => new Act[] { new Began(v.Kind), new Began(v.Kind, 2) }),
+        ];
 
     /// <inheritdoc/>
     protected override Standing Fold(Began act, Standing standing, JournalEntry entry)
@@ -60,6 +64,13 @@ public sealed class BeganEntry() : EntryDefinition<Began>("began")
         if (act.Vigil == VigilKind.Molt)
         {
             yield return new Problem("act.vigil", "The wait for a molt begins with the molt before it: log that.");
+        }
+        else if (act.Vigil == VigilKind.EggCase)
+        {
+            yield return new Problem(
+                "act.vigil",
+                "The wait for what a pairing gives begins with the pairing: log that."
+            );
         }
         else if (at is { Standing: { } standing, Group: { } group })
         {

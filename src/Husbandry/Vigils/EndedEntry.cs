@@ -85,15 +85,6 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
             {
                 Details = standing.Details with { MoltsAtArrival = standing.Details.MoltsAtArrival ?? 0 },
             },
-            EndEffect.Broods => standing.Vigils.OpenOf(VigilKind.Young) is not null
-                ? standing
-                : standing with
-                {
-                    Vigils = standing.Vigils with
-                    {
-                        All = [.. standing.Vigils.All, new VigilEvent(end.Id, VigilKind.Young, end.When, null, null)],
-                    },
-                },
             _ => throw new ArgumentOutOfRangeException(nameof(effect), effect, "Nothing says what such an end does."),
         };
 

@@ -8,6 +8,7 @@ import { useWhy } from '../Reasons/WhyContext';
 import { usePairingDesk } from './queries';
 import { Advice } from './Advice';
 import { KinFold } from './KinFold';
+import { PlanSeason } from './PlanSeason';
 import { RaceDrawing } from './RaceDrawing';
 
 type Candidate = Schemas['Candidate'];
@@ -82,7 +83,11 @@ function SpeciesDesk({ species, desk }: { species: Schemas['DeskSpecies']; desk:
         <i>{species.name}</i>
       </h2>
       <KinFold species={species.name} count={species.candidates.length} />
-      {species.season !== null && <p className="text-13 text-muted">Season: {species.season}.</p>}
+      {species.season !== null && (
+        <p className="text-13 text-muted">
+          Season: {species.season}.{species.programme === null ? '' : ` ${species.programme}.`}
+        </p>
+      )}
       <div className="grid grid-cols-[minmax(0,3fr)_minmax(0,2fr)] gap-x-8 max-lg:grid-cols-1">
         <div>
           {females.map((she) => (
@@ -153,7 +158,14 @@ function Heading({ one, onWhy }: { one: Candidate; onWhy: () => void }) {
         <Mark word={one.readiness.word} />
         <WhyButton of={`whether ${one.name} may be paired`} onClick={onWhy} />
       </p>
-      <p className="max-w-[60ch] text-13 text-soft">{one.readiness.says}</p>
+      <p className="max-w-[60ch] text-13 text-soft">
+        {one.readiness.says}{' '}
+        {one.isTogether && (
+          <Link to={`/pairing/${one.stockId}`} className="linkish">
+            To the pairing
+          </Link>
+        )}
+      </p>
     </div>
   );
 }
@@ -172,6 +184,9 @@ function Female({ she, males, species, desk }: FemaleProps) {
   return (
     <article aria-label={she.name} className="border-t border-line py-2 first:border-t-0">
       <Heading one={she} onWhy={() => why(she)} />
+      {species.programme !== null && she.isAdult && (
+        <PlanSeason name={she.name} programme={species.programme} tonight={desk.tonight} />
+      )}
       {race?.value != null && (
         <figure className="mt-1.5">
           <figcaption className="mb-1 text-13">

@@ -1,12 +1,30 @@
 import { AgainstHush } from '../Hush/AgainstHush';
 import { useId } from 'react';
 import { useContacts } from '../Contacts/queries';
-import { Field, TextField } from '../../ui/Field';
+import type { Schemas } from '../../api/client';
+import { Choice, Field, TextField } from '../../ui/Field';
 import { type EntryForm, textOrNone } from '../Journal/entryForm';
+
+const looks = [
+  ['thin', 'Thin'],
+  ['normal', 'Normal'],
+  ['full', 'Full'],
+  ['veryFull', 'Very full'],
+] as const satisfies readonly (readonly [Schemas['BodyCondition'], string])[];
+
+interface LooksProps {
+  value: Schemas['BodyCondition'] | null;
+  onChange: (condition: Schemas['BodyCondition']) => void;
+}
+
+/** How well fed it looks as it goes or comes; may be left out. */
+function LooksNow({ value, onChange }: LooksProps) {
+  return <Choice label="How it looks" options={looks} value={value} onChange={onChange} />;
+}
 
 const lent: EntryForm<'lent'> = {
   title: 'Lent to somebody',
-  begin: () => ({ kind: 'lent', to: '', contactId: null, backBy: null }),
+  begin: () => ({ kind: 'lent', to: '', contactId: null, backBy: null, share: null, condition: null }),
   Fields: ({ act, change, subject, error }) => {
     const contacts = useContacts().data ?? [];
     const list = useId();
@@ -43,6 +61,14 @@ const lent: EntryForm<'lent'> = {
           value={act.backBy ?? ''}
           onChange={(backBy) => change({ ...act, backBy: textOrNone(backBy) })}
         />
+        <TextField
+          label="Agreed of the offspring"
+          hint="In your words, as half of the young; may stay empty"
+          error={error('share')}
+          value={act.share ?? ''}
+          onChange={(share) => change({ ...act, share: textOrNone(share) })}
+        />
+        <LooksNow value={act.condition ?? null} onChange={(condition) => change({ ...act, condition })} />
         <p className="text-13 text-muted">Until it is back the round asks nothing for it.</p>
       </>
     );
@@ -51,14 +77,17 @@ const lent: EntryForm<'lent'> = {
 
 const returned: EntryForm<'returned'> = {
   title: 'Back from its loan',
-  begin: () => ({ kind: 'returned', remark: null }),
+  begin: () => ({ kind: 'returned', remark: null, condition: null }),
   Fields: ({ act, change, error }) => (
-    <TextField
-      label="How it came back"
-      error={error('remark')}
-      value={act.remark ?? ''}
-      onChange={(remark) => change({ ...act, remark: textOrNone(remark) })}
-    />
+    <>
+      <LooksNow value={act.condition ?? null} onChange={(condition) => change({ ...act, condition })} />
+      <TextField
+        label="How it came back"
+        error={error('remark')}
+        value={act.remark ?? ''}
+        onChange={(remark) => change({ ...act, remark: textOrNone(remark) })}
+      />
+    </>
   ),
 };
 

@@ -75,11 +75,26 @@ export function AnimalHead({ animal }: { animal: AnimalView }) {
           <Link to="/paper/labels" state={{ stockIds: [animal.stockId] }} className="linkish">
             Label
           </Link>
+          {animal.loan !== null && (
+            <Link to={`/stock/${animal.stockId}/loan`} className="linkish">
+              Loan sheet
+            </Link>
+          )}
         </p>
+        {animal.details.borrowed != null && (
+          <p className="mt-1 text-lamptext">
+            {animal.details.borrowed.owner}’s
+            {animal.details.borrowed.backBy == null
+              ? ''
+              : `, goes back by ${dayDate(animal.details.borrowed.backBy)}`}
+            {animal.details.borrowed.share == null ? '' : `; agreed: ${animal.details.borrowed.share}`}
+          </p>
+        )}
         {animal.loan !== null && (
           <p className="mt-1 text-lamptext">
             With {animal.loan.to} since {shortDate(dayOf(animal.loan.at), animal.tonight)}
             {animal.loan.backBy === null ? '' : `, back by ${dayDate(animal.loan.backBy)}`}
+            {animal.loan.share === null ? '' : `; agreed: ${animal.loan.share}`}
           </p>
         )}
         {animal.departure !== null && (

@@ -40,6 +40,45 @@ export function FamilyFields({ details, set, error }: Props) {
         not="female"
         onChange={(fatherId) => set({ fatherId })}
       />
+      {details.kind === 'specimen' && <BorrowedFields details={details} set={set} error={error} />}
     </section>
+  );
+}
+
+/** Whose it is, when it is only here for a time; without an owner it is the keeper's. */
+function BorrowedFields({ details, set, error }: Props) {
+  const borrowed = details.borrowed ?? null;
+  const change = (changed: Partial<NonNullable<typeof borrowed>>) => {
+    const next = { owner: '', backBy: null, share: null, ...borrowed, ...changed };
+    set({ borrowed: next.owner === '' ? null : next });
+  };
+  return (
+    <>
+      <TextField
+        label="Borrowed from"
+        hint="Whose it is; empty when it is yours"
+        error={error('borrowed.owner')}
+        value={borrowed?.owner ?? ''}
+        onChange={(owner) => change({ owner })}
+      />
+      {borrowed !== null && (
+        <>
+          <TextField
+            label="Goes back by"
+            hint="The round asks for it then"
+            error={error('borrowed.backBy')}
+            type="date"
+            value={borrowed.backBy ?? ''}
+            onChange={(backBy) => change({ backBy: backBy === '' ? null : backBy })}
+          />
+          <TextField
+            label="Agreed of the offspring"
+            error={error('borrowed.share')}
+            value={borrowed.share ?? ''}
+            onChange={(share) => change({ share: share === '' ? null : share })}
+          />
+        </>
+      )}
+    </>
   );
 }

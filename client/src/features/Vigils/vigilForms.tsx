@@ -32,7 +32,9 @@ const began: EntryForm<'began'> = {
   Fields: ({ act, change, subject }) => (
     <Choice
       label="What began"
-      options={subject.waits.map((wait) => [wait.vigil, wait.began] as const)}
+      options={subject.waits
+        .filter((wait) => wait.vigil !== 'eggCase')
+        .map((wait) => [wait.vigil, wait.began] as const)}
       value={act.vigil}
       onChange={(vigil) => change({ ...act, vigil })}
     />
