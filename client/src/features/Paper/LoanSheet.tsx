@@ -30,7 +30,7 @@ function Sheet({ animal }: { animal: AnimalView }) {
   const lentOn = loan?.night;
   const pairings = entries.filter((line) => line.act.kind === 'paired').length;
   const webs = entries.find((line) => line.act.kind === 'webLooked' && line.act.look === 'new');
-  const adult = entries.findLast((line) => line.act.kind === 'molted' && line.act.ultimate === true);
+  const adult = entries.findLast((line) => line.act.kind === 'molted' && line.act.ultimate);
   const facts: readonly (readonly [string, string | null])[] = [
     ['Species', animal.species],
     ['Sex', animal.details.sex === 'unknown' ? 'not known' : animal.details.sex],
