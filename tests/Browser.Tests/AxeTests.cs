@@ -59,6 +59,47 @@ public sealed class AxeTests() : BrowserRoom(demo: true)
         );
         Check("stock", "/stock", "Bramble");
         Check("pairing", "/pairing", "sac before her molt");
+        Check(
+            "kinship",
+            "/pairing",
+            "Dapple × Reeve",
+            () =>
+            {
+                Keeper.See("section[aria-labelledby=desk-Ceratogyrus-darlingi] summary").Click();
+                Keeper.SeeText("figure", "Inbreeding of the young");
+            }
+        );
+        Check(
+            "pair",
+            "/pairing",
+            "Dapple × Reeve",
+            () =>
+            {
+                Keeper.Press("Put them together", "section[aria-labelledby=desk-Ceratogyrus-darlingi] ol");
+                Keeper.SeeText("section[aria-label='At hand']", "net cage");
+            }
+        );
+        Check(
+            "run",
+            "/pairing",
+            "Halyard",
+            () =>
+            {
+                Keeper.Press("To the pairing", "article[aria-label=Halyard]");
+                Keeper.SeeText("h1", "Halyard × Sprit");
+            }
+        );
+        Check(
+            "loan",
+            "/stock",
+            "Bramble",
+            () =>
+            {
+                OpenAnimal("Tern");
+                Keeper.Press("Loan sheet", "main");
+                Keeper.SeeText("h1", "Tern, on loan");
+            }
+        );
         Check("new", "/stock/new", "First measure");
         Check("room", "/room", "Time zone");
         Check("animal", "/stock", "Bramble", Bramble);

@@ -96,6 +96,30 @@ public sealed class PairingTests() : BrowserRoom(demo: true)
     }
 
     [Fact]
+    public void A_loan_goes_with_a_sheet_that_tells_nothing_of_the_room()
+    {
+        OpenAnimal("Reeve");
+        Keeper.Keys("e");
+        Keeper.Press("Lent to somebody", "[role=menu]");
+        Keeper.Type("To whom", "a keeper up the river");
+        Keeper.Type("Agreed of the offspring", "half of the young");
+        Keeper.Press("Normal", "[role=dialog]");
+        Keeper.Press("Log it", "[role=dialog]");
+        Keeper.SeeText("header", "With a keeper up the river");
+        Keeper.Press("Loan sheet", "main");
+        Keeper.SeeText("dl", "half of the young");
+        var sheet = Keeper.Text("main article");
+        Assert.DoesNotContain("E3·07", sheet, StringComparison.Ordinal);
+        Assert.DoesNotContain("Shoal", sheet, StringComparison.Ordinal);
+        Assert.DoesNotContain("Sallow Quay", sheet, StringComparison.Ordinal);
+        // His runs there can be written down; here nothing is asked of him.
+        Keeper.Run("history.back()");
+        Keeper.SeeText("h1", "Reeve");
+        Keeper.Keys("e");
+        Keeper.SeeText("[role=menu]", "Paired…");
+    }
+
+    [Fact]
     public void Half_sibs_are_paired_only_when_that_is_confirmed()
     {
         OpenAnimal("Dapple");

@@ -248,14 +248,15 @@ function PairLine({ pair, names }: { pair: Pair; names: ReadonlyMap<string, stri
           }
         />
       </p>
-      <p className="text-13">
-        {pair.says}{' '}
-        {leads.has(pair.word) && (
-          <Link to={`/pairing/${pair.femaleId}?with=${pair.maleId}`} className="linkish whitespace-nowrap">
-            Put them together…
-          </Link>
-        )}
-      </p>
+      <p className="text-13">{pair.says}</p>
+      {leads.has(pair.word) && (
+        <Link
+          to={`/pairing/${pair.femaleId}?with=${pair.maleId}`}
+          className="act act-small my-1 inline-flex px-3"
+        >
+          Put them together…
+        </Link>
+      )}
       {pair.meeting !== null && <p className="text-13 text-soft">{pair.meeting.says}</p>}
     </li>
   );

@@ -213,7 +213,7 @@ function Curve({ race, tonight, base, right, at }: CurveProps) {
         <>
           <path d={`M${end} ${top}V${base}`} stroke="var(--lampmark)" strokeDasharray="3 3" />
           <text
-            x={Math.min(end, right - 2)}
+            x={Math.min(end, right - 14)}
             y={top - 8}
             textAnchor={end > right - 90 ? 'end' : 'middle'}
             className="fill-lamptext!"

@@ -40,7 +40,10 @@ function Sheet({ animal }: { animal: AnimalView }) {
     ['Condition', animal.condition.summary],
     ['Paired so far', pairings === 0 ? 'not yet' : pairings === 1 ? 'once' : `${pairings} times`],
     ['Last sperm web seen', webs === undefined ? null : date(webs.night)],
-    ['Food', animal.meal.summary],
+    [
+      'Last fed here',
+      animal.meal.value.lastMeal === null ? 'not seen to eat' : date(animal.meal.value.lastMeal),
+    ],
     ['Prey', animal.takesPrey ? animal.prey.summary : null],
     ['Beware', animal.hazard === null ? null : hazardWord[animal.hazard]],
     ['With', out === null ? null : out.to],
