@@ -1,3 +1,4 @@
+using Husbandry.Climate;
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
@@ -320,6 +321,51 @@ public sealed class PairingRunTests
         Assert.InRange(Half(after), 25, 50);
         Assert.True(after.Takes > before.Takes + 0.1);
         Assert.Equal((14, 15), (after.Seen, after.Ended));
+    }
+
+    [Fact]
+    public void Whether_he_is_charged_is_read_off_his_webs()
+    {
+        string Web(Diary he) =>
+            ReadinessChecks.Of(he.Judge().Mate).Checks.Single(c => c.Why.Topic == "Sperm web").Why.Text;
+        Assert.StartsWith("No sperm web of his", Web(Male()), StringComparison.Ordinal);
+        Assert.EndsWith("charged.", Web(Male().With(9, new WebLooked(WebLook.New))), StringComparison.Ordinal);
+        Assert.StartsWith(
+            "No new sperm web on record since",
+            Web(Male().With(9, new WebLooked(WebLook.New)).With(3, Led()).With(2.9, Out())),
+            StringComparison.Ordinal
+        );
+        var scorpion = new Diary("pandinus-imperator", Sex.Male, mature: true).Judge().Mate;
+        Assert.DoesNotContain(ReadinessChecks.Of(scorpion).Checks, c => c.Why.Topic == "Sperm web");
+    }
+
+    [Fact]
+    public void A_season_of_weeks_and_degrees_is_counted_on_the_readings()
+    {
+        Diary She() =>
+            new Diary("grammostola-pulchra", mature: true, cameNightsAgo: 500)
+                .With(200, new Molted(Ultimate: true))
+                .With(180, new FangsChecked(true))
+                .With(3, new ConditionSeen(BodyCondition.Normal));
+        ReadyCheck Season(int coolNights)
+        {
+            // Warm but for so many nights that ended a month ago.
+            var readings = Enumerable
+                .Range(0, 190)
+                .Select(ago => new ClimateReading(
+                    Diary.Evening.AddDays(-ago),
+                    ago >= 30 && ago < 30 + coolNights ? 17 : 26
+                ));
+            var room = Diary.Room().With(RoomClimate.Of(readings));
+            return ReadinessChecks
+                .Of(Judgement.Of(She().Standing(), room).Mate)
+                .Checks.Single(c => c.Why.Rule == "species.programme");
+        }
+
+        Assert.Equal(ReadyWord.Ask, Season(0).Word);
+        Assert.Contains("By the readings 4 weeks so", Season(28).Why.Text, StringComparison.Ordinal);
+        Assert.Equal(ReadyWord.Ask, Season(49).Word);
+        Assert.Equal(ReadyWord.Ready, Season(63).Word);
     }
 
     [Fact]

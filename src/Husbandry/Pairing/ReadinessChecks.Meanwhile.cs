@@ -153,6 +153,26 @@ public static partial class ReadinessChecks
     public static string Says(SeasonProgramme programme) =>
         $"{Wording.Plain(programme.Weeks.Low)}–{Wording.Plain(programme.Weeks.High)} weeks at {Wording.Plain(programme.Celsius.Low)}–{Wording.Plain(programme.Celsius.High)} °C, {(programme.Moisture == Moisture.Dry ? "dry" : "damp")}: {programme.Where}";
 
+    /// <summary>Whether he has spun a sperm web since his last pairing; a look that nobody made holds nothing against him.</summary>
+    private static IEnumerable<ReadyCheck> Charged(Subject subject, Stage stage)
+    {
+        if (subject.Group.Courtship?.SpermWeb.Value != true || !PairingTasks.MaySpin(subject, stage))
+        {
+            yield break;
+        }
+
+        var rules = subject.Room.Rules.Room.Pairing;
+        var spun = subject.Standing.Webs.LastOrDefault(w => w.Look == WebLook.New);
+        var paired = subject.Standing.Pairings is [.., var last] ? last : null;
+        var words = subject.Room.Wording;
+        var text =
+            spun is null ? "No sperm web of his is on record: look for one before, and clear it."
+            : paired is not null && spun.At < paired.At
+                ? $"No new sperm web on record since he was paired on {words.Date(subject.Night(paired.At))}."
+            : $"New sperm web seen on {words.Date(subject.Night(spun.At))}: charged.";
+        yield return new ReadyCheck(ReadyWord.Ready, rules.WebHours.Because("Sperm web", "room.webHours", text));
+    }
+
     private static IEnumerable<ReadyCheck> Together(Subject subject) =>
         subject.Standing.OpenPairing is { } open
             ?

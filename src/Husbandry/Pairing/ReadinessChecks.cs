@@ -30,6 +30,7 @@ public static partial class ReadinessChecks
             Mature(subject, mate.Stage),
             .. Rested(mate, rules),
             Fit(subject, mate.Condition),
+            .. Charged(subject, mate.Stage),
             Hushed(subject, pairing, mate.Molt),
             .. Together(subject),
             .. Expecting(subject, rules),

@@ -148,12 +148,11 @@ public sealed record RunSheet(
             yield break;
         }
 
-        var name = she.Subject.Standing.Details.Nickname;
         if (PairingTasks.AgainOn(she.Subject) is { } again)
         {
             yield return $"A second try about {she.Subject.Room.Wording.Date(again)}: two are usual, and the round asks.";
         }
 
-        yield return $"{name}: water always, fed steadily by her condition, disturbed little.";
+        yield return she.Subject.Room.Rules.Room.Pairing.FedAfter.Value;
     }
 }

@@ -15,6 +15,7 @@ namespace Husbandry.Rulebook;
 /// <param name="SteerWorth">Chance that must be gained before steering is proposed.</param>
 /// <param name="LungesAbort">After so many lunges they are parted.</param>
 /// <param name="WebHours">Hours after the pairing at which his web is looked for.</param>
+/// <param name="FedAfter">How both are fed afterwards, with what other keepers do.</param>
 /// <param name="Evidence">What tells whether a pairing took.</param>
 /// <param name="FirstProject">What makes a species fit for a first pairing.</param>
 public sealed record RoomPairingRules(
@@ -30,6 +31,7 @@ public sealed record RoomPairingRules(
     Rule<double> SteerWorth,
     Rule<int> LungesAbort,
     Rule<IReadOnlyList<int>> WebHours,
+    Rule<string> FedAfter,
     PairingEvidenceRules Evidence,
     FirstProjectRules FirstProject
 );
