@@ -35,14 +35,15 @@ public class Shots
         keeper.Open("/stock");
         keeper.SeeText("[role=table]", "Bramble");
         Save(keeper, "stock");
-        keeper.Open("/room");
-        keeper.SeeText("main", "Time zone");
-        Save(keeper, "room");
 
         More(keeper);
         keeper.Phone();
         Round(keeper, "lantern");
         Save(keeper, "round-phone");
+        keeper.Open("/pairing");
+        keeper.Tap("To the pairing", "article[aria-label=Bight]");
+        keeper.SeeText("[role=timer]", "together since");
+        Save(keeper, "pairing-phone");
         Sitter(app, keeper);
     }
 

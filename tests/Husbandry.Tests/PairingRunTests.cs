@@ -221,6 +221,15 @@ public sealed class PairingRunTests
         Assert.Equal("He was off his feet: part them now.", Part(PairingSight.OffHisFeet));
     }
 
+    [Theory]
+    [InlineData("actias-luna", false)]
+    [InlineData("hierodula-membranacea", true)]
+    public void Only_what_takes_prey_may_eat_its_mate(string species, bool may)
+    {
+        var she = new Diary(species, mature: true, cameNightsAgo: 30).Judge();
+        Assert.Equal(may, RunSheet.Of(she.Mate, null, null, [])!.Endings.Contains(PairingEnding.MaleEaten));
+    }
+
     [Fact]
     public void He_who_is_eaten_is_no_more()
     {

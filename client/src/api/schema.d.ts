@@ -7137,6 +7137,8 @@ export interface components {
             hour: string;
             /** @description Whether males of the group spin a sperm web. */
             spinsWeb: boolean;
+            /** @description How it can end among such animals. */
+            endings: components["schemas"]["PairingEnding"][];
             /** @description What can be seen meanwhile. */
             sights: components["schemas"]["SightWords"][];
             /** @description What can be seen of her afterwards. */

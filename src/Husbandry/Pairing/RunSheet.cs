@@ -52,6 +52,7 @@ public sealed record RunWay(PairingWay Way, string Name, bool IsUsual);
 /// <param name="Safety">What guards the keeper; empty for most.</param>
 /// <param name="Hour">At which hour; empty where any will do.</param>
 /// <param name="SpinsWeb">Whether males of the group spin a sperm web.</param>
+/// <param name="Endings">How it can end among such animals.</param>
 /// <param name="Sights">What can be seen meanwhile.</param>
 /// <param name="Afterwards">What can be seen of her afterwards.</param>
 /// <param name="Pairing">The pairing, while they are together or when it was ended last; none before.</param>
@@ -65,6 +66,7 @@ public sealed record RunSheet(
     IReadOnlyList<string> Safety,
     string Hour,
     bool SpinsWeb,
+    IReadOnlyList<PairingEnding> Endings,
     IReadOnlyList<SightWords> Sights,
     IReadOnlyList<SightWords> Afterwards,
     PairingEvent? Pairing,
@@ -104,6 +106,11 @@ public sealed record RunSheet(
             safety,
             HourOf(rules),
             courtship.SpermWeb.Value,
+            // What takes no prey eats no mate.
+            [
+                .. Enum.GetValues<PairingEnding>()
+                    .Where(e => e != PairingEnding.MaleEaten || subject.Group.Feeding.Prey is not null),
+            ],
             [.. courtship.Sights.Select(SightWords.Of)],
             [.. courtship.Afterwards.Select(SightWords.Of)],
             pairing,

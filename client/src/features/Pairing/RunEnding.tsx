@@ -41,17 +41,19 @@ export function RunEnding({ id, sheet }: { id: string; sheet: Schemas['RunSheet'
     <section aria-label="How it ends" className="mt-4 border-t border-edge pt-3">
       <TextField label="What else was seen" hint="May stay empty" value={remark} onChange={setRemark} />
       <div className="mt-3 grid grid-cols-2 gap-2">
-        {endings.map(([ending, label]) => (
-          <Button
-            key={ending}
-            kind={ending === 'maleSafe' ? 'first' : 'usual'}
-            className="min-h-13"
-            disabled={isBusy(id)}
-            onClick={() => end(ending, label)}
-          >
-            {ending === 'maleEaten' && sure ? `${label}: tap again` : label}
-          </Button>
-        ))}
+        {endings
+          .filter(([ending]) => sheet.endings.includes(ending))
+          .map(([ending, label]) => (
+            <Button
+              key={ending}
+              kind={ending === 'maleSafe' ? 'first' : 'usual'}
+              className="min-h-13"
+              disabled={isBusy(id)}
+              onClick={() => end(ending, label)}
+            >
+              {ending === 'maleEaten' && sure ? `${label}: tap again` : label}
+            </Button>
+          ))}
       </div>
       {sure && (
         <p role="alert" className="mt-2 text-ember">
