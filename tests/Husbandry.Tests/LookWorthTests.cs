@@ -68,7 +68,7 @@ public class LookWorthTests
 
                     var rules = RuleSet.Shipped.Room.Signs;
                     var (open, told) = (
-                        j.Phase.Value is Phase.Open or Phase.WellFed,
+                        PhaseMark.IsQuiet(j.Phase.Value),
                         j.Phase.Value is Phase.Suspected or Phase.Likely
                     );
                     var differ =

@@ -1786,18 +1786,18 @@ export interface components {
         ActPaired: {
             /** @enum {string} */
             kind: "paired";
-            /**
-             * Format: uuid
-             * @description The mate, when it is in the collection; the entry then stands in the journals of both.
-             */
-            partnerId?: null | string;
-            /** @description What the mate is called: of one in the collection its name is taken; 1–60 characters. */
-            partner?: null | string;
             method?: null | components["schemas"]["PairingMethod"];
             /** @description What was seen; may be left out. */
             remark?: null | string;
             /** @description Whether the pairing is led as it goes: it stays open until its end is logged. */
             led?: null | boolean;
+            /**
+             * Format: uuid
+             * @description The mate, when it is in the collection.
+             */
+            partnerId?: null | string;
+            /** @description What the mate is called: of one in the collection its name is taken; 1–60 characters. */
+            partner?: null | string;
             /**
              * Format: uuid
              * @description The entry of the mate of which this is the other half; set by the application.
@@ -1817,7 +1817,7 @@ export interface components {
              * @description The mate, when it is in the collection.
              */
             partnerId?: null | string;
-            /** @description What the mate is called. */
+            /** @description What the mate is called: of one in the collection its name is taken; 1–60 characters. */
             partner?: null | string;
             /**
              * Format: uuid
@@ -1841,7 +1841,7 @@ export interface components {
              * @description The mate, when it is in the collection.
              */
             partnerId?: null | string;
-            /** @description What the mate is called. */
+            /** @description What the mate is called: of one in the collection its name is taken; 1–60 characters. */
             partner?: null | string;
             /**
              * Format: uuid
@@ -1973,14 +1973,14 @@ export interface components {
             spinsAnyway?: null | number;
             /**
              * Format: uuid
-             * @description Whom he was paired with last, when she is in the collection and it tells of that.
+             * @description The mate, when it is in the collection.
              */
             partnerId?: null | string;
-            /** @description What she is called. */
+            /** @description What the mate is called: of one in the collection its name is taken; 1–60 characters. */
             partner?: null | string;
             /**
              * Format: uuid
-             * @description The entry of his of which this is the other half; set by the application.
+             * @description The entry of the mate of which this is the other half; set by the application.
              */
             halfOf?: null | string;
         };
@@ -7148,6 +7148,11 @@ export interface components {
             part: null | string;
             /** @description What there is to do after it. */
             then: string[];
+            /**
+             * Format: date-time
+             * @description The room's own instant, by which the clock of a device is set right.
+             */
+            now: string;
         };
         /** @description A way of putting them together, in words. */
         RunWay: {

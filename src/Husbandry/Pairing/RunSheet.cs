@@ -58,6 +58,7 @@ public sealed record RunWay(PairingWay Way, string Name, bool IsUsual);
 /// <param name="Pairing">The pairing, while they are together or when it was ended last; none before.</param>
 /// <param name="Part">Why they are to be parted now; none while all is well.</param>
 /// <param name="Then">What there is to do after it.</param>
+/// <param name="Now">The room's own instant, by which the clock of a device is set right.</param>
 public sealed record RunSheet(
     RunMate She,
     RunMate He,
@@ -71,7 +72,8 @@ public sealed record RunSheet(
     IReadOnlyList<SightWords> Afterwards,
     PairingEvent? Pairing,
     string? Part,
-    IReadOnlyList<string> Then
+    IReadOnlyList<string> Then,
+    DateTimeOffset Now
 )
 {
     /// <summary>The sheet of two; one of them at least is of the room.</summary>
@@ -115,7 +117,8 @@ public sealed record RunSheet(
             [.. courtship.Afterwards.Select(SightWords.Of)],
             pairing,
             pairing is { IsOpen: true } ? WhyPart(pairing, subject.Room.Rules.Room.Pairing) : null,
-            pairing is { IsOpen: false } ? [.. After(she, he)] : []
+            pairing is { IsOpen: false } ? [.. After(she, he)] : [],
+            subject.Room.Now
         );
     }
 

@@ -17,28 +17,10 @@ public sealed record WebLooked(
     Guid? PartnerId = null,
     string? Partner = null,
     Guid? HalfOf = null
-) : TwoPartyAct
+) : MateAct(PartnerId, Partner, HalfOf)
 {
     /// <inheritdoc/>
     public override EntryKind Kind() => WebLookedEntry.It;
-
-    /// <inheritdoc/>
-    public override Guid? Other() => PartnerId;
-
-    /// <inheritdoc/>
-    public override Guid? FirstHalf() => HalfOf;
-
-    /// <inheritdoc/>
-    public override TwoPartyAct AsSecondHalf(Guid stockId, Guid firstHalf, string name) =>
-        this with
-        {
-            PartnerId = stockId,
-            Partner = name,
-            HalfOf = firstHalf,
-        };
-
-    /// <inheritdoc/>
-    public override TwoPartyAct AsFirstHalf(string? other) => this with { Partner = other ?? Partner, HalfOf = null };
 }
 
 /// <summary>A look for a sperm web.</summary>

@@ -211,7 +211,7 @@ function Female({ she, males, species, desk }: FemaleProps) {
             cages={desk.cages}
           />
           {race.value.ifs.length > 0 && (
-            <p className="mt-1 text-13 text-soft">{race.value.ifs.map((i) => i.says).join('; ')}.</p>
+            <p className="mt-1 text-13 text-soft">{race.value.ifs.map((i) => `${i.says}.`).join(' ')}</p>
           )}
         </figure>
       )}

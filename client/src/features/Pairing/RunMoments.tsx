@@ -15,8 +15,8 @@ const meanings: Record<Schemas['SightMeaning'], string> = {
   afterwards: '',
 };
 
-/** Now, told every second while something is timed. */
-function useNow(runs: boolean): number {
+/** The room's now, told every second while something is timed; ahead of this device by so many milliseconds. */
+function useNow(runs: boolean, ahead: number): number {
   const [now, setNow] = useState(() => Date.now());
   useEffect(() => {
     if (!runs) {
@@ -25,23 +25,28 @@ function useNow(runs: boolean): number {
     const timer = setInterval(() => setNow(Date.now()), 1000);
     return () => clearInterval(timer);
   }, [runs]);
-  return now;
+  return now + ahead;
 }
 
-/** "1 h 04 min", "12:09" under an hour. */
+/** "12:09" under an hour, "1 h 04 min" under two days, then "3 d 5 h". */
 export function lasted(ms: number): string {
   const seconds = Math.max(0, Math.floor(ms / 1000));
   const minutes = Math.floor(seconds / 60);
   const two = (n: number) => String(n).padStart(2, '0');
+  const hours = Math.floor(minutes / 60);
   return minutes < 60
     ? `${two(minutes)}:${two(seconds % 60)}`
-    : `${Math.floor(minutes / 60)} h ${two(minutes % 60)} min`;
+    : hours < 48
+      ? `${hours} h ${two(minutes % 60)} min`
+      : `${Math.floor(hours / 24)} d ${hours % 24} h`;
 }
 
 interface Props {
   id: string;
   sheet: Schemas['RunSheet'];
   run: Run;
+  /** By how many milliseconds the room's clock is ahead of this device's. */
+  ahead: number;
 }
 
 const endings: Record<Schemas['PairingEnding'], string> = {
@@ -52,12 +57,14 @@ const endings: Record<Schemas['PairingEnding'], string> = {
 };
 
 /** How long they are together; afterwards how it ended. */
-export function RunClock({ run }: { run: Run }) {
+export function RunClock({ run, ahead }: { run: Run; ahead: number }) {
   const open = run.end === null;
-  const now = useNow(open);
+  const now = useNow(open, ahead);
   return (
     <p className="mt-1 flex items-baseline gap-3" role="timer">
-      <span className={`font-display font-semibold tabular-nums ${open ? 'text-30' : 'text-18'}`}>
+      <span
+        className={`font-display font-semibold whitespace-nowrap tabular-nums ${open ? 'text-30' : 'text-18'}`}
+      >
         {run.end === null ? lasted(now - Date.parse(run.at)) : endings[run.end]}
       </span>
       <span className="text-13 text-muted">
@@ -68,9 +75,9 @@ export function RunClock({ run }: { run: Run }) {
 }
 
 /** One tap for what is seen, and what was. */
-export function RunSights({ id, sheet, run }: Props) {
+export function RunSights({ id, sheet, run, ahead }: Props) {
   const open = run.end === null;
-  const now = useNow(open);
+  const now = useNow(open, ahead);
   const { quick } = useDone();
   const one = sheet.she.stockId === id ? sheet.she : sheet.he;
   const mate = sheet.she.stockId === id ? sheet.he : sheet.she;
@@ -125,7 +132,7 @@ export function RunSights({ id, sheet, run }: Props) {
               open && words.get(m.sight)?.meaning === 'mated' && m.minutes === null && !m.waits
                 ? () =>
                     see(m.sight, 'its minutes', {
-                      minutes: Math.max(1, Math.round((Date.now() - Date.parse(m.at)) / minuteMs)),
+                      minutes: Math.max(1, Math.round((now - Date.parse(m.at)) / minuteMs)),
                       corrects: m.entryId,
                     })
                 : null

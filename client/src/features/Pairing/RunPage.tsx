@@ -20,10 +20,13 @@ export function RunPage() {
   const { id = '' } = useParams();
   const [search] = useSearchParams();
   const other = search.get('with');
+  const query = useRun(id, other);
   return (
     <div className="max-w-[46rem] px-6 pt-4 pb-28 max-sm:px-4">
-      <Waiting query={useRun(id, other)} what="The pairing">
-        {(sheet) => <Led id={id} other={other} sheet={sheet} />}
+      <Waiting query={query} what="The pairing">
+        {(sheet) => (
+          <Led id={id} other={other} sheet={sheet} ahead={Date.parse(sheet.now) - query.dataUpdatedAt} />
+        )}
       </Waiting>
     </div>
   );
@@ -33,9 +36,10 @@ interface LedProps {
   id: string;
   other: string | null;
   sheet: Schemas['RunSheet'];
+  ahead: number;
 }
 
-function Led({ id, other, sheet }: LedProps) {
+function Led({ id, other, sheet, ahead }: LedProps) {
   const run = useRunSoFar(sheet.pairing, id);
   const isOpen = run !== null && run.end === null;
   // Asked for a pair anew, the former pairing of the two is over and done; one that went on here is told to its end.
@@ -54,9 +58,9 @@ function Led({ id, other, sheet }: LedProps) {
       {run === null || again ? (
         <Before id={id} sheet={sheet} />
       ) : run.end === null ? (
-        <Together id={id} sheet={sheet} run={run} />
+        <Together id={id} sheet={sheet} run={run} ahead={ahead} />
       ) : (
-        <Over sheet={sheet} run={run} id={id} />
+        <Over id={id} sheet={sheet} run={run} ahead={ahead} />
       )}
     </>
   );
@@ -202,16 +206,17 @@ interface RunningProps {
   id: string;
   sheet: Schemas['RunSheet'];
   run: Run;
+  ahead: number;
 }
 
-function Together({ id, sheet, run }: RunningProps) {
+function Together({ id, sheet, run, ahead }: RunningProps) {
   const way = sheet.ways.find((w) => w.way.method === run.method)?.way ?? sheet.ways[0]?.way;
   // In the dark of a net nothing is seen: what comes next are the steps of the morning.
   const unseen = run.method === 'netOvernight';
   const after = way !== undefined && <Steps title="When they part" steps={way.after} ticked />;
   return (
     <>
-      <RunClock run={run} />
+      <RunClock run={run} ahead={ahead} />
       {sheet.part !== null && (
         <p
           role="alert"
@@ -220,7 +225,7 @@ function Together({ id, sheet, run }: RunningProps) {
           {sheet.part}
         </p>
       )}
-      {!unseen && <RunSights id={id} sheet={sheet} run={run} />}
+      {!unseen && <RunSights id={id} sheet={sheet} run={run} ahead={ahead} />}
       {way !== undefined && (
         <>
           <Steps title="Meanwhile" steps={way.meanwhile} />
@@ -236,7 +241,7 @@ function Together({ id, sheet, run }: RunningProps) {
           <summary className="min-h-11 cursor-pointer py-2 font-semibold">
             Something was seen after all
           </summary>
-          <RunSights id={id} sheet={sheet} run={run} />
+          <RunSights id={id} sheet={sheet} run={run} ahead={ahead} />
         </details>
       )}
     </>
@@ -244,11 +249,11 @@ function Together({ id, sheet, run }: RunningProps) {
 }
 
 /** How it ended, and what comes of it. */
-function Over({ id, sheet, run }: RunningProps) {
+function Over({ id, sheet, run, ahead }: RunningProps) {
   return (
     <>
-      <RunClock run={run} />
-      <RunSights id={id} sheet={sheet} run={run} />
+      <RunClock run={run} ahead={ahead} />
+      <RunSights id={id} sheet={sheet} run={run} ahead={ahead} />
       {sheet.then.length > 0 && <Steps title="What comes now" steps={sheet.then} />}
       <p className="mt-3 flex flex-wrap gap-4">
         {sheet.she.stockId !== null && (
