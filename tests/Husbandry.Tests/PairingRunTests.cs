@@ -127,6 +127,20 @@ public sealed class PairingRunTests
     }
 
     [Fact]
+    public void A_web_is_told_of_the_pairing_with_him_and_of_no_other()
+    {
+        var other = Guid.NewGuid();
+        var she = Female()
+            .With(10, Led())
+            .With(9.9, Out())
+            .With(9.5, new Paired(other, "Twig", PairingMethod.Watched))
+            .With(8.8, Half(WebLook.New, 0.2));
+        var pairings = she.Standing().Pairings;
+        Assert.Equal([PairingSight.NewWeb], pairings[0].Seen.Select(m => m.Sight));
+        Assert.Empty(pairings[1].Seen);
+    }
+
+    [Fact]
     public void How_often_a_male_spins_unmated_is_counted_on_looks_that_follow_no_pairing()
     {
         var he = Male()

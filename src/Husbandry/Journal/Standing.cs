@@ -107,9 +107,16 @@ public sealed record Standing(
     [JsonIgnore]
     public PairingEvent? OpenPairing => Pairings is [.., { IsOpen: true } last] ? last : null;
 
-    /// <summary>The state with its last pairing changed; the same where there is none.</summary>
-    public Standing WithLastPairing(Func<PairingEvent, PairingEvent> change) =>
-        Pairings is [.., var last] ? this with { Pairings = [.. Pairings.SkipLast(1), change(last)] } : this;
+    /// <summary>The state with its last pairing with a mate changed; the same where there is none.</summary>
+    /// <param name="mate">The mate; the last pairing with anybody when it is not in the collection.</param>
+    /// <param name="change">What becomes of it.</param>
+    public Standing WithLastPairing(Guid? mate, Func<PairingEvent, PairingEvent> change) =>
+        Pairings.LastOrDefault(p => mate is null || p.PartnerId == mate) is { } meant
+            ? this with
+            {
+                Pairings = [.. Pairings.Select(p => ReferenceEquals(p, meant) ? change(p) : p)],
+            }
+            : this;
 
     /// <summary>Last look without a sign since the last molt.</summary>
     [JsonIgnore]

@@ -47,11 +47,9 @@ public sealed class PairingEndedEntry() : EntryDefinition<PairingEnded>("pairing
             return standing;
         }
 
-        var ended = standing.WithLastPairing(p =>
-            p with
-            {
-                End = new PairingEnd(entry.When.To, act.Ending, act.Remark),
-            }
+        var ended = standing.WithLastPairing(
+            act.PartnerId,
+            p => p with { End = new PairingEnd(entry.When.To, act.Ending, act.Remark) }
         );
         return act.Ending == PairingEnding.MaleEaten && standing is { Details.Sex: Sex.Male, IsMany: false }
             ? ended.Gone(entry, DepartureKind.Died, CountChange.Died, $"eaten by {act.Partner ?? "his mate"}")

@@ -41,11 +41,9 @@ public sealed class PairingSeenEntry() : EntryDefinition<PairingSeen>("pairingSe
 
     /// <inheritdoc/>
     protected override Standing Fold(PairingSeen act, Standing standing, JournalEntry entry) =>
-        standing.WithLastPairing(p =>
-            p with
-            {
-                Seen = [.. p.Seen, new PairingMoment(entry.Id, entry.When.To, act.Sight, act.Minutes)],
-            }
+        standing.WithLastPairing(
+            act.PartnerId,
+            p => p with { Seen = [.. p.Seen, new PairingMoment(entry.Id, entry.When.To, act.Sight, act.Minutes)] }
         );
 
     /// <inheritdoc/>

@@ -48,21 +48,23 @@ public sealed class WebLookedEntry() : EntryDefinition<WebLooked>("webLooked")
         // An old web that was cleared says nothing of the pairing; on hers it stands as what was seen of it.
         return act.PartnerId is null || act.Look == WebLook.OldCleared
             ? looked
-            : looked.WithLastPairing(p =>
-                p with
-                {
-                    Seen =
-                    [
-                        .. p.Seen,
-                        new PairingMoment(
-                            entry.Id,
-                            entry.When.To,
-                            act.Look == WebLook.New ? PairingSight.NewWeb : PairingSight.NoWeb,
-                            null,
-                            act.SpinsAnyway
-                        ),
-                    ],
-                }
+            : looked.WithLastPairing(
+                act.PartnerId,
+                p =>
+                    p with
+                    {
+                        Seen =
+                        [
+                            .. p.Seen,
+                            new PairingMoment(
+                                entry.Id,
+                                entry.When.To,
+                                act.Look == WebLook.New ? PairingSight.NewWeb : PairingSight.NoWeb,
+                                null,
+                                act.SpinsAnyway
+                            ),
+                        ],
+                    }
             );
     }
 
