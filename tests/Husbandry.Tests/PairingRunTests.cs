@@ -29,13 +29,17 @@ public sealed class PairingRunTests
         Assert.Equal((VigilKind.EggCase, 20), (wait.Vigil, wait.WaitedNights));
         Assert.Equal(Phase.Expecting, j.Phase.Value);
         Assert.Equal(Verdict.Avoid, j.Hush[CareAct.Handle].Verdict);
-        Assert.Equal(Verdict.Fine, j.Hush[CareAct.Pair].Verdict);
+        // Another pairing is no more advised by the hush than by the desk, but for the second try after a week.
+        Assert.Equal(Verdict.Avoid, j.Hush[CareAct.Pair].Verdict);
+        Assert.Equal(ReadyWord.Not, ReadinessChecks.Of(j.Mate).Word);
         Assert.Equal(Verdict.Fine, j.Hush[CareAct.FeedDead].Verdict);
         Assert.NotNull(j.Meal.Value.Due);
         Assert.NotNull(j.Molt.Value);
         Assert.Equal("sac", Glance.Of(j).Waits.Band!.Label);
         // He waits for nothing.
         Assert.Empty(Male().With(20, Watched()).Judge().Waits);
+        // Nor does one that was paired as a female and turned out to be a male.
+        Assert.Empty(Female().With(20, Watched()).With(3, new SexSeen(Sex.Male, SexEvidence.ShedSkin)).Judge().Waits);
         // What litters, lays or makes an ootheca is told in its own word.
         var scorpion = new Diary("pandinus-imperator", mature: true).With(30, Watched()).Judge();
         Assert.Equal("litter", Glance.Of(scorpion).Waits.Band!.Label);
@@ -71,6 +75,10 @@ public sealed class PairingRunTests
         Assert.Equal(Phase.Brooding, laid.Judge().Phase.Value);
         Assert.Equal([VigilKind.Young], laid.Standing().Vigils.Open.Select(v => v.Vigil));
         Assert.True(laid.Standing().Vigils.All.Single(v => v.Vigil == VigilKind.EggCase).AsHoped);
+        // One that guards an earlier brood and was paired anew has the next.
+        var both = Female().With(90, Watched()).With(40, new Began(VigilKind.Young)).With(9, Watched());
+        var next = LogMenu.Of(both.Judge()).Found.Single(o => o.Label == "Has her sac…");
+        Assert.Empty(EntryCheck.Check(next.Acts.Single(), Occurrence.At(Diary.Evening), both.Standing(), Diary.Room()));
         // A mantis guards nothing.
         var mantis = new Diary("hierodula-membranacea", mature: true)
             .With(12, Watched())
@@ -254,7 +262,7 @@ public sealed class PairingRunTests
         );
         var she = Female().With(1, Led()).With(0.9, new PairingEnded(PairingEnding.MaleEaten, null, Mate, "Bolt"));
         Assert.Null(she.Standing().Departure);
-        Assert.Null(PairingTasks.AgainOn(Subject.Of(she.Standing(), Diary.Room())));
+        Assert.Null(PairingTasks.AgainOn(she.Judge().Subject, she.Judge().Hush));
     }
 
     [Fact]

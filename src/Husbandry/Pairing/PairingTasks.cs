@@ -1,3 +1,4 @@
+using Husbandry.Hush;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
@@ -59,7 +60,9 @@ public static class PairingTasks
     }
 
     /// <summary>From which night on she is put together with him once more; none when she is not, or the time for it is over.</summary>
-    public static DateOnly? AgainOn(Subject she)
+    /// <param name="she">She.</param>
+    /// <param name="hush">What may be done to her: that she waits after the first try does not stand against the second.</param>
+    public static DateOnly? AgainOn(Subject she, HushTable hush)
     {
         var rules = she.Room.Rules.Room.Pairing;
         if (
@@ -68,6 +71,7 @@ public static class PairingTasks
             || she.Standing.PairingsNow.Count() >= rules.UsualTries.Value
             || last.End?.How is PairingEnding.MaleEaten or PairingEnding.LeftIn
             || she.Profile.Pairing is null
+            || AgainstPairing(hush[CareAct.Pair]).Count > 0
         )
         {
             return null;
@@ -76,6 +80,10 @@ public static class PairingTasks
         var on = she.Night(last.At).AddDays(rules.RetryNights.Value);
         return she.Room.Tonight > she.Night(last.At).AddDays(2 * rules.RetryNights.Value) ? null : on;
     }
+
+    /// <summary>What of a hush stands against a pairing: not that she waits after one, of which the desk speaks by itself.</summary>
+    internal static IReadOnlyList<HushContributor> AgainstPairing(HushLine pairing) =>
+        [.. pairing.Contributors.Where(c => c.Cause != HushCause.Expecting)];
 
     private static DateOnly FirstEvening(Subject he, DateTimeOffset instant)
     {

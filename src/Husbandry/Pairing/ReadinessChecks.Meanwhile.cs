@@ -12,21 +12,28 @@ public static partial class ReadinessChecks
 {
     private static ReadyCheck Hushed(Subject subject, HushLine pairing, VigilForecast? molt)
     {
-        if (pairing.Contributors.Count == 0)
+        var against = PairingTasks.AgainstPairing(pairing);
+        if (against.Count == 0)
         {
             return new ReadyCheck(
                 ReadyWord.Ready,
-                Reason.FromRecord("Hush", $"Nothing hushes {subject.Them} tonight.", "record.hush")
+                Reason.FromRecord("Hush", $"Nothing hushes {subject.Them} against it tonight.", "record.hush")
             );
         }
 
-        var why = pairing.Contributors[0].Why;
+        var why = against[0].Why;
+        var until = against
+            .Where(c => c.Verdict == against[0].Verdict)
+            .Select(c => c.Until)
+            .OfType<HushEnd>()
+            .MaxBy(u => u.Night)
+            ?.Night;
         return
             subject.Standing is { IsMatureByRecord: true, Details.Sex: Sex.Female }
             && molt is not null
-            && MoltsBefore(molt, pairing.Until?.Night, subject)
+            && MoltsBefore(molt, until, subject)
             ? MoltsFirst(subject, molt, why)
-            : new ReadyCheck(ReadyWord.Not, why, $"Hushed: {why.Text}", pairing.Until?.Night);
+            : new ReadyCheck(ReadyWord.Not, why, $"Hushed: {why.Text}", until);
     }
 
     /// <summary>Whether she will rather have molted than not by the night on which she may be paired again.</summary>

@@ -158,7 +158,7 @@ public sealed record RunSheet(
             yield break;
         }
 
-        if (PairingTasks.AgainOn(she.Subject) is { } again)
+        if (PairingTasks.AgainOn(she.Subject, she.Hush) is { } again)
         {
             yield return $"A second try about {she.Subject.Room.Wording.Date(again)}: two are usual, and the round asks.";
         }

@@ -32,7 +32,13 @@ public sealed record Subject(Standing Standing, GroupRules Group, SpeciesProfile
     {
         get
         {
-            List<VigilEvent> open = [.. Standing.Vigils.Open.Where(w => Group.Knows(w.Vigil))];
+            // Paired as a female and told to be a male since, he waits for nothing.
+            List<VigilEvent> open =
+            [
+                .. Standing.Vigils.Open.Where(w =>
+                    Group.Knows(w.Vigil) && !(w.Vigil == VigilKind.EggCase && Standing.Details.Sex == Sex.Male)
+                ),
+            ];
             if (open.Count == 0 && IsQueenAlone)
             {
                 var came = Occurrence.At(Standing.ArrivedAt);

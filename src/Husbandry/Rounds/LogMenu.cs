@@ -132,7 +132,7 @@ public sealed record LogMenu(
 
         if (j.Subject.WaitsOfAll.FirstOrDefault() is { } wait)
         {
-            yield return Ended(MayMolt(j) ? "y" : "m", wait.Vigil, VigilEnd.AsHoped, j.Subject.Group);
+            yield return Ended(MayMolt(j) ? "y" : "m", wait.Vigil, VigilEnd.AsHoped, j.Subject);
         }
 
         if (Eats(j) && j.Subject.Tank is null)
@@ -202,7 +202,7 @@ public sealed record LogMenu(
         {
             foreach (var end in VigilDefinition.Of(wait.Vigil).AllEnds)
             {
-                yield return Ended($"{key++}", wait.Vigil, end.Id, s.Group);
+                yield return Ended($"{key++}", wait.Vigil, end.Id, s);
             }
         }
 
@@ -303,10 +303,16 @@ public sealed record LogMenu(
     private static LogOffer Form(string key, string label, EntryForm form) => new(key, label, [], form);
 
     /// <summary>The end of a wait; a mother that guards what she was waiting for begins to do so with it.</summary>
-    private static LogOffer Ended(string key, VigilKind vigil, string end, GroupRules group)
+    private static LogOffer Ended(string key, VigilKind vigil, string end, Subject s)
     {
-        var label = $"{VigilDefinition.Of(vigil).End(end).PastOf(group).ToUpperFirst()}…";
-        return vigil == VigilKind.EggCase && end == VigilEnd.AsHoped && group.Knows(VigilKind.Young)
+        var label = $"{VigilDefinition.Of(vigil).End(end).PastOf(s.Group).ToUpperFirst()}…";
+        // One that guards an earlier brood already goes on doing so.
+        var begins =
+            vigil == VigilKind.EggCase
+            && end == VigilEnd.AsHoped
+            && s.Group.Knows(VigilKind.Young)
+            && VigilForecast.InTheWay(s.Standing, VigilKind.Young) is null;
+        return begins
             ? new LogOffer(key, label, [new Began(VigilKind.Young)], EntryForm.Began)
             : new LogOffer(key, label, [new Ended(vigil, end)], EntryForm.Ended);
     }

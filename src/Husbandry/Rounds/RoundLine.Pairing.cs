@@ -40,7 +40,7 @@ public sealed partial record RoundLine
             yield return (s.Room.Clock.StartOf(look.Night), () => WebLine(j, look));
         }
 
-        if (j.Hush[CareAct.Pair].Verdict == Verdict.Fine && PairingTasks.AgainOn(s) is { } night)
+        if (PairingTasks.AgainOn(s, j.Hush) is { } night)
         {
             yield return (s.Room.Clock.StartOf(night), () => AgainLine(j));
         }

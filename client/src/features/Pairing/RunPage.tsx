@@ -25,7 +25,13 @@ export function RunPage() {
     <div className="max-w-[46rem] px-6 pt-4 pb-28 max-sm:px-4">
       <Waiting query={query} what="The pairing">
         {(sheet) => (
-          <Led id={id} other={other} sheet={sheet} ahead={Date.parse(sheet.now) - query.dataUpdatedAt} />
+          <Led
+            key={`${id} ${other}`}
+            id={id}
+            other={other}
+            sheet={sheet}
+            ahead={Date.parse(sheet.now) - query.dataUpdatedAt}
+          />
         )}
       </Waiting>
     </div>
@@ -255,6 +261,13 @@ function Over({ id, sheet, run, ahead }: RunningProps) {
       <RunClock run={run} ahead={ahead} />
       <RunSights id={id} sheet={sheet} run={run} ahead={ahead} />
       {sheet.then.length > 0 && <Steps title="What comes now" steps={sheet.then} />}
+      {sheet.she.stockId !== null && sheet.he.stockId !== null && run.end !== 'maleEaten' && (
+        <p className="mt-3">
+          <Link to={`/pairing/${sheet.she.stockId}?with=${sheet.he.stockId}`} className="act px-4">
+            Put them together once more
+          </Link>
+        </p>
+      )}
       <p className="mt-3 flex flex-wrap gap-4">
         {sheet.she.stockId !== null && (
           <>
