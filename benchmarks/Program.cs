@@ -2,6 +2,8 @@ using System.Globalization;
 using Benchmarks;
 
 // Every figure is a ratio against a baseline of the same run, so that it means the same on any machine.
+// Matrices here are small: to share one out among threads costs more than it spares.
+MathNet.Numerics.Control.UseSingleThread();
 Console.WriteLine("Hushed Lantern: speed and memory within one run");
 if (args is [] or ["pairing"])
 {
@@ -15,9 +17,17 @@ if (args is [] or ["forecast"])
 
 if (args is [] or ["worlds", ..])
 {
-    var at = Array.IndexOf(args, "--seed");
+    var (at, scatter) = (Array.IndexOf(args, "--seed"), Array.IndexOf(args, "--scatter"));
     WorldsBenchmark.Run(
-        at < 0 ? [1, 2, 3] : [.. args.Skip(at + 1).Select(s => int.Parse(s, CultureInfo.InvariantCulture))]
+        at < 0
+            ? [1, 2, 3]
+            :
+            [
+                .. args.Skip(at + 1)
+                    .TakeWhile(s => !s.StartsWith('-'))
+                    .Select(s => int.Parse(s, CultureInfo.InvariantCulture)),
+            ],
+        scatter < 0 ? Worlds.WorldMaker.Steady : double.Parse(args[scatter + 1], CultureInfo.InvariantCulture)
     );
 }
 

@@ -10,7 +10,8 @@ namespace Benchmarks;
 internal static class WorldsBenchmark
 {
     /// <param name="seeds">A room of every kind for each of them.</param>
-    public static void Run(IReadOnlyList<int> seeds)
+    /// <param name="scatter">Coefficient of variation of one animal's waits about their mean.</param>
+    public static void Run(IReadOnlyList<int> seeds, double scatter)
     {
         var all = new List<ScoredForecast>();
         var readings = new List<ScoredReading>();
@@ -23,7 +24,7 @@ internal static class WorldsBenchmark
             var clock = Stopwatch.StartNew();
             foreach (var seed in seeds)
             {
-                var world = WorldMaker.Make(habits, seed);
+                var world = WorldMaker.Make(habits, seed, scatter);
                 var room = WorldJournal.RoomOf(world);
                 var result = Replay.Of(WorldJournal.Of(world), room, RuleHistory.Always(RuleSet.Shipped));
                 bounds.AddRange(result.Forecasts.Select(f => Bound.Of(world, f)).OfType<Bound>());

@@ -3,7 +3,16 @@ namespace Worlds;
 /// <summary>Writes what a keeper notes of a life.</summary>
 internal static class Diary
 {
-    private static readonly string[] SignsOfAll = ["sluggish", "dull"];
+    /// <summary>Signs of which keepers of a group speak: those that are easily mistaken, and the one that hardly is.</summary>
+    private static (string[] Soft, string Strong) SignsOf(string group) =>
+        group switch
+        {
+            "tarantula" => (["sluggish", "dull"], "dark-under-hair"),
+            "jumping-spider" => (["sluggish", "dull"], "dark-line"),
+            "scorpion" => (["sluggish", "dull"], "segments-parted"),
+            "mantis" => (["stops-striking", "rear-swollen"], "hangs-still"),
+            _ => throw new ArgumentOutOfRangeException(nameof(group), group, "Nobody looks for signs in these."),
+        };
 
     public static (List<Note> Notes, HashSet<double> Unseen) Of(
         Life life,
@@ -123,6 +132,7 @@ internal static class Diary
             return;
         }
 
+        var (soft, strong) = SignsOf(life.Kind.Group);
         for (var at = came + draws.Between(0, every); at < end; at += every)
         {
             if (life.Waits.FirstOrDefault(w => w.From <= at && w.To > at) is not { } wait)
@@ -132,20 +142,13 @@ internal static class Diary
 
             var within = at > wait.Premolt ? (at - wait.Premolt) / Math.Max(0.01, wait.To - wait.Premolt) : 0;
             var sign =
-                within > 0.5 && draws.Chance(habits.SeesSign * 0.7) ? Strong(life.Kind.Group)
-                : within > 0 && draws.Chance(habits.SeesSign) ? SignsOfAll[draws.Whole(0, 1)]
-                : draws.Chance(habits.SeesWrong) ? SignsOfAll[draws.Whole(0, 1)]
+                within > 0.5 && draws.Chance(habits.SeesSign * 0.7) ? strong
+                : within > 0 && draws.Chance(habits.SeesSign) ? soft[draws.Whole(0, 1)]
+                : draws.Chance(habits.SeesWrong) ? soft[draws.Whole(0, 1)]
                 : null;
             notes.Add(new Note(at, at, sign is null ? What.CleanLook : What.Sign, sign ?? ""));
         }
     }
-
-    private static string Strong(string group) =>
-        group switch
-        {
-            "tarantula" => "dark-under-hair",
-            _ => "sluggish",
-        };
 
     private static void Pupa(List<Note> notes, Life life, double came, double end, Habits habits, Draws draws)
     {

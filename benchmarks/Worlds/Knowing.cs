@@ -14,11 +14,11 @@ public static class Knowing
 
     /// <summary>Quantiles in days from a day on, by one who knows the animal's own pace and the weather to come.</summary>
     public static double[] TheAnimal(World world, Life life, TrueWait wait, double day, double[] chances) =>
-        Left(world, life.Kind, wait, day, chances, [(life.Own, 1)]);
+        Left(world, life, wait, day, chances, [(life.Own, 1)]);
 
     /// <summary>The same by one who knows the kind and the room, but not the animal.</summary>
     public static double[] TheKind(World world, Life life, TrueWait wait, double day, double[] chances) =>
-        Left(world, life.Kind, wait, day, chances, Paces);
+        Left(world, life, wait, day, chances, Paces);
 
     /// <summary>Paces of equal chance, read off many draws from the true family.</summary>
     private static (double Own, double Weight)[] Drawn()
@@ -31,20 +31,21 @@ public static class Knowing
 
     private static double[] Left(
         World world,
-        Kind kind,
+        Life life,
         TrueWait wait,
         double day,
         double[] chances,
         (double Own, double Weight)[] paces
     )
     {
+        var kind = life.Kind;
         var elapsed = world.Weather.Between(kind, wait.From, Math.Max(wait.From, day));
         var step = wait.MeanWarmDays * FurthestTimes / Steps;
         var density = new double[Steps];
         for (var k = 0; k < Steps; k++)
         {
             var warm = elapsed + ((k + 0.5) * step);
-            density[k] = paces.Sum(p => p.Weight * Density(warm, wait.MeanWarmDays * p.Own));
+            density[k] = paces.Sum(p => p.Weight * Density(warm, wait.MeanWarmDays * p.Own, life.WithinShape));
         }
 
         var total = density.Sum();
@@ -66,9 +67,9 @@ public static class Knowing
     }
 
     /// <summary>Density of a gamma wait up to a constant that is the same for all days of one pace.</summary>
-    private static double Density(double warm, double mean)
+    private static double Density(double warm, double mean, double shape)
     {
         var x = warm / mean;
-        return Math.Exp(((Life.WithinShape - 1) * Math.Log(Math.Max(1e-9, x))) - (Life.WithinShape * (x - 1))) / mean;
+        return Math.Exp(((shape - 1) * Math.Log(Math.Max(1e-9, x))) - (shape * (x - 1))) / mean;
     }
 }

@@ -17,6 +17,10 @@ public sealed record TrueWait(double From, double To, int Molts, double MeanWarm
 /// <param name="MoltsToAdult">After how many molts it is adult.</param>
 /// <param name="ColdFrom">When its pupa was put in the cold; none if it never was.</param>
 /// <param name="ColdTo">When it was taken out.</param>
+/// <param name="WithinShape">
+/// Shape of its waits about their mean: gamma, coefficient of variation 1/√shape, where the product has a lognormal or a Student t on
+/// the log scale.
+/// </param>
 public sealed record Life(
     Kind Kind,
     double Own,
@@ -24,15 +28,10 @@ public sealed record Life(
     bool IsMale,
     int MoltsToAdult,
     double? ColdFrom,
-    double? ColdTo
+    double? ColdTo,
+    double WithinShape
 )
 {
-    /// <summary>
-    /// Shape of one animal's waits about their mean: gamma, coefficient of variation 0.2, where the product has a lognormal or
-    /// a Student t on the log scale.
-    /// </summary>
-    public const double WithinShape = 25;
-
     /// <summary>Shape of animals about the mean of their kind: gamma, coefficient of variation 0.17.</summary>
     public const double BetweenShape = 34;
 
@@ -43,9 +42,11 @@ public sealed record Life(
     /// <param name="roomFactor">Factor of the room on all waits of the kind.</param>
     /// <param name="hatched">Day of hatching.</param>
     /// <param name="weather">The room's weather.</param>
+    /// <param name="scatter">Coefficient of variation of its waits about their mean.</param>
     /// <param name="draws">Where chance comes from.</param>
-    public static Life Of(Kind kind, double roomFactor, double hatched, Weather weather, Draws draws)
+    public static Life Of(Kind kind, double roomFactor, double hatched, Weather weather, double scatter, Draws draws)
     {
+        var shape = 1 / (scatter * scatter);
         var own = draws.Gamma(BetweenShape);
         var male = draws.Chance(0.45);
         var toAdult = kind.MoltsToAdult - (male && kind.Group != "moth" ? 1 : 0);
@@ -54,8 +55,8 @@ public sealed record Life(
         for (var molts = 0; molts < last; molts++)
         {
             var mean = roomFactor * kind.DaysAfter(Math.Min(molts, molts >= toAdult ? kind.MoltsToAdult : molts));
-            var length = mean * own * draws.Gamma(WithinShape);
-            var premolt = weather.After(kind, at, length * (1 - (kind.PremoltShare * draws.Gamma(WithinShape))));
+            var length = mean * own * draws.Gamma(shape);
+            var premolt = weather.After(kind, at, length * (1 - (kind.PremoltShare * draws.Gamma(shape))));
             var end = weather.After(kind, at, length);
             waits.Add(new TrueWait(at, end, molts, mean, false, Math.Min(premolt, end)));
             at = end;
@@ -63,7 +64,7 @@ public sealed record Life(
 
         if (kind.PupaDays is not { } pupa)
         {
-            return new Life(kind, own, waits, male, toAdult, null, null);
+            return new Life(kind, own, waits, male, toAdult, null, null, shape);
         }
 
         // Put in the cold in late autumn, as its keeper does; most a little longer than it needs.
@@ -83,13 +84,13 @@ public sealed record Life(
         waits.Add(
             new TrueWait(
                 warmFrom,
-                weather.After(kind, warmFrom, rest * own * draws.Gamma(WithinShape)),
+                weather.After(kind, warmFrom, rest * own * draws.Gamma(shape)),
                 toAdult,
                 rest,
                 true,
                 double.MaxValue
             )
         );
-        return new Life(kind, own, waits, male, toAdult, coldFrom, coldTo);
+        return new Life(kind, own, waits, male, toAdult, coldFrom, coldTo, shape);
     }
 }

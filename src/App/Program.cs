@@ -29,6 +29,8 @@ using Microsoft.AspNetCore.Connections;
 using Serilog;
 using Serilog.Events;
 
+// Matrices here are small, and several species are learned at once: to share one matrix out among threads costs more than it spares.
+MathNet.Numerics.Control.UseSingleThread();
 var options = LanternOptions.FromEnvironment(args);
 if (options.Refusal is { } refusal)
 {

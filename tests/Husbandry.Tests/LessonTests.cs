@@ -49,6 +49,38 @@ public class LessonTests
     }
 
     [Fact]
+    public void Going_on_from_what_was_learned_comes_to_what_is_learned_anew()
+    {
+        List<(Guid, IReadOnlyList<PastWait>)> Animals(int waits) =>
+            [
+                .. Enumerable
+                    .Range(0, 12)
+                    .Select(i =>
+                        (
+                            Id(i),
+                            (IReadOnlyList<PastWait>)
+                                [
+                                    .. Enumerable
+                                        .Range(0, waits)
+                                        .Select(k =>
+                                            Wait(80 + (4 * i) + (30 * Math.Sin((7 * i) + k)), nextLonger: 1.1)
+                                        ),
+                                ]
+                        )
+                    ),
+            ];
+        var former = SpeciesLesson.Of(Animals(4), Rules, missedShare: 0.05);
+        var (on, anew) = (
+            SpeciesLesson.Of(Animals(5), Rules, missedShare: 0.05, former),
+            SpeciesLesson.Of(Animals(5), Rules, missedShare: 0.05)
+        );
+        foreach (var p in new[] { 0.1, 0.5, 0.9 })
+        {
+            Assert.Equal(1, Next(on).Quantile(p).Value / Next(anew).Quantile(p).Value, 0.01);
+        }
+    }
+
+    [Fact]
     public void The_first_wait_moves_the_forecast_by_a_little()
     {
         var (before, after) = (Next(Learn()), Next(Learn([Wait(105)])));

@@ -8245,6 +8245,11 @@ export interface components {
              * @description Chance (0–1) that it is in premolt now; 0 for other waits.
              */
             premoltChance: number;
+            /**
+             * Format: double
+             * @description Chance (0–1) that it is adult already and molts no more, though its record does not say so: the nights hold if it still grows. 0 for other waits.
+             */
+            adultChance: number;
             /** @description How each step of the evidence moved that chance; of a pairing the chance that it took; empty for other waits. */
             ladder: components["schemas"]["Rung"][];
             /** @description Whether the wait is beyond the 97.5 % point. */

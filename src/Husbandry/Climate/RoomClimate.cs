@@ -50,6 +50,9 @@ public sealed class RoomClimate
     }
 
     private readonly Dictionary<string, DailyMeans> zones;
+
+    // Asked many times of every place, and written out a code is a new text each time.
+    private readonly ConcurrentDictionary<Place, string?> zoneOfPlace = new();
     private readonly ConcurrentDictionary<PaceKey, double[]> cumulated = new();
 
     private Tuple<int, ConcurrentDictionary<PaceKey, Pace>> paces = Tuple.Create(
@@ -203,9 +206,10 @@ public sealed class RoomClimate
     internal static int Day(DateTimeOffset at) => DateOnly.FromDateTime(at.UtcDateTime).DayNumber;
 
     /// <summary>The narrowest zone of which anything is known.</summary>
-    private string? ZoneOf(Place place) =>
-        zones.Count == 0 ? null
-        : zones.ContainsKey(place.Code) ? place.Code
+    private string? ZoneOf(Place place) => zones.Count == 0 ? null : zoneOfPlace.GetOrAdd(place, Narrowest);
+
+    private string? Narrowest(Place place) =>
+        zones.ContainsKey(place.Code) ? place.Code
         : zones.ContainsKey(place.ShelfCode) ? place.ShelfCode
         : zones.ContainsKey(place.Rack) ? place.Rack
         : zones.ContainsKey("") ? ""

@@ -34,6 +34,7 @@ internal sealed record ForecastMade(
         var subject = life.Subject;
         return new ForecastMade(
             VigilKind.Molt,
+            // The nights as they were shown: that it may be adult already and molt no more was said beside them.
             new NightsAhead(weighed, subject.Pace),
             new NightsAhead(new RemainingWait(wait.Prior.Alone, wait.Left.Elapsed), subject.Pace),
             SameAsLastMolt(subject),

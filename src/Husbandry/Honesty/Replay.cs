@@ -14,7 +14,7 @@ namespace Husbandry.Honesty;
 /// </summary>
 public sealed class Replay
 {
-    private const int LearnEveryNights = 7;
+    private const int LearnEveryNights = 14;
 
     private readonly Room room;
     private readonly RuleHistory rules;
@@ -233,6 +233,12 @@ public sealed class Replay
         }
 
         double NightsAhead(DateTimeOffset at) => (at - subject.Room.Now).TotalDays;
+        if (outcome.AsHoped is { } found && found.From < until && until < found.To)
+        {
+            // Nobody looked between: whether it was within the length of premolt is not known.
+            return;
+        }
+
         var molt = outcome.AsHoped?.Middle;
         var follows = molt <= until;
         var left = outcome.LeftAt is { } at && at < until && !follows ? NightsAhead(at) : (double?)null;

@@ -113,6 +113,10 @@ public sealed record RoomSignRules(
 /// <param name="PartShare">Share of it that is how much an eighth of growing up, or adulthood, differs from the room as a whole.</param>
 /// <param name="NeighbourParts">Correlation of two neighbouring eighths, 0–1.</param>
 /// <param name="OddWaitShare">Share of waits that are something else, such as the molt of another animal.</param>
+/// <param name="OddWaitSpreads">How far off these may be, in spreads of a wait.</param>
+/// <param name="AdultUnmarked">Share of molts to adult that are written down without saying so.</param>
+/// <param name="AdultUnmarkedOnArrival">Share of animals that come as adults and are not written down as such.</param>
+/// <param name="AdultSaidFrom">Chance from which it is said that an animal may be adult already.</param>
 /// <param name="MissedMoltSpread">Most of the rulebook's variance by which a wait is told from two of which the molt between went unseen.</param>
 /// <param name="Unforeseen">Share of the variance that is added for what no record tells, once the room's own waits have replaced the rulebook's.</param>
 /// <param name="MissedMoltShare">Share of waits that hide a molt nobody saw, before the room has taught its own.</param>
@@ -124,6 +128,7 @@ public sealed record RoomSignRules(
 /// <param name="UnknownWait">A wait of which the rulebook knows nothing: an honest shrug.</param>
 /// <param name="OtherEndPriorWaits">Weight of the rulebook's share of waits that end otherwise than hoped, in waits.</param>
 /// <param name="ColdFrom">Day of the year on which pupae are put in the cold.</param>
+/// <param name="ColdStillBegins">Days after it within which a cold that has not begun still begins this winter.</param>
 /// <param name="ColdFromSpread">Standard deviation of that.</param>
 /// <param name="ColdLasts">How long they stay there, as a multiple of what they need.</param>
 /// <param name="ColdLastsSpread">Standard deviation of that.</param>
@@ -136,6 +141,10 @@ public sealed record RoomLessonRules(
     Rule<double> PartShare,
     Rule<double> NeighbourParts,
     Rule<double> OddWaitShare,
+    Rule<double> OddWaitSpreads,
+    Rule<double> AdultUnmarked,
+    Rule<double> AdultUnmarkedOnArrival,
+    Rule<double> AdultSaidFrom,
     Rule<double> MissedMoltSpread,
     Rule<double> Unforeseen,
     Rule<double> MissedMoltShare,
@@ -147,6 +156,7 @@ public sealed record RoomLessonRules(
     Rule<WaitPrior> UnknownWait,
     Rule<double> OtherEndPriorWaits,
     Rule<int> ColdFrom,
+    Rule<double> ColdStillBegins,
     Rule<double> ColdFromSpread,
     Rule<double> ColdLasts,
     Rule<double> ColdLastsSpread,

@@ -1,4 +1,6 @@
 using Husbandry.Climate;
+using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
@@ -17,16 +19,10 @@ public sealed record Appetite(double Share, int Offers, double RefusedInPremolt)
         var standing = subject.Standing;
         var sinceMeal = standing.Feeding.Untaken.Count == 0 ? DateTimeOffset.MaxValue : standing.Feeding.Untaken[0].At;
         var (taken, all) = (0, 0);
-        var next = 0;
-        foreach (var offer in standing.Vigils.Appetite)
+        foreach (var (offer, inPremolt) in OffersOf(subject))
         {
-            while (next < standing.Growth.Molts.Count && standing.Growth.Molts[next].When.Middle < offer.At)
-            {
-                next++;
-            }
-
             // Offers shortly before a molt, and those turned down just now, say nothing of its usual appetite.
-            if (InPremolt(subject, offer.At, next) || offer.At >= sinceMeal)
+            if (inPremolt || offer.At >= sinceMeal)
             {
                 continue;
             }
@@ -45,28 +41,30 @@ public sealed record Appetite(double Share, int Offers, double RefusedInPremolt)
     }
 
     /// <summary>Offers before molts that came, as near to them as premolt lasts, and whether they were taken.</summary>
-    internal static IEnumerable<bool> TakenInPremolt(Subject subject)
+    internal static IEnumerable<bool> TakenInPremolt(Subject subject) =>
+        OffersOf(subject).Where(o => o.InPremolt).Select(o => o.Offer.Taken);
+
+    /// <summary>Every offer, and whether it was made as near to a molt that came as premolt lasts.</summary>
+    private static IEnumerable<(AppetiteEvent Offer, bool InPremolt)> OffersOf(Subject subject)
     {
         var molts = subject.Standing.Growth.Molts;
-        var next = 0;
+        var (next, pace) = (0, subject.Pace);
+        EffectiveDays? premolt = null;
         foreach (var offer in subject.Standing.Vigils.Appetite)
         {
             while (next < molts.Count && molts[next].When.Middle < offer.At)
             {
-                next++;
+                (next, premolt) = (next + 1, null);
             }
 
-            if (InPremolt(subject, offer.At, next))
-            {
-                yield return offer.Taken;
-            }
+            yield return (
+                offer,
+                next < molts.Count
+                    && pace.Between(offer.At, molts[next].When.Middle)
+                        < (premolt ??= VigilForecast.Premolt(subject, next))
+            );
         }
     }
-
-    private static bool InPremolt(Subject subject, DateTimeOffset at, int next) =>
-        next < subject.Standing.Growth.Molts.Count
-        && subject.Pace.Between(at, subject.Standing.Growth.Molts[next].When.Middle)
-            < VigilForecast.Premolt(subject, next);
 
     /// <summary>Likelihood ratio of so many refusals in a row; refusals are alike, so together they are capped.</summary>
     public double RefusalRatio(int refusals, RoomRules rules) =>

@@ -137,7 +137,8 @@ public sealed class Learner(Room room, Lessons? former = null)
                     learned[(species, vigil, end)] = SpeciesLesson.Of(
                         [.. animals.Select(a => (a.Animal, Likely(a.Waits, end, shares)))],
                         bare.Rules.Room,
-                        missedShare: 0
+                        missedShare: 0,
+                        former?.Of(species, vigil, end)
                     );
                 }
 
@@ -190,7 +191,17 @@ public sealed class Learner(Room room, Lessons? former = null)
             molts
                 .AsParallel()
                 .AsOrdered()
-                .Select(w => (w.Species, Lesson: SpeciesLesson.Of(w.Animals, rules, share)))
+                .Select(w =>
+                    (
+                        w.Species,
+                        Lesson: SpeciesLesson.Of(
+                            w.Animals,
+                            rules,
+                            share,
+                            former?.Of(w.Species, VigilKind.Molt, VigilEnd.AsHoped)
+                        )
+                    )
+                )
                 .ToDictionary(w => w.Species, w => w.Lesson);
         (double Learned, double Share) Count(Dictionary<string, SpeciesLesson> fits)
         {

@@ -14,16 +14,23 @@ internal static class LessonFit
 {
     private const int Rounds = 6;
 
+    private const int RoundsOn = 3;
+
     private const double LeastWeight = 1e-6;
 
+    private const double LeastChance = 1e-9;
+
     private const double StepShare = 0.05;
+
+    private static readonly Matrix<double> Unit = Matrix<double>.Build.DenseIdentity(WaitModel.Size);
 
     private sealed record Lives(Guid Animal, IReadOnlyList<PastWait> Over, IReadOnlyList<PastWait> Cut);
 
     public static SpeciesLesson Of(
         IReadOnlyList<(Guid Animal, IReadOnlyList<PastWait> Waits)> animals,
         RoomRules rules,
-        double missedShare
+        double missedShare,
+        SpeciesLesson? former
     )
     {
         var lives = animals
@@ -39,15 +46,27 @@ internal static class LessonFit
             missedShare,
             shares.MissedMoltSpread.Value,
             shares.OddWaitShare.Value,
+            shares.OddWaitSpreads.Value,
             WaitModel.TailOf(waits0)
         );
         var prior = Prior(shares);
         var (precision, weighted) = (prior, Vector<double>.Build.Dense(WaitModel.Size));
-        var offsets = Vector<double>.Build.Dense(WaitModel.Size);
+        var offsets = former?.Offsets ?? Vector<double>.Build.Dense(WaitModel.Size);
         var own = new Dictionary<Guid, double>();
         var byAnimal = new Dictionary<Guid, Information>();
         var freedom = StudentTail.Freedom(waits0);
-        for (var round = 0; round < Rounds && lives.Count > 0; round++)
+        if (former is { Animals: > 0 })
+        {
+            // Spread and animals begin anew: what has once taken in waits that hide a molt would hardly give them back.
+            model = model with
+            {
+                Between = former.Between,
+            };
+        }
+
+        // What was learned not long ago is nearly what will be learned now.
+        var rounds = former is { Animals: > 0 } ? RoundsOn : Rounds;
+        for (var round = 0; round < rounds && lives.Count > 0; round++)
         {
             var now = offsets;
             double Level(Lives life, PastWait w) =>
@@ -72,7 +91,8 @@ internal static class LessonFit
             }
 
             (precision, weighted) = (sum.With(prior), Vector<double>.Build.Dense(sum.Weighted));
-            offsets = precision.Cholesky().Solve(weighted);
+            var covariance = precision.Cholesky().Solve(Unit);
+            offsets = covariance * weighted;
             var fitted = offsets;
             var readings = known
                 .Select(l => (Life: l, Seen: Seen(l, model, w => Level(l, w), Doubt)))
@@ -90,10 +110,9 @@ internal static class LessonFit
             freedom = StudentTail.Freedom(waits0 + spare);
             within = ((waits0 * within0) + squares) / freedom;
             // What is expected of the square of an animal's own offset, its uncertainty and that of the others included.
-            var uncertain = precision.Cholesky();
             var animal = readings.ToDictionary(
                 r => r.Life.Animal,
-                r => OwnOf(r.Own, Doubtful(r.Seen, uncertain), model.Between)
+                r => OwnOf(r.Own, Doubtful(r.Seen, covariance), model.Between)
             );
             var weight = shares.BetweenPriorAnimals.Value;
             var between =
@@ -116,6 +135,8 @@ internal static class LessonFit
             model,
             precision,
             weighted,
+            offsets,
+            own,
             byAnimal,
             known.Sum(l => l.Over.Count),
             known.Count,
@@ -127,46 +148,66 @@ internal static class LessonFit
         );
     }
 
-    private sealed record Reading(PastWait Wait, double Residual, double Precision, double Chance, int Hidden);
+    private readonly record struct Reading(PastWait Wait, double Residual, double Precision, double Chance, int Hidden);
 
     private static List<Reading> Seen(
         Lives life,
         WaitModel model,
         Func<PastWait, double> mean,
         Func<PastWait, double> doubt
-    ) =>
-        [
-            .. life.Over.SelectMany(w =>
-                model
-                    .Readings(w, mean(w), doubt(w))
-                    .Select((r, i) => new Reading(w, r.Residual, r.Precision, r.Chance, i))
-            ),
-        ];
+    )
+    {
+        var seen = new List<Reading>(life.Over.Count * WaitModel.MostInTurn);
+        foreach (var wait in life.Over)
+        {
+            var readings = model.Readings(wait, mean(wait), doubt(wait));
+            for (var hidden = 0; hidden < readings.Length; hidden++)
+            {
+                var (residual, precision, chance) = readings[hidden];
+                if (chance > LeastChance)
+                {
+                    seen.Add(new Reading(wait, residual, precision, chance, hidden));
+                }
+            }
+        }
+
+        return seen;
+    }
 
     /// <summary>What an animal's waits have in common beside the offsets, and how well that is known.</summary>
     private static (double Mean, double Weight) Own(List<Reading> seen, Vector<double> offsets)
     {
-        var weight = seen.Sum(s => s.Precision * s.Chance * Square(s.Wait.Prior.Sigma));
-        var sum = seen.Sum(s =>
-            s.Precision * s.Chance * s.Wait.Prior.Sigma * (s.Residual - (WaitModel.At(s.Wait.Prior, offsets)))
-        );
+        var (weight, sum) = (0.0, 0.0);
+        foreach (var s in seen)
+        {
+            var sigma = s.Wait.Prior.Sigma;
+            weight += s.Precision * s.Chance * sigma * sigma;
+            sum += s.Precision * s.Chance * sigma * (s.Residual - WaitModel.At(s.Wait.Prior, offsets));
+        }
+
         return (weight <= 0 ? 0 : sum / weight, weight);
     }
 
     /// <summary>Variance of the offsets of the room and of the part of life that an animal was seen in.</summary>
-    private static double Doubtful(
-        List<Reading> seen,
-        MathNet.Numerics.LinearAlgebra.Factorization.Cholesky<double> uncertain
-    )
+    private static double Doubtful(List<Reading> seen, Matrix<double> covariance)
     {
-        var row = Vector<double>.Build.Dense(WaitModel.Size);
+        Span<double> row = stackalloc double[WaitModel.Size];
         row[0] = 1;
         foreach (var reading in seen)
         {
             row[1 + reading.Wait.Prior.Part] += 1.0 / seen.Count;
         }
 
-        return row * uncertain.Solve(row);
+        var variance = 0.0;
+        for (var i = 0; i < row.Length; i++)
+        {
+            for (var j = 0; j < row.Length && row[i] > 0; j++)
+            {
+                variance += row[i] * covariance[i, j] * row[j];
+            }
+        }
+
+        return variance;
     }
 
     /// <summary>An animal's own offset: shrunk towards none by what is known of it, and how uncertain it stays.</summary>

@@ -60,7 +60,11 @@ public sealed class Lessons
 
     /// <summary>What was learned of a wait of an animal's species; none when there was nothing to learn from.</summary>
     public SpeciesLesson? For(Subject subject, VigilKind vigil, string end = VigilEnd.AsHoped) =>
-        waits.GetValueOrDefault((KeyOf(subject), vigil, end));
+        Of(KeyOf(subject), vigil, end);
+
+    /// <summary>The same of a species by its key.</summary>
+    internal SpeciesLesson? Of(string species, VigilKind vigil, string end) =>
+        waits.GetValueOrDefault((species, vigil, end));
 
     /// <summary>How such waits of its species ended here; none when none ever began.</summary>
     public EndLesson? EndsOf(Subject subject, VigilKind vigil) => ends.GetValueOrDefault((KeyOf(subject), vigil));

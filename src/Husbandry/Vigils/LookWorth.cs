@@ -60,7 +60,7 @@ public sealed record LookWorth(double NightsNow, double NightsThen, double SignC
         var kept = reading.Evidence.Where(e => e.SignId != PremoltReading.CleanLook).Select(Weighed).ToList();
         var former = reading.Evidence.Where(e => e.SignId == PremoltReading.CleanLook).Select(Weighed).ToList();
         var before = kept.Aggregate(
-            new WeighedWait(wait.Left, wait.Premolt, [.. kept, .. former, shows, none]),
+            new WeighedWait(wait.Left, wait.Premolt, [.. kept, .. former, shows, none], wait.Adult),
             (w, e) => w.And(e)
         );
         var now = former.Aggregate(before, (w, e) => w.And(e));

@@ -44,6 +44,11 @@ internal static class MoltReasons
             );
         }
 
+        if (AdultUnmarked.Why(subject, forecast.AdultChance) is { } adult)
+        {
+            reasons.Add(adult);
+        }
+
         if (forecast.LongerThanNormal)
         {
             reasons.Add(LongWait(subject));

@@ -14,6 +14,7 @@ namespace Husbandry.Vigils;
 /// <param name="StartIsKnown">Whether its beginning is on record.</param>
 /// <param name="OwnIntervals">Own intervals that went into it.</param>
 /// <param name="Premolt">Length of premolt.</param>
+/// <param name="Adult">Chance (0–1) that it is adult already and molts no more, though nobody wrote it down; before the evidence.</param>
 internal sealed record MoltWait(
     Subject Subject,
     IntervalPrior Prior,
@@ -21,10 +22,13 @@ internal sealed record MoltWait(
     int WaitedNights,
     bool StartIsKnown,
     int OwnIntervals,
-    EffectiveDays Premolt
+    EffectiveDays Premolt,
+    double Adult
 )
 {
     private const int Looks = 8;
+
+    private const double NegligibleShare = 0.03;
 
     /// <summary>
     /// The wait: a lognormal by species and instar, moved by what the room's animals of the species taught and by this
@@ -59,7 +63,8 @@ internal sealed record MoltWait(
             waited,
             start is not null,
             own.Count,
-            VigilForecast.Premolt(subject, stage)
+            VigilForecast.Premolt(subject, stage),
+            AdultUnmarked.Still(subject, left)
         );
     }
 
@@ -69,7 +74,7 @@ internal sealed record MoltWait(
     public (WeighedWait Wait, IReadOnlyList<Rung> Ladder) Weigh(PremoltReading reading)
     {
         var witnesses = reading.Evidence.Select(e => e.Witness(Subject, Premolt)).ToList();
-        var weighed = new WeighedWait(Left, Premolt, witnesses);
+        var weighed = new WeighedWait(Left, Premolt, witnesses, Adult);
         var rungs = new List<Rung> { new("Nights waited", "", weighed.PremoltChance) };
         foreach (var (e, witness) in reading.Evidence.Zip(witnesses))
         {
@@ -86,7 +91,8 @@ internal sealed record MoltWait(
     private static IWait FoundLater(IWait whole, Occurrence start, Pace pace)
     {
         var width = pace.Between(start.From, start.To).Value;
-        return width < 1
+        // Its variance is width²/12, nothing beside that of the wait.
+        return width < Math.Max(1, whole.Median.Value * NegligibleShare)
             ? whole
             : new UncertainStartWait(
                 whole,

@@ -75,17 +75,20 @@ public static class SignLessons
     /// </summary>
     internal static IEnumerable<SignSpan> SpansOf(Subject subject)
     {
-        var standing = subject.Standing;
+        var (standing, pace) = (subject.Standing, subject.Pace);
         var seen = standing
             .Vigils.Signs.Select(s => (s.SignId, s.At))
             .Concat(standing.Vigils.CleanLooks.Select(at => (SignId: PremoltReading.CleanLook, At: at)))
-            .ToList();
-        if (seen.Count == 0)
+            .OrderBy(s => s.At)
+            .ToArray();
+        if (seen.Length == 0)
         {
             // Somebody who never notes a sign teaches nothing about signs.
             yield break;
         }
 
+        var looks = Array.ConvertAll(seen, s => s.At);
+        DateTimeOffset[] fed = [.. standing.Vigils.Appetite.Select(o => o.At).Order()];
         for (var k = 1; k < standing.Growth.Molts.Count; k++)
         {
             var from = standing.Growth.Molts[k - 1].When.To;
@@ -98,7 +101,7 @@ public static class SignLessons
 
             for (var isPremolt = true; end > from; isPremolt = false)
             {
-                var begin = subject.Pace.Before(end, length);
+                var begin = pace.Before(end, length);
                 // What is left at the beginning of the wait is no whole stretch.
                 if (begin < from && !isPremolt)
                 {
@@ -106,15 +109,28 @@ public static class SignLessons
                 }
 
                 var (a, b) = (begin < from ? from : begin, end);
-                var looked = seen.Where(s => s.At > a && s.At <= b).Select(s => s.SignId).ToHashSet();
-                if (looked.Count > 0 || standing.Vigils.Appetite.Any(o => o.At > a && o.At <= b))
+                var (first, next) = (After(looks, a), After(looks, b));
+                if (first < next || After(fed, a) < After(fed, b))
                 {
-                    yield return new SignSpan(isPremolt, looked);
+                    yield return new SignSpan(isPremolt, [.. seen[first..next].Select(s => s.SignId)]);
                 }
 
                 end = begin;
             }
         }
+    }
+
+    /// <summary>Where in an ordered list the instants after one begin.</summary>
+    private static int After(DateTimeOffset[] ordered, DateTimeOffset at)
+    {
+        var (low, high) = (0, ordered.Length);
+        while (low < high)
+        {
+            var middle = (low + high) / 2;
+            (low, high) = ordered[middle] > at ? (low, middle) : (middle + 1, high);
+        }
+
+        return low;
     }
 
     /// <summary>In how many stretches each sign was seen.</summary>

@@ -25,6 +25,8 @@ public sealed class SpeciesLesson
         WaitModel model,
         Matrix<double> precision,
         Vector<double> weighted,
+        Vector<double> offsets,
+        Dictionary<Guid, double> own,
         Dictionary<Guid, Information> byAnimal,
         int intervals,
         int animals,
@@ -37,7 +39,14 @@ public sealed class SpeciesLesson
         (this.model, this.precision, this.weighted) = (model, precision, weighted);
         (this.byAnimal, this.unforeseen) = (byAnimal, unforeseen);
         (Intervals, Animals, Freedom, Offset, MissedExpected) = (intervals, animals, freedom, offset, missed);
+        (Offsets, Own) = (offsets, own);
     }
+
+    /// <summary>Offsets of the room and of the parts of life, in spreads of the rulebook.</summary>
+    internal Vector<double> Offsets { get; }
+
+    /// <summary>Offset of each animal beside them.</summary>
+    internal Dictionary<Guid, double> Own { get; }
 
     /// <summary>Waits seen to their end.</summary>
     public int Intervals { get; }
@@ -61,17 +70,19 @@ public sealed class SpeciesLesson
     public double Between => model.Between;
 
     /// <summary>ln of the wait of an average animal of this room at a part of life, against the rulebook.</summary>
-    public double OffsetAt(IntervalPrior prior) => WaitModel.At(prior, precision.Cholesky().Solve(weighted));
+    public double OffsetAt(IntervalPrior prior) => WaitModel.At(prior, Offsets);
 
     /// <summary>Learns from the waits of a species' animals.</summary>
     /// <param name="animals">Waits by animal, those that last or were cut short included.</param>
     /// <param name="rules">Weights.</param>
     /// <param name="missedShare">Share (0–1) of waits in this room that hide a molt nobody saw.</param>
+    /// <param name="former">What was learned not long ago, if anything: it is gone on from.</param>
     public static SpeciesLesson Of(
         IReadOnlyList<(Guid Animal, IReadOnlyList<PastWait> Waits)> animals,
         RoomRules rules,
-        double missedShare
-    ) => LessonFit.Of(animals, rules, missedShare);
+        double missedShare,
+        SpeciesLesson? former = null
+    ) => LessonFit.Of(animals, rules, missedShare, former);
 
     /// <summary>The whole wait as far as rulebook, room and the animal's own record know it.</summary>
     /// <param name="prior">What the rulebook expects of the wait.</param>
@@ -86,7 +97,7 @@ public sealed class SpeciesLesson
         var (others, sum) = (precision, weighted);
         if (byAnimal.TryGetValue(animal, out var taught))
         {
-            others = precision - Matrix<double>.Build.DenseOfArray(taught.Precision);
+            others = precision - taught.AsMatrix();
             sum = weighted - Vector<double>.Build.Dense(taught.Weighted);
         }
 
@@ -122,8 +133,8 @@ public sealed class SpeciesLesson
 /// <summary>What one animal adds: its part of the normal equations.</summary>
 internal sealed class Information
 {
-    /// <summary>Weight, by offset.</summary>
-    public double[,] Precision { get; } = new double[WaitModel.Size, WaitModel.Size];
+    /// <summary>Weight of each pair of offsets, column after column.</summary>
+    public double[] Precision { get; } = new double[WaitModel.Size * WaitModel.Size];
 
     /// <summary>Weighted sum of what was seen.</summary>
     public double[] Weighted { get; } = new double[WaitModel.Size];
@@ -131,13 +142,14 @@ internal sealed class Information
     /// <summary>Adds what another taught.</summary>
     public void Add(Information other)
     {
-        for (var i = 0; i < WaitModel.Size; i++)
+        for (var i = 0; i < Weighted.Length; i++)
         {
             Weighted[i] += other.Weighted[i];
-            for (var j = 0; j < WaitModel.Size; j++)
-            {
-                Precision[i, j] += other.Precision[i, j];
-            }
+        }
+
+        for (var i = 0; i < Precision.Length; i++)
+        {
+            Precision[i] += other.Precision[i];
         }
     }
 
@@ -149,16 +161,20 @@ internal sealed class Information
     {
         var (part, sigma) = (1 + prior.Part, prior.Sigma);
         var square = weight * sigma * sigma;
-        Precision[0, 0] += square;
-        Precision[0, part] += square;
-        Precision[part, 0] += square;
-        Precision[part, part] += square;
+        Precision[0] += square;
+        Precision[part] += square;
+        Precision[part * WaitModel.Size] += square;
+        Precision[(part * WaitModel.Size) + part] += square;
         Weighted[0] += sum * sigma;
         Weighted[part] += sum * sigma;
     }
 
     /// <summary>The same as a matrix, a former belief added.</summary>
-    public Matrix<double> With(Matrix<double> prior) => Matrix<double>.Build.DenseOfArray(Precision) + prior;
+    public Matrix<double> With(Matrix<double> prior) => AsMatrix() + prior;
+
+    /// <summary>The weights as a matrix.</summary>
+    public Matrix<double> AsMatrix() =>
+        Matrix<double>.Build.DenseOfColumnMajor(WaitModel.Size, WaitModel.Size, Precision);
 }
 
 /// <summary>The variances of the model, and the steps that use them.</summary>
@@ -167,6 +183,7 @@ internal sealed class Information
 /// <param name="MissedShare">Share of waits that hide a molt nobody saw.</param>
 /// <param name="MissedSpread">Most of the rulebook's variance by which a wait is told from several.</param>
 /// <param name="OddShare">Share of waits that are something else, such as the molt of another animal.</param>
+/// <param name="OddSpreads">How far off these may be, in spreads of a wait.</param>
 /// <param name="TailFactor">Factor on the scale by which nine in ten lie where a normal of the same variance puts them.</param>
 internal sealed record WaitModel(
     double Within,
@@ -174,6 +191,7 @@ internal sealed record WaitModel(
     double MissedShare,
     double MissedSpread,
     double OddShare,
+    double OddSpreads,
     double TailFactor
 )
 {
@@ -182,8 +200,6 @@ internal sealed record WaitModel(
 
     /// <summary>Offsets: of the room, of each eighth of growing up, and of adults.</summary>
     public const int Size = 1 + IntervalPrior.Parts;
-
-    private const double OddSpreads = 3;
 
     private const int Rounds = 2;
 
@@ -281,7 +297,7 @@ internal sealed record WaitModel(
             taught.Weighted[i] -= x1[i] * y1 / own;
             for (var j = 0; j < Size; j++)
             {
-                taught.Precision[i, j] -= x1[i] * x1[j] / own;
+                taught.Precision[(i * Size) + j] -= x1[i] * x1[j] / own;
             }
         }
 

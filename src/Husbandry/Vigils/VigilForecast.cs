@@ -20,6 +20,7 @@ public sealed record NightBy(DateOnly Night, double Chance);
 /// <param name="P90">Night by which it would have come in nine of ten.</param>
 /// <param name="WaitedNights">Nights since the wait began, or since arrival when that is not known.</param>
 /// <param name="PremoltChance">Chance (0–1) that it is in premolt now; 0 for other waits.</param>
+/// <param name="AdultChance">Chance (0–1) that it is adult already and molts no more, though its record does not say so: the nights hold if it still grows. 0 for other waits.</param>
 /// <param name="Ladder">How each step of the evidence moved that chance; of a pairing the chance that it took; empty for other waits.</param>
 /// <param name="LongerThanNormal">Whether the wait is beyond the 97.5 % point.</param>
 /// <param name="Ends">The chance of each end by each night; none for molts. The nights above hold if it ends as hoped.</param>
@@ -32,6 +33,7 @@ public sealed record VigilForecast(
     DateOnly P90,
     int WaitedNights,
     double PremoltChance,
+    double AdultChance,
     IReadOnlyList<Rung> Ladder,
     bool LongerThanNormal,
     EndForecast? Ends,
@@ -84,6 +86,7 @@ public sealed record VigilForecast(
             Quantile(0.9),
             wait.WaitedNights,
             weighed.PremoltChance,
+            weighed.NeverChance,
             ladder,
             wait.StartIsKnown && wait.Left.ShareAlreadyOver > room.Rules.Room.Lessons.LongerThanNormal.Value,
             null,
@@ -92,7 +95,8 @@ public sealed record VigilForecast(
         );
         return new Answer<VigilForecast?>(
             forecast,
-            Summary(subject.PupatesNext(stage) ? "Pupates" : "Molts", forecast, room.Wording),
+            Summary(subject.PupatesNext(stage) ? "Pupates" : "Molts", forecast, room.Wording)
+                + AdultUnmarked.Unless(subject, forecast.AdultChance),
             MoltReasons.Of(life, wait, forecast)
         );
     }
@@ -112,6 +116,7 @@ public sealed record VigilForecast(
             wait.Quantile(0.5),
             wait.Quantile(0.9),
             subject.NightsSince(began.Middle),
+            0,
             0,
             wait.Evidence is { } seen
                 ? [.. seen.Ladder(wait.Takes), new Rung("Nights waited since", "", wait.Chances[0])]

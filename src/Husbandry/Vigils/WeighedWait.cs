@@ -20,7 +20,7 @@ public sealed record Witness(EffectiveDays Age, EffectiveDays Span, double Ratio
     }
 }
 
-/// <summary>What is left of a wait, reweighted by evidence.</summary>
+/// <summary>What is left of a wait, reweighted by evidence; nights and quantiles hold if there is one at all.</summary>
 /// <remarks>
 /// Bayes' rule on a grid that is fine where premolt lies and coarse beyond it; within a cell the wait keeps its own
 /// shape, so that with no evidence the answer is exact. Source: definition of conditional probability.
@@ -35,14 +35,16 @@ public sealed class WeighedWait : IDaysLeft
     private readonly double[] chances;
     private readonly double[] weights;
     private readonly double total;
+    private readonly double neverBefore;
 
     /// <summary>A wait before any evidence.</summary>
     /// <param name="left">What is left without evidence.</param>
     /// <param name="premolt">Length of premolt.</param>
     /// <param name="expected">The evidence that will be weighed: where it changes the weight the grid is fine.</param>
-    public WeighedWait(RemainingWait left, EffectiveDays premolt, IReadOnlyList<Witness> expected)
+    /// <param name="never">Chance (0–1) that nothing is left to wait for: that it is adult already and molts no more.</param>
+    public WeighedWait(RemainingWait left, EffectiveDays premolt, IReadOnlyList<Witness> expected, double never = 0)
     {
-        (this.left, Premolt) = (left, premolt);
+        (this.left, Premolt, neverBefore) = (left, premolt, never);
         edges = Cells(premolt, expected);
         chances = [.. edges.Select(left.Within), 1];
         weights = new double[edges.Length];
@@ -53,6 +55,7 @@ public sealed class WeighedWait : IDaysLeft
     private WeighedWait(WeighedWait former, Witness more)
     {
         (left, Premolt, edges, chances) = (former.left, former.Premolt, former.edges, former.chances);
+        neverBefore = former.neverBefore;
         weights = [.. former.weights];
         Weigh(weights, edges, more);
         total = Sum();
@@ -62,7 +65,12 @@ public sealed class WeighedWait : IDaysLeft
     public WeighedWait And(Witness more) => new(this, more);
 
     /// <summary>Likelihood of a piece of evidence as things are known now, relative to being far from a molt.</summary>
-    public double Mean(Witness more) => And(more).total / total;
+    public double Mean(Witness more) => NeverChance + ((1 - NeverChance) * And(more).total / total);
+
+    /// <summary>
+    /// Chance (0–1) that nothing is left to wait for. To one that molts no more the evidence is what it is far from a molt.
+    /// </summary>
+    public double NeverChance => neverBefore / (neverBefore + ((1 - neverBefore) * total));
 
     /// <summary>The mean weight of each cell by Simpson's rule; beyond the last edge it hardly changes any more.</summary>
     private static void Weigh(double[] weights, EffectiveDays[] edges, Witness witness)
@@ -96,43 +104,41 @@ public sealed class WeighedWait : IDaysLeft
     {
         const double Middle = 4;
         const double StepsByEdge = 0.3;
-        return
-        [
-            .. expected
+        const double Nearest = 0.5;
+        var wanted = new List<(EffectiveDays At, EffectiveDays Apart)>();
+        foreach (
+            var (span, age, edge) in expected
                 .Select(w => (w.Span, w.Age, w.Edge))
                 .Append((Span: premolt, Age: EffectiveDays.Zero, Edge: Middle))
                 .Distinct()
-                .SelectMany(w =>
-                {
-                    var steps = (int)Math.Ceiling(StepsByEdge * w.Edge * w.Edge);
-                    return Enumerable
-                        .Range(-Doublings * steps, (2 * Doublings * steps) + 1)
-                        .Select(k => (w.Span * Math.Pow(2, (double)k / steps)) - w.Age);
-                })
-                .Where(e => e > EffectiveDays.Zero)
-                .Append(EffectiveDays.Zero)
-                .Order()
-                .Distinct(),
-        ];
+        )
+        {
+            var steps = (int)Math.Ceiling(StepsByEdge * edge * edge);
+            for (var k = -Doublings * steps; k <= Doublings * steps; k++)
+            {
+                var before = span * Math.Pow(2, (double)k / steps);
+                wanted.Add((before - age, before * (Math.Pow(2, 1.0 / steps) - 1)));
+            }
+        }
+
+        // Several pieces of evidence want edges at the same places: one of them is enough.
+        var edges = new List<EffectiveDays> { EffectiveDays.Zero };
+        foreach (var (at, apart) in wanted.OrderBy(w => w.At))
+        {
+            if (at - edges[^1] > apart * Nearest)
+            {
+                edges.Add(at);
+            }
+        }
+
+        return [.. edges];
     }
 
     /// <summary>Length of premolt.</summary>
     public EffectiveDays Premolt { get; }
 
-    /// <summary>Chance that what is left is no longer than premolt lasts.</summary>
-    public double PremoltChance
-    {
-        get
-        {
-            var sum = 0.0;
-            for (var i = 0; i < edges.Length && edges[i] < Premolt; i++)
-            {
-                sum += (chances[i + 1] - chances[i]) * weights[i];
-            }
-
-            return Math.Clamp(sum / total, 0, 1);
-        }
-    }
+    /// <summary>Chance that a molt comes and is no farther off than premolt lasts.</summary>
+    public double PremoltChance => (1 - NeverChance) * Within(Premolt);
 
     /// <summary>Chance (0–1) that the wait is over within <paramref name="days"/> from now.</summary>
     public double Within(EffectiveDays days)

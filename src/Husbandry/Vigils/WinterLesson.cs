@@ -10,12 +10,17 @@ namespace Husbandry.Vigils;
 /// <param name="Lasts">How long they stay, as a multiple of what they need.</param>
 /// <param name="LastsSpread">Standard deviation of that.</param>
 /// <param name="Pupae">Winters counted here.</param>
-public sealed record WinterLesson(double FromDay, double FromSpread, double Lasts, double LastsSpread, int Pupae)
+/// <param name="StillBeginsDays">Days after which a cold that has not begun belongs to the next winter.</param>
+public sealed record WinterLesson(
+    double FromDay,
+    double FromSpread,
+    double Lasts,
+    double LastsSpread,
+    int Pupae,
+    double StillBeginsDays
+)
 {
     private const int Year = 365;
-
-    // A winter that should have begun so many days ago and has not will begin any day now.
-    private const int StillBeginsDays = 100;
 
     // The thirds of a normal distribution lie about these points, in standard deviations.
     private static readonly double[] Thirds = [-1.1, 0, 1.1];
@@ -29,7 +34,14 @@ public sealed record WinterLesson(double FromDay, double FromSpread, double Last
         var lasts = winters.Select(w => w.TimesNeeded).OfType<double>().ToList();
         var (from, fromSd) = Weigh(begins, 0, rules.ColdFromSpread.Value, weight);
         var (length, lengthSd) = Weigh(lasts, rules.ColdLasts.Value, rules.ColdLastsSpread.Value, weight);
-        return new WinterLesson(rules.ColdFrom.Value + from, fromSd, length, lengthSd, winters.Count);
+        return new WinterLesson(
+            rules.ColdFrom.Value + from,
+            fromSd,
+            length,
+            lengthSd,
+            winters.Count,
+            rules.ColdStillBegins.Value
+        );
     }
 
     /// <summary>
@@ -57,7 +69,7 @@ public sealed record WinterLesson(double FromDay, double FromSpread, double Last
             ];
         }
 
-        var wait = Near((int)Math.Round(FromDay) - subject.Room.Tonight.DayOfYear, StillBeginsDays);
+        var wait = Near((int)Math.Round(FromDay) - subject.Room.Tonight.DayOfYear, (int)StillBeginsDays);
         return
         [
             .. Thirds.SelectMany(a =>
