@@ -26,6 +26,21 @@ public sealed class PairingTests() : BrowserRoom(demo: true)
     }
 
     [Fact]
+    public void Who_will_be_adult_together_is_said_and_a_cage_is_booked_from_the_desk()
+    {
+        Keeper.Open("/pairing");
+        // Quill has a molt to go: whether she and Ebb will both be adult is reckoned by their molts.
+        Keeper.SeeText($"{Family} ol", "Quill × Ebb");
+        Keeper.SeeText($"{Family} ol", "Adult together in");
+        Keeper.PressNamed("Book for tonight: Zipped net cage: Dapple × Reeve");
+        Keeper.SeeText("[role=dialog]", "Book: Zipped net cage");
+        Keeper.Press("Book it", "[role=dialog]");
+        Keeper.SeeText($"{Family} ol", "A cage is booked for");
+        Keeper.Open("/chores");
+        Keeper.SeeText("main", "Dapple × Reeve");
+    }
+
+    [Fact]
     public void A_night_in_the_net_is_led_on_two_phones_up_to_the_web_and_the_second_try()
     {
         using var phone = Another(Address);

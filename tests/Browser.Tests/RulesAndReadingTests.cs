@@ -1,3 +1,4 @@
+using System.Globalization;
 using SkiaSharp;
 
 namespace Browser.Tests;
@@ -161,6 +162,32 @@ public sealed class RulesAndReadingTests() : BrowserRoom(demo: true)
     }
 
     [Fact]
+    public void A_brood_is_counted_in_a_picture_and_mended_with_a_tap()
+    {
+        Keeper.Open("/bench/picture-count");
+        Keeper.SeeText("h2", "Count a brood");
+        Keeper.Press("Work it out", "main");
+        Keeper.SeeText("form", "Take or choose a picture.");
+        Keeper.Upload(BroodPicture.Of(9, 5));
+        Keeper.Press("Work it out", "main");
+        Keeper.SeeText("[data-count]", "45");
+        // A tap strikes a ring, another on bare paper adds one.
+        void Tap(double x, double y) =>
+            Keeper.Run(
+                $"const s = document.querySelector('[role=status] svg'), b = s.getBoundingClientRect(); s.dispatchEvent(new MouseEvent('click', {{ bubbles: true, clientX: b.left + b.width * {x.ToString(CultureInfo.InvariantCulture)}, clientY: b.top + b.height * {y.ToString(CultureInfo.InvariantCulture)} }}))"
+            );
+        Tap(0.1, 1 / 6.0);
+        Keeper.SeeText("[data-count]", "44");
+        Tap(0.05, 0.05);
+        Tap(0.95, 0.95);
+        Keeper.SeeText("[data-count]", "46");
+        Keeper.SeeText("[role=status]", "2 added, 1 struck");
+        Keeper.Press("One less", "main");
+        Keeper.SeeText("[data-count]", "45");
+        Assert.Empty(Keeper.Complaints());
+    }
+
+    [Fact]
     public void Every_calculator_on_the_bench_works_out_an_answer()
     {
         foreach (
@@ -173,6 +200,7 @@ public sealed class RulesAndReadingTests() : BrowserRoom(demo: true)
                 ("air", "21.2 °C"),
                 ("hygrometer", "62.1 %"),
                 ("mass", "78.2 mg"),
+                ("survival", "60 in 100"),
                 ("container", "Floor at least"),
             }
         )

@@ -1,3 +1,4 @@
+using Husbandry.Climate;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Pairing;
@@ -281,8 +282,44 @@ public sealed class PairingDeskTests
         );
         Assert.Empty(At(Young().Sign("molting-hanging", 0)).Steering);
         // Warmer is sooner, cooler later.
-        double Middle(Steering how) => At(Young()).Steering.Single(s => s.How == how).Span.Dates.Average();
+        double Middle(Steering how) => At(Young()).Steering.Single(s => s.How == how).Then(0).Dates.Average();
         Assert.True(Middle(Steering.Warmer) < Middle(Steering.Leaner));
+    }
+
+    [Fact]
+    public void Steering_that_begins_later_moves_only_what_is_left_by_then()
+    {
+        var pace = Pace.Even;
+        var span = new AdultSpan([20, 60, 100], new LogNormalWait(5, 0.3));
+        // Worked by hand: from night 40 on everything takes half the time.
+        Assert.Equal([20, 50, 70], span.From(new(40), 0.5, pace).Dates);
+        Assert.Equal([10, 30, 50], span.From(new(0), 0.5, pace).Dates);
+    }
+
+    [Fact]
+    public void A_move_is_put_off_where_one_made_tonight_would_make_them_pass_each_other()
+    {
+        var rules = RuleSet.Shipped.Room.Pairing;
+        Candidate One(string name, Sex sex, double adultIn, params SteeredSpan[] ways) =>
+            At(new Diary("hierodula-membranacea", sex, molts: 4, cameNightsAgo: 60).With(14, new Molted())) with
+            {
+                Name = name,
+                Span = new AdultSpan([adultIn], new LogNormalWait(Math.Log(40), 0.2)),
+                Steering = ways,
+            };
+        var far = new AdultSpan([190], new LogNormalWait(Math.Log(40), 0.2));
+        SteeredSpan way = new(
+            Steering.Warmer,
+            0.2,
+            night => $"Bolt moved to A1 by {night}",
+            night => far.From(new(night), 0.2, Pace.Even)
+        );
+        var (she, he) = (One("Tansy", Sex.Female, 70), One("Bolt", Sex.Male, 190, way));
+        var meeting = Meeting.Of(she, he, rules)!;
+        // She is adult on day 70 and lives for about 40. Moved tonight he is adult on day 38, and dead by 78 or so; moved on night 28
+        // he is on day 60.4. Worked by hand.
+        Assert.True(meeting.Then > meeting.Chance + 0.5);
+        Assert.DoesNotContain("by 0:", meeting.Says, StringComparison.Ordinal);
     }
 
     [Fact]

@@ -9,6 +9,7 @@ using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Sitter;
 using Husbandry.Vigils;
+using static Husbandry.Tests.Pair;
 
 namespace Husbandry.Tests;
 
@@ -16,8 +17,6 @@ namespace Husbandry.Tests;
 public sealed class PairingRunTests
 {
     private static readonly DateOnly Tonight = DateOnly.FromDateTime(Diary.Evening.DateTime);
-
-    private static readonly Guid Mate = Guid.NewGuid();
 
     private static readonly RoomPairingRules Rules = RuleSet.Shipped.Room.Pairing;
 
@@ -87,82 +86,6 @@ public sealed class PairingRunTests
     }
 
     [Fact]
-    public void The_odds_are_moved_by_what_was_seen()
-    {
-        double Took(params Act[] seen)
-        {
-            var diary = Female().With(10, Led());
-            foreach (var act in seen)
-            {
-                diary.With(9.9, act);
-            }
-
-            return diary.With(9.8, Out()).Judge().Waits[0].Value!.Ladder[^2].Chance;
-        }
-
-        // From 0.60 odds of 1.5: six times as much after an insertion, 0.35 of it when nothing was seen. Worked by hand.
-        Assert.Equal(9.0 / 10, Took(new PairingSeen(PairingSight.Insertion, 4)), 1e-9);
-        Assert.Equal(0.525 / 1.525, Took(), 1e-9);
-        Assert.Equal(
-            9.0 / 10,
-            Took(new PairingSeen(PairingSight.Lunge), new PairingSeen(PairingSight.Insertion)),
-            1e-9
-        );
-    }
-
-    [Theory]
-    [InlineData(0.0, 0.02)]
-    [InlineData(0.2, 0.2)]
-    [InlineData(0.6, 0.6)]
-    [InlineData(1.0, 0.98)]
-    public void A_web_tells_the_less_the_oftener_he_spins_anyway(double told, double anyway)
-    {
-        double Ratio(WebLook look) =>
-            PairingEvidence
-                .Of(
-                    Subject.Of(
-                        Female().With(10, Net()).With(9.5, Out()).With(7.6, Half(look, told)).Standing(),
-                        Diary.Room()
-                    ),
-                    Female().With(10, Net()).Standing().Vigils.Open.Single()
-                )
-                .Clues.Single()
-                .Ratio;
-        var late = Rules.Evidence.WebLate.Value;
-        // No share that was told makes certain of it.
-        Assert.Equal(late / anyway, Ratio(WebLook.New), 1e-9);
-        Assert.Equal((1 - late) / (1 - anyway), Ratio(WebLook.None), 1e-9);
-    }
-
-    [Fact]
-    public void A_web_is_told_of_the_pairing_with_him_and_of_no_other()
-    {
-        var other = Guid.NewGuid();
-        var she = Female()
-            .With(10, Led())
-            .With(9.9, Out())
-            .With(9.5, new Paired(other, "Twig", PairingMethod.Watched))
-            .With(8.8, Half(WebLook.New, 0.2));
-        var pairings = she.Standing().Pairings;
-        Assert.Equal([PairingSight.NewWeb], pairings[0].Seen.Select(m => m.Sight));
-        Assert.Empty(pairings[1].Seen);
-    }
-
-    [Fact]
-    public void How_often_a_male_spins_unmated_is_counted_on_looks_that_follow_no_pairing()
-    {
-        var he = Male()
-            .With(40, new WebLooked(WebLook.New))
-            .With(35, new WebLooked(WebLook.None))
-            .With(30, new WebLooked(WebLook.OldCleared))
-            .With(20, Net())
-            .With(19.6, Out())
-            .With(18.6, new WebLooked(WebLook.New, 0.3, Mate));
-        // Four looks' worth of 0.25, and one web in two looks of his own. Worked by hand.
-        Assert.Equal((4 * 0.25 + 1) / (4 + 2), PairingEvidence.SpinsAnyway(he.Standing(), Rules), 1e-9);
-    }
-
-    [Fact]
     public void The_round_asks_for_his_web_twice_and_then_no_more()
     {
         RoundLine Line(Diary diary) => RoundLine.Of(diary.Judge());
@@ -171,12 +94,12 @@ public sealed class PairingRunTests
         Assert.NotEqual(RoundAct.LookForWeb, Line(Paired(0.9)).Act);
         var due = Line(Paired(1.4));
         Assert.Equal(RoundAct.LookForWeb, due.Act);
-        Assert.All(due.Choices, c => Assert.Equal(Mate, Assert.IsType<WebLooked>(c.Acts.Single()).PartnerId));
-        Assert.NotEqual(RoundAct.LookForWeb, Line(Paired(1.4).With(0.1, new WebLooked(WebLook.New, 0.2, Mate))).Act);
-        Assert.Equal(RoundAct.LookForWeb, Line(Paired(2.4).With(1.3, new WebLooked(WebLook.None, 0.2, Mate))).Act);
+        Assert.All(due.Choices, c => Assert.Equal(MateId, Assert.IsType<WebLooked>(c.Acts.Single()).PartnerId));
+        Assert.NotEqual(RoundAct.LookForWeb, Line(Paired(1.4).With(0.1, new WebLooked(WebLook.New, 0.2, MateId))).Act);
+        Assert.Equal(RoundAct.LookForWeb, Line(Paired(2.4).With(1.3, new WebLooked(WebLook.None, 0.2, MateId))).Act);
         var twice = Paired(3.4)
-            .With(2.3, new WebLooked(WebLook.None, 0.2, Mate))
-            .With(1, new WebLooked(WebLook.None, 0.2, Mate));
+            .With(2.3, new WebLooked(WebLook.None, 0.2, MateId))
+            .With(1, new WebLooked(WebLook.None, 0.2, MateId));
         Assert.NotEqual(RoundAct.LookForWeb, Line(twice).Act);
         Assert.NotEqual(RoundAct.LookForWeb, Line(Paired(12)).Act);
         // Scorpions spin none.
@@ -220,8 +143,31 @@ public sealed class PairingRunTests
         Assert.Empty(sheet.Lines);
         Assert.Contains("Together with Bolt", Assert.Single(sheet.LeaveShut).Why, StringComparison.Ordinal);
         // Left with her for days he eats and drinks like everybody.
-        var left = Female().Ate(60).With(0.1, new Paired(Mate, "Bolt", PairingMethod.LeftTogether, Led: true)).Judge();
+        var left = Female()
+            .Ate(60)
+            .With(0.1, new Paired(MateId, "Bolt", PairingMethod.LeftTogether, Led: true))
+            .Judge();
         Assert.Equal(RoundAct.Feed, RoundLine.Of(left).Act);
+    }
+
+    [Fact]
+    public void Who_stays_with_her_is_looked_after_until_they_are_parted()
+    {
+        var stays = Female()
+            .Ate(0.5)
+            .With(0.4, new Watered(WaterKind.Dish))
+            .With(3, Led())
+            .With(2.9, Out() with { Ending = PairingEnding.LeftIn });
+        var line = RoundLine.Of(stays.Judge());
+        Assert.Equal(RoundAct.PartThem, line.Act);
+        Assert.Contains("Left with Bolt", line.Do, StringComparison.Ordinal);
+        // She is fed as ever meanwhile, and no second try is asked for while he is there.
+        Assert.Equal(Verdict.Fine, stays.Judge().Hush[CareAct.FeedDead].Verdict);
+        var week = Female().Ate(0.5).With(9, Led()).With(8.9, Out() with { Ending = PairingEnding.LeftIn });
+        Assert.NotEqual(RoundAct.PairAgain, RoundLine.Of(week.Judge()).Act);
+        var parted = stays.With(0.5, Out());
+        Assert.False(parted.Standing().Pairings[^1].IsOpen);
+        Assert.NotEqual(RoundAct.PartThem, RoundLine.Of(parted.Judge()).Act);
     }
 
     [Fact]
@@ -255,12 +201,12 @@ public sealed class PairingRunTests
     [Fact]
     public void He_who_is_eaten_is_no_more()
     {
-        var he = Male().With(1, Led()).With(0.9, new PairingEnded(PairingEnding.MaleEaten, null, Mate, "Tansy"));
+        var he = Male().With(1, Led()).With(0.9, new PairingEnded(PairingEnding.MaleEaten, null, MateId, "Tansy"));
         Assert.Equal(
             (DepartureKind.Died, "eaten by Tansy"),
             (he.Standing().Departure!.Kind, he.Standing().Departure!.Remark)
         );
-        var she = Female().With(1, Led()).With(0.9, new PairingEnded(PairingEnding.MaleEaten, null, Mate, "Bolt"));
+        var she = Female().With(1, Led()).With(0.9, new PairingEnded(PairingEnding.MaleEaten, null, MateId, "Bolt"));
         Assert.Null(she.Standing().Departure);
         Assert.Null(PairingTasks.AgainOn(she.Judge().Subject, she.Judge().Hush));
     }
@@ -293,81 +239,6 @@ public sealed class PairingRunTests
             "Males of this group spin no sperm web.",
             Refused(new Diary("pandinus-imperator", Sex.Male, mature: true), new WebLooked(WebLook.New))
         );
-    }
-
-    [Fact]
-    public void The_ends_of_the_wait_are_those_of_many_such_lives()
-    {
-        // Lives drawn one by one from the rules: the sum over days must say the same.
-        var diary = Female(molted: 190).With(40, Watched());
-        var j = diary.Judge();
-        var (wait, molt) = (j.Waits[0].Value!, j.Molt.Value!);
-        var sac = RuleSet.Shipped.Profile("tliltocatl-albopilosus")!.Pairing!.SacWait.Value.P50;
-        var rule = RuleSet
-            .Shipped.Group("tarantula")!
-            .Vigils.OtherEnds[VigilKind.EggCase][VigilEnd.Otherwise]
-            .Wait.Value;
-        var nothing = new RemainingWait(
-            LogNormalWait.FromPrior(new WaitPrior(rule.P10 * sac, rule.P50 * sac, rule.P90 * sac)),
-            new EffectiveDays(40)
-        );
-        var random = new Random(7);
-        var ends = new int[3];
-        const int Lives = 40_000;
-        for (var k = 0; k < Lives; k++)
-        {
-            var which = random.NextDouble() < wait.Ladder[^1].Chance ? 0 : 1;
-            var ended = which == 0 ? wait.Left.Quantile(Open(random)).Value : nothing.Quantile(Open(random)).Value;
-            ends[molt.Left.Quantile(Open(random)).Value < ended ? 2 : which]++;
-        }
-
-        var told = wait.Ends!;
-        Assert.Equal([VigilEnd.AsHoped, VigilEnd.Otherwise, VigilEnd.CutShort], told.Ends.Select(e => e.End));
-        Assert.All(told.Ends.Zip(ends), x => Assert.Equal(x.Second / (double)Lives, x.First.Chance, 0.012));
-        Assert.Equal(1, told.Ends.Sum(e => e.Chance), 1e-9);
-    }
-
-    [Fact]
-    public void Pairings_of_the_room_teach_how_long_a_sac_takes_and_how_often_it_comes()
-    {
-        var room = Diary.Room();
-        List<Standing> here = [];
-        for (var k = 0; k < 14; k++)
-        {
-            // Quick sacs, and hardly any that did not take.
-            here.Add(
-                Female()
-                    .With(200 + k, Watched())
-                    .With(170 + k, new Ended(VigilKind.EggCase, VigilEnd.AsHoped))
-                    .Standing()
-            );
-        }
-
-        here.Add(Female().With(300, Watched()).With(120, new Ended(VigilKind.EggCase, VigilEnd.Otherwise)).Standing());
-        var she = Female();
-        var before = SacOutlook.Of(Subject.Of(she.Standing(), room));
-        var after = SacOutlook.Of(Subject.Of(she.Standing(), room.With(Lessons.Of(here, room))));
-        double Half(SacOutlook sac) => new RemainingWait(sac.Wait, EffectiveDays.Zero).Quantile(0.5).Value;
-        Assert.Equal(RuleSet.Shipped.Profile("tliltocatl-albopilosus")!.Pairing!.SacWait.Value.P50, Half(before), 1.0);
-        Assert.InRange(Half(after), 25, 50);
-        Assert.True(after.Takes > before.Takes + 0.1);
-        Assert.Equal((14, 15), (after.Seen, after.Ended));
-    }
-
-    [Fact]
-    public void Whether_he_is_charged_is_read_off_his_webs()
-    {
-        string Web(Diary he) =>
-            ReadinessChecks.Of(he.Judge().Mate).Checks.Single(c => c.Why.Topic == "Sperm web").Why.Text;
-        Assert.StartsWith("No sperm web of his", Web(Male()), StringComparison.Ordinal);
-        Assert.EndsWith("charged.", Web(Male().With(9, new WebLooked(WebLook.New))), StringComparison.Ordinal);
-        Assert.StartsWith(
-            "No new sperm web on record since",
-            Web(Male().With(9, new WebLooked(WebLook.New)).With(3, Led()).With(2.9, Out())),
-            StringComparison.Ordinal
-        );
-        var scorpion = new Diary("pandinus-imperator", Sex.Male, mature: true).Judge().Mate;
-        Assert.DoesNotContain(ReadinessChecks.Of(scorpion).Checks, c => c.Why.Topic == "Sperm web");
     }
 
     [Fact]
@@ -417,27 +288,4 @@ public sealed class PairingRunTests
             Assert.False(string.IsNullOrWhiteSpace(way.Abort));
         }
     }
-
-    private static double Open(Random random) => Math.Clamp(random.NextDouble(), 1e-6, 1 - 1e-6);
-
-    private static Diary Female(double molted = 80) =>
-        new Diary(molts: 9, mature: true, cameNightsAgo: 500)
-            .With(molted, new Molted(Ultimate: true))
-            .With(molted - 20, new FangsChecked(true))
-            .With(3, new ConditionSeen(BodyCondition.Normal));
-
-    private static Diary Male() =>
-        new Diary(sex: Sex.Male, molts: 9, cameNightsAgo: 500)
-            .With(120, new Molted(Ultimate: true))
-            .With(100, new FangsChecked(true));
-
-    private static Paired Watched() => new(Mate, "Bolt", PairingMethod.Watched);
-
-    private static Paired Led() => new(Mate, "Bolt", PairingMethod.Watched, Led: true);
-
-    private static Paired Net() => new(Mate, "Bolt", PairingMethod.NetOvernight, Led: true);
-
-    private static PairingEnded Out() => new(PairingEnding.MaleSafe, null, Mate, "Bolt");
-
-    private static WebLooked Half(WebLook look, double anyway) => new(look, anyway, Mate, "Bolt", Guid.NewGuid());
 }

@@ -1492,6 +1492,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/picture-count": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcPictureCount"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/survival": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcSurvival"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -2526,6 +2558,19 @@ export interface components {
          * @enum {unknown}
          */
         BodyCondition: "thin" | "normal" | "full" | "veryFull";
+        /** @description Where a body lies in a picture. */
+        BodyMark: {
+            /**
+             * Format: double
+             * @description Share of the width from the left, 0–1.
+             */
+            x: number;
+            /**
+             * Format: double
+             * @description Share of the height from above, 0–1.
+             */
+            y: number;
+        };
         /**
          * @description What was measured.
          * @enum {unknown}
@@ -2647,8 +2692,18 @@ export interface components {
             reasons: components["schemas"]["CalcReason"][];
         };
         /** @description Answer of an open calculator. */
+        CalcAnswerOfPictureCountResult: {
+            result: components["schemas"]["PictureCountResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
         CalcAnswerOfPreyResult: {
             result: components["schemas"]["PreyResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfSurvivalResult: {
+            result: components["schemas"]["SurvivalResult"];
             reasons: components["schemas"]["CalcReason"][];
         };
         /** @description Answer of an open calculator. */
@@ -3323,6 +3378,8 @@ export interface components {
             season: null | string;
             /** @description Weeks of another climate that she is given first, in words; none where none are. */
             programme: null | string;
+            /** @description Whether they may be put together in a net cage. */
+            inCage: boolean;
             /** @description Adult and maturing animals, females first. */
             candidates: components["schemas"]["Candidate"][];
             /** @description Who with whom, the best first. */
@@ -6134,6 +6191,41 @@ export interface components {
             /** @description Its other end. */
             to: components["schemas"]["PicturePoint"];
         };
+        /** @description How many dark bodies lie on a light ground in a picture. */
+        PictureCountResult: {
+            /**
+             * Format: int32
+             * @description How many were found.
+             */
+            count: number;
+            /**
+             * Format: int32
+             * @description Hardly fewer than this (95 %).
+             */
+            low: number;
+            /**
+             * Format: int32
+             * @description Nor more than this.
+             */
+            high: number;
+            /**
+             * Format: int32
+             * @description How many of them touch others.
+             */
+            inHeaps: number;
+            /**
+             * Format: int32
+             * @description Width of the picture as it was counted, pixels.
+             */
+            width: number;
+            /**
+             * Format: int32
+             * @description Its height.
+             */
+            height: number;
+            /** @description Where they lie. */
+            marks: components["schemas"]["BodyMark"][];
+        };
         /** @description A picture on record. */
         PictureEvent: {
             /** Format: uuid */
@@ -7985,6 +8077,79 @@ export interface components {
          * @enum {unknown}
          */
         Sureness: "almostCertain" | "likely" | "possible";
+        /** @description What is known of how long an animal lived. */
+        SurvivalObservation: {
+            /**
+             * Format: double
+             * @description Age at its death or when it was last known to live, 0 to 1,000,000.
+             */
+            time: number;
+            /** @description Whether it died then. */
+            event: boolean;
+            /**
+             * Format: int32
+             * @description How many such animals, 1 to 1,000,000; one when left out.
+             */
+            count?: null | number;
+            /**
+             * Format: double
+             * @description Age from which on it was followed, below its time; from the beginning when left out.
+             */
+            entry?: null | number;
+        };
+        /** @description The share still alive after the deaths at one age. */
+        SurvivalPoint: {
+            /**
+             * Format: double
+             * @description The age.
+             */
+            time: number;
+            /**
+             * Format: int32
+             * @description Animals followed and alive just before.
+             */
+            atRisk: number;
+            /**
+             * Format: int32
+             * @description Deaths then.
+             */
+            events: number;
+            /**
+             * Format: double
+             * @description Share that lives longer.
+             */
+            survival: number;
+            /**
+             * Format: double
+             * @description Greenwood's standard error; none where nothing lives longer.
+             */
+            standardError: null | number;
+            /**
+             * Format: double
+             * @description Lower end of the 95 % band.
+             */
+            low95: null | number;
+            /**
+             * Format: double
+             * @description Upper end.
+             */
+            high95: null | number;
+        };
+        /** @description Animals of which it is known how long they lived. */
+        SurvivalRequest: {
+            /** @description 1 to 10,000 of them. */
+            observations: components["schemas"]["SurvivalObservation"][];
+        };
+        /** @description How many live how long. */
+        SurvivalResult: {
+            /** @description One step for each age at which any died. */
+            steps: components["schemas"]["SurvivalPoint"][];
+            /**
+             * Format: double
+             * @description Age that half reach; none where it was not reached.
+             */
+            median: null | number;
+        };
         /** @description A shared tank as it can be chosen. */
         TankChoice: {
             /** Format: uuid */
@@ -11541,6 +11706,74 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CalcAnswerOfOverlapResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcPictureCount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/jpeg": string;
+                "image/png": string;
+                "image/webp": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfPictureCountResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcSurvival: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SurvivalRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfSurvivalResult"];
                 };
             };
             /** @description Bad Request */

@@ -70,6 +70,15 @@ public static class CalculatorEndpoints
             .WithName("calcOverlap")
             .Produces<CalcAnswer<OverlapResult>>()
             .ProducesValidationProblem();
+        calc.MapPost("picture-count", PictureCountCalculator.AnswerAsync)
+            .WithName("calcPictureCount")
+            .Accepts<byte[]>("image/jpeg", "image/png", "image/webp")
+            .Produces<CalcAnswer<PictureCountResult>>()
+            .ProducesValidationProblem();
+        calc.MapPost("survival", SurvivalCalculator.Answer)
+            .WithName("calcSurvival")
+            .Produces<CalcAnswer<SurvivalResult>>()
+            .ProducesValidationProblem();
     }
 
     /// <summary>A problem when a number is not finite or outside a range.</summary>

@@ -3,7 +3,6 @@ using App.Stock;
 using Husbandry.Growth;
 using Husbandry.Reasons;
 using Ledger;
-using Microsoft.AspNetCore.Http.HttpResults;
 using Microsoft.EntityFrameworkCore;
 
 namespace App.Growth;
@@ -11,7 +10,6 @@ namespace App.Growth;
 /// <summary>Pictures on an animal's record.</summary>
 public static class PictureEndpoints
 {
-    private const int MostBytes = 12 * 1024 * 1024;
     private const int MostCaption = 200;
 
     public static void MapPictures(this WebApplication app)
@@ -56,29 +54,14 @@ public static class PictureEndpoints
             return Problems.NotFound("animal");
         }
 
-        if (request.ContentLength > MostBytes)
+        if (await SentPicture.ReadAsync(request, cancel) is not { } bytes)
         {
-            return TooLarge();
+            return SentPicture.TooLarge();
         }
 
-        using var bytes = new MemoryStream();
-        var buffer = new byte[81920];
-        for (int read; (read = await request.Body.ReadAsync(buffer, cancel)) > 0; )
+        if (StoredPicture.From(bytes) is not { } picture)
         {
-            if (bytes.Length + read > MostBytes)
-            {
-                return TooLarge();
-            }
-
-            bytes.Write(buffer, 0, read);
-        }
-
-        if (StoredPicture.From(bytes.ToArray()) is not { } picture)
-        {
-            return Problems.Of(
-                "picture",
-                $"Must be a JPEG, PNG or WebP picture of {StoredPicture.LeastPixels} to {StoredPicture.MostPixels} pixels a side."
-            );
+            return SentPicture.NoPicture();
         }
 
         var room = await now.ReadAsync(cancel);
@@ -131,6 +114,4 @@ public static class PictureEndpoints
             .FirstOrDefaultAsync(cancel);
         return jpeg is null ? Problems.NotFound("picture") : TypedResults.File(jpeg, "image/jpeg");
     }
-
-    private static ValidationProblem TooLarge() => Problems.Of("picture", $"At most {MostBytes / 1024 / 1024} MB.");
 }

@@ -1,3 +1,4 @@
+using Husbandry.Nursery;
 using SkiaSharp;
 
 namespace App.Growth;
@@ -27,6 +28,42 @@ public sealed record StoredPicture(byte[] Jpeg, int Width, int Height)
     /// <summary>Draws a picture anew; place, camera and whatever else it carried is left behind.</summary>
     /// <returns>None when the bytes are no picture that is taken.</returns>
     public static StoredPicture? From(byte[] bytes)
+    {
+        using var drawn = Drawn(bytes);
+        if (drawn is null)
+        {
+            return null;
+        }
+
+        using var data = drawn.Encode(SKEncodedImageFormat.Jpeg, Quality);
+        return new StoredPicture(data.ToArray(), drawn.Width, drawn.Height);
+    }
+
+    /// <summary>The brightness of a picture, drawn anew as <see cref="From"/> does.</summary>
+    /// <returns>None when the bytes are no picture that is taken.</returns>
+    public static GreyPicture? GreyOf(byte[] bytes)
+    {
+        using var drawn = Drawn(bytes);
+        if (drawn is null)
+        {
+            return null;
+        }
+
+        using var grey = new SKBitmap(
+            new SKImageInfo(drawn.Width, drawn.Height, SKColorType.Gray8, SKAlphaType.Opaque)
+        );
+        drawn.ReadPixels(grey.Info, grey.GetPixels(), grey.RowBytes, 0, 0);
+        var luminance = new byte[drawn.Width * drawn.Height];
+        var pixels = grey.GetPixelSpan();
+        for (var row = 0; row < drawn.Height; row++)
+        {
+            pixels.Slice(row * grey.RowBytes, drawn.Width).CopyTo(luminance.AsSpan(row * drawn.Width));
+        }
+
+        return new GreyPicture(drawn.Width, drawn.Height, luminance);
+    }
+
+    private static SKImage? Drawn(byte[] bytes)
     {
         using var codec = SKCodec.Create(new MemoryStream(bytes), out _);
         if (
@@ -58,9 +95,7 @@ public sealed record StoredPicture(byte[] Jpeg, int Width, int Height)
         surface.Canvas.Concat(Upright(codec.EncodedOrigin, decoded.Width, decoded.Height));
         using var image = SKImage.FromBitmap(decoded);
         surface.Canvas.DrawImage(image, 0, 0, new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
-        using var drawn = surface.Snapshot();
-        using var data = drawn.Encode(SKEncodedImageFormat.Jpeg, Quality);
-        return new StoredPicture(data.ToArray(), info.Width, info.Height);
+        return surface.Snapshot();
     }
 
     /// <summary>Turns a picture upright as its orientation says. Source: EXIF 2.3, orientation tag.</summary>

@@ -15,6 +15,7 @@ namespace App.Pairing;
 /// <param name="EggCase">What a pairing is to give.</param>
 /// <param name="Season">When of the year, or what season she needs first; none where any time will do.</param>
 /// <param name="Programme">Weeks of another climate that she is given first, in words; none where none are.</param>
+/// <param name="InCage">Whether they may be put together in a net cage.</param>
 /// <param name="Candidates">Adult and maturing animals, females first.</param>
 /// <param name="Pairs">Who with whom, the best first.</param>
 public sealed record DeskSpecies(
@@ -22,6 +23,7 @@ public sealed record DeskSpecies(
     string EggCase,
     string? Season,
     string? Programme,
+    bool InCage,
     IReadOnlyList<Candidate> Candidates,
     IReadOnlyList<PairChoice> Pairs
 );
@@ -186,7 +188,7 @@ public static class PairingEndpoints
                 ],
                 pedigree.Loop,
                 FirstProject.Ranked(room.Rules, own),
-                [.. gear.Where(g => g.Name.Contains("cage", StringComparison.OrdinalIgnoreCase))]
+                [.. gear.Where(g => IsCage(g.Name))]
             )
         );
     }
@@ -202,10 +204,13 @@ public static class PairingEndpoints
             any.Group.EggCase ?? "eggs",
             any.Profile.Pairing!.Season?.Value,
             any.Profile.Pairing.Programme is { } programme ? ReadinessChecks.Says(programme.Value) : null,
+            any.Group.Courtship?.Ways.Any(w => w.Kit.Any(IsCage)) == true,
             candidates,
             PairChoice.Ranked(candidates, pedigree, any.Room)
         );
     }
+
+    private static bool IsCage(string gear) => gear.Contains("cage", StringComparison.OrdinalIgnoreCase);
 
     private static RoomPedigree PedigreeOf(StockIndex index) =>
         new(

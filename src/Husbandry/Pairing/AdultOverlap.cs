@@ -1,3 +1,4 @@
+using Husbandry.Climate;
 using Husbandry.Reasons;
 using Husbandry.Vigils;
 
@@ -18,6 +19,26 @@ public sealed record AdultSpan(IReadOnlyList<double> Dates, IWait Life)
     /// <summary>Chance (0–1) that it is adult by a day and still alive on it.</summary>
     /// <param name="day">Days from now, ≥ 0.</param>
     public double AdultOn(double day) => Dates.Average(date => date <= day ? Still(day - date) : 0);
+
+    /// <summary>The same if from a night on its waits go by more slowly, or faster.</summary>
+    /// <param name="night">From when on.</param>
+    /// <param name="slower">Factor on the days of its clock that are left then; below 1 for faster.</param>
+    /// <param name="pace">Its clock.</param>
+    public AdultSpan From(CalendarDays night, double slower, Pace pace)
+    {
+        var passed = pace.Within(night);
+        return this with
+        {
+            Dates =
+            [
+                .. Dates.Select(date =>
+                {
+                    var days = pace.Within(new CalendarDays(date));
+                    return days <= passed ? date : pace.Ahead(passed + ((days - passed) * slower)).Value;
+                }),
+            ],
+        };
+    }
 
     internal double Still(double days) => Math.Exp(Life.LogSurvival(new EffectiveDays(days).NotNegative));
 }

@@ -48,6 +48,7 @@ public sealed record Candidate(
     {
         var (subject, molt) = (mate.Subject, mate.Molt);
         var readiness = ReadinessChecks.Of(mate);
+        var span = Meeting.SpanOf(mate);
         var (details, tonight) = (subject.Standing.Details, subject.Room.Tonight);
         var pairings = subject.Standing.PairingsNow.ToList();
         var from = readiness.From is { } first && first > tonight ? first : tonight;
@@ -74,8 +75,8 @@ public sealed record Candidate(
             pairings.Count > 0 ? subject.Night(pairings[^1].At) : null,
             subject.Standing.OpenPairing is not null,
             mate.IsAdult,
-            Meeting.SpanOf(mate),
-            Meeting.SteeringOf(mate)
+            span,
+            Meeting.SteeringOf(mate, span)
         );
     }
 }

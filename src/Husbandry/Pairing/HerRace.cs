@@ -2,6 +2,7 @@ using Husbandry.Climate;
 using Husbandry.Growth;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
+using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
 namespace Husbandry.Pairing;
@@ -39,9 +40,6 @@ public sealed record HerRace(
     private const int MostNights = 60;
     private const int Week = 7;
     private const int Points = 240;
-
-    // Less nobody would act upon.
-    private const double Noticed = 0.01;
 
     /// <summary>Runs the race.</summary>
     /// <param name="she">A female of a species that is paired.</param>
@@ -85,8 +83,8 @@ public sealed record HerRace(
     }
 
     /// <summary>
-    /// The best night's chance with her fed leaner or more, and with her kept cooler. Food moves her molts alone; warmth moves the
-    /// sac as well, so that only her life runs otherwise.
+    /// The best night's chance with her fed leaner or more, and with her kept warmer or cooler. Food moves her molts alone; warmth
+    /// moves the sac as much as the molt, so that only her life runs otherwise beside them.
     /// </summary>
     private static IEnumerable<RaceIf> IfsOf(
         Mate she,
@@ -94,29 +92,29 @@ public sealed record HerRace(
         double now
     )
     {
-        var (subject, words) = (she.Subject, she.Subject.Room.Rules.Room.Pairing);
-        var slower = Math.Pow(words.SteerFood.Value, subject.Group.Feeding.PacePerFood.Value);
-        foreach (var (how, factor) in new[] { (Steering.Leaner, slower), (Steering.Richer, 1 / slower) })
+        var (subject, rules) = (she.Subject, she.Subject.Room.Rules.Room.Pairing);
+        var slower = Math.Pow(rules.SteerFood.Value, subject.Group.Feeding.PacePerFood.Value);
+        var (by, celsius) = (rules.SteerWarmthC.Value, subject.Pace.CelsiusNow);
+        var (thin, fat) = (
+            she.Condition.Value.Word == ConditionWord.Thin,
+            she.Condition.Value.Word is ConditionWord.Plump or ConditionWord.VeryPlump
+        );
+        var moves = she.Hush[CareAct.Rehouse].Verdict == Verdict.Fine;
+        // The thin are not starved, the fat not fattened, and who must be left alone is not moved.
+        (Steering How, double Food, double Clock, bool May, string Says)[] ways =
+        [
+            (Steering.Leaner, slower, 1, !thin, "Fed leaner"),
+            (Steering.Richer, 1 / slower, 1, !fat, "Fed more"),
+            (Steering.Warmer, 1, Meeting.SlowerAt(subject, celsius + by), moves, $"Kept {Wording.Plain(by)} °C warmer"),
+            (Steering.Cooler, 1, Meeting.SlowerAt(subject, celsius - by), moves, $"Kept {Wording.Plain(by)} °C cooler"),
+        ];
+        foreach (var (how, food, clock, may, says) in ways.Where(w => w.May && w is not { Food: 1, Clock: 1 }))
         {
-            // The thin are not starved, the fat not fattened.
-            if (
-                how == Steering.Leaner
-                    ? she.Condition.Value.Word == ConditionWord.Thin
-                    : she.Condition.Value.Word is ConditionWord.Plump or ConditionWord.VeryPlump
-            )
-            {
-                continue;
-            }
-
-            var still = Still(she, best.Paired + best.Sacs[^1], factor);
+            var still = Still(she, best.Paired + best.Sacs[^1], food, clock);
             var chance = PairingRace.Chance(still, best.Sacs.Select(wait => (best.Paired + wait).Value), best.Takes);
-            if (Math.Abs(chance - now) >= Noticed)
+            if (Math.Abs(chance - now) >= rules.RaceNoticed.Value)
             {
-                yield return new RaceIf(
-                    how,
-                    chance,
-                    $"{(how == Steering.Leaner ? "Fed leaner" : "Fed more")} from tonight on: {Wording.Chance(chance)}"
-                );
+                yield return new RaceIf(how, chance, $"{says} from tonight on: {Wording.Chance(chance)}");
             }
         }
     }
@@ -125,7 +123,11 @@ public sealed record HerRace(
     /// Chance that neither a molt nor the end of her life has come by a day of her own clock: read off a table that is as fine as
     /// the drawing needs, straight between its points.
     /// </summary>
-    private static Func<double, double> Still(Mate she, EffectiveDays until, double slower = 1)
+    /// <param name="she">She.</param>
+    /// <param name="until">The last day that is asked for.</param>
+    /// <param name="slower">Factor on what is left of her wait for a molt, by food.</param>
+    /// <param name="clock">Factor on the nights in which a day of her clock goes by, by warmth.</param>
+    private static Func<double, double> Still(Mate she, EffectiveDays until, double slower = 1, double clock = 1)
     {
         var (subject, molt, life) = (she.Subject, she.Molt, she.AdultLife);
         var step = Math.Max(1, until.Value / Points);
@@ -135,7 +137,7 @@ public sealed record HerRace(
             var day = subject.Pace.Ahead(new EffectiveDays(k * step));
             table[k] =
                 (molt?.Left.Survival(new CalendarDays(day.Value / slower)) ?? 1)
-                * (1 - life.Within(new EffectiveDays(day.Value)));
+                * (1 - life.Within(new EffectiveDays(day.Value * clock)));
         }
 
         return day =>

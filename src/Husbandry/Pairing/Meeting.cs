@@ -1,6 +1,7 @@
 using Husbandry.Climate;
 using Husbandry.Growth;
 using Husbandry.Reasons;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Vigils;
@@ -23,11 +24,12 @@ public enum Steering
     Richer,
 }
 
-/// <summary>Steering one animal, and when it would be adult then.</summary>
+/// <summary>One way of steering an animal.</summary>
 /// <param name="How">What is done.</param>
-/// <param name="Says">What is done and when, in words.</param>
-/// <param name="Span">When it is adult, and how long.</param>
-public sealed record SteeredSpan(Steering How, string Says, AdultSpan Span);
+/// <param name="Slower">Factor on the rest of its waits from then on.</param>
+/// <param name="Says">What is done in words, by the nights from tonight on which it begins.</param>
+/// <param name="Then">When it would be adult, and how long, by the same.</param>
+public sealed record SteeredSpan(Steering How, double Slower, Func<int, string> Says, Func<int, AdultSpan> Then);
 
 /// <summary>Whether a male and a female will be adult together, and what would make it likelier.</summary>
 /// <param name="Chance">Chance (0–1) as both are kept now.</param>
@@ -40,14 +42,14 @@ public sealed record Meeting(double Chance, Guid? Steered, Steering? How, double
     /// <summary>Dates of one molt, each equally likely.</summary>
     private const int Dates = 12;
 
-    // Shelves that differ by less are alike, °C.
-    private const double Noticed = 0.5;
+    // The ways of which later beginnings are tried.
+    private const int MostDelayed = 2;
 
     // Beyond so many molts no date says anything.
     private const int MostMolts = 8;
 
     /// <summary>When an animal is adult as it is kept now; none where that cannot be told.</summary>
-    public static AdultSpan? SpanOf(Mate mate, double slower = 1)
+    public static AdultSpan? SpanOf(Mate mate)
     {
         var life = mate.AdultLife;
         if (mate.IsAdult)
@@ -62,7 +64,7 @@ public sealed record Meeting(double Chance, Guid? Steered, Steering? How, double
 
         var low = Math.Max(1, left.ByInstarLow ?? left.BySizeLow ?? 1);
         var high = Math.Min(MostMolts, Math.Max(low, left.ByInstarHigh ?? left.BySizeHigh ?? low));
-        var steps = MoltPath.Of(mate.Subject, mate.Molt, mate.Size, high, slower).ToList();
+        var steps = MoltPath.Of(mate.Subject, mate.Molt, mate.Size, high).ToList();
         return steps.Count < low
             ? null
             : new AdultSpan(
@@ -78,9 +80,11 @@ public sealed record Meeting(double Chance, Guid? Steered, Steering? How, double
     }
 
     /// <summary>The ways in which it can be steered; none of who is adult or must be left alone, and no hunger for the thin.</summary>
-    public static IReadOnlyList<SteeredSpan> SteeringOf(Mate mate)
+    /// <param name="mate">The animal.</param>
+    /// <param name="span">When it is adult as it is kept now.</param>
+    public static IReadOnlyList<SteeredSpan> SteeringOf(Mate mate, AdultSpan? span)
     {
-        if (mate.IsAdult || mate.Hush[CareAct.Rehouse].Verdict != Verdict.Fine)
+        if (span is null || mate.IsAdult || mate.Hush[CareAct.Rehouse].Verdict != Verdict.Fine)
         {
             return [];
         }
@@ -88,45 +92,50 @@ public sealed record Meeting(double Chance, Guid? Steered, Steering? How, double
         var (subject, rules) = (mate.Subject, mate.Subject.Room.Rules.Room);
         var food = Math.Pow(rules.Pairing.SteerFood.Value, subject.Group.Feeding.PacePerFood.Value);
         var name = subject.Standing.Details.Nickname;
+        var (thin, fat) = (
+            mate.Condition.Value.Word == ConditionWord.Thin,
+            mate.Condition.Value.Word is ConditionWord.Plump or ConditionWord.VeryPlump
+        );
         return
         [
             .. ByWarmth(mate)
-                .Append(
-                    (
-                        How: Steering.Leaner,
-                        Slower: mate.Condition.Value.Word == ConditionWord.Thin ? 1 : food,
-                        Says: $"{name} fed leaner from tonight on"
-                    )
-                )
-                .Append(
-                    (
-                        How: Steering.Richer,
-                        Slower: mate.Condition.Value.Word is ConditionWord.Plump or ConditionWord.VeryPlump
-                            ? 1
-                            : 1 / food,
-                        Says: $"{name} fed more from tonight on"
-                    )
-                )
+                .Append((Steering.Leaner, thin ? 1 : food, night => $"{name} fed leaner from {On(night)} on"))
+                .Append((Steering.Richer, fat ? 1 : 1 / food, night => $"{name} fed more from {On(night)} on"))
                 .Where(o => o.How is Steering.Warmer or Steering.Richer ? o.Slower < 1 : o.Slower > 1)
-                .Select(o => (o.How, o.Says, Span: SpanOf(mate, o.Slower)))
-                .Where(o => o.Span is not null)
-                .Select(o => new SteeredSpan(o.How, o.Says, o.Span!)),
+                .Select(o => new SteeredSpan(
+                    o.How,
+                    o.Slower,
+                    o.Says,
+                    night => span.From(new CalendarDays(night), o.Slower, subject.Pace)
+                )),
         ];
+
+        string On(int night) => Night(subject, night);
+    }
+
+    private static string Night(Subject subject, int fromTonight) =>
+        fromTonight == 0 ? "tonight" : subject.Room.Wording.Date(subject.Room.Tonight.AddDays(fromTonight));
+
+    /// <summary>Factor on the waits of an animal at another warmth, held within so many degrees of the reference of its species.</summary>
+    internal static double SlowerAt(Subject subject, double celsius)
+    {
+        var (warmth, room) = (subject.Profile.Warmth.Value, subject.Room.Rules.Room);
+        var by = room.Pairing.SteerWarmthC.Value;
+        return Pace.Rate(warmth, room.Climate, subject.Pace.CelsiusNow)
+            / Pace.Rate(warmth, room.Climate, Math.Clamp(celsius, warmth.ReferenceC - by, warmth.ReferenceC + by));
     }
 
     /// <summary>
     /// The warmest and the coolest shelf on which it may stand, by what was read there of late; where no shelf is known to be
     /// warmer or cooler, so many degrees as the rule says. Never further from the reference of the species than that.
     /// </summary>
-    private static IEnumerable<(Steering How, double Slower, string Says)> ByWarmth(Mate mate)
+    private static IEnumerable<(Steering How, double Slower, Func<int, string> Says)> ByWarmth(Mate mate)
     {
         var (subject, room) = (mate.Subject, mate.Subject.Room);
         var (warmth, by) = (subject.Profile.Warmth.Value, room.Rules.Room.Pairing.SteerWarmthC.Value);
+        var noticed = room.Rules.Room.Pairing.ShelfNoticedC.Value;
         var (now, name) = (subject.Pace.CelsiusNow, subject.Standing.Details.Nickname);
         var (least, most) = (warmth.ReferenceC - by, warmth.ReferenceC + by);
-        var rate = Pace.Rate(warmth, room.Rules.Room.Climate, now);
-        double SlowerAt(double celsius) =>
-            rate / Pace.Rate(warmth, room.Rules.Room.Climate, Math.Clamp(celsius, least, most));
         var shelves = subject.Pace.IsKnown
             ? room
                 .Layout.Racks.SelectMany(r =>
@@ -140,22 +149,24 @@ public sealed record Meeting(double Chance, Guid? Steered, Steering? How, double
         foreach (var how in new[] { Steering.Warmer, Steering.Cooler })
         {
             var warmer = how == Steering.Warmer;
-            var fit = shelves.Where(s => warmer ? s.Celsius > now + Noticed : s.Celsius < now - Noticed).ToList();
+            var fit = shelves.Where(s => warmer ? s.Celsius > now + noticed : s.Celsius < now - noticed).ToList();
             if (fit.Count > 0)
             {
                 var shelf = warmer ? fit.MaxBy(s => s.Celsius) : fit.MinBy(s => s.Celsius);
                 yield return (
                     how,
-                    SlowerAt(shelf.Celsius),
-                    $"{name} moved to {shelf.ShelfCode} tonight ({Wording.Plain(Math.Round(shelf.Celsius, 1))} °C)"
+                    SlowerAt(subject, shelf.Celsius),
+                    night =>
+                        $"{name} moved to {shelf.ShelfCode} {(night == 0 ? "" : "on ")}{Night(subject, night)} ({Wording.Plain(Math.Round(shelf.Celsius, 1))} °C)"
                 );
             }
             else
             {
                 yield return (
                     how,
-                    SlowerAt(warmer ? now + by : now - by),
-                    $"{name} {Wording.Plain(by)} °C {(warmer ? "warmer" : "cooler")} from tonight on"
+                    SlowerAt(subject, warmer ? now + by : now - by),
+                    night =>
+                        $"{name} {Wording.Plain(by)} °C {(warmer ? "warmer" : "cooler")} from {Night(subject, night)} on"
                 );
             }
         }
@@ -171,10 +182,22 @@ public sealed record Meeting(double Chance, Guid? Steered, Steering? How, double
 
         var nights = rules.MeetNights.Value;
         var now = AdultOverlap.Chance(her, his, nights);
-        var best = she
-            .Steering.Select(s => (One: she, s.How, s.Says, Then: AdultOverlap.Chance(s.Span, his, nights)))
-            .Concat(he.Steering.Select(s => (One: he, s.How, s.Says, Then: AdultOverlap.Chance(her, s.Span, nights))))
-            .OrderByDescending(s => s.Then)
+        var ways = she.Steering.Select(s => (One: she, Way: s)).Concat(he.Steering.Select(s => (One: he, Way: s)));
+        double ThenOf(Candidate one, AdultSpan span) =>
+            one == she ? AdultOverlap.Chance(span, his, nights) : AdultOverlap.Chance(her, span, nights);
+        (Candidate One, SteeredSpan Way, int On, double Then) From(Candidate one, SteeredSpan way, int on) =>
+            (one, way, on, ThenOf(one, way.Then(on)));
+        var tonight = ways.Select(w => From(w.One, w.Way, 0)).OrderByDescending(s => s.Then).ToList();
+        // What helps most from tonight on may help more from a later night on: two that come too near pass each other.
+        var tried = tonight
+            .Concat(tonight.Take(MostDelayed).SelectMany(s => rules.SteerOn.Value.Select(on => From(s.One, s.Way, on))))
+            .ToList();
+        var most = tried.Select(s => s.Then).DefaultIfEmpty().Max();
+        // Of those that gain as much the soonest.
+        var best = tried
+            .Where(s => s.Then >= most - rules.RaceNoticed.Value)
+            .OrderBy(s => s.On)
+            .ThenByDescending(s => s.Then)
             .FirstOrDefault();
         var says = $"Adult together in {Wording.Chance(now)}";
         return best.One is null || best.Then - now < rules.SteerWorth.Value
@@ -182,9 +205,9 @@ public sealed record Meeting(double Chance, Guid? Steered, Steering? How, double
             : new Meeting(
                 now,
                 best.One.StockId,
-                best.How,
+                best.Way.How,
                 best.Then,
-                $"{says}; {best.Says}: in {Wording.Chance(best.Then)}."
+                $"{says}; {best.Way.Says(best.On)}: in {Wording.Chance(best.Then)}."
             );
     }
 

@@ -47,9 +47,19 @@ public sealed class PairingEndedEntry() : EntryDefinition<PairingEnded>("pairing
             return standing;
         }
 
+        // Who stays with her goes on being together: it is asked every day how they fare, until they are parted.
         var ended = standing.WithLastPairing(
             act.PartnerId,
-            p => p with { End = new PairingEnd(entry.When.To, act.Ending, act.Remark) }
+            p =>
+                act.Ending == PairingEnding.LeftIn
+                    ? p with
+                    {
+                        Method = PairingMethod.LeftTogether,
+                    }
+                    : p with
+                    {
+                        End = new PairingEnd(entry.When.To, act.Ending, act.Remark),
+                    }
         );
         return act.Ending == PairingEnding.MaleEaten && standing is { Details.Sex: Sex.Male, IsMany: false }
             ? ended.Gone(entry, DepartureKind.Died, CountChange.Died, $"eaten by {act.Partner ?? "his mate"}")

@@ -23,9 +23,6 @@ public sealed record WebTask(DateOnly Night, int Earlier, double SpinsAnyway, Gu
 /// <remarks>Source: the rules <c>webHours</c>, <c>retryNights</c> and <c>usualTries</c>.</remarks>
 public static class PairingTasks
 {
-    // Rounds are made in the evening: a quarter of the time early will do.
-    private const double EarlyShare = 0.25;
-
     /// <summary>Whether an animal may be one that spins sperm webs: an adult male of a group that does.</summary>
     public static bool MaySpin(Subject he, Stage stage) =>
         he.Standing is { IsMany: false, Details.Sex: Sex.Male } && stage == Stage.Adult;
@@ -38,7 +35,7 @@ public static class PairingTasks
             he.Standing is not { Details.Sex: Sex.Male, Departure: null, Loan: null, Pairings: [.., var last] }
             || he.Group.Courtship?.SpermWeb.Value != true
             || last.IsOpen
-            || last.End is { How: PairingEnding.MaleEaten or PairingEnding.LeftIn }
+            || last.End is { How: PairingEnding.MaleEaten }
         )
         {
             return null;
@@ -51,7 +48,7 @@ public static class PairingTasks
             return null;
         }
 
-        var due = FirstEvening(he, home.AddHours(rules.WebHours.Value[looks.Count] * (1 - EarlyShare)));
+        var due = FirstEvening(he, home.AddHours(rules.WebHours.Value[looks.Count] * (1 - rules.WebEarlyShare.Value)));
         // What nobody looked for in all that time tells nothing any more.
         var over = he.Night(home).AddDays(rules.RetryNights.Value);
         return he.Room.Tonight >= over
@@ -69,7 +66,8 @@ public static class PairingTasks
             she.Standing is not { Details.Sex: Sex.Female, Departure: null, Loan: null, Pairings: [.., var last] }
             || !she.AllWaitFor(VigilKind.EggCase)
             || she.Standing.PairingsNow.Count() >= rules.UsualTries.Value
-            || last.End?.How is PairingEnding.MaleEaten or PairingEnding.LeftIn
+            || last.IsOpen
+            || last.End?.How is PairingEnding.MaleEaten
             || she.Profile.Pairing is null
             || AgainstPairing(hush[CareAct.Pair]).Count > 0
         )
@@ -78,7 +76,11 @@ public static class PairingTasks
         }
 
         var on = she.Night(last.At).AddDays(rules.RetryNights.Value);
-        return she.Room.Tonight > she.Night(last.At).AddDays(2 * rules.RetryNights.Value) ? null : on;
+        return
+            she.Room.Tonight
+            > she.Night(last.At).AddDays((int)Math.Round(rules.RetryLapses.Value * rules.RetryNights.Value))
+            ? null
+            : on;
     }
 
     /// <summary>What of a hush stands against a pairing: not that she waits after one, of which the desk speaks by itself.</summary>

@@ -108,10 +108,13 @@ public sealed record RunSheet(
             safety,
             HourOf(rules),
             courtship.SpermWeb.Value,
-            // What takes no prey eats no mate.
+            // What takes no prey eats no mate, and who stays with her already is parted from her.
             [
                 .. Enum.GetValues<PairingEnding>()
-                    .Where(e => e != PairingEnding.MaleEaten || subject.Group.Feeding.Prey is not null),
+                    .Where(e => e != PairingEnding.MaleEaten || subject.Group.Feeding.Prey is not null)
+                    .Where(e =>
+                        e != PairingEnding.LeftIn || pairing is not { IsOpen: true, Method: PairingMethod.LeftTogether }
+                    ),
             ],
             [.. courtship.Sights.Select(SightWords.Of)],
             [.. courtship.Afterwards.Select(SightWords.Of)],

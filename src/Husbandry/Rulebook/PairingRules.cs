@@ -12,9 +12,14 @@ namespace Husbandry.Rulebook;
 /// <param name="MeetNights">For how many nights two must be adult together.</param>
 /// <param name="SteerWarmthC">By how much a warmer or cooler shelf is reckoned, °C; never further from the reference of the species.</param>
 /// <param name="SteerFood">Factor on the days between meals, of feeding leaner.</param>
+/// <param name="SteerOn">Nights from tonight from which steering may also begin.</param>
 /// <param name="SteerWorth">Chance that must be gained before steering is proposed.</param>
 /// <param name="LungesAbort">After so many lunges they are parted.</param>
 /// <param name="WebHours">Hours after the pairing at which his web is looked for.</param>
+/// <param name="WebEarlyShare">Share of that time by which an evening's look may come too early.</param>
+/// <param name="RetryLapses">After so many times the nights to a second try it is not proposed any more.</param>
+/// <param name="ShelfNoticedC">Shelves that differ by less are alike, °C.</param>
+/// <param name="RaceNoticed">Chance that must be gained or lost before a what-if of the race is told.</param>
 /// <param name="FedAfter">How both are fed afterwards, with what other keepers do.</param>
 /// <param name="Evidence">What tells whether a pairing took.</param>
 /// <param name="FirstProject">What makes a species fit for a first pairing.</param>
@@ -28,9 +33,14 @@ public sealed record RoomPairingRules(
     Rule<int> MeetNights,
     Rule<double> SteerWarmthC,
     Rule<double> SteerFood,
+    Rule<IReadOnlyList<int>> SteerOn,
     Rule<double> SteerWorth,
     Rule<int> LungesAbort,
     Rule<IReadOnlyList<int>> WebHours,
+    Rule<double> WebEarlyShare,
+    Rule<double> RetryLapses,
+    Rule<double> ShelfNoticedC,
+    Rule<double> RaceNoticed,
     Rule<string> FedAfter,
     PairingEvidenceRules Evidence,
     FirstProjectRules FirstProject
@@ -53,6 +63,9 @@ public sealed record FirstProjectRules(
 /// that did not. Of his webs both likelihoods are kept, as one male spins oftener than another.
 /// </summary>
 /// <param name="Ratios">Likelihood ratio (&gt; 0) by what was seen.</param>
+/// <param name="ClueShown">Share (0–1) of the pairings in which a clue is seen, of those in which it is seen oftener.</param>
+/// <param name="CluePriorPairings">How many pairings of the room the rulebook's likelihoods weigh as much as.</param>
+/// <param name="WebCertain">A male's own share of looks with a web is held so far from 0 and from 1.</param>
 /// <param name="NothingSeen">Of a pairing that was watched to its end, and no mating seen.</param>
 /// <param name="WebEarly">Likelihood (0–1) of a new web at the first look, if they mated.</param>
 /// <param name="WebLate">The same at the last.</param>
@@ -60,6 +73,9 @@ public sealed record FirstProjectRules(
 /// <param name="SpinsAnywayLooks">How many looks of his own that stands for.</param>
 public sealed record PairingEvidenceRules(
     IReadOnlyDictionary<PairingSight, Rule<double>> Ratios,
+    Rule<double> ClueShown,
+    Rule<double> CluePriorPairings,
+    Rule<double> WebCertain,
     Rule<double> NothingSeen,
     Rule<double> WebEarly,
     Rule<double> WebLate,

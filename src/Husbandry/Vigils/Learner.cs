@@ -29,6 +29,7 @@ public sealed class Learner(Room room, Lessons? former = null)
     private readonly Dictionary<string, List<SignSpan>> spans = [];
     private readonly Dictionary<string, (int Offers, int Refused)> refusals = [];
     private readonly List<(DateOnly From, double? TimesNeeded)> winters = [];
+    private readonly List<TriedPairing> tried = [];
 
     /// <summary>What one animal has to teach, read off its record.</summary>
     private sealed record Taught(
@@ -36,6 +37,7 @@ public sealed class Learner(Room room, Lessons? former = null)
         List<(VigilKind Vigil, string End, IReadOnlyList<PastWait> Waits)> Waits,
         List<SignSpan> Spans,
         List<bool> TakenInPremolt,
+        List<TriedPairing> Tried,
         (DateOnly From, double? TimesNeeded)? Winter
     );
 
@@ -65,15 +67,17 @@ public sealed class Learner(Room room, Lessons? former = null)
             winter = (subject.Night(chill.From), chill.To is { } to ? (to - chill.From).TotalDays / needed : null);
         }
 
+        List<TriedPairing> pairings = [.. TriedPairing.AllOf(subject)];
         return subject.Group.Growth.MoltsFollowed.Value
             ? new Taught(
                 subject,
                 found,
                 [.. SignLessons.SpansOf(subject)],
                 [.. Appetite.TakenInPremolt(subject)],
+                pairings,
                 winter
             )
-            : new Taught(subject, found, [], [], winter);
+            : new Taught(subject, found, [], [], pairings, winter);
     }
 
     private void Take(Taught taught)
@@ -86,6 +90,7 @@ public sealed class Learner(Room room, Lessons? former = null)
             Keep(key, vigil, end, subject.Standing.StockId, found);
         }
 
+        tried.AddRange(taught.Tried);
         if (taught.Winter is { } winter)
         {
             winters.Add(winter);
@@ -152,6 +157,7 @@ public sealed class Learner(Room room, Lessons? former = null)
             spans.ToDictionary(s => s.Key, s => SignLessons.Of(s.Value, bare.Rules, s.Key)),
             refusals.ToDictionary(r => r.Key, r => RefusalLesson.Of(r.Value, bare.Rules.Room.Signs)),
             winters,
+            new ClueLessons(tried),
             missed,
             learnedMissed
         );

@@ -29,12 +29,14 @@ public sealed class Lessons
         Dictionary<string, IReadOnlyList<SignLesson>> signs,
         Dictionary<string, RefusalLesson> refusals,
         IReadOnlyList<(DateOnly From, double? TimesNeeded)> winters,
+        ClueLessons clues,
         double missedShare,
         double missedLearned
     )
     {
         (this.waits, this.ends, this.signs) = (waits, ends, signs);
         (this.refusals, this.winters) = (refusals, winters);
+        Clues = clues;
         (MissedShare, MissedLearned) = (missedShare, missedLearned);
     }
 
@@ -45,7 +47,7 @@ public sealed class Lessons
     public double MissedShare { get; }
 
     /// <summary>Nothing learned yet.</summary>
-    public static Lessons None { get; } = new([], [], [], [], [], 0, 0);
+    public static Lessons None { get; } = new([], [], [], [], [], ClueLessons.None, 0, 0);
 
     /// <summary>Learns from all animals that are or were in the room, those that left included.</summary>
     /// <param name="standings">The animals.</param>
@@ -78,6 +80,9 @@ public sealed class Lessons
 
     /// <summary>How often animals of a group turn food down in premolt here; none where no offer was counted.</summary>
     public RefusalLesson? RefusedInPremolt(string group) => refusals.GetValueOrDefault(group);
+
+    /// <summary>How what is seen of pairings told here whether they took.</summary>
+    public ClueLessons Clues { get; }
 
     /// <summary>When pupae are put in the cold here, and for how long.</summary>
     public WinterLesson Winter(RoomRules rules) => WinterLesson.Of(winters, rules.Lessons);

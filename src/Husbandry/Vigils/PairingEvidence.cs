@@ -19,8 +19,6 @@ public sealed record TookClue(string Label, double Ratio, Reason Why);
 /// </remarks>
 public sealed record PairingEvidence(IReadOnlyList<TookClue> Clues)
 {
-    private const double Least = 0.02;
-
     /// <summary>Product of the likelihood ratios.</summary>
     public double Ratio => Clues.Aggregate(1.0, (r, c) => r * c.Ratio);
 
@@ -29,23 +27,35 @@ public sealed record PairingEvidence(IReadOnlyList<TookClue> Clues)
     /// <param name="wait">Her wait after one or more pairings.</param>
     public static PairingEvidence Of(Subject she, VigilEvent wait)
     {
-        var rules = she.Room.Rules.Room.Pairing;
-        var pairings = she
-            .Standing.Pairings.Where(p =>
-                p.At >= wait.Began.From && !(p.At > (wait.Ended?.To ?? DateTimeOffset.MaxValue))
-            )
-            .ToList();
+        var (rules, lessons) = (she.Room.Rules.Room.Pairing, she.Room.Lessons.Clues);
+        var pairings = Behind(she, wait);
         var best = pairings
-            .Select(p => OfPairing(p, rules))
+            .Select(p => OfPairing(p, rules, lessons))
             .MaxBy(clues => clues.Aggregate(1.0, (r, c) => r * c.Ratio));
         var afterwards = pairings
             .SelectMany(p => p.Seen)
             .Where(m => SightWords.Of(m.Sight).Meaning == SightMeaning.Afterwards && !IsWeb(m.Sight))
             .DistinctBy(m => m.Sight)
-            .Select(m => Of(m, rules))
+            .Select(m => Of(m, rules, lessons))
             .OfType<TookClue>();
         return new PairingEvidence([.. best ?? [], .. afterwards]);
     }
+
+    /// <summary>The pairings behind a wait of hers.</summary>
+    internal static List<PairingEvent> Behind(Subject she, VigilEvent wait) =>
+        [
+            .. she.Standing.Pairings.Where(p =>
+                p.At >= wait.Began.From && !(p.At > (wait.Ended?.To ?? DateTimeOffset.MaxValue))
+            ),
+        ];
+
+    /// <summary>Whether somebody watched a pairing until they were parted.</summary>
+    internal static bool WatchedToTheEnd(PairingEvent pairing) =>
+        pairing is { Led: true, End: not null, Method: PairingMethod.Watched or PairingMethod.TubToTub };
+
+    /// <summary>Whether a look for his web was the first, when not all have spun that will.</summary>
+    internal static bool IsEarly(PairingMoment web, PairingEvent pairing, RoomPairingRules rules) =>
+        (web.At - (pairing.End?.At ?? pairing.At)).TotalHours < rules.WebHours.Value.Average();
 
     /// <summary>The shares of the ends with the odds of the hoped one moved by what was seen.</summary>
     public IReadOnlyDictionary<string, double> Weigh(IReadOnlyDictionary<string, double> shares)
@@ -97,25 +107,26 @@ public sealed record PairingEvidence(IReadOnlyList<TookClue> Clues)
     }
 
     /// <summary>What was seen of one pairing: that they mated, or that nothing was; and his web afterwards.</summary>
-    private static List<TookClue> OfPairing(PairingEvent pairing, RoomPairingRules rules)
+    private static List<TookClue> OfPairing(PairingEvent pairing, RoomPairingRules rules, ClueLessons lessons)
     {
         var clues = new List<TookClue>();
         var mated = pairing.Seen.FirstOrDefault(m => SightWords.Of(m.Sight).Meaning == SightMeaning.Mated);
-        if (mated is not null && Of(mated, rules) is { } clue)
+        if (mated is not null && Of(mated, rules, lessons) is { } clue)
         {
             clues.Add(clue);
         }
-        else if (
-            mated is null
-            && pairing is { Led: true, End: not null, Method: PairingMethod.Watched or PairingMethod.TubToTub }
-        )
+        else if (mated is null && WatchedToTheEnd(pairing))
         {
-            var rule = rules.Evidence.NothingSeen;
+            var (rule, learned) = (rules.Evidence.NothingSeen, lessons.NothingSeen(rules.Evidence));
             clues.Add(
                 new TookClue(
                     "No mating seen",
-                    rule.Value,
-                    rule.Because("Nothing seen", "room.evidence.nothingSeen", "Watched to the end, and no mating seen.")
+                    learned.Ratio,
+                    rule.Because(
+                        "Nothing seen",
+                        "room.evidence.nothingSeen",
+                        $"Watched to the end, and no mating seen: odds times {Wording.Plain(learned.Ratio)}.{learned.Counted}"
+                    )
                 )
             );
         }
@@ -123,23 +134,23 @@ public sealed record PairingEvidence(IReadOnlyList<TookClue> Clues)
         // The last look tells; a web that came late was none at the first.
         if (pairing.Seen.LastOrDefault(m => IsWeb(m.Sight)) is { } web)
         {
-            clues.Add(OfWeb(web, pairing, rules));
+            clues.Add(OfWeb(web, pairing, rules, lessons));
         }
 
         return clues;
     }
 
-    private static TookClue OfWeb(PairingMoment web, PairingEvent pairing, RoomPairingRules rules)
+    private static TookClue OfWeb(PairingMoment web, PairingEvent pairing, RoomPairingRules rules, ClueLessons lessons)
     {
-        var hours = (web.At - (pairing.End?.At ?? pairing.At)).TotalHours;
-        var middle = rules.WebHours.Value.Average();
-        var early = hours < middle;
+        var early = IsEarly(web, pairing, rules);
         var (rule, name) = early
             ? (rules.Evidence.WebEarly, "room.evidence.webEarly")
             : (rules.Evidence.WebLate, "room.evidence.webLate");
         // No number of looks makes certain of it.
-        var anyway = Math.Clamp(web.SpinsAnyway ?? rules.Evidence.SpinsAnyway.Value, Least, 1 - Least);
-        var mated = rule.Value;
+        var least = rules.Evidence.WebCertain.Value;
+        var anyway = Math.Clamp(web.SpinsAnyway ?? rules.Evidence.SpinsAnyway.Value, least, 1 - least);
+        var (mated, spunHere, looksHere) = lessons.Web(early, rules.Evidence);
+        var counted = looksHere == 0 ? "" : $" Counted here: {spunHere} of {looksHere} that took.";
         var spun = web.Sight == PairingSight.NewWeb;
         var ratio = spun ? mated / anyway : (1 - mated) / (1 - anyway);
         var says = spun ? "He spun a new sperm web" : "He spun no new web";
@@ -149,14 +160,17 @@ public sealed record PairingEvidence(IReadOnlyList<TookClue> Clues)
             rule.Because(
                 "His web",
                 name,
-                $"{says}: {Wording.Chance(mated)} do after mating, and {Wording.Chance(anyway)} of his looks show one anyway."
+                $"{says}: {Wording.Chance(mated)} do after mating, and {Wording.Chance(anyway)} of his looks show one anyway.{counted}"
             )
         );
     }
 
-    private static TookClue? Of(PairingMoment moment, RoomPairingRules rules)
+    private static TookClue? Of(PairingMoment moment, RoomPairingRules rules, ClueLessons lessons)
     {
-        if (rules.Evidence.Ratios.GetValueOrDefault(moment.Sight) is not { } rule)
+        if (
+            rules.Evidence.Ratios.GetValueOrDefault(moment.Sight) is not { } rule
+            || lessons.Of(moment.Sight, rules.Evidence) is not { } learned
+        )
         {
             return null;
         }
@@ -164,14 +178,14 @@ public sealed record PairingEvidence(IReadOnlyList<TookClue> Clues)
         var words = SightWords.Of(moment.Sight);
         return new TookClue(
             words.Label,
-            rule.Value,
+            learned.Ratio,
             rule.Because(
                 words.Label,
                 $"room.evidence.ratios.{moment.Sight.ToString().ToLowerFirst()}",
-                $"{words.Past.ToUpperFirst()}: odds times {Wording.Plain(rule.Value)}."
+                $"{words.Past.ToUpperFirst()}: odds times {Wording.Plain(learned.Ratio)}.{learned.Counted}"
             )
         );
     }
 
-    private static bool IsWeb(PairingSight sight) => sight is PairingSight.NewWeb or PairingSight.NoWeb;
+    internal static bool IsWeb(PairingSight sight) => sight is PairingSight.NewWeb or PairingSight.NoWeb;
 }

@@ -9,6 +9,7 @@ import { Field, FormError, TextField } from '../../ui/Field';
 import type { Bench, BenchField } from './benchParts';
 import { benches } from './benches';
 import type { Filled } from './fill';
+import { addressOf } from './pictures';
 
 /** Every open calculator with its form, its drawing and its reasons. */
 export function BenchPage() {
@@ -118,6 +119,26 @@ function Entry({ field, value, error, onChange }: EntryProps) {
             className="field font-text"
             value={value}
             onChange={(e) => onChange(e.target.value)}
+          />
+        )}
+      </Field>
+    );
+  }
+  if (field.kind === 'picture') {
+    return (
+      <Field label={field.label} hint={field.hint} error={error}>
+        {(p) => (
+          <input
+            {...p}
+            type="file"
+            accept="image/jpeg,image/png,image/webp"
+            className="field py-2"
+            onChange={(e) => {
+              const file = e.target.files?.[0];
+              if (file !== undefined) {
+                void addressOf(file).then(onChange);
+              }
+            }}
           />
         )}
       </Field>

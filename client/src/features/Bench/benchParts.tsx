@@ -6,7 +6,7 @@ import type { Filled } from './fill';
 export interface BenchField {
   key: string;
   label: string;
-  kind: 'number' | 'lines' | 'group' | 'choice';
+  kind: 'number' | 'lines' | 'group' | 'choice' | 'picture';
   start: string;
   hint?: string;
   /** Lines that are seen at once, of what is written in lines; six when left out. */

@@ -1,9 +1,9 @@
 import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
+import { BookingForm } from './BookingForm';
 import { useLogChore } from './queries';
-import { Dialog } from '../../ui/Dialog';
-import { Field, FormError, TextField } from '../../ui/Field';
+import { Field, FormError } from '../../ui/Field';
 import { dateRange } from '../../ui/dates';
 import { newId } from '../../ui/newId';
 
@@ -86,63 +86,8 @@ export function GearSection({ view }: { view: Schemas['ChoresView'] }) {
       </form>
       <FormError>{log.error instanceof Refusal ? log.error.all : undefined}</FormError>
       {booking !== null && (
-        <BookingForm gear={booking} tonight={view.tonight} onClose={() => setBooking(null)} />
+        <BookingForm gear={booking} night={view.tonight} onClose={() => setBooking(null)} />
       )}
     </section>
-  );
-}
-
-interface BookingProps {
-  gear: Schemas['Gear'];
-  tonight: string;
-  onClose: () => void;
-}
-
-function BookingForm({ gear, tonight, onClose }: BookingProps) {
-  const log = useLogChore();
-  const [from, setFrom] = useState(tonight);
-  const [to, setTo] = useState(tonight);
-  const [what, setWhat] = useState('');
-  const refusal = log.error instanceof Refusal ? log.error : null;
-  const save = (event: SubmitEvent) => {
-    event.preventDefault();
-    log.mutate(
-      {
-        id: newId(),
-        act: {
-          kind: 'gearBooked',
-          bookingId: newId(),
-          gearId: gear.id,
-          from,
-          to,
-          for: what.trim(),
-        },
-        text: `${gear.name}: booked for ${what.trim()}`,
-      },
-      { onSuccess: onClose },
-    );
-  };
-  return (
-    <Dialog title={`Book: ${gear.name}`} onClose={onClose}>
-      <form onSubmit={save} className="grid gap-4" noValidate>
-        <TextField label="What for" error={refusal?.for('for')} value={what} onChange={setWhat} />
-        <div className="grid grid-cols-2 gap-3">
-          <TextField
-            label="First night"
-            type="date"
-            error={refusal?.for('from')}
-            value={from}
-            onChange={setFrom}
-          />
-          <TextField label="Last night" type="date" error={refusal?.for('to')} value={to} onChange={setTo} />
-        </div>
-        <FormError>{refusal?.all}</FormError>
-        <div className="flex justify-end">
-          <Button kind="first" type="submit" disabled={log.isPending}>
-            Book it
-          </Button>
-        </div>
-      </form>
-    </Dialog>
   );
 }

@@ -7,6 +7,7 @@ import { WhyButton } from '../../ui/WhyButton';
 import { useWhy } from '../Reasons/WhyContext';
 import { usePairingDesk } from './queries';
 import { Advice } from './Advice';
+import { BookCage } from './BookCage';
 import { KinFold } from './KinFold';
 import { PlanSeason } from './PlanSeason';
 import { RaceDrawing } from './RaceDrawing';
@@ -99,7 +100,14 @@ function SpeciesDesk({ species, desk }: { species: Schemas['DeskSpecies']; desk:
           {species.pairs.length > 0 && (
             <ol aria-label={`Pairs of ${species.name}`} className="mt-2">
               {species.pairs.slice(0, 6).map((pair) => (
-                <PairLine key={`${pair.femaleId}${pair.maleId}`} pair={pair} names={names} />
+                <PairLine
+                  key={`${pair.femaleId}${pair.maleId}`}
+                  pair={pair}
+                  names={names}
+                  night={bestNight(species, pair, desk.tonight)}
+                  cages={species.inCage ? desk.cages : []}
+                  tonight={desk.tonight}
+                />
               ))}
             </ol>
           )}
@@ -219,7 +227,21 @@ function Female({ she, males, species, desk }: FemaleProps) {
   );
 }
 
-function PairLine({ pair, names }: { pair: Pair; names: ReadonlyMap<string, string> }) {
+/** The night on which a pair is best put together: that of her race, never before tonight. */
+const bestNight = (species: Schemas['DeskSpecies'], pair: Pair, tonight: string) => {
+  const best = species.candidates.find((c) => c.stockId === pair.femaleId)?.race?.value?.best ?? tonight;
+  return best > tonight ? best : tonight;
+};
+
+interface PairLineProps {
+  pair: Pair;
+  names: ReadonlyMap<string, string>;
+  night: string;
+  tonight: string;
+  cages: readonly Schemas['Gear'][];
+}
+
+function PairLine({ pair, names, night, tonight, cages }: PairLineProps) {
   const { toggle } = useWhy();
   const [she, he] = [names.get(pair.femaleId) ?? '', names.get(pair.maleId) ?? ''];
   const near = pair.kin.stops;
@@ -249,14 +271,19 @@ function PairLine({ pair, names }: { pair: Pair; names: ReadonlyMap<string, stri
         />
       </p>
       <p className="text-13">{pair.says}</p>
-      {leads.has(pair.word) && (
-        <Link
-          to={`/pairing/${pair.femaleId}?with=${pair.maleId}`}
-          className="act act-small my-1 inline-flex px-3"
-        >
-          Put them together…
-        </Link>
-      )}
+      <div className="my-1 flex flex-wrap items-center gap-x-4 gap-y-1">
+        {leads.has(pair.word) && (
+          <Link
+            to={`/pairing/${pair.femaleId}?with=${pair.maleId}`}
+            className="act act-small inline-flex px-3"
+          >
+            Put them together…
+          </Link>
+        )}
+        {(leads.has(pair.word) || (pair.word === 'soon' && night > tonight)) && !near && (
+          <BookCage pair={`${she} × ${he}`} night={night} tonight={tonight} cages={cages} />
+        )}
+      </div>
       {pair.meeting !== null && <p className="text-13 text-soft">{pair.meeting.says}</p>}
     </li>
   );

@@ -46,7 +46,7 @@ interface LedProps {
 }
 
 function Led({ id, other, sheet, ahead }: LedProps) {
-  const run = useRunSoFar(sheet.pairing, id);
+  const run = useRunSoFar(sheet, id);
   const isOpen = run !== null && run.end === null;
   // Asked for a pair anew, the former pairing of the two is over and done; one that went on here is told to its end.
   const [followed, setFollowed] = useState(isOpen);

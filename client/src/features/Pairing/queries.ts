@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { api, take } from '../../api/client';
 import { follows } from '../../api/topics';
 
-follows('pairing', ['journal', 'climate', 'rules', 'settings']);
+follows('pairing', ['journal', 'chores', 'climate', 'rules', 'settings']);
 follows('kin', ['journal', 'rules']);
 follows('kinChart', ['journal', 'rules']);
 follows('run', ['journal', 'climate', 'rules', 'settings']);
