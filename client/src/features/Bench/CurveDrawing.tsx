@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
+import { DayAxis } from './DayAxis';
 
 const [width, height, base, right] = [520, 170, 140, 484];
 
@@ -30,23 +31,7 @@ export function CurveDrawing({ points, mark, label }: Props) {
         stroke="var(--moss)"
         strokeWidth="1.8"
       />
-      <path d={`M6 ${base}H${right}`} stroke="var(--edge)" />
-      {[0, 0.5, 1].map((share) => (
-        <text key={share} x={right + 6} y={y(share) + 4} className="fill-muted!">
-          {share * 100}
-        </text>
-      ))}
-      {x.ticks(6).map((day) => (
-        <text
-          key={day}
-          x={x(day)}
-          y={base + 18}
-          textAnchor={day === 0 ? 'start' : 'middle'}
-          className="fill-muted!"
-        >
-          {day === 0 ? 'now' : `${day} d`}
-        </text>
-      ))}
+      <DayAxis x={x} y={y} start="now" />
       {mark !== null && <path d={`M${x(mark)} 12V${base}`} stroke="var(--lampmark)" strokeDasharray="3 3" />}
     </svg>
   );

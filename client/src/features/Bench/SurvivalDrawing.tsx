@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale';
 import { area, curveStepAfter, line } from 'd3-shape';
 import type { Schemas } from '../../api/client';
+import { DayAxis } from './DayAxis';
 
 const [width, height, base, right] = [520, 190, 150, 484];
 
@@ -37,23 +38,7 @@ export function SurvivalDrawing({ result, until }: { result: Schemas['SurvivalRe
     >
       <path d={band(points) ?? ''} fill="var(--moss)" fillOpacity="0.22" />
       <path d={middle(points) ?? ''} fill="none" stroke="var(--moss)" strokeWidth="1.8" />
-      <path d={`M6 ${base}H${right}`} stroke="var(--edge)" />
-      {[0, 0.5, 1].map((share) => (
-        <text key={share} x={right + 6} y={y(share) + 4} className="fill-muted!">
-          {share * 100}
-        </text>
-      ))}
-      {x.ticks(6).map((day) => (
-        <text
-          key={day}
-          x={x(day)}
-          y={base + 18}
-          textAnchor={day === 0 ? 'start' : 'middle'}
-          className="fill-muted!"
-        >
-          {day === 0 ? 'hatched' : `${day} d`}
-        </text>
-      ))}
+      <DayAxis x={x} y={y} start="hatched" />
       {result.median !== null && (
         <path d={`M${x(result.median)} ${y(0.5)}V${base}`} stroke="var(--lampmark)" strokeDasharray="3 3" />
       )}
