@@ -1,6 +1,7 @@
 using App.Growth;
 using App.Hosting;
 using Husbandry.Nursery;
+using Husbandry.Reasons;
 
 namespace App.Calculators;
 
@@ -49,7 +50,14 @@ internal static class PictureCountCalculator
                         picture.Height,
                         count.Marks
                     ),
-                    CalcReason.From(answer.Reasons)
+                    [
+                        .. answer.Reasons.Select(r => new CalcReason(
+                            r.Text,
+                            r.Rule,
+                            RuleTag.Published,
+                            PictureCount.Source
+                        )),
+                    ]
                 )
             )
             : Problems.Of("picture", answer.Summary);

@@ -19,6 +19,10 @@ public sealed record PictureCount(IReadOnlyList<BodyMark> Marks, int Low, int Hi
     public const string NoBodies =
         "No dark bodies stand out from a light ground: lay them on white paper in even light, near enough to fill the picture.";
 
+    /// <summary>Where the method comes from.</summary>
+    public const string Source =
+        "threshold by Otsu (1979), IEEE Trans. Syst. Man Cybern. 9:62–66; clumps by the area of one body";
+
     private const double Normal975 = 1.959963984540054;
 
     // In grey values: less is no body but paper.

@@ -136,7 +136,6 @@ internal static class LessonFit
             precision,
             weighted,
             offsets,
-            own,
             byAnimal,
             known.Sum(l => l.Over.Count),
             known.Count,

@@ -26,7 +26,6 @@ public sealed class SpeciesLesson
         Matrix<double> precision,
         Vector<double> weighted,
         Vector<double> offsets,
-        Dictionary<Guid, double> own,
         Dictionary<Guid, Information> byAnimal,
         int intervals,
         int animals,
@@ -39,14 +38,11 @@ public sealed class SpeciesLesson
         (this.model, this.precision, this.weighted) = (model, precision, weighted);
         (this.byAnimal, this.unforeseen) = (byAnimal, unforeseen);
         (Intervals, Animals, Freedom, Offset, MissedExpected) = (intervals, animals, freedom, offset, missed);
-        (Offsets, Own) = (offsets, own);
+        Offsets = offsets;
     }
 
     /// <summary>Offsets of the room and of the parts of life, in spreads of the rulebook.</summary>
     internal Vector<double> Offsets { get; }
-
-    /// <summary>Offset of each animal beside them.</summary>
-    internal Dictionary<Guid, double> Own { get; }
 
     /// <summary>Waits seen to their end.</summary>
     public int Intervals { get; }
