@@ -13,6 +13,7 @@ import {
   HonestyIcon,
   LarderIcon,
   MoreIcon,
+  NurseryIcon,
   PairingIcon,
   PaperIcon,
   PeopleIcon,
@@ -29,6 +30,7 @@ const icons: Record<PlaceId, () => ReactNode> = {
   shelves: ShelvesIcon,
   stock: StockIcon,
   pairing: PairingIcon,
+  nursery: NurseryIcon,
   larder: LarderIcon,
   almanac: AlmanacIcon,
   guide: GuideIcon,
@@ -42,9 +44,9 @@ const icons: Record<PlaceId, () => ReactNode> = {
   about: AboutIcon,
 };
 
-/** On a phone the first three places stand in the bar, at the rail the first seven; the others are behind "More". */
+/** On a phone the first three places stand in the bar, at the rail the first eight; the others are behind "More". */
 const inBar = 3;
-const inRail = 7;
+const inRail = 8;
 
 /** The places that find no room at the rail, or in a phone's bar. */
 function More() {

@@ -61,6 +61,9 @@ const ChoresPage = lazy(async () => ({ default: (await import('./features/Chores
 const PairingPage = lazy(async () => ({
   default: (await import('./features/Pairing/PairingPage')).PairingPage,
 }));
+const NurseryPage = lazy(async () => ({
+  default: (await import('./features/Nursery/NurseryPage')).NurseryPage,
+}));
 const RunPage = lazy(async () => ({ default: (await import('./features/Pairing/RunPage')).RunPage }));
 const AlmanacPage = lazy(async () => ({
   default: (await import('./features/Almanac/AlmanacPage')).AlmanacPage,
@@ -120,6 +123,7 @@ const router = createBrowserRouter([
       },
       { path: '/chores', element: <ChoresPage /> },
       { path: '/pairing', element: <PairingPage /> },
+      { path: '/nursery', element: <NurseryPage /> },
       { path: '/pairing/:id', element: <RunPage /> },
       { path: '/almanac', element: <AlmanacPage /> },
       {

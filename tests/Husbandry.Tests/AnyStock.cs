@@ -8,6 +8,7 @@ using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Trays;
 using Husbandry.Upkeep;
 using Husbandry.Vigils;
 
@@ -59,6 +60,13 @@ internal static class AnyStock
         _ => new Returned(),
         r => new Parted(Guid.NewGuid(), 1 + r.Next(4), "tray 2", new Place("F", 1, 1)),
         r => new GaveBirth(Guid.NewGuid(), 1 + r.Next(40), "the sac", new Place("F", 1, 2)),
+        r => new CaseTaken(Guid.NewGuid(), "the sac", new Place("F", 1, 3), Eggs: r.Next(2) == 0 ? 30 : null),
+        r => new SecondLook(r.Next(3)),
+        r => new Divided(1 + r.Next(20)),
+        r => new VialsMolted([1 + r.Next(20), 21 + r.Next(5)]),
+        r => new VialsMolted([.. Enumerable.Range(1, 1 + r.Next(20))]),
+        r => new Graded([new VialGrade(1 + r.Next(20), Pick<SizeGrade>(r), r.Next(2) == 0 ? 4 : null)]),
+        r => new Departed(DepartureKind.Died, null, null, Pick<LossCause>(r), 1 + r.Next(20)),
         _ => new Noted("a note"),
         r => new Paired(null, "a mate of a friend", Pick<PairingMethod>(r)),
         r => new Housed(

@@ -221,7 +221,7 @@ public class EntryCheckTests
 
     [Theory]
     [InlineData(StockKind.Specimen, 1, 1)]
-    [InlineData(StockKind.Brood, 2, EntryCheck.MostAnimals)]
+    [InlineData(StockKind.Brood, 1, EntryCheck.MostAnimals)]
     [InlineData(StockKind.Colony, 1, EntryCheck.MostInColony)]
     public void Each_kind_has_its_least_and_most_animals(StockKind kind, int least, int most)
     {

@@ -9,6 +9,7 @@ using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Tanks;
+using Husbandry.Trays;
 using Husbandry.Upkeep;
 using Husbandry.Vigils;
 
@@ -131,6 +132,23 @@ public class WordingTests
                 "rehoused into 3 L tub, 180 × 120 mm, 60 mm free height over 40 mm of floor"
             },
             { new Withdrawn(Guid.Empty), "an entry taken back" },
+            { new Divided(40, "30 mL vials"), "divided into 40 vials: 30 mL vials" },
+            { new VialsMolted([3, 7]), "molted: no. 3, 7" },
+            { new SecondLook(2), "looked a second time: 2 found, the rest are lost" },
+            {
+                new Graded([new VialGrade(3, SizeGrade.Runt), new VialGrade(1, SizeGrade.Fast, 9)]),
+                "graded: fast no. 1; runt no. 3"
+            },
+            {
+                new CaseTaken(
+                    Guid.Empty,
+                    "the sac",
+                    new Place("A", 1, 2),
+                    Kept: new Incubation(26.5, Moisture.Damp, 1)
+                ),
+                "eggs taken and kept apart, now the sac, at 26.5 °C, damp, turned daily"
+            },
+            { new Departed(DepartureKind.Died, null, null, LossCause.Mismolt, 12), "died (mismolt), vial 12" },
             { new Parted(Guid.Empty, 4, "tray 2", new Place("A", 1, 2)), "4 parted, now tray 2" },
             { new GaveBirth(Guid.Empty, 40, "the sac", new Place("A", 1, 2)), "40 young came out, now the sac" },
             { new Lent("a friend", BackBy: new DateOnly(2026, 12, 1)), "lent to a friend, back by 1 Dec" },

@@ -164,6 +164,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/nursery/{id}/promote": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["promote"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/honesty": {
         parameters: {
             query?: never;
@@ -1268,6 +1284,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/nursery": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["nursery"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/nursery/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["brood"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/climate": {
         parameters: {
             query?: never;
@@ -1524,6 +1572,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/weighed-count": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcWeighedCount"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1541,7 +1605,7 @@ export interface components {
             address: string;
         };
         /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"] | components["schemas"]["ActCaseTaken"] | components["schemas"]["ActSecondLook"] | components["schemas"]["ActDivided"] | components["schemas"]["ActVialsMolted"] | components["schemas"]["ActGraded"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
@@ -1560,6 +1624,41 @@ export interface components {
              * @description Of many: how many of them; when left out all, but one for what buries itself.
              */
             count?: null | number;
+        };
+        /** @description An egg case, a clutch or an ootheca was taken from its mother and is kept apart, with a record of its own. */
+        ActCaseTaken: {
+            /** @enum {string} */
+            kind: "caseTaken";
+            /**
+             * Format: uuid
+             * @description The egg case; in its half, the mother.
+             */
+            partyId: string;
+            /** @description What it is called; in its half, what the mother is. */
+            party: null | string;
+            /** @description Where it stands. */
+            place: components["schemas"]["Place"];
+            /**
+             * Format: date
+             * @description The earliest that it can have been laid; on the night it was taken when left out, or when she began to brood.
+             */
+            laidFrom?: null | string;
+            /**
+             * Format: date
+             * @description The latest.
+             */
+            laidTo?: null | string;
+            kept?: null | components["schemas"]["Incubation"];
+            /**
+             * Format: int32
+             * @description Eggs, as far as counted; none while nobody knows.
+             */
+            eggs?: null | number;
+            /**
+             * Format: uuid
+             * @description The entry of the mother, in the half of the egg case; set by the application.
+             */
+            halfOf?: null | string;
         };
         /** @description A pupa, a queen or a colony was put into its winter cold, or taken out of it. */
         ActChilled: {
@@ -1597,6 +1696,11 @@ export interface components {
             container?: null | string;
             /** @description Why there are more or fewer than on record; may be left out. */
             reason?: null | string;
+            /**
+             * Format: uuid
+             * @description The picture in which they were counted, where it is kept.
+             */
+            pictureId?: null | string;
         };
         /** @description The animal left the collection, or some of many did; its history stays. */
         ActDeparted: {
@@ -1611,12 +1715,30 @@ export interface components {
              * @description Of many: how many of them; all when left out.
              */
             count?: null | number;
+            cause?: null | components["schemas"]["LossCause"];
+            /**
+             * Format: int32
+             * @description Of a brood in numbered vials: the vial that is empty now; then it is one animal.
+             */
+            vial?: null | number;
         };
         /** @description The keeper knows better now; the whole of the details replaces the former. */
         ActDetailsChanged: {
             /** @enum {string} */
             kind: "detailsChanged";
             details: components["schemas"]["StockDetails"];
+        };
+        /** @description A brood was divided into numbered vials, one young to each or a few. */
+        ActDivided: {
+            /** @enum {string} */
+            kind: "divided";
+            /**
+             * Format: int32
+             * @description How many vials, numbered from 1; no more than there are animals.
+             */
+            vials: number;
+            /** @description What kind of vial, in the keeper's words; may be left out. */
+            into?: null | string;
         };
         /** @description A wait other than the one for a molt ended. */
         ActEnded: {
@@ -1681,6 +1803,14 @@ export interface components {
              * @description The entry of the mother, in the half of the young; set by the application.
              */
             halfOf?: null | string;
+            method?: null | components["schemas"]["CountMethod"];
+        };
+        /** @description A brood in numbered vials was graded by size; vials that are not named are as most. */
+        ActGraded: {
+            /** @enum {string} */
+            kind: "graded";
+            /** @description The vials named, each once. */
+            vials: components["schemas"]["VialGrade"][];
         };
         /** @description Something else was done to it that the hush table speaks of: handled, rehoused, dug up, cleaned. */
         ActHandled: {
@@ -1904,6 +2034,11 @@ export interface components {
              * @description The entry of those that they were parted from, in the half of those that took them; set by the application.
              */
             halfOf?: null | string;
+            /**
+             * Format: int32
+             * @description Of a brood in numbered vials: the vial that is empty now; then it is one animal.
+             */
+            vial?: null | number;
         };
         /** @description A picture was kept on the record. */
         ActPictured: {
@@ -1954,6 +2089,16 @@ export interface components {
             remark?: null | string;
             condition?: null | components["schemas"]["BodyCondition"];
         };
+        /** @description After a count that found fewer than were on record it was looked a second time; who is not found now is lost. */
+        ActSecondLook: {
+            /** @enum {string} */
+            kind: "secondLook";
+            /**
+             * Format: int32
+             * @description As many of the missing were found; 0 when none.
+             */
+            found: number;
+        };
         /** @description The sex was told from something; the details follow it. */
         ActSexSeen: {
             /** @enum {string} */
@@ -1985,6 +2130,13 @@ export interface components {
             /** @enum {string} */
             kind: "tubeSeen";
             water: components["schemas"]["TubeWater"];
+        };
+        /** @description Some of a brood in numbered vials molted; when all of them have, the brood has. */
+        ActVialsMolted: {
+            /** @enum {string} */
+            kind: "vialsMolted";
+            /** @description Numbers of the vials in which a skin was found. */
+            vials: number[];
         };
         /** @description Water was given. */
         ActWatered: {
@@ -2200,6 +2352,8 @@ export interface components {
             variety: components["schemas"]["Variety"];
             vials: components["schemas"]["VialEvent"][];
             restingVials: number[];
+            /** @description Numbers of the vials of a brood that are in use. */
+            inVials: number[];
             water: components["schemas"]["AnswerOfWaterPlan"];
             upkeep: components["schemas"]["AnswerOfUpkeepPlan"];
             leftover: components["schemas"]["AnswerOfLeftover"];
@@ -2229,8 +2383,24 @@ export interface components {
             journal: components["schemas"]["JournalLine"][];
         };
         /** @description A computed value together with what it follows from. */
+        AnswerOfApart: {
+            value: null | components["schemas"]["Apart"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
         AnswerOfBodySize: {
             value: null | components["schemas"]["BodySize"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfBroodMeasure: {
+            value: null | components["schemas"]["BroodMeasure"];
             /** @description The judgement in one plain sentence. */
             summary: string;
             /** @description The steps that led to it, most telling first. */
@@ -2387,6 +2557,55 @@ export interface components {
             /** @description The steps that led to it, most telling first. */
             reasons: components["schemas"]["Reason"][];
         };
+        /** @description When the young of a brood are put apart in time, and what that takes. */
+        Apart: {
+            /** @description Where they stand. */
+            state: components["schemas"]["ApartState"];
+            /** @description The instar from which each lives alone, as written. */
+            instar: string;
+            /**
+             * Format: date
+             * @description Night from which it is done; none while nobody knows, and once it was.
+             */
+            on: null | string;
+            /**
+             * Format: date
+             * @description Night from which the molt is to be expected that ends their living together (one in ten is earlier).
+             */
+            moltFrom: null | string;
+            /**
+             * Format: date
+             * @description Half of such molts are over by then.
+             */
+            moltLikely: null | string;
+            /**
+             * Format: date
+             * @description Nine in ten are.
+             */
+            moltTo: null | string;
+            /**
+             * Format: int32
+             * @description Vials to have ready, one for each.
+             */
+            vials: number;
+            /** @description Of what kind. */
+            vial: string;
+            /**
+             * Format: double
+             * @description Length of shelf for all of them in one row.
+             */
+            shelfMm: number;
+            /**
+             * Format: double
+             * @description Minutes that it takes.
+             */
+            minutes: number;
+        };
+        /**
+         * @description Whether the young of a brood live together or each alone.
+         * @enum {unknown}
+         */
+        ApartState: "together" | "due" | "afterTheMolt" | "apart";
         /** @description How the forecasts of one kind in one group did. */
         BacktestLine: {
             /** @description What was awaited. */
@@ -2631,6 +2850,160 @@ export interface components {
             /** @description What was told twice. */
             twice: components["schemas"]["ToldBoth"][];
         };
+        /** @description How many of a brood live how long. */
+        BroodCurve: {
+            /**
+             * Format: date
+             * @description The night from which ages count.
+             */
+            begins: string;
+            /** @description Whether that is the night on which it hatched; else that on which it came. */
+            fromHatching: boolean;
+            /** @description The curve, with losses in the middle of the span in which they fell. */
+            middle: components["schemas"]["SurvivalCurve"];
+            /** @description The same with every loss as early as it can have been. */
+            earliest: components["schemas"]["SurvivalCurve"];
+            /** @description With every loss as late. */
+            latest: components["schemas"]["SurvivalCurve"];
+            /**
+             * Format: double
+             * @description Age now, or when the last of it left.
+             */
+            ageDays: number;
+            /** @description Instar by instar; empty where its molts are not followed. */
+            instars: components["schemas"]["InstarShare"][];
+            /**
+             * Format: double
+             * @description Share (0–1) alive now.
+             */
+            living: number;
+        };
+        /** @description A brood beside what is usual. */
+        BroodMeasure: {
+            /** @description What is usual by. */
+            by: components["schemas"]["BroodYardstick"];
+            /** @description The usual curve over ages in days. */
+            usual: components["schemas"]["UsualStep"][];
+            /**
+             * Format: int32
+             * @description Earlier broods that it rests on; 0 by the rulebook.
+             */
+            broods: number;
+            /**
+             * Format: int32
+             * @description Animals in them.
+             */
+            animals: number;
+            /** @description The same for each origin apart, where there are two. */
+            byOrigin: components["schemas"]["EarlierBroods"][];
+            /**
+             * Format: int32
+             * @description As many were lost since the instar at which it stands out most, or in all.
+             */
+            lost: number;
+            /**
+             * Format: double
+             * @description As many would usually have been.
+             */
+            expected: number;
+            /** @description That instar; none where it is the whole life. */
+            since: null | string;
+            /**
+             * Format: double
+             * @description By how many spreads it lost more than usual; negative for fewer.
+             */
+            spreads: number;
+            /** @description Whether that is more than chance would often do. */
+            isWorse: boolean;
+        };
+        /**
+         * @description Whence a brood is.
+         * @enum {unknown}
+         */
+        BroodOrigin: "bredHere" | "fromElsewhere";
+        /** @description How many there are of a brood, and how sure that is. */
+        BroodRange: {
+            /**
+             * Format: int32
+             * @description As many by the record.
+             */
+            count: number;
+            /**
+             * Format: int32
+             * @description Hardly fewer.
+             */
+            low: number;
+            /**
+             * Format: int32
+             * @description Nor more.
+             */
+            high: number;
+            /**
+             * Format: date
+             * @description Night on which all of them were last counted, or came.
+             */
+            countedOn: string;
+            /** @description The same in words, such as "about 60 (60–150), by eye". */
+            says: string;
+        };
+        /** @description The living of a brood over its nights: as wide as there are, with a branch for whoever joined or left. */
+        BroodRiver: {
+            /**
+             * Format: date
+             * @description Its first night.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Tonight, or the night on which the last left.
+             */
+            to: string;
+            /**
+             * Format: int32
+             * @description How many it began with.
+             */
+            source: number;
+            /** @description Every change, in order; of one night and kind together. */
+            bends: components["schemas"]["RiverBend"][];
+            /** @description When instars began. */
+            instars: components["schemas"]["RiverMark"][];
+        };
+        /** @description A brood in full. */
+        BroodView: {
+            /** Format: uuid */
+            stockId: string;
+            /** @description How many there are, and how sure that is. */
+            number: components["schemas"]["BroodRange"];
+            /** @description How many of them live how long. */
+            curve: components["schemas"]["BroodCurve"];
+            /** @description It beside what is usual. */
+            measure: components["schemas"]["AnswerOfBroodMeasure"];
+            /** @description Its living over the nights. */
+            river: components["schemas"]["BroodRiver"];
+            /** @description When they go apart. */
+            apart: components["schemas"]["AnswerOfApart"];
+            /** @description Whether they were divided into numbered vials here. */
+            isDivided: boolean;
+            /** @description Vial by vial; empty for what takes no prey. */
+            vials: components["schemas"]["VialView"][];
+            /**
+             * Format: date
+             * @description Night of the last grading.
+             */
+            gradedOn: null | string;
+            /**
+             * Format: int32
+             * @description Vials in use beyond the animals that are there: some are empty, and nobody said which.
+             */
+            empty: number;
+            /** @description Who may leave, in a sentence; none where nothing is known. */
+            mayLeave: null | string;
+        };
+        /**
+         * @description What a brood is measured by.
+         * @enum {unknown}
+         */
+        BroodYardstick: "ownBroods" | "rulebook";
         /**
          * @description Which school the room follows for the days between meals.
          * @enum {unknown}
@@ -2709,6 +3082,11 @@ export interface components {
         /** @description Answer of an open calculator. */
         CalcAnswerOfVigilResult: {
             result: components["schemas"]["VigilResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfWeighedCountResult: {
+            result: components["schemas"]["WeighedCountResult"];
             reasons: components["schemas"]["CalcReason"][];
         };
         /** @description A reason as the open calculators give it. */
@@ -3218,7 +3596,17 @@ export interface components {
             isUnexplained: boolean;
         };
         /** @enum {unknown} */
-        CountMethod: "oneByOne" | "inPicture" | "fromPart" | "byEye" | null;
+        CountMethod: "oneByOne" | "inPicture" | "fromPart" | "byWeight" | "byEye" | null;
+        /** @description The other stock of a change in numbers. */
+        CountParty: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            stockId: string;
+            /** @description Its name; empty where nobody knows it any more. */
+            name: string;
+        };
         /** @description What came or left for one reason. */
         CountSum: {
             /** @description The reason in a word. */
@@ -3469,6 +3857,23 @@ export interface components {
             /** @description Fingerprint of the room's root (SHA-256), to be compared with what a phone shows. */
             fingerprint: null | string;
         };
+        /** @description Earlier broods of one origin, taken together. */
+        EarlierBroods: {
+            /** @description Whence they are. */
+            origin: components["schemas"]["BroodOrigin"];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            broods: number;
+            /**
+             * Format: int32
+             * @description Animals in them.
+             */
+            animals: number;
+            /** @description How many of them lived how long. */
+            curve: components["schemas"]["SurvivalCurve"];
+        };
         /** @description What an animal lives in; inner measures in mm. */
         Enclosure: {
             /** @description What the keeper calls this size, e.g. "3 L tub"; 1–40 characters. */
@@ -3582,7 +3987,7 @@ export interface components {
             chances: number[];
         };
         /** @enum {unknown} */
-        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | null;
+        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | "secondLook" | "caseTaken" | "divided" | "vialsMolted" | "graded" | null;
         /** @description One piece of evidence. */
         Evidence: {
             /** @description The sign, `clean-look` or `meal`. */
@@ -4374,7 +4779,7 @@ export interface components {
          * @description What brings a hush about.
          * @enum {unknown}
          */
-        HushCause: "suspected" | "darkening" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "veryPlump" | "buried" | "surfaced" | "pupa" | "chilled" | "founding" | "claustral" | "brooding" | "sealedIn" | "eggs" | "wintering" | "foundingUnknown" | "expecting";
+        HushCause: "suspected" | "darkening" | "likely" | "imminent" | "hardening" | "fangsUnchecked" | "veryPlump" | "buried" | "surfaced" | "pupa" | "chilled" | "founding" | "claustral" | "brooding" | "sealedIn" | "eggs" | "wintering" | "foundingUnknown" | "expecting" | "tooYoung";
         /** @description One cause that bears on an act. */
         HushContributor: {
             /** @description The cause. */
@@ -4451,6 +4856,20 @@ export interface components {
             /** Format: double */
             f: number;
         };
+        /** @description How an egg case is kept apart from its mother. */
+        Incubation: {
+            /**
+             * Format: double
+             * @description Temperature of the incubator, 5–40 °C; none at that of the room.
+             */
+            celsius?: null | number;
+            moisture?: null | components["schemas"]["Moisture"];
+            /**
+             * Format: double
+             * @description Days between two turns, 0.25–30; none where it is not turned.
+             */
+            turnedEveryDays?: null | number;
+        };
         /** @description One of those that share a tank, or the tank itself, as told on the page of the other. */
         InmateView: {
             /** Format: uuid */
@@ -4466,6 +4885,31 @@ export interface components {
             shutters: number;
             /** @description What it is about tonight. */
             text: string;
+        };
+        /** @description How a brood came through one instar. */
+        InstarShare: {
+            /** @description The instar as written, e.g. "L2". */
+            instar: string;
+            /**
+             * Format: double
+             * @description Age at which it began, days.
+             */
+            fromDays: number;
+            /**
+             * Format: double
+             * @description Age at which it ended; none while it lasts.
+             */
+            toDays: null | number;
+            /**
+             * Format: double
+             * @description Share (0–1) of those alive at its beginning that were at its end, or are now.
+             */
+            living: number;
+            /**
+             * Format: double
+             * @description As many were lost in it.
+             */
+            lost: number;
         };
         /**
          * @description What a column of a keeper's own table can say of an animal.
@@ -5401,6 +5845,8 @@ export interface components {
             /** @description Those at which it tells most. */
             most: components["schemas"]["LookView"][];
         };
+        /** @enum {unknown} */
+        LossCause: "mismolt" | "disease" | "parasite" | "predation" | "cannibalised" | "injured" | "dried" | "unexplained" | null;
         /** @description Between which nights a male is of use. */
         MaleSpan: {
             /**
@@ -5523,11 +5969,8 @@ export interface components {
              */
             everyDays: number;
         };
-        /**
-         * @description How damp the floor is kept.
-         * @enum {unknown}
-         */
-        Moisture: "dry" | "damp";
+        /** @enum {unknown} */
+        Moisture: "dry" | "damp" | null;
         /** @description How many molts an animal has left to adult. */
         MoltsLeft: {
             /**
@@ -5734,6 +6177,87 @@ export interface components {
             licence: string;
             /** @description What it is used for. */
             for: string;
+        };
+        /** @description A brood at the nursery. */
+        NurseryBrood: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            species: string;
+            group: string;
+            place: components["schemas"]["Place"];
+            stageWord: string;
+            instar: null | string;
+            /** @description How many there are, and how sure that is. */
+            number: components["schemas"]["BroodRange"];
+            /**
+             * Format: double
+             * @description Share (0–1) of those that were ever in it that are alive, by its curve.
+             */
+            living: number;
+            /**
+             * Format: int32
+             * @description Gone, and nobody said how.
+             */
+            missing: number;
+            /** @description It beside what is usual. */
+            says: string;
+            /** @description Whether more were lost than usual. */
+            isWorse: boolean;
+            apart: null | components["schemas"]["Apart"];
+            /** @description The same in words. */
+            apartSays: string;
+            molt: null | components["schemas"]["VigilForecast"];
+            /**
+             * Format: date
+             * @description Night on which they were graded last.
+             */
+            gradedOn: null | string;
+        };
+        /** @description Everything in the nursery. */
+        NurseryDesk: {
+            /**
+             * Format: date
+             * @description The night for which it holds.
+             */
+            tonight: string;
+            /** @description What is awaited, the nearest first. */
+            waits: components["schemas"]["NurseryWait"][];
+            /** @description Broods: those that need a hand first, then by age. */
+            broods: components["schemas"]["NurseryBrood"][];
+        };
+        /** @description An egg case, a clutch or a brooding mother of which something is awaited. */
+        NurseryWait: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            species: string;
+            group: string;
+            place: components["schemas"]["Place"];
+            /** @description What is awaited. */
+            vigil: components["schemas"]["VigilKind"];
+            /** @description What it is, e.g. "sac with its mother", "eggs kept apart". */
+            what: string;
+            /**
+             * Format: date
+             * @description Night on which the wait began.
+             */
+            began: string;
+            forecast: null | components["schemas"]["VigilForecast"];
+            /** @description Young that such a one usually gives; none where the rulebook does not know. */
+            expects: null | string;
+            /** @description Whether it is in the cold. */
+            isChilled: boolean;
+            /**
+             * Format: date
+             * @description Night from which a sac may be taken from its mother, by the school that does; none where it is left.
+             */
+            takenFrom: null | string;
+            /**
+             * Format: date
+             * @description Night until which.
+             */
+            takenTo: null | string;
         };
         /** @description Food that was offered. */
         Offer: {
@@ -5945,7 +6469,7 @@ export interface components {
          * @description A part of an animal's page.
          * @enum {unknown}
          */
-        PageSection: "life" | "awaited" | "inmates" | "signs" | "ends" | "turns" | "leftover" | "water" | "upkeep" | "meal" | "firstMeal" | "stage" | "condition" | "enclosure" | "quarantine" | "cautions" | "food" | "fasting" | "growth" | "numbers" | "young" | "notes" | "hush" | "journal";
+        PageSection: "life" | "awaited" | "inmates" | "signs" | "ends" | "turns" | "leftover" | "water" | "upkeep" | "meal" | "firstMeal" | "stage" | "condition" | "enclosure" | "quarantine" | "cautions" | "food" | "fasting" | "growth" | "numbers" | "brood" | "young" | "notes" | "hush" | "journal";
         /** @description A female and a male of one species, and what speaks for and against them. */
         PairChoice: {
             /**
@@ -6457,6 +6981,33 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
         };
+        /** @description Vials whose animals get records of their own, all or none. */
+        PromoteRequest: {
+            /** @description 1 to 500 of them. */
+            vials: components["schemas"]["PromotedVial"][];
+            /** @description Where an enclosure stands: rack, shelf and slot like A1·03 (rack A–ZZ, shelf 1–99, slot 1–999). */
+            from?: string;
+        };
+        /** @description A vial whose animal gets a record of its own. */
+        PromotedVial: {
+            /**
+             * Format: uuid
+             * @description Made by the client; the same id is written once.
+             */
+            entryId: string;
+            /**
+             * Format: uuid
+             * @description The new record; made by the client.
+             */
+            stockId: string;
+            /**
+             * Format: int32
+             * @description Number of the vial.
+             */
+            vial: number;
+            /** @description What it is called, 1–60 characters. */
+            name: string;
+        };
         /** @description Quantiles in nights from the night of the forecast. */
         Quantiles: {
             /** Format: double */
@@ -6716,6 +7267,40 @@ export interface components {
             /** Format: date */
             nextDue: null | string;
         };
+        /** @description One change of the living of a brood. */
+        RiverBend: {
+            /**
+             * Format: date
+             * @description The night.
+             */
+            night: string;
+            /** @description What joined or left. */
+            branch: components["schemas"]["RiverBranch"];
+            /**
+             * Format: int32
+             * @description How many; above 0.
+             */
+            count: number;
+            /**
+             * Format: int32
+             * @description How many were there after it.
+             */
+            living: number;
+            /** @description What it was, e.g. "died (mismolt)". */
+            text: string;
+            to: null | components["schemas"]["CountParty"];
+        };
+        /**
+         * @description What joins or leaves the living of a brood.
+         * @enum {unknown}
+         */
+        RiverBranch: "more" | "split" | "promoted" | "left" | "lost" | "mended";
+        /** @description The beginning of an instar. */
+        RiverMark: {
+            /** Format: date */
+            night: string;
+            instar: string;
+        };
         /** @description A roll to put into the printer. */
         RollRequest: {
             format: string;
@@ -6751,7 +7336,7 @@ export interface components {
          * @description What a line of the round asks for.
          * @enum {unknown}
          */
-        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask" | "askBack" | "giveBack" | "tend" | "partThem" | "lookForWeb" | "pairAgain";
+        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask" | "askBack" | "giveBack" | "tend" | "partThem" | "lookForWeb" | "pairAgain" | "putApart" | "countYoung" | "lookAgain";
         /** @description Where the round was left. */
         RoundBreak: {
             place: components["schemas"]["Place"];
@@ -6771,7 +7356,7 @@ export interface components {
             /** @description Whether it is done. */
             doneTonight: boolean;
         };
-        /** @description One enclosure on tonight's round. */
+        /** @description What a brood asks for. */
         RoundLine: {
             /**
              * Format: uuid
@@ -6817,11 +7402,8 @@ export interface components {
              * @description Estimated time for the act.
              */
             seconds: number;
-            /**
-             * Format: int32
-             * @description Numbered vials of a brood; none for one animal or a colony.
-             */
-            vials: null | number;
+            /** @description Numbers of the vials of a brood, but for those that are still soft after a molt; none for one animal or a colony. */
+            vials: null | number[];
             hazard: null | components["schemas"]["Hazard"];
             /** @description Whether it stands apart as new stock: last, with tools of its own. */
             quarantine: boolean;
@@ -7720,6 +8302,11 @@ export interface components {
             /** @description What to do if something looks wrong. */
             ifWrong: string[];
         };
+        /**
+         * @description How a young one has grown beside its siblings.
+         * @enum {unknown}
+         */
+        SizeGrade: "fast" | "middling" | "slow" | "runt";
         /** @description One skin of an animal and its measures. */
         Skin: {
             /**
@@ -8077,6 +8664,16 @@ export interface components {
          * @enum {unknown}
          */
         Sureness: "almostCertain" | "likely" | "possible";
+        /** @description How many live how long. */
+        SurvivalCurve: {
+            /** @description One step for each age at which any died, in order. */
+            steps: components["schemas"]["SurvivalStep"][];
+            /**
+             * Format: double
+             * @description Age that half of them reach; none where more than half are alive at the end.
+             */
+            median: null | number;
+        };
         /** @description What is known of how long an animal lived. */
         SurvivalObservation: {
             /**
@@ -8149,6 +8746,44 @@ export interface components {
              * @description Age that half reach; none where it was not reached.
              */
             median: null | number;
+        };
+        /** @description The share still alive after the deaths at one age. */
+        SurvivalStep: {
+            /**
+             * Format: double
+             * @description The age.
+             */
+            time: number;
+            /**
+             * Format: int32
+             * @description Animals that were followed and alive just before.
+             */
+            atRisk: number;
+            /**
+             * Format: int32
+             * @description Deaths at that age.
+             */
+            deaths: number;
+            /**
+             * Format: double
+             * @description Share (0–1) that lives longer.
+             */
+            survival: number;
+            /**
+             * Format: double
+             * @description Greenwood's standard error of it; none where nothing lives longer.
+             */
+            standardError: null | number;
+            /**
+             * Format: double
+             * @description Lower end of its 95 % band; none likewise.
+             */
+            low95: null | number;
+            /**
+             * Format: double
+             * @description Upper end, likewise.
+             */
+            high95: null | number;
         };
         /** @description A shared tank as it can be chosen. */
         TankChoice: {
@@ -8321,6 +8956,24 @@ export interface components {
             /** @description Whether somebody else may do it. */
             forSitter: boolean;
         };
+        /** @description A step of what is usual. */
+        UsualStep: {
+            /**
+             * Format: double
+             * @description Age, days.
+             */
+            ageDays: number;
+            /**
+             * Format: double
+             * @description Share (0–1) usually alive after it.
+             */
+            living: number;
+            /**
+             * Format: double
+             * @description Usual losses for each animal followed so far, summed.
+             */
+            hazard: number;
+        };
         /** @description How varied the last meals were, and what the animal likes. */
         Variety: {
             /** @description Every feeder on record, the most eaten first. */
@@ -8380,6 +9033,48 @@ export interface components {
              * @description When it last did.
              */
             at: string;
+        };
+        /** @description A vial at a grading. */
+        VialGrade: {
+            /**
+             * Format: int32
+             * @description Number of the vial.
+             */
+            number: number;
+            /** @description How it has grown. */
+            grade: components["schemas"]["SizeGrade"];
+            /**
+             * Format: double
+             * @description Its length, mm, where it was measured.
+             */
+            lengthMm?: null | number;
+        };
+        /** @description One vial of a brood. */
+        VialView: {
+            /**
+             * Format: int32
+             * @description Its number.
+             */
+            number: number;
+            /**
+             * Format: int32
+             * @description Molts by which it is ahead of the brood.
+             */
+            ahead: number;
+            /** @description Whether it molted of late and gets no food. */
+            isSoft: boolean;
+            /**
+             * Format: int32
+             * @description Meals left in a row.
+             */
+            mealsLeft: number;
+            /** @description How it had grown at the last grading. */
+            grade: components["schemas"]["SizeGrade"];
+            /**
+             * Format: double
+             * @description Its length then, mm.
+             */
+            lengthMm: null | number;
         };
         /** @description When something awaited is to be expected. */
         VigilForecast: {
@@ -8570,6 +9265,63 @@ export interface components {
          * @enum {unknown}
          */
         WebLook: "new" | "none" | "oldCleared";
+        /** @description Animals counted by their weight. */
+        WeighedCountRequest: {
+            /**
+             * Format: double
+             * @description What all of them weigh, the parts among them, mg; not below that of the parts.
+             */
+            totalMg: number;
+            /** @description 1 to 100 parts that were counted. */
+            samples: components["schemas"]["WeighedSample"][];
+            /**
+             * Format: double
+             * @description One division of the scale, 0 to 10,000 mg; 0 when left out.
+             * @default 0
+             */
+            scaleMg: number;
+        };
+        /** @description How many there are by their weight. */
+        WeighedCountResult: {
+            /**
+             * Format: int32
+             * @description The whole weight over the mean of one.
+             */
+            count: number;
+            /**
+             * Format: int32
+             * @description Hardly fewer than this (95 %).
+             */
+            low: number;
+            /**
+             * Format: int32
+             * @description Nor more than this.
+             */
+            high: number;
+            /**
+             * Format: double
+             * @description Mean of one, mg.
+             */
+            meanMg: number;
+            /**
+             * Format: double
+             * @description Standard error of that mean, mg.
+             */
+            standardErrorMg: number;
+        };
+        /** @description A part that was counted and weighed. */
+        WeighedSample: {
+            /**
+             * Format: int32
+             * @description Animals in it, 1 to 100,000.
+             */
+            count: number;
+            /**
+             * Format: double
+             * @description What they weigh together, 0.001 to 10,000,000 mg.
+             */
+            mg: number;
+        };
     };
     responses: never;
     parameters: never;
@@ -8846,6 +9598,64 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    promote: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PromoteRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AnimalView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };
@@ -11223,6 +12033,48 @@ export interface operations {
             };
         };
     };
+    nursery: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NurseryDesk"];
+                };
+            };
+        };
+    };
+    brood: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["BroodView"];
+                };
+            };
+        };
+    };
     climate: {
         parameters: {
             query?: never;
@@ -11774,6 +12626,39 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CalcAnswerOfSurvivalResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcWeighedCount: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["WeighedCountRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfWeighedCountResult"];
                 };
             };
             /** @description Bad Request */

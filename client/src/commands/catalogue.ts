@@ -21,6 +21,7 @@ const places = {
   shelves: ['e', 'Shelves', '/shelves'],
   stock: ['s', 'Stock', '/stock'],
   pairing: ['p', 'Pairing', '/pairing'],
+  nursery: ['n', 'Nursery', '/nursery'],
   larder: ['l', 'Larder', '/larder'],
   almanac: ['a', 'Almanac', '/almanac'],
   guide: ['u', 'Guide', '/guide'],
@@ -36,7 +37,7 @@ const places = {
 
 export type PlaceId = keyof typeof places;
 
-/** Every place with the letter that stays its own: `g` and the letter go there. N, C and T are kept for places to come. */
+/** Every place with the letter that stays its own: `g` and the letter go there. C and T are kept for places to come. */
 export const placeOf = (id: PlaceId) => {
   const [letter, word, path] = places[id];
   return { id, letter, word, path };

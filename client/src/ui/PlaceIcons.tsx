@@ -76,6 +76,15 @@ export const BenchIcon = () => (
   </Icon>
 );
 
+export const NurseryIcon = () => (
+  <Icon>
+    <path d="M4 12.5q8 5.5 16 0M4 12.5q0 7.5 8 7.5t8-7.5" />
+    <circle cx="9" cy="8" r="2.3" />
+    <circle cx="14.5" cy="9" r="2.3" />
+    <circle cx="12" cy="4.6" r="1.9" />
+  </Icon>
+);
+
 export const PairingIcon = () => (
   <Icon>
     <path d="M4 5c3 5 3 9 0 14M20 5c-3 5-3 9 0 14M8 12h2.5M13.5 12H16M12 9.5v5" />

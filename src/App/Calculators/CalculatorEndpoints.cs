@@ -79,6 +79,10 @@ public static class CalculatorEndpoints
             .WithName("calcSurvival")
             .Produces<CalcAnswer<SurvivalResult>>()
             .ProducesValidationProblem();
+        calc.MapPost("weighed-count", WeighedCountCalculator.AnswerAsync)
+            .WithName("calcWeighedCount")
+            .Produces<CalcAnswer<WeighedCountResult>>()
+            .ProducesValidationProblem();
     }
 
     /// <summary>A problem when a number is not finite or outside a range.</summary>

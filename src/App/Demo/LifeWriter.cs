@@ -79,6 +79,16 @@ internal sealed class LifeWriter
         return this;
     }
 
+    /// <summary>Hatched so many nights ago.</summary>
+    public LifeWriter Hatched(int ago)
+    {
+        var (id, came) = Entries[0];
+        var acquired = (Acquired)came.Act;
+        var details = acquired.Details with { HatchedOn = room.Tonight.AddDays(-ago) };
+        Entries[0] = (id, came with { Act = acquired with { Details = details } });
+        return this;
+    }
+
     /// <summary>Molts on these nights ago, oldest first; each shed skin is measured.</summary>
     public LifeWriter Molted(params int[] nightsAgo)
     {

@@ -32,6 +32,7 @@ internal static class NetLoft
             .Concat(DemoCases.Write(room))
             .Concat(simulated)
             .Concat(DemoPairs.Write(room))
+            .Concat(DemoBroods.Write(room))
             .Select(l => l.Entries)
             .ToList();
         var entries = lives

@@ -66,6 +66,7 @@ public sealed record InmateView(
 
 /// <summary>Everything on an animal's page.</summary>
 /// <param name="Seen">Number of its newest entry, told back with what is written.</param>
+/// <param name="InVials">Numbers of the vials of a brood that are in use.</param>
 public sealed record AnimalView(
     Guid StockId,
     long Version,
@@ -102,6 +103,7 @@ public sealed record AnimalView(
     Variety Variety,
     IReadOnlyList<VialEvent> Vials,
     IReadOnlyList<int> RestingVials,
+    IReadOnlyList<int> InVials,
     Answer<WaterPlan> Water,
     Answer<UpkeepPlan> Upkeep,
     Answer<Leftover?> Leftover,
@@ -174,6 +176,7 @@ public sealed record AnimalView(
             j.Variety,
             standing.Feeding.Vials,
             [.. s.RestingVials.Select(v => v.Number)],
+            [.. standing.Vials],
             j.Water,
             j.Upkeep,
             j.Leftover,

@@ -2,6 +2,7 @@ using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
+using Husbandry.Trays;
 
 namespace Husbandry.Feeding;
 
@@ -107,20 +108,18 @@ public sealed class OfferedEntry() : EntryDefinition<Offered>("offered")
             yield return new Problem("act.count", $"Must be 1 to {EntryCheck.MostAnimals} animals or pieces.");
         }
 
-        if (act.Untaken is not { Count: > 0 } untaken || at.Standing is not { Details: var details })
+        if (act.Untaken is not { Count: > 0 } untaken || at.Standing is null)
         {
             yield break;
         }
 
-        if (details.Kind != StockKind.Brood)
+        var odd = VialNumbers.Check("act.untaken", untaken, at.Standing).ToList();
+        foreach (var problem in odd)
         {
-            yield return new Problem("act.untaken", "Only a brood in numbered vials has exceptions.");
+            yield return problem;
         }
-        else if (untaken.Any(n => n < 1 || n > details.Count) || untaken.Distinct().Count() != untaken.Count)
-        {
-            yield return new Problem("act.untaken", $"Vials are numbered 1 to {details.Count}, each named once.");
-        }
-        else if (!act.Outcome.IsMeal())
+
+        if (odd.Count == 0 && !act.Outcome.IsMeal())
         {
             yield return new Problem("act.untaken", "Exceptions are those that left what the others took.");
         }

@@ -141,6 +141,11 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
             causes.Add((HushCause.Surfaced, up, new HushEnd(free, free, free), "nothing: the nights decide"));
         }
 
+        if (IsTooYoung(subject))
+        {
+            causes.Add((HushCause.TooYoung, null, null, "the molt after which they may travel"));
+        }
+
         if (condition.Word == ConditionWord.VeryPlump)
         {
             causes.Add((HushCause.VeryPlump, null, null, "a smaller abdomen at the next measure"));
@@ -212,6 +217,12 @@ public sealed record HushTable(IReadOnlyList<HushLine> Lines, IReadOnlyList<Hush
         : subject.Inmates.FirstOrDefault(i => Surfaced(Subject.Of(i, subject.Room)) is not null) is { } inmate
             ? inmate.Details.Nickname
         : null;
+
+    /// <summary>Whether it is of an instar that does not leave its keeper yet; eggs and pupae have rules of their own.</summary>
+    private static bool IsTooYoung(Subject subject) =>
+        subject is { Group.Nursery.LeaveFrom: { } leaves, Instar: { } instar }
+        && instar < leaves.Value
+        && !subject.AllWaitFor(VigilKind.Hatching);
 
     /// <summary>Night on which a crab came up after a molt, while it is still to be left in peace.</summary>
     private static DateOnly? Surfaced(Subject subject)

@@ -46,6 +46,34 @@ public enum CountChange
     Lost,
 }
 
+/// <summary>Of what animals are lost; one list for all of them. Source: handbook of the trade, common practice.</summary>
+public enum LossCause
+{
+    /// <summary>A molt that went wrong.</summary>
+    Mismolt,
+
+    /// <summary>A disease.</summary>
+    Disease,
+
+    /// <summary>A parasite, such as mites or a wasp's larvae.</summary>
+    Parasite,
+
+    /// <summary>Killed by another kind of animal, such as the prey left in with it.</summary>
+    Predation,
+
+    /// <summary>Eaten by its own kind.</summary>
+    Cannibalised,
+
+    /// <summary>Injured.</summary>
+    Injured,
+
+    /// <summary>Dried out.</summary>
+    Dried,
+
+    /// <summary>Nobody knows.</summary>
+    Unexplained,
+}
+
 /// <summary>How a number was found.</summary>
 public enum CountMethod
 {
@@ -58,6 +86,9 @@ public enum CountMethod
     /// <summary>A part was counted and reckoned up to the whole.</summary>
     FromPart,
 
+    /// <summary>A counted part was weighed, and all of them.</summary>
+    ByWeight,
+
     /// <summary>Estimated by eye.</summary>
     ByEye,
 }
@@ -69,13 +100,15 @@ public enum CountMethod
 /// <param name="Method">How they were counted, when that was said.</param>
 /// <param name="Container">The one container that was counted; all of them when none is named.</param>
 /// <param name="Reason">Why there are more or fewer than on record, in the keeper's words.</param>
+/// <param name="PictureId">The picture in which they were counted, where it is kept.</param>
 public sealed record CountTaken(
     int Count,
     int? Low = null,
     int? High = null,
     CountMethod? Method = null,
     string? Container = null,
-    string? Reason = null
+    string? Reason = null,
+    Guid? PictureId = null
 );
 
 /// <summary>One line of the numbers of a stock. Nothing is overwritten: what came, was born and left adds up to what is there.</summary>
@@ -85,11 +118,22 @@ public sealed record CountTaken(
 /// <param name="By">By how many there are more; negative for fewer.</param>
 /// <param name="Now">How many there are after it.</param>
 /// <param name="Taken">What was counted, of a count.</param>
+/// <param name="From">The earliest that it can have happened; none when that is <paramref name="At"/>.</param>
+/// <param name="Cause">Of what they died, where that was said.</param>
+/// <param name="Party">The stock with which those parted or taken over are or were.</param>
 public sealed record CountEvent(
     Guid EntryId,
     DateTimeOffset At,
     CountChange Change,
     int By,
     int Now,
-    CountTaken? Taken = null
+    CountTaken? Taken = null,
+    DateTimeOffset? From = null,
+    LossCause? Cause = null,
+    CountParty? Party = null
 );
+
+/// <summary>The other stock of a change in numbers.</summary>
+/// <param name="StockId">Which.</param>
+/// <param name="Name">Its name; empty where nobody knows it any more.</param>
+public sealed record CountParty(Guid StockId, string Name);

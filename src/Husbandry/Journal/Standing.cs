@@ -41,6 +41,8 @@ public sealed record TendedEvent(string Task, DateTimeOffset At)
 /// <param name="Pairings">When it was put together with a mate, in order.</param>
 /// <param name="Webs">Looks for his sperm webs, in order.</param>
 /// <param name="Births">Young that it had, in order.</param>
+/// <param name="Tray">Of a brood in numbered vials: vial by vial.</param>
+/// <param name="Kept">Of an egg case kept apart from its mother: how.</param>
 /// <param name="Loan">With whom it is for a time; none while it is here.</param>
 /// <param name="PutOffUntil">Night until which the work was put off.</param>
 /// <param name="Departure">How it left, if it did.</param>
@@ -62,13 +64,15 @@ public sealed record Standing(
     IReadOnlyList<PairingEvent> Pairings,
     IReadOnlyList<WebEvent> Webs,
     IReadOnlyList<BirthEvent> Births,
+    TrayState Tray,
+    KeptCase? Kept,
     LoanEvent? Loan,
     DateOnly? PutOffUntil,
     DepartureEvent? Departure
 )
 {
     /// <summary>Changes with the shape of this record and its parts, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 19;
+    public const int Shape = 20;
 
     /// <summary>With a task of the upkeep done at an instant.</summary>
     public Standing WithTended(string task, DateTimeOffset at) =>
@@ -92,6 +96,24 @@ public sealed record Standing(
     /// <summary>Whether it is spoken of as many: a brood, a colony or those of a tank.</summary>
     [JsonIgnore]
     public bool IsMany => Details.Kind != StockKind.Specimen;
+
+    /// <summary>Numbers of the vials of a brood: those that are in use since it was divided here, else one for each.</summary>
+    [JsonIgnore]
+    public IEnumerable<int> Vials =>
+        Details.Kind != StockKind.Brood ? []
+        : Tray.IsDivided ? Tray.Numbers
+        : Enumerable.Range(1, Details.Count);
+
+    /// <summary>The state without a vial that is empty now.</summary>
+    /// <param name="number">Its number; none where the entry names none.</param>
+    public Standing WithoutVial(int? number) =>
+        number is not { } empty
+            ? this
+            : this with
+            {
+                Tray = Tray.Without(empty),
+                Feeding = Feeding with { Vials = [.. Feeding.Vials.Where(v => v.Number != empty)] },
+            };
 
     /// <summary>Signs seen since the last molt.</summary>
     [JsonIgnore]
@@ -176,6 +198,8 @@ public sealed record Standing(
             Pairings: [],
             Webs: [],
             Births: [],
+            TrayState.Empty,
+            Kept: null,
             Loan: null,
             PutOffUntil: null,
             Departure: null
@@ -203,14 +227,21 @@ public sealed record Standing(
             Growth = Growth with { Molts = [.. Growth.Molts, molt], FangsSeen = null },
             Feeding = Feeding with { Untaken = [] },
             Vigils = Vigils.AfterMolt(molt.When),
+            Tray = Tray.AfterMolt(),
             PutOffUntil = null,
         };
 
     /// <summary>The state after all of it left; the details keep how many there were.</summary>
-    public Standing Gone(JournalEntry entry, DepartureKind how, CountChange change, string? remark) =>
+    public Standing Gone(
+        JournalEntry entry,
+        DepartureKind how,
+        CountChange change,
+        string? remark,
+        LossCause? cause = null
+    ) =>
         this with
         {
-            Counts = [.. Counts, new CountEvent(entry.Id, entry.When.To, change, -Details.Count, 0)],
+            Counts = [.. Counts, Change(entry, change, 0) with { Cause = cause }],
             Departure = new DepartureEvent(entry.When.To, how, remark),
         };
 
@@ -218,13 +249,28 @@ public sealed record Standing(
     /// <param name="entry">The entry that says so.</param>
     /// <param name="change">Why.</param>
     /// <param name="now">How many there are after it.</param>
-    /// <param name="taken">What was counted, of a count.</param>
-    public Standing WithCount(JournalEntry entry, CountChange change, int now, CountTaken? taken = null) =>
+    /// <param name="more">What else is known of it.</param>
+    public Standing WithCount(
+        JournalEntry entry,
+        CountChange change,
+        int now,
+        Func<CountEvent, CountEvent>? more = null
+    ) =>
         this with
         {
-            Counts = [.. Counts, new CountEvent(entry.Id, entry.When.To, change, now - Details.Count, now, taken)],
+            Counts = [.. Counts, more is null ? Change(entry, change, now) : more(Change(entry, change, now))],
             Details = Details with { Count = now },
             DetailsVersion = entry.Sequence,
-            Feeding = Feeding with { Vials = [.. Feeding.Vials.Where(v => v.Number <= now)] },
+            Feeding = Feeding with { Vials = [.. Feeding.Vials.Where(v => v.Number <= now || Tray.IsDivided)] },
         };
+
+    private CountEvent Change(JournalEntry entry, CountChange change, int now) =>
+        new(
+            entry.Id,
+            entry.When.To,
+            change,
+            now - Details.Count,
+            now,
+            From: entry.When.From < entry.When.To ? entry.When.From : null
+        );
 }

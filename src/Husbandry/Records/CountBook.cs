@@ -39,17 +39,14 @@ public sealed record CountBook(
         var bred = subject.Standing.Details.Kind == StockKind.Colony;
         var counts = subject.Standing.Counts;
         var lines = counts
-            .Select(
-                (c, i) =>
-                    new CountLine(
-                        c.EntryId,
-                        subject.Night(c.At),
-                        Text(c),
-                        c.By,
-                        c.Now,
-                        IsUnexplained(c, i == 0 ? 0 : counts[i - 1].Now, bred)
-                    )
-            )
+            .Select(c => new CountLine(
+                c.EntryId,
+                subject.Night(c.At),
+                Text(c, subject.Room.Rules),
+                c.By,
+                c.Now,
+                IsUnexplained(counts, c, bred)
+            ))
             .ToList();
         var sums = lines
             .Zip(counts)
@@ -90,26 +87,51 @@ public sealed record CountBook(
             _ => throw new ArgumentOutOfRangeException(nameof(change), change, "No word for such a change."),
         };
 
-    private static string Text(CountEvent c) =>
-        c.Taken is not { } taken
-            ? Word(c.Change)
-            : $"counted {CountedEntry.Text(taken)}"
-                + (taken.Container is { } container ? $" in {container}" : "")
-                + (taken.Method is { } method ? $", {CountedEntry.Word(method)}" : "")
-                + (taken.Reason is { Length: > 0 } reason ? $"; {reason}" : "");
+    /// <summary>A change with its cause, such as "died (mismolt)".</summary>
+    public static string Word(CountEvent c)
+    {
+        ArgumentNullException.ThrowIfNull(c);
+        return Word(c.Change) + (c.Cause is { } cause ? $" ({DepartedEntry.Word(cause)})" : "");
+    }
+
+    private static string Text(CountEvent c, RuleSet rules)
+    {
+        if (c.Taken is not { } taken)
+        {
+            return Word(c) + (c.Party is { Name.Length: > 0 } party ? $", {party.Name}" : "");
+        }
+
+        return $"{Word(c)} {CountedEntry.Text(CountedEntry.WithRange(taken, rules))}"
+            + (taken.Container is { } container ? $" in {container}" : "")
+            + (taken.Method is { } method ? $", {CountedEntry.Word(method)}" : "")
+            + (taken.Reason is { Length: > 0 } reason ? $"; {reason}" : "");
+    }
 
     /// <summary>
-    /// A count that differs from what was there without a reason, unless it is too rough to differ. A colony breeds unseen:
-    /// more of it needs no reason.
+    /// A count that differs from what was there without a reason, unless it or the count before it is too rough to differ. A
+    /// colony breeds unseen: more of it needs no reason.
     /// </summary>
-    private static bool IsUnexplained(CountEvent c, int before, bool bred) =>
-        c is { Change: CountChange.Counted, Taken: { Reason: null or "" } taken }
-        && c.By != 0
-        && !(bred && c.By > 0)
-        && !(taken.Container is null && taken.Low <= before && before <= taken.High);
+    internal static bool IsUnexplained(IReadOnlyList<CountEvent> all, CountEvent c, bool bred)
+    {
+        if (
+            c is not { Change: CountChange.Counted, Taken: { Reason: null or "" } taken }
+            || c.By == 0
+            || (bred && c.By > 0)
+        )
+        {
+            return false;
+        }
+
+        var before = c.Now - c.By;
+        var rough =
+            taken.Container is null
+            && all.TakeWhile(e => !ReferenceEquals(e, c)).LastOrDefault(e => e.Taken is { Container: null })
+                is { Taken.Method: CountMethod.ByEye };
+        return !rough && !(taken.Container is null && taken.Low <= before && before <= taken.High);
+    }
 
     private static string SumWord(CountEvent c, CountLine line, bool bred) =>
-        c.Change != CountChange.Counted ? Word(c.Change)
+        c.Change != CountChange.Counted ? Word(c)
         : line.IsUnexplained ? (c.By < 0 ? "gone, nobody knows how" : "more, nobody knows whence")
         : bred && c.By > 0 ? "bred"
         : c.By < 0 ? "fewer by a count"

@@ -13,13 +13,15 @@ namespace Husbandry.Records;
 /// <param name="Method">How they were counted.</param>
 /// <param name="Container">The one container that was counted, 1–40 characters; all of them when left out.</param>
 /// <param name="Reason">Why there are more or fewer than on record; may be left out.</param>
+/// <param name="PictureId">The picture in which they were counted, where it is kept.</param>
 public sealed record Counted(
     int Count,
     int? Low = null,
     int? High = null,
     CountMethod? Method = null,
     string? Container = null,
-    string? Reason = null
+    string? Reason = null,
+    Guid? PictureId = null
 ) : Act
 {
     /// <inheritdoc/>
@@ -50,9 +52,24 @@ public sealed class CountedEntry() : EntryDefinition<Counted>("counted")
             CountMethod.OneByOne => "one by one",
             CountMethod.InPicture => "in a picture",
             CountMethod.FromPart => "reckoned from a part",
+            CountMethod.ByWeight => "by weight",
             CountMethod.ByEye => "by eye",
             _ => throw new ArgumentOutOfRangeException(nameof(method), method, "No words for such a method."),
         };
+
+    /// <summary>A count with the range that its method has where none was said: a guess by eye is often half of what is there.</summary>
+    public static CountTaken WithRange(CountTaken taken, RuleSet rules)
+    {
+        ArgumentNullException.ThrowIfNull(taken);
+        ArgumentNullException.ThrowIfNull(rules);
+        return taken is { Method: CountMethod.ByEye, Low: null, High: null, Count: > 0 }
+            ? taken with
+            {
+                Low = taken.Count,
+                High = (int)Math.Ceiling(taken.Count * rules.Room.Nursery.EyeSeesOneIn.Value),
+            }
+            : taken;
+    }
 
     /// <summary>A number with its range, such as "200 (150–260)".</summary>
     public static string Text(CountTaken taken)
@@ -70,7 +87,7 @@ public sealed class CountedEntry() : EntryDefinition<Counted>("counted")
 
     /// <inheritdoc/>
     protected override Standing Fold(Counted act, Standing standing, JournalEntry entry) =>
-        standing.WithCount(entry, CountChange.Counted, Total(act, standing), Taken(act));
+        standing.WithCount(entry, CountChange.Counted, Total(act, standing), c => c with { Taken = Taken(act) });
 
     /// <inheritdoc/>
     protected override IEnumerable<Problem> Check(Counted act, EntryAt at)
@@ -108,12 +125,20 @@ public sealed class CountedEntry() : EntryDefinition<Counted>("counted")
 
     /// <inheritdoc/>
     protected override string Say(Counted act, RuleSet rules, Wording words) =>
-        $"counted{(act.Container is { Length: > 0 } container ? $" in {container}" : "")}: {Text(Taken(act))}"
+        $"counted{(act.Container is { Length: > 0 } container ? $" in {container}" : "")}: {Text(WithRange(Taken(act), rules))}"
         + (act.Method is { } method ? $", {Word(method)}" : "")
         + (act.Reason is { Length: > 0 } reason ? $"; {reason}" : "");
 
     private static CountTaken Taken(Counted act) =>
-        new(act.Count, act.Low, act.High, act.Method, act.Container is { Length: > 0 } c ? c : null, act.Reason);
+        new(
+            act.Count,
+            act.Low,
+            act.High,
+            act.Method,
+            act.Container is { Length: > 0 } c ? c : null,
+            act.Reason,
+            act.PictureId
+        );
 
     /// <summary>
     /// How many there are of all after a count. A container counted again changes the whole by what it changed itself; one

@@ -2,6 +2,7 @@ using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
+using Husbandry.Trays;
 
 namespace Husbandry.Records;
 
@@ -9,7 +10,15 @@ namespace Husbandry.Records;
 /// <param name="Departure">How.</param>
 /// <param name="Remark">Cause of death, or who took it; free text.</param>
 /// <param name="Count">Of many: how many of them; all when left out.</param>
-public sealed record Departed(DepartureKind Departure, string? Remark = null, int? Count = null) : Act
+/// <param name="Cause">Of what it died; of those that died only, and unexplained when left out.</param>
+/// <param name="Vial">Of a brood in numbered vials: the vial that is empty now; then it is one animal.</param>
+public sealed record Departed(
+    DepartureKind Departure,
+    string? Remark = null,
+    int? Count = null,
+    LossCause? Cause = null,
+    int? Vial = null
+) : Act
 {
     /// <inheritdoc/>
     public override EntryKind Kind() => DepartedEntry.It;
@@ -32,6 +41,8 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
         [
             .. Enum.GetValues<DepartureKind>()
                 .SelectMany(how => new Act[] { new Departed(how), new Departed(how, "a remark", 2) }),
+            new Departed(DepartureKind.Sold, Vial: 1),
+            .. Enum.GetValues<LossCause>().Select(cause => new Departed(DepartureKind.Died, Cause: cause)),
         ];
 
     /// <inheritdoc/>
@@ -44,12 +55,14 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
             return standing with { Departure = new DepartureEvent(entry.When.To, act.Departure, act.Remark) };
         }
 
-        if (act.Count is { } some && some < there)
+        if ((act.Vial is null ? act.Count : 1) is { } some && some < there)
         {
-            return standing.WithCount(entry, change.Value, there - some);
+            return standing
+                .WithCount(entry, change.Value, there - some, c => c with { Cause = act.Cause })
+                .WithoutVial(act.Vial);
         }
 
-        return standing.Gone(entry, act.Departure, change.Value, act.Remark);
+        return standing.Gone(entry, act.Departure, change.Value, act.Remark, act.Cause);
     }
 
     /// <inheritdoc/>
@@ -57,7 +70,20 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
         EntryCheck
             .CheckText("act.remark", act.Remark, required: false)
             .Concat(EntryCheck.CheckCount(act.Count, at.Standing))
+            .Concat(CheckVial(act, at))
             .Concat(CheckTank(act, at));
+
+    private static IEnumerable<Problem> CheckVial(Departed act, EntryAt at)
+    {
+        if (act.Vial is not { } vial || at.Standing is not { } standing)
+        {
+            return [];
+        }
+
+        return act.Count is null or 1
+            ? VialNumbers.Check("act.vial", [vial], standing)
+            : [new Problem("act.count", "Of one vial it is one animal: leave the number out, or the vial.")];
+    }
 
     private static IEnumerable<Problem> CheckTank(Departed act, EntryAt at)
     {
@@ -85,6 +111,11 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
             yield return new Problem("act.departure", "A tank is taken down, sold or given away.");
         }
 
+        if (act.Cause is not null && act.Departure != DepartureKind.Died)
+        {
+            yield return new Problem("act.cause", "Only those that died have a cause of death.");
+        }
+
         if (!at.Written && at.Room.Tanks.InmatesOf(standing.StockId) is [var one, ..] inmates)
         {
             var who = inmates.Count == 1 ? $"{one.Details.Nickname} still lives" : $"{inmates.Count} still live";
@@ -95,7 +126,10 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
     /// <inheritdoc/>
     protected override string Say(Departed act, RuleSet rules, Wording words)
     {
-        var how = Word(act.Departure) + EntryCheck.OfThem(act.Count);
+        var how =
+            Word(act.Departure)
+            + (act.Cause is { } cause ? $" ({Word(cause)})" : "")
+            + (act.Vial is { } vial ? $", vial {vial}" : EntryCheck.OfThem(act.Count));
         return act.Remark is { Length: > 0 } remark ? $"{how}: {remark}" : how;
     }
 
@@ -119,6 +153,21 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
             DepartureKind.Mistaken => CountChange.Mended,
             DepartureKind.TakenDown => null,
             _ => throw new ArgumentOutOfRangeException(nameof(departure), departure, "No such departure."),
+        };
+
+    /// <summary>A cause of death in a word or two.</summary>
+    public static string Word(LossCause cause) =>
+        cause switch
+        {
+            LossCause.Mismolt => "mismolt",
+            LossCause.Disease => "disease",
+            LossCause.Parasite => "parasite",
+            LossCause.Predation => "predation",
+            LossCause.Cannibalised => "eaten by its own kind",
+            LossCause.Injured => "injured",
+            LossCause.Dried => "dried out",
+            LossCause.Unexplained => "unexplained",
+            _ => throw new ArgumentOutOfRangeException(nameof(cause), cause, "No word for such a cause."),
         };
 
     private static string Word(DepartureKind departure) =>

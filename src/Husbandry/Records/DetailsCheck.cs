@@ -143,9 +143,9 @@ public static class DetailsCheck
             );
         }
 
-        if (d.Kind == StockKind.Brood && d.Count is < 2 or > EntryCheck.MostAnimals)
+        if (d.Kind == StockKind.Brood && d.Count is < 1 or > EntryCheck.MostAnimals)
         {
-            yield return new Problem("details.count", $"A brood has 2 to {EntryCheck.MostAnimals} animals.");
+            yield return new Problem("details.count", $"A brood has 1 to {EntryCheck.MostAnimals} animals.");
         }
     }
 

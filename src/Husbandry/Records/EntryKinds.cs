@@ -7,6 +7,7 @@ using Husbandry.Journal;
 using Husbandry.Pairing;
 using Husbandry.Rooms;
 using Husbandry.Tanks;
+using Husbandry.Trays;
 using Husbandry.Upkeep;
 using Husbandry.Vigils;
 
@@ -58,6 +59,11 @@ public static class EntryKinds
         PairingSeenEntry.It,
         PairingEndedEntry.It,
         WebLookedEntry.It,
+        CaseTakenEntry.It,
+        SecondLookEntry.It,
+        DividedEntry.It,
+        VialsMoltedEntry.It,
+        GradedEntry.It,
     ];
 
     /// <summary>

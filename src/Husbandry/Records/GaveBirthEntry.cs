@@ -14,7 +14,15 @@ namespace Husbandry.Records;
 /// <param name="Party">What they are called; in their half, what the mother is.</param>
 /// <param name="Place">Where they stand.</param>
 /// <param name="HalfOf">The entry of the mother, in the half of the young; set by the application.</param>
-public sealed record GaveBirth(Guid PartyId, int Count, string? Party, Place Place, Guid? HalfOf = null) : TwoPartyAct
+/// <param name="Method">How they were counted; may be left out.</param>
+public sealed record GaveBirth(
+    Guid PartyId,
+    int Count,
+    string? Party,
+    Place Place,
+    Guid? HalfOf = null,
+    CountMethod? Method = null
+) : TwoPartyAct
 {
     /// <inheritdoc/>
     public override EntryKind Kind() => GaveBirthEntry.It;
@@ -66,6 +74,7 @@ public sealed class GaveBirthEntry() : EntryDefinition<GaveBirth>("gaveBirth")
     public override IReadOnlyList<Act> Examples =>
         [
             new GaveBirth(Guid.Empty, 40, "Tansy's young", new Place("A", 1, 4)),
+            new GaveBirth(Guid.Empty, 40, "Tansy's young", new Place("A", 1, 4), null, CountMethod.ByEye),
             new GaveBirth(Guid.Empty, 40, "Tansy", new Place("A", 1, 4), Guid.Empty),
         ];
 
@@ -117,6 +126,7 @@ public sealed class GaveBirthEntry() : EntryDefinition<GaveBirth>("gaveBirth")
                 {
                     EntryId = entry.Id,
                     Change = CountChange.Born,
+                    Taken = act.Method is { } method ? new CountTaken(act.Count, Method: method) : null,
                 },
                 .. standing.Counts.Skip(1),
             ],
@@ -157,7 +167,7 @@ public sealed class GaveBirthEntry() : EntryDefinition<GaveBirth>("gaveBirth")
         var party = act.Party is { Length: > 0 } name ? name : "a stock of their own";
         return act.HalfOf is not null
             ? $"young of {party}"
-            : $"{act.Count.ToString(CultureInfo.InvariantCulture)} young came out, now {party}";
+            : $"{act.Count.ToString(CultureInfo.InvariantCulture)} young came out{(act.Method is { } method ? $" ({CountedEntry.Word(method)})" : "")}, now {party}";
     }
 
     /// <inheritdoc/>

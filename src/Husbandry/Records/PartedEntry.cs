@@ -5,6 +5,7 @@ using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Trays;
 using Husbandry.Vigils;
 
 namespace Husbandry.Records;
@@ -15,8 +16,15 @@ namespace Husbandry.Records;
 /// <param name="Party">What that stock is called: of one in the collection its name is taken.</param>
 /// <param name="Place">Where they stand, when the record of the other stock begins with them; none where it is there already.</param>
 /// <param name="HalfOf">The entry of those that they were parted from, in the half of those that took them; set by the application.</param>
-public sealed record Parted(Guid PartyId, int Count, string? Party = null, Place? Place = null, Guid? HalfOf = null)
-    : TwoPartyAct
+/// <param name="Vial">Of a brood in numbered vials: the vial that is empty now; then it is one animal.</param>
+public sealed record Parted(
+    Guid PartyId,
+    int Count,
+    string? Party = null,
+    Place? Place = null,
+    Guid? HalfOf = null,
+    int? Vial = null
+) : TwoPartyAct
 {
     /// <inheritdoc/>
     public override EntryKind Kind() => PartedEntry.It;
@@ -61,6 +69,7 @@ public sealed class PartedEntry() : EntryDefinition<Parted>("parted")
         [
             new Parted(Guid.Empty, 2, "tray 2"),
             new Parted(Guid.Empty, 3, "tray 2", new Place("A", 1, 4)),
+            new Parted(Guid.Empty, 1, "Tansy 7", new Place("A", 1, 4), Vial: 1),
             new Parted(Guid.Empty, 2, "the sac", HalfOf: Guid.Empty),
         ];
 
@@ -108,6 +117,12 @@ public sealed class PartedEntry() : EntryDefinition<Parted>("parted")
             begun.Add((molt.When, new Molted(molt.Ultimate, molt.Mismolt)));
         }
 
+        // What its vial was ahead of the others goes with it.
+        if (act.Vial is { } vial && from.Tray.Molted.FirstOrDefault(v => v.Number == vial) is { } ahead)
+        {
+            begun.AddRange(Enumerable.Repeat((Occurrence.At(ahead.At), (Act)new Molted()), ahead.Molts));
+        }
+
         begun.AddRange(waits.Select(w => (w.Began, (Act)new Began(w.Vigil, act.Count == 1 ? null : act.Count))));
         if (vigils.Chill is { To: null } chill)
         {
@@ -131,22 +146,29 @@ public sealed class PartedEntry() : EntryDefinition<Parted>("parted")
     {
         if (act.HalfOf is null)
         {
-            return standing.WithCount(entry, CountChange.Parted, standing.Details.Count - act.Count);
+            return standing
+                .WithCount(entry, CountChange.Parted, standing.Details.Count - act.Count, With(act))
+                .WithoutVial(act.Vial);
         }
 
         if (!act.BeganOther())
         {
-            return standing.WithCount(entry, CountChange.TakenOver, standing.Details.Count + act.Count);
+            return standing.WithCount(entry, CountChange.TakenOver, standing.Details.Count + act.Count, With(act));
         }
 
         // They are counted already as those that came.
         var came = standing.Counts[0] with
         {
             EntryId = entry.Id,
+            At = entry.When.To,
             Change = CountChange.TakenOver,
+            Party = new CountParty(act.PartyId, act.Party ?? ""),
         };
         return standing with { Counts = [came, .. standing.Counts.Skip(1)] };
     }
+
+    private static Func<CountEvent, CountEvent> With(Parted act) =>
+        c => c with { Party = new CountParty(act.PartyId, act.Party ?? "") };
 
     /// <inheritdoc/>
     protected override IEnumerable<Problem> Check(Parted act, EntryAt at)
@@ -171,6 +193,19 @@ public sealed class PartedEntry() : EntryDefinition<Parted>("parted")
                 "act.count",
                 $"Must be 1 to {Math.Max(1, details.Count - 1)}: at least one stays. If all go together, move them."
             );
+        }
+
+        if (act.Vial is { } vial)
+        {
+            foreach (var problem in VialNumbers.Check("act.vial", [vial], at.Standing))
+            {
+                yield return problem;
+            }
+
+            if (act.Count != 1)
+            {
+                yield return new Problem("act.count", "From one vial it is one animal.");
+            }
         }
 
         foreach (var problem in EntryCheck.CheckText("act.party", act.Party, act.BeganOther(), EntryCheck.LongestName))
@@ -235,6 +270,7 @@ public sealed class PartedEntry() : EntryDefinition<Parted>("parted")
         var count = act.Count.ToString(CultureInfo.InvariantCulture);
         var party = act.Party is { Length: > 0 } name ? name : "another stock";
         return act.HalfOf is not null ? $"{count} taken over from {party}"
+            : act.Vial is { } vial ? $"vial {vial} has a record of its own now: {party}"
             : act.BeganOther() ? $"{count} parted, now {party}"
             : $"{count} parted and put with {party}";
     }

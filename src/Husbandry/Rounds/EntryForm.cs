@@ -80,4 +80,19 @@ public enum EntryForm
 
     /// <summary>Back from a loan.</summary>
     Returned,
+
+    /// <summary>A second look for those missing at a count.</summary>
+    SecondLook,
+
+    /// <summary>An egg case taken from its mother.</summary>
+    CaseTaken,
+
+    /// <summary>A brood divided into vials.</summary>
+    Divided,
+
+    /// <summary>Skins found in some vials of a brood.</summary>
+    VialsMolted,
+
+    /// <summary>A brood graded by size.</summary>
+    Graded,
 }

@@ -3,6 +3,7 @@ using Husbandry.Growth;
 using Husbandry.Housing;
 using Husbandry.Hush;
 using Husbandry.Journal;
+using Husbandry.Nursery;
 using Husbandry.Pairing;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
@@ -154,6 +155,9 @@ public sealed record Judgement(
 
     /// <summary>Whether it fits its enclosure, now and after the molts to come; worked out when first asked for.</summary>
     public Answer<HousingFit?> Fit => field ??= HousingFit.Of(Inmate);
+
+    /// <summary>When its young are put apart; worked out when first asked for.</summary>
+    public Answer<Apart?> Apart => field ??= Nursery.Apart.Of(Subject, Molt.Value, FirstMeal.Value, Hush);
 
     /// <summary>What it needs of an enclosure when it has grown by a factor; its size must be known.</summary>
     /// <exception cref="InvalidOperationException">The size is not known.</exception>

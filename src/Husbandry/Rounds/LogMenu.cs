@@ -263,6 +263,15 @@ public sealed record LogMenu(
             ("t", "Note…", EntryForm.Noted, true),
             ("w", "Later, with a reason…", EntryForm.PutOff, true),
             ("c", "Counted…", EntryForm.Counted, s.IsMany && !tank),
+            (
+                "0",
+                "Looked again for those missing…",
+                EntryForm.SecondLook,
+                SecondLookEntry.MissingOf(s.Standing) is not null
+            ),
+            ("f", "Divided into vials…", EntryForm.Divided, IsTray(j)),
+            ("8", "Skins found, by vial…", EntryForm.VialsMolted, IsTray(j) && follows),
+            ("r", "Graded by size…", EntryForm.Graded, IsTray(j)),
             ("r", "Paired…", EntryForm.Paired, !s.IsMany && j.Stage.Value == Stage.Adult && !s.IsQueenAlone),
             ("z", "Born, found or put in…", EntryForm.Gained, s.IsMany && !tank),
             (
@@ -272,6 +281,12 @@ public sealed record LogMenu(
                 s.IsMany && !tank && PartedEntry.MayBeParted(s.Group, s.Standing)
             ),
             ("f", "Young came out…", EntryForm.GaveBirth, MayBear(j)),
+            (
+                "c",
+                $"{(s.Group.EggCase ?? "eggs").ToUpperFirst()} taken, to be kept apart…",
+                EntryForm.CaseTaken,
+                MayBear(j) && CaseTakenEntry.MayBeTaken(s)
+            ),
             ("9", "Lent to somebody…", EntryForm.Lent, !tank && s.Standing.Details.Borrowed is null),
             (
                 "k",
@@ -284,6 +299,10 @@ public sealed record LogMenu(
         ];
         return forms.Where(f => f.Fits).Select(f => Form(f.Key, f.Label, f.Form));
     }
+
+    /// <summary>Whether it is a brood whose young live in numbered vials, now or later.</summary>
+    private static bool IsTray(Judgement j) =>
+        j.Subject is { IsBrood: true, Standing.Details.Count: > 1 } && !IsShut(j);
 
     /// <summary>Whether it may have had young: an adult that is no male, and no queen, whose young are her colony.</summary>
     private static bool MayBear(Judgement j) =>

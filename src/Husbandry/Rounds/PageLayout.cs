@@ -37,7 +37,11 @@ public sealed record PageLayout(
         new(PageSection.Awaited, f => f.Judgement.Wait.Value is not null || f.Judgement.Molt.Value is not null),
     ];
 
-    private static readonly Part[] WideParts = [new(PageSection.Inmates, f => f.Judgement.Subject.Standing.IsTank)];
+    private static readonly Part[] WideParts =
+    [
+        new(PageSection.Inmates, f => f.Judgement.Subject.Standing.IsTank),
+        new(PageSection.Brood, f => f.Judgement.Subject.IsBrood),
+    ];
 
     private static readonly Part[] TonightParts =
     [

@@ -63,6 +63,9 @@ public enum PageSection
     /// <summary>How many came, were born and left.</summary>
     Numbers,
 
+    /// <summary>A brood as a whole: how many live, beside what is usual; when they go apart; vial by vial.</summary>
+    Brood,
+
     /// <summary>The young that came of it.</summary>
     Young,
 

@@ -117,6 +117,16 @@ public static class RoundKit
             case RoundAct.PartThem or RoundAct.PairAgain:
                 Tool(CatchCup);
                 break;
+            case RoundAct.LookAgain:
+                Tool(Torch);
+                break;
+            case RoundAct.CountYoung:
+                Tool("white paper and a camera");
+                break;
+            case RoundAct.PutApart:
+                Tool(CatchCup);
+                Tool($"{j.Subject.Standing.Details.Count} vials with lids and labels");
+                break;
             case RoundAct.LookAtTube:
                 Tool(RedLight);
                 break;

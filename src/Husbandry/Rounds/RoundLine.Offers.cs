@@ -119,6 +119,21 @@ public sealed partial record RoundLine
             return [LineOffer.OfPage("p", "To the pairing", "Pairing", LinePage.Run)];
         }
 
+        if (line.Act == RoundAct.LookAgain)
+        {
+            offers.Add(LineOffer.OfForm("f", "Some found", "Found", EntryForm.SecondLook));
+        }
+
+        if (line.Act == RoundAct.CountYoung)
+        {
+            offers.Add(LineOffer.OfForm("c", "Counted", "Counted", EntryForm.Counted));
+        }
+
+        if (line.Act == RoundAct.PutApart)
+        {
+            offers.Add(LineOffer.OfForm("v", "Divided otherwise", "Otherwise", EntryForm.Divided));
+        }
+
         if (line.Act == RoundAct.PairAgain)
         {
             offers.Add(LineOffer.OfPage("p", "Put them together", "Together", LinePage.Run));

@@ -6,6 +6,7 @@ using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
+using Husbandry.Trays;
 
 namespace Husbandry.Rounds;
 
@@ -184,6 +185,7 @@ public sealed partial record RoundLine
                 ? $"premolt by the calendar ({Wording.Chance(j.Molt.Value!.PremoltChance)}): look before the food goes in"
                 : "",
             s.IsBrood && s.Group.Feeding.Diet == Diet.Prey ? "one line for all: tap those that leave it" : "",
+            SoftVials(j) is { Count: > 0 } molted ? $"just molted, no food: {VialNumbers.Text(molted)}" : "",
             s.RestingVials.Count > 0 ? $"pass over no. {string.Join(", ", s.RestingVials.Select(v => v.Number))}" : "",
             Some(j),
             s.PupatesNext(j.Stage.Value)

@@ -59,6 +59,15 @@ public enum RoundAct
 
     /// <summary>Put her together with her mate once more.</summary>
     PairAgain,
+
+    /// <summary>Put the young of a brood apart, each alone.</summary>
+    PutApart,
+
+    /// <summary>Count young that have hatched.</summary>
+    CountYoung,
+
+    /// <summary>Look a second time for those that were missing at a count.</summary>
+    LookAgain,
 }
 
 /// <summary>Which part of the round a line belongs to.</summary>
@@ -93,7 +102,7 @@ public enum LineState
 /// <param name="OutAt">The hour at which it is to come out, when that is still to come tonight.</param>
 /// <param name="Molt">When the next molt is to be expected, for the drawing beside the reasons.</param>
 /// <param name="Seconds">Estimated time for the act.</param>
-/// <param name="Vials">Numbered vials of a brood; none for one animal or a colony.</param>
+/// <param name="Vials">Numbers of the vials of a brood, but for those that are still soft after a molt; none for one animal or a colony.</param>
 /// <param name="Hazard">What it can do to people; none for most.</param>
 /// <param name="Quarantine">Whether it stands apart as new stock: last, with tools of its own.</param>
 /// <param name="Signs">Whether signs can be seen on it.</param>
@@ -119,7 +128,7 @@ public sealed partial record RoundLine(
     DateTimeOffset? OutAt,
     [property: JsonIgnore] VigilForecast? Molt,
     double Seconds,
-    int? Vials,
+    IReadOnlyList<int>? Vials,
     Hazard? Hazard,
     bool Quarantine,
     bool Signs,
@@ -208,6 +217,21 @@ public sealed partial record RoundLine(
         if (s.IsQueenAlone && s.Profile.Founding is null && !s.IsChilled)
         {
             yield return (StartOf(tonight), () => AskLine(j));
+        }
+
+        if (MissingSince(j) is { } missing)
+        {
+            yield return (StartOf(missing), () => LookAgainLine(j));
+        }
+
+        if (NotCountedSince(j) is { } hatched)
+        {
+            yield return (StartOf(hatched), () => CountLine(j));
+        }
+
+        if (j.Apart.Value is { On: { } apart })
+        {
+            yield return (StartOf(apart), () => ApartLine(j));
         }
 
         if (DampSideSince(j) is { } damp)
@@ -337,7 +361,9 @@ public sealed partial record RoundLine(
             null,
             j.Subject.WaitsOfAll.Any() ? j.Wait.Value : j.Molt.Value ?? j.Wait.Value,
             pace.SecondsFor(timedAs) + (waters ? pace.SecondsFor("water") : 0),
-            j.Subject.IsBrood && j.Subject.Group.Feeding.Diet == Diet.Prey ? j.Subject.Standing.Details.Count : null,
+            j.Subject.IsBrood && j.Subject.Group.Feeding.Diet == Diet.Prey
+                ? [.. j.Subject.Standing.Vials.Except(SoftVials(j))]
+                : null,
             j.Subject.Profile.Hazard?.Value,
             j.Subject.Room.Layout.IsQuarantine(j.Subject.Place),
             LogMenu.ShowsSigns(j),

@@ -18,6 +18,7 @@ namespace Husbandry.Rulebook;
 /// <param name="Feeding">Rules of meals.</param>
 /// <param name="Water">Rules of water.</param>
 /// <param name="Housing">Rules of enclosures.</param>
+/// <param name="Nursery">Rules of rearing young; none where nobody rears them apart.</param>
 /// <param name="Courtship">What is seen of a pairing; none where nothing is paired by hand.</param>
 public sealed record GroupRules(
     string Id,
@@ -34,6 +35,7 @@ public sealed record GroupRules(
     FeedingRules Feeding,
     WaterRules Water,
     HousingRules Housing,
+    NurseryRules? Nursery,
     CourtshipRules? Courtship
 )
 {

@@ -109,6 +109,9 @@ public enum HushCause
 
     /// <summary>Paired, and waiting for what comes of it.</summary>
     Expecting,
+
+    /// <summary>Young that are not fit to leave yet.</summary>
+    TooYoung,
 }
 
 /// <summary>What one cause forbids.</summary>

@@ -10,6 +10,7 @@ namespace Husbandry.Rulebook;
 /// <param name="Water">Those of water.</param>
 /// <param name="Housing">Those of enclosures.</param>
 /// <param name="Pairing">Those of pairing.</param>
+/// <param name="Nursery">Those of rearing.</param>
 public sealed record RoomRules(
     RoundRules Rounds,
     RoomGrowthRules Growth,
@@ -19,7 +20,8 @@ public sealed record RoomRules(
     RoomFeedingRules Feeding,
     RoomWaterRules Water,
     RoomHousingRules Housing,
-    RoomPairingRules Pairing
+    RoomPairingRules Pairing,
+    RoomNurseryRules Nursery
 );
 
 /// <summary>Rules of the evening round and the almanac.</summary>

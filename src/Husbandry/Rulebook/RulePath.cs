@@ -24,6 +24,7 @@ public static class RulePath
         "food",
         "water",
         "housing",
+        "nursery",
         "pairing",
     };
 

@@ -43,6 +43,17 @@ internal static class RuleSetChecks
             );
         }
 
+        if (group.Nursery is { } nursery)
+        {
+            checks.Add(Within($"{at}.nursery.earlyLoss", nursery.EarlyLoss, 0, 0.95));
+            checks.Add(Within($"{at}.nursery.laterLoss", nursery.LaterLoss, 0, 0.95));
+            checks.Add(
+                (nursery.ApartFrom is null) == (nursery.Vial is null)
+                    ? null
+                    : new Problem($"{at}.nursery.vial", "Groups whose young live alone say in what, and no others.")
+            );
+        }
+
         if (group.Feeding.Prey is { } prey)
         {
             checks.Add(Within($"{at}.prey.shareOfBody", prey.ShareOfBody, 0.1, 1));
@@ -308,6 +319,11 @@ internal static class RuleSetChecks
             Within("room.json steerWarmthC", room.Pairing.SteerWarmthC, 0.5, 10),
             Within("room.json steerFood", room.Pairing.SteerFood, 1.05, 3),
             Within("room.json steerWorth", room.Pairing.SteerWorth, 0.01, 1),
+            Within("room.json eyeSeesOneIn", room.Nursery.EyeSeesOneIn, 1, 10),
+            Within("room.json bodiesScatter", room.Nursery.BodiesScatter, 0.01, 2),
+            Within("room.json worseFrom", room.Nursery.WorseFrom, 0.5, 5),
+            Within("room.json apartSeconds", room.Nursery.ApartSeconds, 1, 600),
+            Within("room.json vialPitch", room.Nursery.VialPitch, 1, 3),
             Within("room.json winterPriorPupae", room.Lessons.WinterPriorPupae, 0.1, 100),
             Within("room.json anomalyDays", room.Climate.AnomalyDays, 1, 1000),
             Within("room.json partShare", room.Lessons.PartShare, 0.001, 0.5),

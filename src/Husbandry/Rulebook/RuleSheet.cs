@@ -132,6 +132,18 @@ public static class RuleSheet
         ["broodSize"] = ("Pairing", "Size of a brood"),
         ["courtship"] = ("Pairing", "Courtship"),
         ["otherEnds"] = ("Waits", "Ends otherwise than hoped"),
+        ["keeping"] = ("Nursery", "How the young are kept"),
+        ["casesChill"] = ("Nursery", "Egg cases may be given a winter"),
+        ["takenDays"] = ("Nursery", "A sac may be taken"),
+        ["apartFrom"] = ("Nursery", "Each alone from"),
+        ["vial"] = ("Nursery", "What each goes into"),
+        ["leaveFrom"] = ("Nursery", "None leaves before"),
+        ["leaveBetterFrom"] = ("Nursery", "Travels well from"),
+        ["earlyLoss"] = ("Nursery", "Lost before they are hardy"),
+        ["hardyFrom"] = ("Nursery", "Hardy from"),
+        ["laterLoss"] = ("Nursery", "Lost after that"),
+        ["searchIn"] = ("Nursery", "Missing ones are looked for"),
+        ["lookAt"] = ("Nursery", "Where more are lost than usual"),
     };
 
     private static readonly HashSet<string> Schools = ["often", "lean", "default", "quick", "cautious"];

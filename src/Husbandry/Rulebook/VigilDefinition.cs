@@ -171,7 +171,10 @@ public sealed record VigilDefinition(
             ],
             EndsEarlyBy: "the young leaving her",
             Meanwhile: "Brooding: disturb her as little as can be; keep the damp side."
-        ),
+        )
+        {
+            TakenAway = new(VigilEnd.CutShort, "taken from her", "was taken from her and is kept apart"),
+        },
         new(
             VigilKind.Hatching,
             Phase.Eggs,
@@ -231,6 +234,9 @@ public sealed record VigilDefinition(
     /// <summary>The end that a molt puts to it; none where no molt does. It is never logged by itself, and teaches no clock.</summary>
     public VigilEnd? Interrupted { get; private init; }
 
+    /// <summary>The end that is put to it where what is awaited is taken elsewhere; never logged by itself, and teaches no clock.</summary>
+    public VigilEnd? TakenAway { get; private init; }
+
     /// <summary>What would end it before its forecast, in the words of a group.</summary>
     public string EndsEarlyOf(GroupRules group) => VigilEnd.Fill(EndsEarlyBy, group);
 
@@ -248,5 +254,6 @@ public sealed record VigilDefinition(
     public VigilEnd End(string id) =>
         FindEnd(id)
         ?? (Interrupted?.Id == id ? Interrupted : null)
+        ?? (TakenAway?.Id == id ? TakenAway : null)
         ?? throw new ArgumentOutOfRangeException(nameof(id), id, $"{Kind} has no such end.");
 }

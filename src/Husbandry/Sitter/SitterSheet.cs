@@ -180,7 +180,10 @@ public sealed record SitterSheet(
             or RoundAct.GiveBack
             or RoundAct.PartThem
             or RoundAct.LookForWeb
-            or RoundAct.PairAgain => false,
+            or RoundAct.PairAgain
+            or RoundAct.PutApart
+            or RoundAct.CountYoung
+            or RoundAct.LookAgain => false,
             _ => throw new ArgumentOutOfRangeException(
                 nameof(line),
                 line.Act,

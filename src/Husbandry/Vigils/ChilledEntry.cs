@@ -21,10 +21,14 @@ public sealed class ChilledEntry() : EntryDefinition<Chilled>("chilled")
     /// <inheritdoc/>
     public override IReadOnlyList<Act> Examples => [new Chilled(true), new Chilled(false)];
 
-    /// <summary>Whether it can be put into the winter cold: pupae and ants.</summary>
+    /// <summary>Whether it can be put into the winter cold: pupae, ants, and egg cases of groups in which some need it.</summary>
     public static bool MayBeChilled(Subject subject) =>
         subject.Standing.Vigils.OpenOf(VigilKind.Emergence) is not null
-        || subject.Group.Feeding.Diet == Diet.SugarAndProtein;
+        || subject.Group.Feeding.Diet == Diet.SugarAndProtein
+        || (
+            subject.Group.Nursery?.CasesChill?.Value == true
+            && subject.Standing.Vigils.OpenOf(VigilKind.Hatching) is not null
+        );
 
     /// <inheritdoc/>
     protected override Standing Fold(Chilled act, Standing standing, JournalEntry entry)
@@ -39,7 +43,7 @@ public sealed class ChilledEntry() : EntryDefinition<Chilled>("chilled")
     {
         if (at is { Standing: { } standing, Group: not null } && !MayBeChilled(Subject.Of(standing, at.Room)))
         {
-            yield return new Problem("act.kind", "Only pupae and ants are put into the winter cold.");
+            yield return new Problem("act.kind", "Only pupae, ants and oothecae are put into the winter cold.");
         }
     }
 

@@ -9,7 +9,7 @@ import { Field, FormError, TextField } from '../../ui/Field';
 import type { Bench, BenchField } from './benchParts';
 import { benches } from './benches';
 import type { Filled } from './fill';
-import { addressOf } from './pictures';
+import { addressOf } from '../Nursery/pictures';
 
 /** Every open calculator with its form, its drawing and its reasons. */
 export function BenchPage() {

@@ -1,9 +1,9 @@
 import { api, Refusal, take } from '../../api/client';
 import { type Bench, Figures, short } from './benchParts';
-import { CountedPicture } from './CountedPicture';
+import { CountedPicture } from '../Nursery/CountedPicture';
 import { words } from './fill';
-import { countIn } from './pictures';
-import { SurvivalDrawing } from './SurvivalDrawing';
+import { countIn } from '../Nursery/pictures';
+import { SurvivalDrawing } from '../Nursery/SurvivalDrawing';
 
 const kinds: Readonly<Record<string, boolean>> = { died: true, alive: false, gone: false };
 
@@ -32,6 +32,49 @@ export const nurseryBenches: readonly Bench[] = [
       return {
         reasons,
         view: <CountedPicture key={picture} picture={picture} found={result} />,
+      };
+    },
+  },
+  {
+    name: 'weighed-count',
+    title: 'Weigh a brood',
+    what: 'How many there are by weight: count and weigh a part or a few, then all of them.',
+    before: 'Weigh the empty tub first and take it off. Three parts or more tell how much the young differ.',
+    fields: [
+      { key: 'total', label: 'All together, mg', kind: 'number', start: '1840' },
+      {
+        key: 'samples',
+        label: 'Counted parts: how many, mg',
+        kind: 'lines',
+        start: '20 151\n20 160\n20 148',
+        hint: 'One line for each part',
+      },
+      { key: 'scale', label: 'One division of the scale, mg', kind: 'number', start: '1' },
+    ],
+    run: async (f) => {
+      const number = (text: string | undefined) => Number((text ?? '').replace(',', '.'));
+      const samples = words(f, 'samples', 2).map(([count, mg]) => ({ count: number(count), mg: number(mg) }));
+      if (samples.some((s) => !Number.isInteger(s.count) || !Number.isFinite(s.mg))) {
+        throw new Refusal('', { samples: ['Each line: a whole number and its weight in mg.'] }, 400);
+      }
+      const [totalMg, scaleMg] = [number(f['total']), number(f['scale'])];
+      if (!Number.isFinite(totalMg) || !Number.isFinite(scaleMg)) {
+        throw new Refusal('', { totalMg: ['Write weights in mg.'] }, 400);
+      }
+      const { result, reasons } = await take(
+        api.POST('/api/calc/weighed-count', { body: { totalMg, samples, scaleMg } }),
+      );
+      return {
+        reasons,
+        view: (
+          <Figures
+            of={[
+              ['There are', String(result.count)],
+              ['Likely, 95 times in 100', `${result.low} to ${result.high}`],
+              ['One weighs', `${short(result.meanMg, 3)} mg ± ${short(result.standardErrorMg, 3)}`],
+            ]}
+          />
+        ),
       };
     },
   },
@@ -79,7 +122,11 @@ export const nurseryBenches: readonly Bench[] = [
                 ['Half have died by', result.median === null ? 'not yet' : `day ${short(result.median, 1)}`],
               ]}
             />
-            <SurvivalDrawing result={result} until={Math.max(...observations.map((o) => o.time))} />
+            <SurvivalDrawing
+              steps={result.steps}
+              median={result.median}
+              until={Math.max(...observations.map((o) => o.time))}
+            />
           </>
         ),
       };

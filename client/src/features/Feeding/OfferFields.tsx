@@ -5,7 +5,7 @@ import { useRulebook } from '../Rulebook/queries';
 import { Check, Choice } from '../../ui/Field';
 
 import type { ActOf } from '../Journal/entryForm';
-import { VialGrid } from './VialGrid';
+import { VialGrid } from '../Trays/VialGrid';
 
 const outcomes: readonly (readonly [Schemas['OfferOutcome'], string])[] = [
   ['eaten', 'Eaten'],
@@ -37,7 +37,7 @@ interface OfferProps {
   number: (label: string, field: string) => ReactNode;
   error: (field: string) => string | undefined;
   /** Numbered vials of a brood; none for one animal. */
-  vials: number | null;
+  vials: readonly number[] | null;
 }
 
 /** What was offered, how it was served and what came of it. */
@@ -82,8 +82,10 @@ export function OfferFields({ act, change, number, error, vials }: OfferProps) {
       />
       {eaten && vials !== null && (
         <VialGrid
-          count={vials}
-          untaken={act.untaken ?? []}
+          vials={vials}
+          chosen={act.untaken ?? []}
+          legend="Tap those that left it"
+          means="left its food"
           onChange={(untaken) => change({ ...act, untaken: untaken.length === 0 ? null : untaken })}
           error={error('untaken')}
         />

@@ -51,7 +51,7 @@ export const subjectOf = (animal: AnimalView, group: Schemas['GroupView'] | unde
     ...(group?.parts ?? ['body']),
     ...(group?.holdsWithForelegs === true ? (['foreleg'] as const) : []),
   ],
-  vials: animal.details.kind === 'brood' ? animal.details.count : null,
+  vials: animal.details.kind === 'brood' ? animal.inVials : null,
   sexing: group?.sexing ?? [],
   waters: waterKindsOf(animal, group),
   waiting: animal.waits[0]?.value?.vigil ?? null,

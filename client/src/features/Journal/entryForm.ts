@@ -19,7 +19,7 @@ export interface ActSubject {
   /** The shared tank in which it lives. */
   tankId: string | null;
   /** Numbered vials of a brood; none for one animal or a colony. */
-  vials: number | null;
+  vials: readonly number[] | null;
   /** By what the sex of its group can be told. */
   sexing: readonly Schemas['SexEvidence'][];
   /** How water is given to its group. */

@@ -35,6 +35,11 @@ export const formKinds = [
   'gaveBirth',
   'lent',
   'returned',
+  'caseTaken',
+  'secondLook',
+  'divided',
+  'vialsMolted',
+  'graded',
 ] as const satisfies readonly ActKind[];
 
 export type FormKind = (typeof formKinds)[number];

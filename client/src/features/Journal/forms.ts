@@ -7,6 +7,7 @@ import { loanForms } from '../Records/loanForms';
 import { offshootForms } from '../Records/offshootForms';
 import { recordForms } from '../Records/recordForms';
 import { tankForms } from '../Tanks/tankForms';
+import { trayForms } from '../Trays/trayForms';
 import { vigilForms } from '../Vigils/vigilForms';
 import type { EntryForm } from './entryForm';
 import type { FormKind } from './formKinds';
@@ -23,6 +24,7 @@ export const forms = {
   ...tankForms,
   ...offshootForms,
   ...loanForms,
+  ...trayForms,
 } satisfies { [K in FormKind]: EntryForm<K> };
 
 /** The form of a kind. Each takes only acts of its own kind, which the registry above has checked. */

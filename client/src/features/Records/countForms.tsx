@@ -1,14 +1,9 @@
 import { Select } from '../../ui/Select';
 import { Refusal, type Schemas } from '../../api/client';
 import { Choice, TextField } from '../../ui/Field';
+import { CountInPicture } from '../Nursery/CountInPicture';
+import { methods } from './countMethods';
 import { type EntryForm, textOrNone, wholeNumber, wholeNumberIfAny } from '../Journal/entryForm';
-
-const methods: readonly (readonly [NonNullable<Schemas['CountMethod']>, string])[] = [
-  ['oneByOne', 'One by one'],
-  ['inPicture', 'In a picture'],
-  ['fromPart', 'Reckoned from a part'],
-  ['byEye', 'Estimated by eye'],
-];
 
 const gains: readonly (readonly [Schemas['GainKind'], string])[] = [
   ['born', 'Born'],
@@ -20,6 +15,7 @@ const shown = (count: number | null | undefined) => (count == null ? '' : String
 
 const counted: EntryForm<'counted'> = {
   title: 'Counted',
+  wide: true,
   begin: (subject) => ({
     kind: 'counted',
     count: subject.count,
@@ -51,11 +47,27 @@ const counted: EntryForm<'counted'> = {
     const differs = (texts.count ?? '').trim() !== String(subject.count);
     return (
       <>
+        <CountInPicture
+          stockId={subject.stockId}
+          name={subject.name}
+          onCount={({ count, low, high, pictureId }) => {
+            write('count', String(count));
+            write('low', low < count ? String(low) : '');
+            write('high', high > count ? String(high) : '');
+            change({ ...act, method: 'inPicture', pictureId });
+          }}
+        />
         <div className="grid grid-cols-3 gap-3">
           {number('How many', 'count', `${subject.count} on record`)}
           {number('At least', 'low', 'If not certain')}
           {number('At most', 'high', 'If not certain')}
         </div>
+        {act.method === 'byEye' && (
+          <p className="border-l-2 border-lampmark pl-2 text-13">
+            By eye it is often half of what is there: without a range of your own, up to two and a half times
+            as many are reckoned with.
+          </p>
+        )}
         <Select
           label="How they were counted"
           error={error('method')}
@@ -112,5 +124,25 @@ const gained: EntryForm<'gained'> = {
   ),
 };
 
+const secondLook: EntryForm<'secondLook'> = {
+  title: 'Looked again for those missing',
+  begin: () => ({ kind: 'secondLook', found: 0 }),
+  texts: (act, isNew) => ({ found: isNew ? '' : String(act.found) }),
+  finish: (act, texts) => {
+    const found = wholeNumber('found', texts.found ?? '');
+    return found instanceof Refusal ? found : { ...act, found };
+  },
+  Fields: ({ texts, write, error }) => (
+    <TextField
+      label="How many of the missing were found"
+      hint="0 when none: the rest are lost then, and the old leaves may go"
+      error={error('found')}
+      inputMode="numeric"
+      value={texts.found ?? ''}
+      onChange={(text) => write('found', text)}
+    />
+  ),
+};
+
 /** Forms of numbers. */
-export const countForms = { counted, gained };
+export const countForms = { counted, gained, secondLook };

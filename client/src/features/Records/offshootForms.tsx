@@ -2,7 +2,9 @@ import { useState } from 'react';
 import { Refusal } from '../../api/client';
 import { Choice, TextField } from '../../ui/Field';
 import { newId } from '../../ui/newId';
-import { type EntryForm, textOrNone, wholeNumber } from '../Journal/entryForm';
+import { type EntryForm, textOrNone, wholeNumber, wholeNumberIfAny } from '../Journal/entryForm';
+import { Select } from '../../ui/Select';
+import { methods } from './countMethods';
 import { AgainstHush } from '../Hush/AgainstHush';
 import { AnimalField } from '../Stock/AnimalField';
 
@@ -111,6 +113,13 @@ const gaveBirth: EntryForm<'gaveBirth'> = {
         value={texts.count ?? ''}
         onChange={(text) => write('count', text)}
       />
+      <Select
+        label="How they were counted"
+        error={error('method')}
+        options={[['', 'Not said'], ...methods]}
+        value={act.method ?? ''}
+        onChange={(method) => change({ ...act, method: method === '' ? null : method })}
+      />
       <div className="grid gap-3 sm:grid-cols-2">
         <TextField
           label="Name of the young"
@@ -131,5 +140,120 @@ const gaveBirth: EntryForm<'gaveBirth'> = {
   ),
 };
 
+const number = (text: string): number => Number(text.replace(',', '.'));
+
+const caseTaken: EntryForm<'caseTaken'> = {
+  title: 'Eggs taken, to be kept apart',
+  begin: (subject) => ({
+    kind: 'caseTaken',
+    partyId: newId(),
+    party: `${subject.name}’s eggs`,
+    place: '',
+    laidFrom: null,
+    laidTo: null,
+    kept: null,
+    eggs: null,
+  }),
+  texts: (act) => ({
+    celsius: act.kept?.celsius == null ? '' : String(act.kept.celsius),
+    turned: act.kept?.turnedEveryDays == null ? '' : String(act.kept.turnedEveryDays),
+    eggs: act.eggs == null ? '' : String(act.eggs),
+  }),
+  finish: (act, texts) => {
+    const eggs = wholeNumberIfAny('eggs', texts.eggs ?? '');
+    if (eggs instanceof Refusal) {
+      return eggs;
+    }
+    const [celsius, turned] = [texts.celsius ?? '', texts.turned ?? ''];
+    const wrong = [
+      ['kept.celsius', celsius],
+      ['kept.turnedEveryDays', turned],
+    ].find(([, text]) => text !== '' && !Number.isFinite(number(text ?? '')));
+    if (wrong?.[0] !== undefined) {
+      return new Refusal('', { [wrong[0]]: ['Write a number.'] }, 400);
+    }
+    const kept = {
+      celsius: celsius === '' ? null : number(celsius),
+      moisture: act.kept?.moisture ?? null,
+      turnedEveryDays: turned === '' ? null : number(turned),
+    };
+    return { ...act, eggs, kept: Object.values(kept).every((v) => v === null) ? null : kept };
+  },
+  Fields: ({ act, change, texts, write, subject, error }) => (
+    <>
+      <AgainstHush subject={subject} act="dig" />
+      <div className="grid gap-3 sm:grid-cols-2">
+        <TextField
+          label="Name"
+          error={error('party')}
+          value={act.party ?? ''}
+          onChange={(party) => change({ ...act, party })}
+        />
+        <TextField
+          label="Place"
+          hint={placeHint}
+          error={error('place')}
+          value={act.place}
+          onChange={(place) => change({ ...act, place })}
+        />
+        <TextField
+          label="Laid, at the earliest"
+          hint="Empty: when she began to brood"
+          type="date"
+          error={error('laidFrom')}
+          value={act.laidFrom ?? ''}
+          onChange={(laidFrom) => change({ ...act, laidFrom: textOrNone(laidFrom) })}
+        />
+        <TextField
+          label="At the latest"
+          type="date"
+          error={error('laidTo')}
+          value={act.laidTo ?? ''}
+          onChange={(laidTo) => change({ ...act, laidTo: textOrNone(laidTo) })}
+        />
+        <TextField
+          label="Incubator, °C"
+          hint="26–27 for most sacs"
+          inputMode="decimal"
+          error={error('kept.celsius')}
+          value={texts.celsius ?? ''}
+          onChange={(text) => write('celsius', text)}
+        />
+        <TextField
+          label="Turned every, days"
+          hint="Empty where it is not turned"
+          inputMode="decimal"
+          error={error('kept.turnedEveryDays')}
+          value={texts.turned ?? ''}
+          onChange={(text) => write('turned', text)}
+        />
+      </div>
+      <Choice
+        label="Kept"
+        options={[
+          ['damp', 'Damp, not wet'],
+          ['dry', 'Dry'],
+        ]}
+        value={act.kept?.moisture ?? null}
+        onChange={(moisture) =>
+          change({ ...act, kept: { celsius: null, turnedEveryDays: null, ...act.kept, moisture } })
+        }
+      />
+      <TextField
+        label="Eggs, if counted"
+        hint="Empty while nobody knows: the young are counted when they are out"
+        inputMode="numeric"
+        error={error('eggs')}
+        value={texts.eggs ?? ''}
+        onChange={(text) => write('eggs', text)}
+      />
+      <p className="text-13 text-muted">
+        They get a record of their own, with their mother on it. Left with her is the usual way: she turns and
+        guards them; a taken sac is turned by you.
+      </p>
+    </>
+  ),
+};
+
 /** Forms by which a record of its own begins. */
-export const offshootForms = { parted, gaveBirth };
+export const offshootForms = { parted, gaveBirth, caseTaken };

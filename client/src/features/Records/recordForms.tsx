@@ -1,8 +1,16 @@
+import { causes } from './causes';
 import { AgainstHush } from '../Hush/AgainstHush';
 import { Choice, Field, FormError, TextField } from '../../ui/Field';
-import type { Schemas } from '../../api/client';
+import { Refusal, type Schemas } from '../../api/client';
+import { Select } from '../../ui/Select';
 import { fromDays, toDays } from '../../ui/dates';
-import { type ActOf, type ActSubject, type EntryForm, textOrNone } from '../Journal/entryForm';
+import {
+  type ActOf,
+  type ActSubject,
+  type EntryForm,
+  textOrNone,
+  wholeNumberIfAny,
+} from '../Journal/entryForm';
 
 const departures: readonly (readonly [Schemas['DepartureKind'], string])[] = [
   ['died', 'Died'],
@@ -128,27 +136,69 @@ const putOff: EntryForm<'putOff'> = {
   ),
 };
 
+/** What the hush says against an animal leaving the room alive. */
+function AgainstLeaving({
+  subject,
+  departure,
+}: {
+  subject: ActSubject;
+  departure: Schemas['DepartureKind'];
+}) {
+  return departure === 'sold' || departure === 'givenAway' || departure === 'released' ? (
+    <AgainstHush subject={subject} act="ship" />
+  ) : null;
+}
+
 const departed: EntryForm<'departed'> = {
   title: 'Leaves the collection',
   begin: () => ({ kind: 'departed', departure: 'givenAway', remark: null }),
   someOf: () => 'Empty for all',
   mustSay: { field: 'departure', text: 'Say how it left.' },
-  Fields: ({ act, change, said, say, subject, error }) => (
+  texts: (act) => ({ vial: act.vial == null ? '' : String(act.vial) }),
+  finish: (act, texts) => {
+    const vial = wholeNumberIfAny('vial', texts.vial ?? '');
+    return vial instanceof Refusal ? vial : { ...act, vial };
+  },
+  Fields: ({ act, change, texts, write, said, say, subject, error }) => (
     <>
       <Choice
         label="How"
         options={subject.isTank ? departuresOfTank : departures}
         value={said ? act.departure : null}
-        onChange={(departure) => say({ ...act, departure })}
+        onChange={(departure) =>
+          say({ ...act, departure, cause: departure === 'died' ? (act.cause ?? null) : null })
+        }
       />
       <FormError>{error('departure')}</FormError>
+      {said && <AgainstLeaving subject={subject} departure={act.departure} />}
+      {said && act.departure === 'died' && (
+        <Select
+          label="Of what"
+          error={error('cause')}
+          options={[['', 'Not said'], ...causes]}
+          value={act.cause ?? ''}
+          onChange={(cause) => change({ ...act, cause: cause === '' ? null : cause })}
+        />
+      )}
+      {subject.vials !== null && (
+        <TextField
+          label="From which vial"
+          hint="Its number, then it is one animal; empty when not told"
+          error={error('vial')}
+          inputMode="numeric"
+          value={texts.vial ?? ''}
+          onChange={(text) => write('vial', text)}
+        />
+      )}
       <TextField
         label={
-          act.departure === 'died' || act.departure === 'lost'
-            ? 'Cause, if known'
-            : act.departure === 'escaped' || act.departure === 'released'
-              ? 'How and where'
-              : 'To whom'
+          act.departure === 'died'
+            ? 'Remark'
+            : act.departure === 'lost'
+              ? 'What is known'
+              : act.departure === 'escaped' || act.departure === 'released'
+                ? 'How and where'
+                : 'To whom'
         }
         error={error('remark')}
         value={act.remark ?? ''}

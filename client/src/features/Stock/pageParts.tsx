@@ -4,6 +4,7 @@ import { housingParts } from '../Housing/housingParts';
 import { HushList } from '../Hush/HushList';
 import { JournalList } from '../Journal/JournalList';
 import { answerLine, WhyHead } from '../Reasons/WhyHead';
+import { nurseryParts } from '../Nursery/nurseryParts';
 import { recordParts } from '../Records/recordParts';
 import { InmatesPanel } from '../Tanks/InmatesPanel';
 import { vigilParts } from '../Vigils/vigilParts';
@@ -45,6 +46,7 @@ export const pageParts = {
   ...growthParts,
   ...housingParts,
   ...recordParts,
+  ...nurseryParts,
   inmates: InmatesPanel,
   cautions,
   upkeep,

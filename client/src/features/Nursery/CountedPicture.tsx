@@ -10,15 +10,31 @@ const near = 0.012;
 interface Props {
   picture: string;
   found: Schemas['PictureCountResult'];
+  /** Told how many there are after each tap, and between what they lie. */
+  onCount?: (count: number, low: number, high: number) => void;
 }
 
 /** The picture with what was found in it: a tap adds one that was missed, or strikes one that is none. */
-export function CountedPicture({ picture, found }: Props) {
+export function CountedPicture({ picture, found, onCount }: Props) {
   const [marks, setMarks] = useState<readonly Mark[]>(found.marks);
   const [unseen, setUnseen] = useState(0);
   const added = marks.filter((m) => !found.marks.includes(m)).length + Math.max(0, unseen);
   const struck = found.marks.filter((m) => !marks.includes(m)).length + Math.max(0, -unseen);
   const many = marks.length + unseen;
+  // Whoever was tapped is certain; the rest is as uncertain as it was.
+  const count = (next: readonly Mark[], more: number) => {
+    const by = next.length + more - found.marks.length;
+    const now = next.length + more;
+    onCount?.(now, Math.max(0, Math.min(now, found.low + by)), Math.max(now, found.high + by));
+  };
+  const mark = (next: readonly Mark[]) => {
+    setMarks(next);
+    count(next, unseen);
+  };
+  const step = (by: number) => {
+    setUnseen(unseen + by);
+    count(marks, unseen + by);
+  };
   const shape = found.height / found.width;
   const tap = (event: MouseEvent<SVGSVGElement>) => {
     const box = event.currentTarget.getBoundingClientRect();
@@ -28,7 +44,7 @@ export function CountedPicture({ picture, found }: Props) {
       (best, m) => (best === null || away(m) < away(best) ? m : best),
       null,
     );
-    setMarks(hit !== null && away(hit) < near ? marks.filter((m) => m !== hit) : [...marks, at]);
+    mark(hit !== null && away(hit) < near ? marks.filter((m) => m !== hit) : [...marks, at]);
   };
   return (
     <div>
@@ -65,8 +81,8 @@ export function CountedPicture({ picture, found }: Props) {
       </div>
       <p className="mt-2 text-13 text-muted">Tap one that was missed, or a ring that is on none.</p>
       <div className="mt-2 flex gap-2">
-        <Button onClick={() => setUnseen((n) => n + 1)}>One more</Button>
-        <Button disabled={many === 0} onClick={() => setUnseen((n) => n - 1)}>
+        <Button onClick={() => step(1)}>One more</Button>
+        <Button disabled={many === 0} onClick={() => step(-1)}>
           One less
         </Button>
       </div>

@@ -13,7 +13,7 @@ export async function addressOf(file: File): Promise<string> {
 }
 
 /** The bytes behind such an address. */
-const bytesOf = (address: string): Blob => {
+export const bytesOf = (address: string): Blob => {
   const [head = '', data = ''] = address.split(',');
   const type = /^data:([^;]*)/.exec(head)?.[1] ?? '';
   return new Blob([Uint8Array.from(atob(data), (c) => c.charCodeAt(0))], { type });

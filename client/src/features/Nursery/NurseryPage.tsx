@@ -1,0 +1,143 @@
+import { Link } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { dateRange, shortDate, toDays } from '../../ui/dates';
+import { EmptyState } from '../../ui/EmptyState';
+import { PageTitle } from '../../ui/PageTitle';
+import { Waiting } from '../../ui/Waiting';
+import { useNursery } from './queries';
+
+type Brood = Schemas['NurseryBrood'];
+type Wait = Schemas['NurseryWait'];
+
+/** What is awaited, and what is growing up. */
+export function NurseryPage() {
+  return (
+    <div className="px-6 pt-4 pb-10 max-sm:px-4">
+      <PageTitle>Nursery</PageTitle>
+      <h1 className="page-title">What is hatching, and who lives?</h1>
+      <Waiting query={useNursery()} what="The nursery">
+        {(desk) =>
+          desk.waits.length + desk.broods.length === 0 ? (
+            <EmptyState
+              title="No brood yet"
+              text="Sacs, oothecae, eggs and their young stand here, from the night on which a mother broods or eggs are laid."
+            />
+          ) : (
+            <>
+              <Broods broods={desk.broods} tonight={desk.tonight} />
+              <Waits waits={desk.waits} tonight={desk.tonight} />
+            </>
+          )
+        }
+      </Waiting>
+    </div>
+  );
+}
+
+function Waits({ waits, tonight }: { waits: readonly Wait[]; tonight: string }) {
+  if (waits.length === 0) {
+    return null;
+  }
+  return (
+    <section aria-labelledby="awaited" className="mt-6">
+      <h2 id="awaited" className="text-18">
+        Awaited
+      </h2>
+      <ul className="mt-1">
+        {waits.map((wait) => (
+          <li
+            key={`${wait.stockId} ${wait.vigil}`}
+            className="grid grid-cols-[5rem_minmax(0,1.2fr)_minmax(0,1fr)_minmax(0,1.2fr)] gap-x-4 border-t border-line py-2 max-lg:grid-cols-1"
+          >
+            <span className="code">{wait.place}</span>
+            <span className="min-w-0">
+              <Link to={`/stock/${wait.stockId}`} className="font-semibold">
+                {wait.name}
+              </Link>{' '}
+              <i className="text-13 text-muted">{wait.species}</i>
+              <small className="block text-13 text-muted">
+                {wait.what}, {toDays(tonight) - toDays(wait.began)} nights
+                {wait.isChilled && ', in the cold'}
+                {wait.expects !== null && `; usually ${wait.expects}`}
+                {wait.takenFrom !== null &&
+                  wait.takenTo !== null &&
+                  `; left with her is usual, taken by some ${dateRange(wait.takenFrom, wait.takenTo, tonight)}`}
+              </small>
+            </span>
+            <span>
+              {wait.forecast === null ? (
+                'No date can be told'
+              ) : (
+                <>
+                  <b className="font-semibold">{dateRange(wait.forecast.p10, wait.forecast.p90, tonight)}</b>
+                  <small className="block text-13 text-muted">
+                    half by {shortDate(wait.forecast.p50, tonight)}
+                  </small>
+                </>
+              )}
+            </span>
+            <span className="text-13 text-soft">
+              {wait.forecast?.ends?.ends
+                .map((end) => `${end.says} ${Math.round(end.chance * 100)} in 100`)
+                .join(' · ')}
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function Broods({ broods, tonight }: { broods: readonly Brood[]; tonight: string }) {
+  if (broods.length === 0) {
+    return null;
+  }
+  return (
+    <section aria-labelledby="broods" className="mt-4">
+      <h2 id="broods" className="text-18">
+        Growing up
+      </h2>
+      <ul className="mt-1">
+        {broods.map((brood) => (
+          <li
+            key={brood.stockId}
+            className="grid grid-cols-[5rem_minmax(0,1.2fr)_minmax(0,1fr)_minmax(0,1.6fr)] gap-x-4 border-t border-line py-2 max-lg:grid-cols-1"
+          >
+            <span className="code">{brood.place}</span>
+            <span className="min-w-0">
+              <Link to={`/stock/${brood.stockId}`} className="font-semibold">
+                {brood.name}
+              </Link>{' '}
+              <i className="text-13 text-muted">{brood.species}</i>
+              <small className="block text-13 text-muted">
+                {[brood.stageWord, brood.instar].filter(Boolean).join(', ')}
+                {brood.molt !== null && `, next molt about ${shortDate(brood.molt.p50, tonight)}`}
+              </small>
+            </span>
+            <span>
+              <b className="font-semibold">{brood.number.says}</b>
+              <small className="block text-13 text-muted">
+                {Math.round(brood.living * 100)} of 100 alive
+                {brood.missing > 0 && <span className="text-hush"> · {brood.missing} unexplained</span>}
+              </small>
+            </span>
+            <span className="min-w-0">
+              {brood.apart !== null && brood.apart.state !== 'apart' && (
+                <span
+                  className={`block ${brood.apart.state === 'due' ? 'border-l-2 border-lampmark pl-2 font-semibold' : ''}`}
+                >
+                  {brood.apartSays}
+                </span>
+              )}
+              <span
+                className={`block text-13 ${brood.isWorse ? 'border-l-2 border-ember pl-2' : 'text-muted'}`}
+              >
+                {brood.says}
+              </span>
+            </span>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

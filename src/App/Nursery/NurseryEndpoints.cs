@@ -1,0 +1,201 @@
+using App.Hosting;
+using Husbandry.Nursery;
+using Husbandry.Records;
+using Husbandry.Rooms;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Ledger;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace App.Nursery;
+
+/// <summary>Egg cases, broods and their young.</summary>
+public static class NurseryEndpoints
+{
+    public static void MapNursery(this WebApplication app)
+    {
+        var nursery = app.MapGroup("/api/nursery").WithTags("Nursery");
+        nursery.MapGet("", ReadAsync).WithName("nursery");
+        nursery.MapGet("{id:guid}", BroodAsync).WithName("brood");
+    }
+
+    private static async Task<Ok<NurseryDesk>> ReadAsync(RoomNow now, JournalReader reader, CancellationToken cancel)
+    {
+        var room = await now.ReadAsync(cancel);
+        var index = await now.IndexAsync(cancel);
+        var broods = index.Here.Concat(index.Gone).Where(g => g.Who.Kind == StockKind.Brood).ToList();
+        // Who broods and is about to molt as well is told by the molt: asked are all who may.
+        var mothers = index.Here.Where(g =>
+            g.Who is { Kind: StockKind.Specimen, Stage: Stage.Adult, Sex: not Sex.Male }
+            && g.Waits.Phase is Phase.Brooding or Phase.Imminent or Phase.Likely or Phase.Suspected or Phase.SealedIn
+        );
+        var standings = await reader.StandingsAsync([.. broods.Concat(mothers).Select(g => g.StockId)], cancel);
+        var ofSpecies = standings
+            .Select(s => Subject.Of(s, room))
+            .Where(s => s.IsBrood)
+            .ToLookup(s => s.SpeciesName, StringComparer.Ordinal);
+        var here = standings
+            .AsParallel()
+            .WithCancellation(cancel)
+            .Where(s => s.Departure is null && (s.IsMany || s.Vigils.OpenOf(VigilKind.Young) is not null))
+            .Select(s => Judgement.Of(s, room))
+            .ToList();
+        return TypedResults.Ok(
+            new NurseryDesk(
+                room.Tonight,
+                [
+                    .. here.SelectMany(WaitsOf)
+                        .OrderBy(w => w.Forecast?.P50 ?? DateOnly.MaxValue)
+                        .ThenBy(w => w.Name, StringComparer.Ordinal),
+                ],
+                [
+                    .. here.Where(j => j.Subject.IsBrood && !j.Subject.AllWaitFor(VigilKind.Hatching))
+                        .Select(j => BroodOf(j, ofSpecies[j.Subject.SpeciesName]))
+                        .OrderBy(b => Urgency(b))
+                        .ThenBy(b => b.Apart?.On ?? DateOnly.MaxValue)
+                        .ThenBy(b => b.Place, room.Layout.WalkingOrder()),
+                ]
+            )
+        );
+    }
+
+    private static async Task<Results<Ok<BroodView>, ProblemHttpResult>> BroodAsync(
+        Guid id,
+        RoomNow now,
+        JournalReader reader,
+        CancellationToken cancel
+    )
+    {
+        var room = await now.ReadAsync(cancel);
+        if (await reader.StandingAsync(id, cancel) is not { } standing)
+        {
+            return Problems.NotFound("brood");
+        }
+
+        var j = Judgement.Of(standing, room);
+        var s = j.Subject;
+        if (!s.IsBrood)
+        {
+            return Problems.NotFound("brood");
+        }
+
+        var index = await now.IndexAsync(cancel);
+        var alike = index
+            .Here.Concat(index.Gone)
+            .Where(g => g.Who.Kind == StockKind.Brood && g.Who.Species == s.SpeciesName)
+            .Select(g => g.StockId)
+            .ToList();
+        var others = (await reader.StandingsAsync(alike, cancel)).Select(o => Subject.Of(o, room));
+        var tray = standing.Tray;
+        var vials = s.Group.Feeding.Diet == Diet.Prey || tray.IsDivided ? standing.Vials.ToList() : [];
+        return TypedResults.Ok(
+            new BroodView(
+                id,
+                BroodRange.Of(s),
+                BroodCurve.Of(s)!,
+                BroodMeasure.Of(s, others),
+                BroodRiver.Of(s)!,
+                j.Apart,
+                tray.IsDivided,
+                j.Apart.Value is { State: not ApartState.Apart } ? [] : VialsOf(j, vials),
+                tray.Gradings is [.., var last] ? s.Night(last.At) : null,
+                Math.Max(0, (tray.IsDivided ? vials.Count : 0) - standing.Details.Count),
+                MayLeave(s)
+            )
+        );
+    }
+
+    private static List<VialView> VialsOf(Judgement j, List<int> vials)
+    {
+        var (tray, feeding) = (j.Subject.Standing.Tray, j.Subject.Standing.Feeding);
+        var soft = RoundLine.SoftVials(j).ToHashSet();
+        var ahead = tray.Molted.ToDictionary(v => v.Number, v => v.Molts);
+        var left = feeding.Vials.ToDictionary(v => v.Number, v => v.Times);
+        var grades = (tray.Gradings is [.., var last] ? last.Vials : []).ToDictionary(v => v.Number);
+        return
+        [
+            .. vials.Select(n => new VialView(
+                n,
+                ahead.GetValueOrDefault(n),
+                soft.Contains(n),
+                left.GetValueOrDefault(n),
+                grades.GetValueOrDefault(n)?.Grade ?? Husbandry.Journal.SizeGrade.Middling,
+                grades.GetValueOrDefault(n)?.LengthMm
+            )),
+        ];
+    }
+
+    private static string? MayLeave(Subject s) =>
+        s.Group.Nursery is not { LeaveFrom: { } from, LeaveBetterFrom: { } better }
+            ? null
+            : $"None leaves before {s.Group.InstarMark}{from.Value}; from {s.Group.InstarMark}{better.Value} on they travel well.";
+
+    private static int Urgency(NurseryBrood b) =>
+        b.Apart?.State == ApartState.Due ? 0
+        : b.IsWorse ? 1
+        : b.Missing > 0 ? 2
+        : 3;
+
+    private static IEnumerable<NurseryWait> WaitsOf(Judgement j)
+    {
+        var s = j.Subject;
+        foreach (var (wait, forecast) in s.Waits.Zip(j.Waits))
+        {
+            if (wait.Vigil is not (VigilKind.Young or VigilKind.Hatching))
+            {
+                continue;
+            }
+
+            var taken = wait.Vigil == VigilKind.Young ? s.Group.Nursery?.TakenDays?.Value : null;
+            var size = s.Profile.Pairing?.BroodSize.Value;
+            yield return new NurseryWait(
+                s.Standing.StockId,
+                s.Standing.Details.Nickname,
+                s.SpeciesName,
+                s.Group.Id,
+                s.Place,
+                wait.Vigil,
+                WhatOf(s, wait.Vigil),
+                s.Night(wait.Began.Middle),
+                forecast.Value,
+                size is null ? null : FormattableString.Invariant($"{size.Low:0}–{size.High:0} young"),
+                s.IsChilled,
+                taken is null ? null : s.Night(wait.Began.Middle).AddDays((int)taken.Low),
+                taken is null ? null : s.Night(wait.Began.Middle).AddDays((int)taken.High)
+            );
+        }
+    }
+
+    private static string WhatOf(Subject s, VigilKind vigil)
+    {
+        var what = s.Group.EggCase ?? "brood";
+        return vigil == VigilKind.Young ? $"{what} with its mother"
+            : s.Standing.Kept is { } kept
+                ? $"{what} of {kept.Mother}, kept apart{(CaseTakenEntry.Text(kept.Kept) is { Length: > 0 } how ? $", {how}" : "")}"
+            : $"{(what == "eggs" ? "eggs" : $"{what} or eggs")} kept apart";
+    }
+
+    private static NurseryBrood BroodOf(Judgement j, IEnumerable<Subject> alike)
+    {
+        var s = j.Subject;
+        var measure = BroodMeasure.Of(s, alike);
+        return new NurseryBrood(
+            s.Standing.StockId,
+            s.Standing.Details.Nickname,
+            s.SpeciesName,
+            s.Group.Id,
+            s.Place,
+            KindWords.StageWord(j),
+            s.InstarText,
+            BroodRange.Of(s),
+            BroodCurve.Of(s)!.Living,
+            CountBook.Of(s)?.Missing ?? 0,
+            measure.Summary,
+            measure.Value?.IsWorse == true,
+            j.Apart.Value,
+            j.Apart.Summary,
+            j.Molt.Value,
+            s.Standing.Tray.Gradings is [.., var last] ? s.Night(last.At) : null
+        );
+    }
+}

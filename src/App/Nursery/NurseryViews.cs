@@ -1,0 +1,106 @@
+using Husbandry.Journal;
+using Husbandry.Nursery;
+using Husbandry.Reasons;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+using Husbandry.Vigils;
+
+namespace App.Nursery;
+
+/// <summary>An egg case, a clutch or a brooding mother of which something is awaited.</summary>
+/// <param name="Vigil">What is awaited.</param>
+/// <param name="What">What it is, e.g. "sac with its mother", "eggs kept apart".</param>
+/// <param name="Began">Night on which the wait began.</param>
+/// <param name="Forecast">When it is to be expected, and how it may end.</param>
+/// <param name="Expects">Young that such a one usually gives; none where the rulebook does not know.</param>
+/// <param name="IsChilled">Whether it is in the cold.</param>
+/// <param name="TakenFrom">Night from which a sac may be taken from its mother, by the school that does; none where it is left.</param>
+/// <param name="TakenTo">Night until which.</param>
+public sealed record NurseryWait(
+    Guid StockId,
+    string Name,
+    string Species,
+    string Group,
+    Place Place,
+    VigilKind Vigil,
+    string What,
+    DateOnly Began,
+    VigilForecast? Forecast,
+    string? Expects,
+    bool IsChilled,
+    DateOnly? TakenFrom,
+    DateOnly? TakenTo
+);
+
+/// <summary>A brood at the nursery.</summary>
+/// <param name="Number">How many there are, and how sure that is.</param>
+/// <param name="Living">Share (0–1) of those that were ever in it that are alive, by its curve.</param>
+/// <param name="Missing">Gone, and nobody said how.</param>
+/// <param name="Says">It beside what is usual.</param>
+/// <param name="IsWorse">Whether more were lost than usual.</param>
+/// <param name="Apart">When they go apart; none where they may stay together.</param>
+/// <param name="ApartSays">The same in words.</param>
+/// <param name="Molt">Their next molt.</param>
+/// <param name="GradedOn">Night on which they were graded last.</param>
+public sealed record NurseryBrood(
+    Guid StockId,
+    string Name,
+    string Species,
+    string Group,
+    Place Place,
+    string StageWord,
+    string? Instar,
+    BroodRange Number,
+    double Living,
+    int Missing,
+    string Says,
+    bool IsWorse,
+    Apart? Apart,
+    string ApartSays,
+    VigilForecast? Molt,
+    DateOnly? GradedOn
+);
+
+/// <summary>Everything in the nursery.</summary>
+/// <param name="Tonight">The night for which it holds.</param>
+/// <param name="Waits">What is awaited, the nearest first.</param>
+/// <param name="Broods">Broods: those that need a hand first, then by age.</param>
+public sealed record NurseryDesk(
+    DateOnly Tonight,
+    IReadOnlyList<NurseryWait> Waits,
+    IReadOnlyList<NurseryBrood> Broods
+);
+
+/// <summary>One vial of a brood.</summary>
+/// <param name="Number">Its number.</param>
+/// <param name="Ahead">Molts by which it is ahead of the brood.</param>
+/// <param name="IsSoft">Whether it molted of late and gets no food.</param>
+/// <param name="MealsLeft">Meals left in a row.</param>
+/// <param name="Grade">How it had grown at the last grading.</param>
+/// <param name="LengthMm">Its length then, mm.</param>
+public sealed record VialView(int Number, int Ahead, bool IsSoft, int MealsLeft, SizeGrade Grade, double? LengthMm);
+
+/// <summary>A brood in full.</summary>
+/// <param name="Number">How many there are, and how sure that is.</param>
+/// <param name="Curve">How many of them live how long.</param>
+/// <param name="Measure">It beside what is usual.</param>
+/// <param name="River">Its living over the nights.</param>
+/// <param name="Apart">When they go apart.</param>
+/// <param name="IsDivided">Whether they were divided into numbered vials here.</param>
+/// <param name="Vials">Vial by vial; empty for what takes no prey.</param>
+/// <param name="GradedOn">Night of the last grading.</param>
+/// <param name="Empty">Vials in use beyond the animals that are there: some are empty, and nobody said which.</param>
+/// <param name="MayLeave">Who may leave, in a sentence; none where nothing is known.</param>
+public sealed record BroodView(
+    Guid StockId,
+    BroodRange Number,
+    BroodCurve Curve,
+    Answer<BroodMeasure?> Measure,
+    BroodRiver River,
+    Answer<Apart?> Apart,
+    bool IsDivided,
+    IReadOnlyList<VialView> Vials,
+    DateOnly? GradedOn,
+    int Empty,
+    string? MayLeave
+);

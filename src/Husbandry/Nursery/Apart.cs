@@ -1,0 +1,155 @@
+using System.Globalization;
+using Husbandry.Hush;
+using Husbandry.Reasons;
+using Husbandry.Rooms;
+using Husbandry.Rulebook;
+using Husbandry.Vigils;
+
+namespace Husbandry.Nursery;
+
+/// <summary>Whether the young of a brood live together or each alone.</summary>
+public enum ApartState
+{
+    /// <summary>They may be together still; each will live alone one day.</summary>
+    Together,
+
+    /// <summary>They should be put apart now.</summary>
+    Due,
+
+    /// <summary>They should be apart, and must be left alone first: they are soft, or about to molt.</summary>
+    AfterTheMolt,
+
+    /// <summary>Each lives alone.</summary>
+    Apart,
+}
+
+/// <summary>When the young of a brood are put apart in time, and what that takes.</summary>
+/// <param name="State">Where they stand.</param>
+/// <param name="Instar">The instar from which each lives alone, as written.</param>
+/// <param name="On">Night from which it is done; none while nobody knows, and once it was.</param>
+/// <param name="MoltFrom">Night from which the molt is to be expected that ends their living together (one in ten is earlier).</param>
+/// <param name="MoltLikely">Half of such molts are over by then.</param>
+/// <param name="MoltTo">Nine in ten are.</param>
+/// <param name="Vials">Vials to have ready, one for each.</param>
+/// <param name="Vial">Of what kind.</param>
+/// <param name="ShelfMm">Length of shelf for all of them in one row.</param>
+/// <param name="Minutes">Minutes that it takes.</param>
+public sealed record Apart(
+    ApartState State,
+    string Instar,
+    DateOnly? On,
+    DateOnly? MoltFrom,
+    DateOnly? MoltLikely,
+    DateOnly? MoltTo,
+    int Vials,
+    string Vial,
+    double ShelfMm,
+    double Minutes
+)
+{
+    /// <summary>Whether and when a brood goes apart; none for what may stay together, and where no instar is known.</summary>
+    /// <param name="brood">The brood.</param>
+    /// <param name="molt">Its next molt.</param>
+    /// <param name="firstMeal">When it may eat after its last molt.</param>
+    /// <param name="hush">What may be done to it.</param>
+    public static Answer<Apart?> Of(Subject brood, VigilForecast? molt, FirstMeal? firstMeal, HushTable hush)
+    {
+        ArgumentNullException.ThrowIfNull(brood);
+        ArgumentNullException.ThrowIfNull(hush);
+        if (
+            !brood.IsBrood
+            || brood.Standing.Departure is not null
+            || brood.Group.Nursery is not { ApartFrom: { } from } rules
+            || brood.AllWaitFor(VigilKind.Hatching)
+            || brood.Instar is not { } instar
+        )
+        {
+            return new Answer<Apart?>(null, "They may stay together.", []);
+        }
+
+        var room = brood.Room.Rules.Room.Nursery;
+        var state = StateOf(brood, instar, from.Value, hush);
+        // Until then more than one molt may lie between; only the last of them ends it.
+        var next = instar == from.Value - 1 ? molt : null;
+        var ready = next?.P10.AddDays(-room.ApartAheadNights.Value);
+        var on = state switch
+        {
+            ApartState.Apart => null,
+            ApartState.Due => brood.Room.Tonight,
+            ApartState.AfterTheMolt => instar >= from.Value ? firstMeal?.Night : null,
+            ApartState.Together => ready,
+            _ => throw new ArgumentOutOfRangeException(nameof(brood), state, "No night for such a state."),
+        };
+        if (state == ApartState.Together && on <= brood.Room.Tonight)
+        {
+            state = ApartState.Due;
+        }
+
+        var count = brood.Standing.Details.Count;
+        var vial = rules.Vial!.Value;
+        var apart = new Apart(
+            state,
+            brood.Group.InstarMark + from.Value.ToString(CultureInfo.InvariantCulture),
+            on,
+            next?.P10,
+            next?.P50,
+            next?.P90,
+            count,
+            vial.Name,
+            Math.Ceiling(count * vial.WidthMm * room.VialPitch.Value),
+            Math.Ceiling(count * room.ApartSeconds.Value / 60)
+        );
+        return new Answer<Apart?>(apart, Say(apart, brood), Why(apart, brood, rules, from, room));
+    }
+
+    private static ApartState StateOf(Subject brood, int instar, int from, HushTable hush)
+    {
+        // Who came at that instar or later came in vials.
+        var crossedHere = instar - brood.Standing.Growth.Molts.Count(m => m.When.To >= brood.Standing.ArrivedAt) < from;
+        return brood.Standing.Tray.IsDivided || brood.Standing.Details.Count == 1 || (instar >= from && !crossedHere)
+                ? ApartState.Apart
+            : hush[CareAct.Rehouse].Verdict != Verdict.Fine ? ApartState.AfterTheMolt
+            : instar >= from ? ApartState.Due
+            : ApartState.Together;
+    }
+
+    private static string Say(Apart a, Subject brood)
+    {
+        var words = brood.Room.Wording;
+        var until = a.MoltFrom is { } p10 ? $", before the molt of {words.Dates(p10, a.MoltTo!.Value)}" : "";
+        return a.State switch
+        {
+            ApartState.Apart => "Each lives alone.",
+            ApartState.Due => $"Put each alone now{until}: {a.Vials} × {a.Vial}.",
+            ApartState.AfterTheMolt when a.On is { } on =>
+                $"Each alone when they have hardened, from {words.Day(on)}: {a.Vials} × {a.Vial}. Until then leave them be, with room and cover.",
+            ApartState.AfterTheMolt =>
+                $"They are about to molt: leave them be now, with room and cover, and put each alone when they have hardened: {a.Vials} × {a.Vial}.",
+            ApartState.Together when a.On is { } on =>
+                $"Together until {words.Day(on)}; then each alone{until}: {a.Vials} × {a.Vial}.",
+            ApartState.Together => $"Together for now; each alone from {a.Instar} on: {a.Vials} × {a.Vial}.",
+            _ => throw new ArgumentOutOfRangeException(nameof(a), a.State, "No words for such a state."),
+        };
+    }
+
+    private static IReadOnlyList<Reason> Why(
+        Apart a,
+        Subject brood,
+        NurseryRules rules,
+        Rule<int> from,
+        RoomNurseryRules room
+    ) =>
+        [
+            from.Because("Apart", "group.apartFrom", $"Each lives alone from {a.Instar} on. {rules.Keeping.Value}"),
+            room.ApartAheadNights.Because(
+                "In time",
+                "room.apartAheadNights",
+                $"{Wording.Nights(room.ApartAheadNights.Value)} before the earliest likely molt."
+            ),
+            rules.Vial!.Because(
+                "Vials",
+                "group.vial",
+                $"{a.Vials} of {a.Vial}: {brood.Room.Wording.Length(a.ShelfMm)} of shelf in one row, about {Wording.Plain(a.Minutes)} minutes."
+            ),
+        ];
+}

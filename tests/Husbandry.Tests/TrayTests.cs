@@ -1,0 +1,242 @@
+using Husbandry.Feeding;
+using Husbandry.Growth;
+using Husbandry.Journal;
+using Husbandry.Nursery;
+using Husbandry.Reasons;
+using Husbandry.Records;
+using Husbandry.Rooms;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+using Husbandry.Trays;
+using Husbandry.Vigils;
+
+namespace Husbandry.Tests;
+
+/// <summary>Broods in numbered vials, when young go apart, and egg cases kept apart from their mothers.</summary>
+public class TrayTests
+{
+    private const string Mantis = "hierodula-membranacea";
+
+    private static Diary Brood(int age, int count = 20, string species = Mantis, int molts = 0) =>
+        new(
+            species,
+            Sex.Unknown,
+            age,
+            molts: molts,
+            hatched: DateOnly.FromDateTime(Diary.Evening.DateTime).AddDays(-age),
+            kind: StockKind.Brood,
+            count: count
+        );
+
+    private static IReadOnlyList<Problem> Check(Diary diary, Act act) =>
+        EntryCheck.Check(act, Occurrence.At(Diary.Evening), diary.Standing(), Diary.Room());
+
+    [Fact]
+    public void When_the_last_vial_has_molted_the_brood_has()
+    {
+        var some = Brood(60, 4).With(50, new Divided(4)).With(20, new VialsMolted([1, 3]));
+        Assert.Empty(some.Standing().Growth.Molts);
+        Assert.Equal([1, 3], some.Standing().Tray.Molted.Select(v => v.Number));
+        var all = some.With(15, new VialsMolted([2])).With(12, new VialsMolted([1, 4])).Standing();
+        var molt = Assert.Single(all.Growth.Molts);
+        Assert.Equal((Diary.Evening.AddDays(-20), Diary.Evening.AddDays(-12)), (molt.When.From, molt.When.To));
+        // The first is a molt ahead again.
+        Assert.Equal([(1, 1)], all.Tray.Molted.Select(v => (v.Number, v.Molts)));
+    }
+
+    [Fact]
+    public void A_vial_is_emptied_once()
+    {
+        var tray = Brood(60).With(50, new Divided(20)).With(10, new Departed(DepartureKind.Died, Vial: 7));
+        Assert.Equal(19, tray.Standing().Details.Count);
+        Assert.DoesNotContain(7, tray.Standing().Vials);
+        var again = new Parted(Guid.NewGuid(), 1, "Pip", new Place("A", 1, 5), Vial: 7);
+        var problem = Assert.Single(Check(tray, again));
+        Assert.Equal("act.vial", problem.Field);
+        Assert.StartsWith("Vial 7 is empty", problem.Message, StringComparison.Ordinal);
+        Assert.Single(Check(tray, new VialsMolted([7])));
+        Assert.Single(Check(tray, new VialsMolted([])));
+        Assert.Single(Check(tray, new Divided(20)));
+        Assert.Equal(
+            "act.vials",
+            Assert.Single(Check(tray, new Graded([new VialGrade(3, SizeGrade.Slow, 900)]))).Field
+        );
+        Assert.Equal("act.count", Assert.Single(Check(tray, new Departed(DepartureKind.Died, null, 2, null, 3))).Field);
+        Assert.Equal(
+            "act.cause",
+            Assert.Single(Check(tray, new Departed(DepartureKind.Sold, Cause: LossCause.Dried))).Field
+        );
+    }
+
+    [Fact]
+    public void What_a_vial_is_ahead_goes_with_the_animal()
+    {
+        var tray = Brood(60, 6, "tliltocatl-albopilosus", 1).With(50, new Divided(6)).With(20, new VialsMolted([5]));
+        var own = Guid.NewGuid();
+        var act = new Parted(own, 1, "Pip", new Place("A", 1, 5), Vial: 5);
+        var room = Diary.Room();
+        var begun = act.Beginning(tray.Standing(), Occurrence.At(Diary.Evening), room.Clock)
+            .Select(
+                (b, i) => new JournalEntry(Guid.NewGuid(), own, i + 1, b.When, Diary.Evening, "Keeper", null, b.Act)
+            );
+        var pip = Subject.Of(Standing.Fold(begun)!, room);
+        Assert.Equal((StockKind.Specimen, "i3"), (pip.Standing.Details.Kind, pip.InstarText));
+        tray.Add(0, act);
+        Assert.Equal("i2", Subject.Of(tray.Standing(), room).InstarText);
+        Assert.Equal([1, 2, 3, 4, 6], tray.Standing().Vials);
+    }
+
+    [Fact]
+    public void A_vial_that_molted_lately_is_not_fed()
+    {
+        var tray = Brood(90, 20, "tliltocatl-albopilosus", 1)
+            .With(80, new Divided(20))
+            .With(30, new Measured(BodyPart.LegSpan, 9))
+            .With(12, new Offered("fruit-fly-large", "one", 20, Preparation.Live, OfferOutcome.Eaten))
+            .With(0.5, new VialsMolted([3, 11]));
+        var line = tray.Line();
+        Assert.Equal(RoundAct.Feed, line.Act);
+        Assert.Contains("just molted, no food: no. 3, 11", line.Detail, StringComparison.Ordinal);
+        Assert.DoesNotContain(3, line.Vials!);
+    }
+
+    [Fact]
+    public void Nymphs_go_apart_before_their_first_molt()
+    {
+        var early = Brood(2).Judge();
+        Assert.Equal(ApartState.Together, early.Apart.Value!.State);
+        var molt = early.Molt.Value!;
+        Assert.Equal(molt.P10.AddDays(-2), early.Apart.Value.On);
+        Assert.NotEqual(RoundAct.PutApart, RoundLine.Of(early).Act);
+
+        var due = Brood(13).With(1, new Offered("fruit-fly-small", "one", 20, Preparation.Live, OfferOutcome.Eaten));
+        var line = due.Line();
+        Assert.Equal(RoundAct.PutApart, line.Act);
+        Assert.StartsWith("Put each alone: 20 × a cup of about 150 mL", line.Do, StringComparison.Ordinal);
+        var done = due.With(0, Assert.Single(line.Choices).Acts[0]);
+        Assert.Equal(ApartState.Apart, done.Judge().Apart.Value!.State);
+        Assert.NotEqual(RoundAct.PutApart, done.Line().Act);
+    }
+
+    [Fact]
+    public void Young_that_molted_together_are_left_alone_until_they_are_hard()
+    {
+        var soft = Brood(16).With(0.2, new Molted());
+        var apart = soft.Judge().Apart.Value!;
+        Assert.Equal(ApartState.AfterTheMolt, apart.State);
+        Assert.True(apart.On > Diary.Room().Tonight);
+        Assert.NotEqual(RoundAct.PutApart, soft.Line().Act);
+    }
+
+    [Theory]
+    [InlineData("tliltocatl-albopilosus", 2, ApartState.Apart)]
+    [InlineData("tliltocatl-albopilosus", 0, ApartState.Together)]
+    [InlineData("pandinus-imperator", 3, ApartState.Apart)]
+    public void Who_came_in_vials_is_apart(string species, int molts, ApartState state) =>
+        Assert.Equal(state, Brood(3, 20, species, molts).Judge().Apart.Value!.State);
+
+    [Theory]
+    [InlineData("samia-ricini")]
+    [InlineData("armadillidium-vulgare")]
+    [InlineData("coenobita-rugosus")]
+    public void Who_may_stay_together_is_not_put_apart(string species) =>
+        Assert.Null(Brood(10, 20, species).Judge().Apart.Value);
+
+    /// <summary>A law: the round never asks to put apart what the hush says to leave.</summary>
+    [Fact]
+    public void Nothing_is_put_apart_against_its_hush()
+    {
+        for (var seed = 0; seed < 400; seed++)
+        {
+            var j = AnyStock.Of(seed).Judge();
+            if (RoundLine.Of(j).Act == RoundAct.PutApart)
+            {
+                Assert.Equal(Verdict.Fine, j.Hush[CareAct.Rehouse].Verdict);
+            }
+        }
+    }
+
+    [Fact]
+    public void No_nymph_travels_before_its_first_molt()
+    {
+        Assert.Equal(Verdict.Never, Brood(5).Judge().Hush[CareAct.Ship].Verdict);
+        Assert.Equal(Verdict.Fine, Brood(40, molts: 3).Judge().Hush[CareAct.Ship].Verdict);
+    }
+
+    [Fact]
+    public void A_sac_that_is_taken_has_a_record_and_a_wait_of_its_own()
+    {
+        var she = new Diary("tliltocatl-albopilosus", Sex.Female, 400, mature: true).With(
+            40,
+            new Began(VigilKind.Young)
+        );
+        var sac = Guid.NewGuid();
+        var act = new CaseTaken(sac, "Tansy’s sac", new Place("A", 1, 6), Kept: new Incubation(26.5, Moisture.Damp, 1));
+        Assert.Empty(Check(she, act));
+        var begun = act.Beginning(she.Standing(), Occurrence.At(Diary.Evening.AddDays(-10)), Diary.Room().Clock)
+            .ToList();
+        she.Add(10, act);
+        // She broods no more; how long it would have taken with her nobody knows.
+        var wait = Assert.Single(she.Standing().Vigils.All);
+        Assert.Equal(VigilEnd.CutShort, wait.End);
+        Assert.Equal("was taken from her and is kept apart", VigilDefinition.Of(VigilKind.Young).End(wait.End!).Past);
+
+        var entries = begun
+            .Select(
+                (b, i) => new JournalEntry(Guid.NewGuid(), sac, i + 1, b.When, Diary.Evening, "Keeper", null, b.Act)
+            )
+            .Append(Entry(sac, 3, 10, act.AsSecondHalf(she.StockId, Guid.NewGuid(), "Tansy")))
+            .ToList();
+        var eggs = Judgement.Of(Standing.Fold(entries)!, Diary.Room());
+        Assert.Equal(StockKind.Brood, eggs.Subject.Standing.Details.Kind);
+        Assert.True(eggs.Subject.AllWaitFor(VigilKind.Hatching));
+        Assert.Equal(Diary.Evening.AddDays(-40), eggs.Subject.Waits[0].Began.From);
+        Assert.NotNull(eggs.Wait.Value);
+        Assert.Equal(Verdict.Never, eggs.Hush[CareAct.FeedLive].Verdict);
+
+        entries.Add(Entry(sac, 4, 1, new Ended(VigilKind.Hatching, VigilEnd.AsHoped)));
+        var out_ = Judgement.Of(Standing.Fold(entries)!, Diary.Room());
+        Assert.Equal(RoundAct.CountYoung, RoundLine.Of(out_).Act);
+        Assert.Equal("i1", out_.Subject.InstarText);
+        entries.Add(Entry(sac, 5, 0.5, new Counted(180, 175, 188, CountMethod.InPicture)));
+        var counted = Judgement.Of(Standing.Fold(entries)!, Diary.Room());
+        Assert.NotEqual(RoundAct.CountYoung, RoundLine.Of(counted).Act);
+        var curve = BroodCurve.Of(counted.Subject)!;
+        Assert.True(curve.FromHatching);
+        Assert.Empty(curve.Middle.Steps);
+    }
+
+    [Fact]
+    public void What_cannot_have_been_laid_is_refused()
+    {
+        var she = new Diary("tliltocatl-albopilosus", Sex.Female, 400, mature: true);
+        CaseTaken Of(DateOnly? from, DateOnly? to, Incubation? kept = null, int? eggs = null) =>
+            new(Guid.NewGuid(), "the sac", new Place("A", 1, 6), from, to, kept, eggs);
+        var tonight = Diary.Room().Tonight;
+        Assert.Equal("act.laidTo", Assert.Single(Check(she, Of(null, tonight.AddDays(1)))).Field);
+        Assert.Equal("act.laidFrom", Assert.Single(Check(she, Of(tonight, tonight.AddDays(-3)))).Field);
+        Assert.Equal("act.kept.celsius", Assert.Single(Check(she, Of(null, null, new Incubation(60)))).Field);
+        Assert.Equal(
+            "act.kept.turnedEveryDays",
+            Assert.Single(Check(she, Of(null, null, new Incubation(26, null, 0)))).Field
+        );
+        Assert.Equal("act.eggs", Assert.Single(Check(she, Of(null, null, null, 0))).Field);
+        var he = new Diary("tliltocatl-albopilosus", Sex.Male, 400, mature: true);
+        Assert.Equal("act.kind", Assert.Single(Check(he, Of(null, null))).Field);
+        var jumper = new Diary("phidippus-regius", Sex.Female, 100, mature: true);
+        Assert.Equal("act.kind", Assert.Single(Check(jumper, Of(null, null))).Field);
+    }
+
+    private static JournalEntry Entry(Guid id, int sequence, double ago, Act act) =>
+        new(
+            Guid.NewGuid(),
+            id,
+            sequence,
+            Occurrence.At(Diary.Evening.AddDays(-ago)),
+            Diary.Evening,
+            "Keeper",
+            null,
+            act
+        );
+}
