@@ -18,7 +18,7 @@ public sealed class NurseryTests() : BrowserRoom(demo: true)
         OpenAnimal("Cork nymphs");
         Keeper.SeeText("section[aria-labelledby=brood]", "in a picture");
         Keeper.See("svg[aria-label*='eaten by its own kind']");
-        Keeper.PressNamed("Why: this brood beside others");
+        Keeper.See("[aria-label='Why: this brood beside others']").Click();
         Keeper.SeeText("aside[aria-label=Why]", "earlier brood");
         Assert.Empty(Keeper.Complaints());
     }
@@ -52,6 +52,9 @@ public sealed class NurseryTests() : BrowserRoom(demo: true)
         PassDays(6);
         Keeper.Open("/");
         OpenAnimal("Bollard’s sac");
+        Keeper.SeeText("section[aria-labelledby=brood]", "Each alone once their fangs are seen black");
+        Keeper.Tap("Something else");
+        Keeper.Tap("Fangs black", "[role=menu]");
         Keeper.SeeText("section[aria-labelledby=brood]", "Put each alone now: 25 × a vial");
         Keeper.Tap("Something else");
         Keeper.Tap("Divided into vials…", "[role=menu]");
@@ -60,18 +63,18 @@ public sealed class NurseryTests() : BrowserRoom(demo: true)
         Assert.Empty(Keeper.Complaints());
 
         // One died, one is a runt, one gets a record of its own.
-        Keeper.PressNamed("Vial 7 is chosen");
+        Keeper.TapOn(Keeper.See("[aria-label='Vial 7 is chosen']"));
         Keeper.Tap("Dead…", "section[aria-labelledby=tray]");
         Keeper.Tap("Log it", "[role=dialog]");
         Keeper.SeeText("h1", "× 24");
         Keeper.Tap("Something else");
         Keeper.Tap("Graded by size…", "[role=menu]");
         Keeper.Tap("Runts", "[role=dialog]");
-        Keeper.PressNamed("Vial 3 runt");
+        Keeper.TapOn(Keeper.See("[aria-label='Vial 3 runt']"));
         Keeper.Tap("Log it", "[role=dialog]");
         Keeper.SeeText("section[aria-labelledby=tray]", "Graded");
-        Keeper.PressNamed("Vial 9 is chosen");
-        Keeper.PressNamed("Vial 11 is chosen");
+        Keeper.TapOn(Keeper.See("[aria-label='Vial 9 is chosen']"));
+        Keeper.TapOn(Keeper.See("[aria-label='Vial 11 is chosen']"));
         Keeper.Tap("A record of its own…", "section[aria-labelledby=tray]");
         Keeper.SeeText("[role=dialog]", "Records of their own for 2");
         Keeper.Tap("Begin their records", "[role=dialog]");
@@ -87,11 +90,11 @@ public sealed class NurseryTests() : BrowserRoom(demo: true)
     {
         Keeper.Phone();
         OpenAnimal("Tray of slings");
-        Keeper.PressNamed("Vial 12 is chosen");
+        Keeper.TapOn(Keeper.See("[aria-label='Vial 12 is chosen']"));
         Keeper.Tap("All fed but these 1", "section[aria-labelledby=tray]");
         Keeper.SeeText("[data-bar]", "no. 12 left theirs");
-        Keeper.PressNamed("Vial 3 is chosen");
-        Keeper.PressNamed("Vial 4 is chosen");
+        Keeper.TapOn(Keeper.See("[aria-label='Vial 3 is chosen']"));
+        Keeper.TapOn(Keeper.See("[aria-label='Vial 4 is chosen']"));
         Keeper.Tap("Skin found", "section[aria-labelledby=tray]");
         Keeper.SeeText("[data-bar]", "molted: no. 3, 4");
         Assert.Empty(Keeper.Complaints());

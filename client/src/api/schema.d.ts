@@ -2585,7 +2585,7 @@ export interface components {
             moltTo: null | string;
             /**
              * Format: int32
-             * @description Vials to have ready, one for each.
+             * @description Vials to have ready, one for each; of eggs that nobody counted as many as such a brood usually has.
              */
             vials: number;
             /** @description Of what kind. */
@@ -2915,6 +2915,24 @@ export interface components {
             spreads: number;
             /** @description Whether that is more than chance would often do. */
             isWorse: boolean;
+        };
+        /** @description A brood of which each will live alone. */
+        BroodMove: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            stockId: string;
+            /** @description Where it stands. */
+            place: components["schemas"]["Place"];
+            /** @description Its name. */
+            name: string;
+            /** @description Its species. */
+            species: string;
+            /** @description When, and what that takes. */
+            apart: components["schemas"]["Apart"];
+            /** @description The same in words. */
+            says: string;
         };
         /**
          * @description Whence a brood is.
@@ -6225,6 +6243,32 @@ export interface components {
             waits: components["schemas"]["NurseryWait"][];
             /** @description Broods: those that need a hand first, then by age. */
             broods: components["schemas"]["NurseryBrood"][];
+            /** @description Mothers in the weeks after their broods, the latest first. */
+            mothers: components["schemas"]["NurseryMother"][];
+        };
+        /** @description A mother after her brood. */
+        NurseryMother: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            species: string;
+            place: components["schemas"]["Place"];
+            /**
+             * Format: date
+             * @description Night on which her young came out or her eggs were taken.
+             */
+            since: string;
+            /**
+             * Format: date
+             * @description Night of her first meal on record after it; none while she has not eaten.
+             */
+            ateOn: null | string;
+            /** @description How well fed she was when it began, by eye; none where nobody looked. */
+            before: null | string;
+            /** @description How well fed she is now. */
+            now: string;
+            /** @description Whether she may be paired again, in a sentence. */
+            ready: string;
         };
         /** @description An egg case, a clutch or a brooding mother of which something is awaited. */
         NurseryWait: {
@@ -7248,6 +7292,8 @@ export interface components {
             needs: components["schemas"]["RehouseNeed"][];
             /** @description Counts of tubs to have ready. */
             tubs: components["schemas"]["TubCount"][];
+            /** @description Broods and eggs of which each will live alone, the earliest first. */
+            broods: components["schemas"]["BroodMove"][];
         };
         /** @description One of an animal's family, here or gone. */
         Relative: {

@@ -137,9 +137,9 @@ public static class ShelfEndpoints
     {
         var room = await now.ReadAsync(cancel);
         var index = await now.IndexAsync(cancel);
-        // Only those whose glance says that they do not fit, or will not, are judged.
+        // Only those whose glance says that they do not fit, or will not, and broods are judged.
         var ids = index
-            .Here.Where(g => g.House.Fit is FitWord.Misfits or FitWord.Outgrows)
+            .Here.Where(g => g.House.Fit is FitWord.Misfits or FitWord.Outgrows || g.Who.Kind == StockKind.Brood)
             .Select(g => g.StockId)
             .ToList();
         var judged = (await journal.StandingsAsync(ids, cancel)).Select(s => Judgement.Of(s, room));

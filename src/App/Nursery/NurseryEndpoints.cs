@@ -1,5 +1,7 @@
 using App.Hosting;
+using Husbandry.Growth;
 using Husbandry.Nursery;
+using Husbandry.Pairing;
 using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
@@ -24,12 +26,14 @@ public static class NurseryEndpoints
         var room = await now.ReadAsync(cancel);
         var index = await now.IndexAsync(cancel);
         var broods = index.Here.Concat(index.Gone).Where(g => g.Who.Kind == StockKind.Brood).ToList();
-        // Who broods and is about to molt as well is told by the molt: asked are all who may.
+        // Of mothers only those are judged that brood, or did of late.
         var mothers = index.Here.Where(g =>
             g.Who is { Kind: StockKind.Specimen, Stage: Stage.Adult, Sex: not Sex.Male }
-            && g.Waits.Phase is Phase.Brooding or Phase.Imminent or Phase.Likely or Phase.Suspected or Phase.SealedIn
         );
-        var standings = await reader.StandingsAsync([.. broods.Concat(mothers).Select(g => g.StockId)], cancel);
+        var standings = await reader.StandingsAsync(
+            [.. broods.Concat(mothers).Select(g => g.StockId).Distinct()],
+            cancel
+        );
         var ofSpecies = standings
             .Select(s => Subject.Of(s, room))
             .Where(s => s.IsBrood)
@@ -37,7 +41,9 @@ public static class NurseryEndpoints
         var here = standings
             .AsParallel()
             .WithCancellation(cancel)
-            .Where(s => s.Departure is null && (s.IsMany || s.Vigils.OpenOf(VigilKind.Young) is not null))
+            .Where(s =>
+                s.Departure is null && (s.IsMany || s.Vigils.OpenOf(VigilKind.Young) is not null || s.Births.Count > 0)
+            )
             .Select(s => Judgement.Of(s, room))
             .ToList();
         return TypedResults.Ok(
@@ -54,6 +60,12 @@ public static class NurseryEndpoints
                         .OrderBy(b => Urgency(b))
                         .ThenBy(b => b.Apart?.On ?? DateOnly.MaxValue)
                         .ThenBy(b => b.Place, room.Layout.WalkingOrder()),
+                ],
+                [
+                    .. here.Select(MotherOf)
+                        .OfType<NurseryMother>()
+                        .OrderByDescending(m => m.Since)
+                        .ThenBy(m => m.Name, StringComparer.Ordinal),
                 ]
             )
         );
@@ -164,6 +176,42 @@ public static class NurseryEndpoints
                 taken is null ? null : s.Night(wait.Began.Middle).AddDays((int)taken.High)
             );
         }
+    }
+
+    private static NurseryMother? MotherOf(Judgement j)
+    {
+        var s = j.Subject;
+        if (
+            s.IsMany
+            || s.Standing.Births is not [.., var last]
+            || s.Standing.Vigils.OpenOf(VigilKind.Young) is not null
+        )
+        {
+            return null;
+        }
+
+        var since = s.Night(last.At);
+        if (s.NightsSince(last.At) > s.Room.Rules.Room.Nursery.MotherAfterNights.Value)
+        {
+            return null;
+        }
+
+        // Only the last look at her is kept: it tells of before when nobody has looked since.
+        var looked = s.Standing.Growth.ConditionByEye;
+        var meal = s.Standing.Feeding.Meals.FirstOrDefault(m => m.At > last.At);
+        return new NurseryMother(
+            s.Standing.StockId,
+            s.Standing.Details.Nickname,
+            s.SpeciesName,
+            s.Place,
+            since,
+            meal is null ? null : s.Night(meal.At),
+            looked is { } seen && seen.At < last.At ? ConditionSeenEntry.Word(seen.Condition) : null,
+            j.Condition.Value.Word == ConditionWord.Unknown
+                ? "not looked at since"
+                : Condition.Text(j.Condition.Value.Word),
+            s.Profile.Pairing is null ? "" : Candidate.Of(j.Mate).Readiness.Says
+        );
     }
 
     private static string WhatOf(Subject s, VigilKind vigil)

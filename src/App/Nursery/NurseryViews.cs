@@ -61,14 +61,34 @@ public sealed record NurseryBrood(
     DateOnly? GradedOn
 );
 
+/// <summary>A mother after her brood.</summary>
+/// <param name="Since">Night on which her young came out or her eggs were taken.</param>
+/// <param name="AteOn">Night of her first meal on record after it; none while she has not eaten.</param>
+/// <param name="Before">How well fed she was when it began, by eye; none where nobody looked.</param>
+/// <param name="Now">How well fed she is now.</param>
+/// <param name="Ready">Whether she may be paired again, in a sentence.</param>
+public sealed record NurseryMother(
+    Guid StockId,
+    string Name,
+    string Species,
+    Place Place,
+    DateOnly Since,
+    DateOnly? AteOn,
+    string? Before,
+    string Now,
+    string Ready
+);
+
 /// <summary>Everything in the nursery.</summary>
 /// <param name="Tonight">The night for which it holds.</param>
 /// <param name="Waits">What is awaited, the nearest first.</param>
 /// <param name="Broods">Broods: those that need a hand first, then by age.</param>
+/// <param name="Mothers">Mothers in the weeks after their broods, the latest first.</param>
 public sealed record NurseryDesk(
     DateOnly Tonight,
     IReadOnlyList<NurseryWait> Waits,
-    IReadOnlyList<NurseryBrood> Broods
+    IReadOnlyList<NurseryBrood> Broods,
+    IReadOnlyList<NurseryMother> Mothers
 );
 
 /// <summary>One vial of a brood.</summary>

@@ -1,4 +1,5 @@
 using Husbandry.Housing;
+using Husbandry.Nursery;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
@@ -43,10 +44,24 @@ public sealed record RehouseNeed(
 /// <param name="FirstFrom">When the first is needed.</param>
 public sealed record TubCount(string? Tub, ContainerPlan? Least, int Count, DateOnly? FirstFrom);
 
+/// <summary>A brood of which each will live alone.</summary>
+/// <param name="StockId">Which.</param>
+/// <param name="Place">Where it stands.</param>
+/// <param name="Name">Its name.</param>
+/// <param name="Species">Its species.</param>
+/// <param name="Apart">When, and what that takes.</param>
+/// <param name="Says">The same in words.</param>
+public sealed record BroodMove(Guid StockId, Place Place, string Name, string Species, Apart Apart, string Says);
+
 /// <summary>Who needs which size of enclosure when.</summary>
 /// <param name="Needs">The animals, the earliest first.</param>
 /// <param name="Tubs">Counts of tubs to have ready.</param>
-public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList<TubCount> Tubs)
+/// <param name="Broods">Broods and eggs of which each will live alone, the earliest first.</param>
+public sealed record RehousePlan(
+    IReadOnlyList<RehouseNeed> Needs,
+    IReadOnlyList<TubCount> Tubs,
+    IReadOnlyList<BroodMove> Broods
+)
 {
     /// <summary>Plans the moves of the next weeks. A move never lies inside a hush.</summary>
     /// <param name="judgements">The animals tonight; those that fit are passed over.</param>
@@ -56,15 +71,28 @@ public sealed record RehousePlan(IReadOnlyList<RehouseNeed> Needs, IReadOnlyList
     {
         var sizes = inUse.DistinctBy(e => e.Name).OrderBy(e => e.WidthMm * e.DepthMm * e.HeightMm).ToList();
         var horizon = room.Tonight.AddDays((int)room.Rules.Room.Housing.RehouseAheadDays.Value);
-        var needs = judgements
-            .Where(j => IsNear(j, horizon))
+        var all = judgements.ToList();
+        var broods = all.Where(j => j.Apart.Value is { State: not ApartState.Apart })
+            .Select(j => new BroodMove(
+                j.Subject.Standing.StockId,
+                j.Subject.Place,
+                j.Subject.Standing.Details.Nickname,
+                j.Subject.SpeciesName,
+                j.Apart.Value!,
+                j.Apart.Summary
+            ))
+            .Where(b => b.Apart.On is not { } on || on <= horizon)
+            .OrderBy(b => b.Apart.On ?? DateOnly.MaxValue)
+            .ThenBy(b => b.Place)
+            .ToList();
+        var needs = all.Where(j => IsNear(j, horizon))
             .Select(j => NeedOf(j, sizes))
             .OfType<RehouseNeed>()
             .OrderBy(n => n.From ?? DateOnly.MaxValue)
             .ThenBy(n => n.By ?? DateOnly.MaxValue)
             .ThenBy(n => n.Place)
             .ToList();
-        return new RehousePlan(needs, Counts(needs, room.Rules.Room.Housing.TubRoomierBy.Value));
+        return new RehousePlan(needs, Counts(needs, room.Rules.Room.Housing.TubRoomierBy.Value), broods);
     }
 
     /// <summary>Whether what it lives in does not fit now, or will likely have to be changed before a night.</summary>

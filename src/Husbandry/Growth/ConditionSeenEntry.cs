@@ -50,6 +50,6 @@ public sealed class ConditionSeenEntry() : EntryDefinition<ConditionSeen>("condi
     protected override string Say(ConditionSeen act, RuleSet rules, Wording words) => Word(act.Condition);
 
     /// <summary>The condition in words: "looks thin".</summary>
-    internal static string Word(BodyCondition condition) =>
+    public static string Word(BodyCondition condition) =>
         condition == BodyCondition.VeryFull ? "looks very full" : $"looks {condition.ToString().ToLowerInvariant()}";
 }

@@ -30,7 +30,7 @@ public enum ApartState
 /// <param name="MoltFrom">Night from which the molt is to be expected that ends their living together (one in ten is earlier).</param>
 /// <param name="MoltLikely">Half of such molts are over by then.</param>
 /// <param name="MoltTo">Nine in ten are.</param>
-/// <param name="Vials">Vials to have ready, one for each.</param>
+/// <param name="Vials">Vials to have ready, one for each; of eggs that nobody counted as many as such a brood usually has.</param>
 /// <param name="Vial">Of what kind.</param>
 /// <param name="ShelfMm">Length of shelf for all of them in one row.</param>
 /// <param name="Minutes">Minutes that it takes.</param>
@@ -50,9 +50,16 @@ public sealed record Apart(
     /// <summary>Whether and when a brood goes apart; none for what may stay together, and where no instar is known.</summary>
     /// <param name="brood">The brood.</param>
     /// <param name="molt">Its next molt.</param>
+    /// <param name="hatch">When it hatches, while it is eggs.</param>
     /// <param name="firstMeal">When it may eat after its last molt.</param>
     /// <param name="hush">What may be done to it.</param>
-    public static Answer<Apart?> Of(Subject brood, VigilForecast? molt, FirstMeal? firstMeal, HushTable hush)
+    public static Answer<Apart?> Of(
+        Subject brood,
+        VigilForecast? molt,
+        VigilForecast? hatch,
+        FirstMeal? firstMeal,
+        HushTable hush
+    )
     {
         ArgumentNullException.ThrowIfNull(brood);
         ArgumentNullException.ThrowIfNull(hush);
@@ -60,14 +67,26 @@ public sealed record Apart(
             !brood.IsBrood
             || brood.Standing.Departure is not null
             || brood.Group.Nursery is not { ApartFrom: { } from } rules
-            || brood.AllWaitFor(VigilKind.Hatching)
-            || brood.Instar is not { } instar
         )
         {
             return new Answer<Apart?>(null, "They may stay together.", []);
         }
 
         var room = brood.Room.Rules.Room.Nursery;
+        if (brood.AllWaitFor(VigilKind.Hatching))
+        {
+            return AfterHatching(brood, hatch, rules, from, room);
+        }
+
+        if (brood.Instar is not { } instar)
+        {
+            return new Answer<Apart?>(
+                null,
+                "How many molts they have behind them is not known: nobody can say when they go apart.",
+                []
+            );
+        }
+
         var state = StateOf(brood, instar, from.Value, hush);
         // Until then more than one molt may lie between; only the last of them ends it.
         var next = instar == from.Value - 1 ? molt : null;
@@ -76,7 +95,9 @@ public sealed record Apart(
         {
             ApartState.Apart => null,
             ApartState.Due => brood.Room.Tonight,
-            ApartState.AfterTheMolt => instar >= from.Value ? firstMeal?.Night : null,
+            ApartState.AfterTheMolt => instar >= from.Value && firstMeal?.Night > brood.Room.Tonight
+                ? firstMeal.Night
+                : null,
             ApartState.Together => ready,
             _ => throw new ArgumentOutOfRangeException(nameof(brood), state, "No night for such a state."),
         };
@@ -85,21 +106,95 @@ public sealed record Apart(
             state = ApartState.Due;
         }
 
-        var count = brood.Standing.Details.Count;
-        var vial = rules.Vial!.Value;
-        var apart = new Apart(
-            state,
-            brood.Group.InstarMark + from.Value.ToString(CultureInfo.InvariantCulture),
-            on,
-            next?.P10,
-            next?.P50,
-            next?.P90,
-            count,
-            vial.Name,
-            Math.Ceiling(count * vial.WidthMm * room.VialPitch.Value),
-            Math.Ceiling(count * room.ApartSeconds.Value / 60)
+        var apart = Sized(
+            new Apart(
+                state,
+                brood.Group.InstarMark + from.Value.ToString(CultureInfo.InvariantCulture),
+                on,
+                next?.P10,
+                next?.P50,
+                next?.P90,
+                brood.Standing.Details.Count,
+                "",
+                0,
+                0
+            ),
+            rules.Vial!.Value,
+            room
         );
         return new Answer<Apart?>(apart, Say(apart, brood), Why(apart, brood, rules, from, room));
+    }
+
+    private static Apart Sized(Apart apart, VialKind vial, RoomNurseryRules room) =>
+        apart with
+        {
+            Vial = vial.Name,
+            ShelfMm = Math.Ceiling(apart.Vials * vial.WidthMm * room.VialPitch.Value),
+            Minutes = Math.Ceiling(apart.Vials * room.ApartSeconds.Value / 60),
+        };
+
+    /// <summary>
+    /// Of eggs: so long after the hatching as the first instars last, so that vials and flies are there before. Where each lives
+    /// alone from a later instar than the second nothing is said yet.
+    /// </summary>
+    private static Answer<Apart?> AfterHatching(
+        Subject eggs,
+        VigilForecast? hatch,
+        NurseryRules rules,
+        Rule<int> from,
+        RoomNurseryRules room
+    )
+    {
+        var first = eggs.Profile.MoltInterval.GetValueOrDefault(Stage.Sling)?.Value;
+        var usual = eggs.Profile.Pairing?.BroodSize.Value;
+        var vials =
+            eggs.Standing.Details.Count > 1 ? eggs.Standing.Details.Count
+            : usual is null ? 0
+            : (int)Math.Round(usual.Middle);
+        if (hatch is null || first is null || vials == 0 || from.Value != eggs.Group.InstarAtHatching + 1)
+        {
+            return new Answer<Apart?>(null, $"Each lives alone from {eggs.Group.InstarMark}{from.Value} on.", []);
+        }
+
+        DateOnly After(DateOnly night, double days) => night.AddDays((int)Math.Round(days));
+        var (p10, p50, p90) = (After(hatch.P10, first.P10), After(hatch.P50, first.P50), After(hatch.P90, first.P90));
+        var apart = Sized(
+            new Apart(
+                ApartState.Together,
+                eggs.Group.InstarMark + from.Value.ToString(CultureInfo.InvariantCulture),
+                p10.AddDays(-room.ApartAheadNights.Value),
+                p10,
+                p50,
+                p90,
+                vials,
+                "",
+                0,
+                0
+            ),
+            rules.Vial!.Value,
+            room
+        );
+        var text =
+            $"Each alone before the first molt, likely between {eggs.Room.Wording.Between(p10, p90)}: about {vials} × {apart.Vial}.";
+        return new Answer<Apart?>(
+            apart,
+            text,
+            [
+                Reason.FromRecord(
+                    "Hatching",
+                    $"Hatches between {eggs.Room.Wording.Between(hatch.P10, hatch.P90)}.",
+                    "record.began"
+                ),
+                eggs
+                    .Profile.MoltInterval[Stage.Sling]
+                    .Because(
+                        "First molt",
+                        "species.moltInterval.sling",
+                        $"The first instar lasts {Wording.Plain(first.P10)}–{Wording.Plain(first.P90)} days, half of them {Wording.Plain(first.P50)}; earliest is added to earliest and latest to latest, so that the band is rather too wide."
+                    ),
+                .. Why(apart, eggs, rules, from, room),
+            ]
+        );
     }
 
     private static ApartState StateOf(Subject brood, int instar, int from, HushTable hush)
@@ -123,6 +218,8 @@ public sealed record Apart(
             ApartState.Due => $"Put each alone now{until}: {a.Vials} × {a.Vial}.",
             ApartState.AfterTheMolt when a.On is { } on =>
                 $"Each alone when they have hardened, from {words.Day(on)}: {a.Vials} × {a.Vial}. Until then leave them be, with room and cover.",
+            ApartState.AfterTheMolt when brood.Group.ChecksFangs && a.MoltFrom is null =>
+                $"Each alone once their fangs are seen black: {a.Vials} × {a.Vial}. Until then leave them be, with room and cover.",
             ApartState.AfterTheMolt =>
                 $"They are about to molt: leave them be now, with room and cover, and put each alone when they have hardened: {a.Vials} × {a.Vial}.",
             ApartState.Together when a.On is { } on =>

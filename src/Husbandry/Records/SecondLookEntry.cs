@@ -29,8 +29,8 @@ public sealed class SecondLookEntry() : EntryDefinition<SecondLook>("secondLook"
         ArgumentNullException.ThrowIfNull(standing);
         return
             standing.Details.Kind == StockKind.Brood
-            && standing.Counts.LastOrDefault(c => c.Change == CountChange.Counted)
-                is { By: < 0, Taken: { Reason: null or "" } } count
+            && standing.Counts.LastOrDefault(c => c.Taken is not null)
+                is { Change: CountChange.Counted, By: < 0, Taken: { Reason: null or "" } } count
             && CountBook.IsUnexplained(standing.Counts, count, bred: false)
             ? count
             : null;

@@ -157,7 +157,7 @@ public sealed record Judgement(
     public Answer<HousingFit?> Fit => field ??= HousingFit.Of(Inmate);
 
     /// <summary>When its young are put apart; worked out when first asked for.</summary>
-    public Answer<Apart?> Apart => field ??= Nursery.Apart.Of(Subject, Molt.Value, FirstMeal.Value, Hush);
+    public Answer<Apart?> Apart => field ??= Nursery.Apart.Of(Subject, Molt.Value, Wait.Value, FirstMeal.Value, Hush);
 
     /// <summary>What it needs of an enclosure when it has grown by a factor; its size must be known.</summary>
     /// <exception cref="InvalidOperationException">The size is not known.</exception>

@@ -61,7 +61,9 @@ public sealed record PageLayout(
         new(PageSection.Stage, f => Molting.Follows(f.Judgement.Subject)),
         new(
             PageSection.Condition,
-            f => f.Judgement.Subject.Group is { Growth.HardPart: BodyPart.Carapace, Feeding.Prey: not null }
+            f =>
+                f.Judgement.Stage.Value != Stage.Egg
+                && f.Judgement.Subject.Group is { Growth.HardPart: BodyPart.Carapace, Feeding.Prey: not null }
         ),
         new(PageSection.Enclosure, _ => true),
         new(PageSection.Quarantine, f => Quarantine.Of(f.Judgement.Subject).Value is not null),

@@ -229,7 +229,7 @@ public sealed partial record RoundLine(
             yield return (StartOf(hatched), () => CountLine(j));
         }
 
-        if (j.Apart.Value is { On: { } apart })
+        if (!s.AllWaitFor(VigilKind.Hatching) && j.Apart.Value is { On: { } apart })
         {
             yield return (StartOf(apart), () => ApartLine(j));
         }

@@ -45,6 +45,7 @@ public sealed record VialKind(string Name, double WidthMm);
 /// <param name="SecondLookNights">So many nights a second look for missing young is on the round.</param>
 /// <param name="ApartAheadNights">So many nights before a molt that ends their living together it is on the round.</param>
 /// <param name="ApartSeconds">Seconds to put one young into its vial.</param>
+/// <param name="MotherAfterNights">So many nights after her brood a mother is followed in the nursery.</param>
 /// <param name="VialPitch">Width of shelf that a vial takes, in widths of the vial.</param>
 public sealed record RoomNurseryRules(
     Rule<double> EyeSeesOneIn,
@@ -54,5 +55,6 @@ public sealed record RoomNurseryRules(
     Rule<int> SecondLookNights,
     Rule<int> ApartAheadNights,
     Rule<double> ApartSeconds,
+    Rule<int> MotherAfterNights,
     Rule<double> VialPitch
 );

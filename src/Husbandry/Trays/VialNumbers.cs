@@ -25,6 +25,12 @@ public static class VialNumbers
         }
 
         var vials = standing.Vials.ToHashSet();
+        if (vials.Count == 0)
+        {
+            yield return new Problem(field, "No vial is in use: divide them anew first.");
+            yield break;
+        }
+
         if (numbers.FirstOrDefault(n => !vials.Contains(n)) is not 0 and var missing)
         {
             yield return new Problem(

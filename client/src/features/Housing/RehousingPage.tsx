@@ -20,6 +20,7 @@ export function RehousingPage() {
     <Waiting query={useRehousing()} what="The plan of moves">
       {(plan) => (
         <div className="border-t border-line px-6 pt-3 pb-8 max-sm:px-4">
+          {plan.broods.length > 0 && <Broods broods={plan.broods} tonight={tonight} />}
           {plan.needs.length === 0 ? (
             <p className="py-10 text-center text-muted">
               Nobody needs another enclosure within twelve weeks, as far as enclosures and animals were
@@ -41,6 +42,45 @@ interface Props {
   plan: Schemas['RehousePlan'];
   unit: LengthUnit;
   tonight: string;
+}
+
+/** Broods of which each will live alone, with what that takes. */
+function Broods({ broods, tonight }: { broods: readonly Schemas['BroodMove'][]; tonight: string }) {
+  return (
+    <section aria-label="Broods that go apart" className="mb-5">
+      <h2 className="mb-1 text-18">Broods that go apart</h2>
+      <ul className="border-t border-line">
+        {broods.map((brood) => (
+          <li
+            key={brood.stockId}
+            className="grid grid-cols-[76px_150px_minmax(0,1fr)_150px] items-start gap-x-3 border-b border-line py-2 max-lg:grid-cols-[76px_minmax(0,1fr)]"
+          >
+            <span className="code">{brood.place}</span>
+            <div className="min-w-0 leading-tight">
+              <Link to={`/stock/${brood.stockId}`} className="font-display font-semibold hover:underline">
+                {brood.name}
+              </Link>
+              <i className="block truncate text-13 text-muted">{brood.species}</i>
+            </div>
+            <div className="max-lg:col-start-2">
+              {brood.says}
+              <small className="block text-13 text-muted">
+                {(Math.ceil(brood.apart.shelfMm / 100) / 10).toFixed(1)} m of shelf in one row, about{' '}
+                {brood.apart.minutes} min
+              </small>
+            </div>
+            <b className="font-semibold max-lg:col-start-2">
+              {brood.apart.on === null
+                ? 'no night known yet'
+                : brood.apart.on <= tonight
+                  ? 'tonight'
+                  : `from ${shortDate(brood.apart.on, tonight)}`}
+            </b>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
 }
 
 function Tubs({ plan, unit, tonight }: Props) {

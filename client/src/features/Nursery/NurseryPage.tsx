@@ -26,11 +26,54 @@ export function NurseryPage() {
             <>
               <Broods broods={desk.broods} tonight={desk.tonight} />
               <Waits waits={desk.waits} tonight={desk.tonight} />
+              <Mothers mothers={desk.mothers} tonight={desk.tonight} />
             </>
           )
         }
       </Waiting>
     </div>
+  );
+}
+
+function Mothers({ mothers, tonight }: { mothers: readonly Schemas['NurseryMother'][]; tonight: string }) {
+  if (mothers.length === 0) {
+    return null;
+  }
+  return (
+    <section aria-labelledby="mothers" className="mt-6">
+      <h2 id="mothers" className="text-18">
+        Mothers afterwards
+      </h2>
+      <ul className="mt-1">
+        {mothers.map((she) => (
+          <li
+            key={she.stockId}
+            className="grid grid-cols-[5rem_minmax(0,1.2fr)_minmax(0,1fr)_minmax(0,1.6fr)] gap-x-4 border-t border-line py-2 max-lg:grid-cols-1"
+          >
+            <span className="code">{she.place}</span>
+            <span className="min-w-0">
+              <Link to={`/stock/${she.stockId}`} className="font-semibold">
+                {she.name}
+              </Link>{' '}
+              <i className="text-13 text-muted">{she.species}</i>
+              <small className="block text-13 text-muted">
+                {toDays(tonight) - toDays(she.since)} nights since her brood
+              </small>
+            </span>
+            <span>
+              <b className="font-semibold">
+                {she.ateOn === null ? 'has not eaten since' : `ate first ${shortDate(she.ateOn, tonight)}`}
+              </b>
+              <small className="block text-13 text-muted">
+                {she.now}
+                {she.before !== null && `; before it ${she.before}`}
+              </small>
+            </span>
+            <span className="text-13 text-soft">{she.ready}</span>
+          </li>
+        ))}
+      </ul>
+    </section>
   );
 }
 
