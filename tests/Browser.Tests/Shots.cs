@@ -16,7 +16,7 @@ public class Shots
         app.StartServer();
         Directory.CreateDirectory(Folder);
         using var keeper = new Keeper(app.ClientOptions.BaseAddress);
-        foreach (var look in new[] { "daylight", "lantern", "ember" })
+        foreach (var look in new[] { "daylight", "lantern" })
         {
             Round(keeper, look);
             Save(keeper, $"round-{look}");
@@ -29,8 +29,10 @@ public class Shots
 
         Animal(keeper, "Bramble", "lantern");
         Save(keeper, "animal-likely");
-        Animal(keeper, "Heron", "daylight");
-        Save(keeper, "animal-missed-molt");
+        Animal(keeper, "Spar slings", "daylight");
+        keeper.See("section[aria-labelledby=tray]");
+        keeper.Run("document.getElementById('brood').scrollIntoView()");
+        Save(keeper, "brood");
 
         keeper.Open("/stock");
         keeper.SeeText("[role=table]", "Bramble");
@@ -56,6 +58,9 @@ public class Shots
         keeper.Open("/pairing");
         keeper.SeeText("main", "sac before her molt");
         Save(keeper, "pairing");
+        keeper.Open("/nursery");
+        keeper.SeeText("main", "Put each alone now");
+        Save(keeper, "nursery");
         keeper.Open("/guide");
         keeper.SeeText("main", "It lies on its back");
         Save(keeper, "guide");

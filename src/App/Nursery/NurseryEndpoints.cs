@@ -238,7 +238,7 @@ public static class NurseryEndpoints
             BroodRange.Of(s),
             BroodCurve.Of(s)!.Living,
             CountBook.Of(s)?.Missing ?? 0,
-            measure.Summary,
+            measure.Value is null ? "" : measure.Summary,
             measure.Value?.IsWorse == true,
             j.Apart.Value,
             j.Apart.Summary,

@@ -46,10 +46,7 @@ function Mothers({ mothers, tonight }: { mothers: readonly Schemas['NurseryMothe
       </h2>
       <ul className="mt-1">
         {mothers.map((she) => (
-          <li
-            key={she.stockId}
-            className="grid grid-cols-[5rem_minmax(0,1.2fr)_minmax(0,1fr)_minmax(0,1.6fr)] gap-x-4 border-t border-line py-2 max-lg:grid-cols-1"
-          >
+          <li key={she.stockId} className="nursery-row">
             <span className="code">{she.place}</span>
             <span className="min-w-0">
               <Link to={`/stock/${she.stockId}`} className="font-semibold">
@@ -88,10 +85,7 @@ function Waits({ waits, tonight }: { waits: readonly Wait[]; tonight: string }) 
       </h2>
       <ul className="mt-1">
         {waits.map((wait) => (
-          <li
-            key={`${wait.stockId} ${wait.vigil}`}
-            className="grid grid-cols-[5rem_minmax(0,1.2fr)_minmax(0,1fr)_minmax(0,1.2fr)] gap-x-4 border-t border-line py-2 max-lg:grid-cols-1"
-          >
+          <li key={`${wait.stockId} ${wait.vigil}`} className="nursery-row">
             <span className="code">{wait.place}</span>
             <span className="min-w-0">
               <Link to={`/stock/${wait.stockId}`} className="font-semibold">
@@ -142,10 +136,7 @@ function Broods({ broods, tonight }: { broods: readonly Brood[]; tonight: string
       </h2>
       <ul className="mt-1">
         {broods.map((brood) => (
-          <li
-            key={brood.stockId}
-            className="grid grid-cols-[5rem_minmax(0,1.2fr)_minmax(0,1fr)_minmax(0,1.6fr)] gap-x-4 border-t border-line py-2 max-lg:grid-cols-1"
-          >
+          <li key={brood.stockId} className="nursery-row">
             <span className="code">{brood.place}</span>
             <span className="min-w-0">
               <Link to={`/stock/${brood.stockId}`} className="font-semibold">
@@ -173,7 +164,7 @@ function Broods({ broods, tonight }: { broods: readonly Brood[]; tonight: string
                 </span>
               )}
               <span
-                className={`block text-13 ${brood.isWorse ? 'border-l-2 border-ember pl-2' : 'text-muted'}`}
+                className={`block text-13 empty:hidden ${brood.isWorse ? 'border-l-2 border-ember pl-2' : 'text-muted'}`}
               >
                 {brood.says}
               </span>

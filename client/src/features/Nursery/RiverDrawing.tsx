@@ -10,8 +10,8 @@ type Bend = Schemas['RiverBend'];
 const height = 206;
 const [top, base] = [34, 150];
 
-/** Words nearer to each other than this are left to the list of numbers. */
-const wordWidth = 64;
+/** About so wide is a letter of the words at the branches. */
+const letter = 6.1;
 
 const leavesUpward: ReadonlySet<Schemas['RiverBranch']> = new Set(['split', 'promoted', 'left']);
 
@@ -69,14 +69,15 @@ function Drawn({ river, tonight, width }: { river: River; tonight: string; width
     const at = shores.findLast((s) => s.day <= toDays(bend.night));
     return up ? y(at?.upper ?? 0) : y(at?.lower ?? most);
   };
-  /** Branches whose words have room beside each other. */
+  /** Branches whose words have room beside each other; one near the end stands before its branch. */
   const spaced = (bends: readonly Bend[]) => {
-    let free = -Infinity;
+    let free = 0;
     return bends.map((bend) => {
-      const at = x(toDays(bend.night));
-      const fits = at >= free && at < width - 52 - wordWidth / 2;
-      free = fits ? at + wordWidth : free;
-      return { bend, at, fits };
+      const [at, wide] = [x(toDays(bend.night)), wordOf(bend).length * letter];
+      const start = at + wide <= width ? at : at - wide;
+      const fits = start >= free;
+      free = fits ? start + wide + letter : free;
+      return { bend, at, start, fits };
     });
   };
   const upward = spaced(river.bends.filter((b) => leavesUpward.has(b.branch)));
@@ -106,7 +107,7 @@ function Drawn({ river, tonight, width }: { river: River; tonight: string; width
         </g>
       ))}
       <path d={water(shores) ?? ''} fill="var(--moss)" fillOpacity="0.34" stroke="var(--moss)" />
-      {upward.map(({ bend, at, fits }, k) => (
+      {upward.map(({ bend, at, start, fits }, k) => (
         <g key={`up ${k}`}>
           <path
             d={`M${at} ${shoreAt(bend, true)}q2 -14 14 -16`}
@@ -116,13 +117,13 @@ function Drawn({ river, tonight, width }: { river: River; tonight: string; width
             strokeOpacity="0.5"
           />
           {fits && (
-            <text x={at} y={top - 16}>
+            <text x={start} y={top - 16}>
               {wordOf(bend)}
             </text>
           )}
         </g>
       ))}
-      {downward.map(({ bend, at, fits }, k) => (
+      {downward.map(({ bend, at, start, fits }, k) => (
         <g key={`down ${k}`}>
           <path
             d={`M${at} ${shoreAt(bend, false)}q2 10 12 12`}
@@ -132,7 +133,7 @@ function Drawn({ river, tonight, width }: { river: River; tonight: string; width
             strokeOpacity="0.6"
           />
           {fits && (
-            <text x={at} y={base + 26} className="fill-ember!">
+            <text x={start} y={base + 26} className="fill-ember!">
               {wordOf(bend)}
             </text>
           )}
