@@ -10,6 +10,11 @@ if (args is [] or ["pairing"])
     PairingBenchmark.Run();
 }
 
+if (args is [] or ["brood"])
+{
+    BroodBenchmark.Run();
+}
+
 if (args is [] or ["forecast"])
 {
     ForecastBenchmark.Run();

@@ -35,6 +35,9 @@ public sealed class NurseryApiTests : IDisposable
         Assert.Equal("hatching", waits["Bollard’s sac"]["vigil"]!.GetValue<string>());
         Assert.Equal("litter with its mother", waits["Thwart"]["what"]!.GetValue<string>());
         Assert.NotNull(waits["Keel"]["takenFrom"]);
+        // Two males may be the father, by what was seen of neither: half each.
+        var fathers = waits["Bollard’s sac"]["fathers"]!.AsArray();
+        Assert.Equal([0.5, 0.5], fathers.Select(f => Math.Round(f!["chance"]!.GetValue<double>(), 6)));
         Assert.True(waits["Cork ootheca"]["isChilled"]!.GetValue<bool>());
         // Who broods and lies on her back is both.
         Assert.True(waits.ContainsKey("Lanyard"));

@@ -2,6 +2,7 @@ using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Nursery;
+using Husbandry.Pairing;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;
@@ -120,6 +121,42 @@ public class TrayTests
     }
 
     [Fact]
+    public void A_sitter_feeds_nymphs_that_their_keeper_should_put_apart()
+    {
+        var due = Brood(13)
+            .With(1, new Measured(BodyPart.Body, 7))
+            .With(3, new Offered("fruit-fly-small", "one", 20, Preparation.Live, OfferOutcome.Eaten));
+        var j = due.Judge();
+        Assert.Equal(RoundAct.PutApart, RoundLine.Of(j).Act);
+        Assert.Equal(RoundAct.Feed, RoundLine.ForAnotherHand(j).Act);
+        var sheet = Sitter.SitterSheet.Of([j], twoPeople: false, Diary.Room());
+        Assert.Equal(RoundAct.Feed, Assert.Single(sheet.Lines).Act);
+    }
+
+    [Fact]
+    public void Slings_stay_together_on_their_yolk_until_they_hunt()
+    {
+        Diary Slings() => Brood(25, 20, "tliltocatl-albopilosus");
+        var young = Slings().Judge();
+        Assert.Equal("i1", young.Subject.InstarText);
+        Assert.True(young.Meal.Value.EatsNothing);
+        Assert.Contains("yolk", young.Meal.Summary, StringComparison.Ordinal);
+        Assert.NotEqual(RoundAct.PutApart, RoundLine.Of(young).Act);
+        Assert.Contains(
+            "Together until they have molted to i2 and hunt",
+            young.Apart.Summary,
+            StringComparison.Ordinal
+        );
+        // Even when that molt is overdue they are not parted before it.
+        var late = Brood(200, 20, "tliltocatl-albopilosus").Judge();
+        Assert.NotEqual(RoundAct.PutApart, RoundLine.Of(late).Act);
+        var hunting = Slings().With(9, new Molted()).With(1, new FangsChecked(true)).Judge();
+        Assert.Equal(ApartState.Due, hunting.Apart.Value!.State);
+        Assert.Equal(RoundAct.PutApart, RoundLine.Of(hunting).Act);
+        Assert.False(hunting.Meal.Value.EatsNothing);
+    }
+
+    [Fact]
     public void Young_that_molted_together_are_left_alone_until_they_are_hard()
     {
         var soft = Brood(16).With(0.2, new Molted());
@@ -226,6 +263,79 @@ public class TrayTests
         Assert.Equal("act.kind", Assert.Single(Check(he, Of(null, null))).Field);
         var jumper = new Diary("phidippus-regius", Sex.Female, 100, mature: true);
         Assert.Equal("act.kind", Assert.Single(Check(jumper, Of(null, null))).Field);
+    }
+
+    [Fact]
+    public void Flies_are_planned_before_the_nymphs_are_out()
+    {
+        var laid = new Diary(Mantis, Sex.Unknown, 40, kind: StockKind.Brood, count: 100).With(
+            38,
+            new Began(VigilKind.Hatching)
+        );
+        var eggs = laid.Judge();
+        var needs = Larder.FoodNeed.Of(eggs, 56).ToList();
+        var hatch = eggs.Wait.Value!;
+        var hoped = hatch.Ends!.Ends[0].Chance;
+        Assert.All(needs, n => Assert.Equal("fruit-fly-small", n.Food.FeederId));
+        // Two for each, with the chance that they are out by then.
+        var last = needs[^1];
+        Assert.Equal(200 * hoped * hatch.Left.Within(new CalendarDays(last.Ahead)), last.Amount, 1e-6);
+        Assert.True(needs.Zip(needs.Skip(1)).All(x => x.First.Amount <= x.Second.Amount));
+        // Out and never measured they are planned in full.
+        var nymphs = laid.With(1, new Ended(VigilKind.Hatching, VigilEnd.AsHoped)).Judge();
+        Assert.Equal(200, Larder.FoodNeed.Of(nymphs, 56).First().Amount);
+        // Caterpillars eat leaves: no flies for their eggs.
+        var moth = new Diary("samia-ricini", Sex.Unknown, 20, kind: StockKind.Brood, count: 100).With(
+            8,
+            new Began(VigilKind.Hatching)
+        );
+        Assert.Empty(Larder.FoodNeed.Of(moth.Judge(), 56));
+    }
+
+    [Fact]
+    public void Of_several_males_each_is_the_father_by_the_odds_that_it_took()
+    {
+        var she = new Diary("tliltocatl-albopilosus", Sex.Female, 400, mature: true)
+            .With(200, new Paired(null, "Bolt"))
+            .With(150, new Molted())
+            .With(100, new Paired(null, "Ebb"))
+            .With(90, new Paired(null, "Reeve"))
+            .With(89.9, new PairingSeen(PairingSight.Insertion, 4, null, "Reeve"))
+            .With(10, new Paired(null, "Late"));
+        var subject = Subject.Of(she.Standing(), Diary.Room());
+        var fathers = PossibleFather.Of(subject, Diary.Evening.AddDays(-40));
+        // Bolt's went with her skin, and Late came too late.
+        Assert.Equal(["Reeve", "Ebb"], fathers.Select(f => f.Name));
+        Assert.Equal(1, fathers.Sum(f => f.Chance), 1e-9);
+        var takes = subject.Profile.Pairing!.TakeRate.Value;
+        var reeve = PairingEvidence.After(takes, PairingEvidence.RatioOf(she.Standing().Pairings[2], subject));
+        Assert.Equal(reeve / (reeve + takes), fathers[0].Chance, 1e-9);
+        Assert.Empty(PossibleFather.Of(subject, Diary.Evening.AddDays(-120)));
+    }
+
+    [Fact]
+    public void What_became_of_a_case_is_told_and_counted()
+    {
+        Diary She(CaseLoss? loss) =>
+            new Diary("tliltocatl-albopilosus", Sex.Female, 400, mature: true)
+                .With(90, new Began(VigilKind.Young))
+                .With(60, new Ended(VigilKind.Young, VigilEnd.Otherwise, Loss: loss));
+        var hatched = new Diary("tliltocatl-albopilosus", Sex.Female, 400, mature: true)
+            .With(90, new Began(VigilKind.Young))
+            .With(30, new Ended(VigilKind.Young, VigilEnd.AsHoped));
+        Subject Of(Diary diary) => Subject.Of(diary.Standing(), Diary.Room());
+        List<Subject> all = [Of(She(CaseLoss.Eaten)), Of(She(CaseLoss.Eaten)), Of(She(null)), Of(hatched)];
+        Assert.Equal(
+            "Of 4 such here 1 as hoped, 2 eaten, 1 lost, nobody said how.",
+            NurseryRecord.Of(all[0], VigilKind.Young, all)
+        );
+        Assert.Equal("", NurseryRecord.Of(all[0], VigilKind.Hatching, all));
+        var wrong = new Ended(VigilKind.Young, VigilEnd.AsHoped, Loss: CaseLoss.Dry);
+        var brooding = new Diary("tliltocatl-albopilosus", Sex.Female, 400, mature: true).With(
+            9,
+            new Began(VigilKind.Young)
+        );
+        Assert.Equal("act.loss", Assert.Single(Check(brooding, wrong)).Field);
     }
 
     private static JournalEntry Entry(Guid id, int sequence, double ago, Act act) =>

@@ -134,6 +134,7 @@ public class WordingTests
             { new Withdrawn(Guid.Empty), "an entry taken back" },
             { new Divided(40, "30 mL vials"), "divided into 40 vials: 30 mL vials" },
             { new VialsMolted([3, 7]), "molted: no. 3, 7" },
+            { new Ended(VigilKind.Young, VigilEnd.Otherwise, Loss: CaseLoss.Eaten), "lost her brood (eaten)" },
             { new SecondLook(2), "looked a second time: 2 found, the rest are lost" },
             {
                 new Graded([new VialGrade(3, SizeGrade.Runt), new VialGrade(1, SizeGrade.Fast, 9)]),

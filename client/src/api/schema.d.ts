@@ -1758,6 +1758,7 @@ export interface components {
              * @description Which wait of the kind, by the entry that began it; the oldest that is open when left out.
              */
             vigilId?: null | string;
+            loss?: null | components["schemas"]["CaseLoss"];
         };
         /** @description Fangs were looked at after a molt. */
         ActFangsChecked: {
@@ -2568,6 +2569,8 @@ export interface components {
              * @description Night from which it is done; none while nobody knows, and once it was.
              */
             on: null | string;
+            /** @description Whether that is before the molt, rather than after it. */
+            beforeMolt: boolean;
             /**
              * Format: date
              * @description Night from which the molt is to be expected that ends their living together (one in ten is earlier).
@@ -3014,6 +3017,8 @@ export interface components {
              * @description Vials in use beyond the animals that are there: some are empty, and nobody said which.
              */
             empty: number;
+            /** @description Who may be the father, the likeliest first. */
+            fathers: components["schemas"]["PossibleFather"][];
             /** @description Who may leave, in a sentence; none where nothing is known. */
             mayLeave: null | string;
         };
@@ -3165,6 +3170,8 @@ export interface components {
          * @enum {unknown}
          */
         CareClock: "food" | "water" | "upkeep";
+        /** @enum {unknown} */
+        CaseLoss: "eaten" | "abandoned" | "moldy" | "dry" | "notFertile" | null;
         /** @description A rule that the keeper has changed, as it is told. */
         ChangedRule: {
             /** @description The change. */
@@ -6302,6 +6309,10 @@ export interface components {
              * @description Night until which.
              */
             takenTo: null | string;
+            /** @description Who may be the father, the likeliest first. */
+            fathers: components["schemas"]["PossibleFather"][];
+            /** @description How such waits of its species ended here, in words; empty while none has. */
+            record: string;
         };
         /** @description Food that was offered. */
         Offer: {
@@ -6842,6 +6853,26 @@ export interface components {
             care: components["schemas"]["PlannedCare"][];
             /** @description What is awaited of it around that night, in words; empty for nothing. */
             awaited: string;
+        };
+        /** @description A male who may be the father of a brood. */
+        PossibleFather: {
+            /**
+             * Format: uuid
+             * @description Which; none for one who is not in the collection.
+             */
+            stockId: null | string;
+            /** @description What he is called. */
+            name: string;
+            /**
+             * Format: date
+             * @description Night of the last pairing with him before the eggs were laid.
+             */
+            paired: string;
+            /**
+             * Format: double
+             * @description Chance (0–1) that he is: of all who may be together 1.
+             */
+            chance: number;
         };
         /** @description The reading of the signs since the last molt. */
         PremoltReading: {

@@ -39,6 +39,7 @@ internal static class DemoBroods
             .Fed(44, "roach-nymph", "medium", OfferOutcome.Eaten)
             .Watered(2)
             .At(150, new Paired(null, "a male from across the water"))
+            .At(140, new Paired(null, "a male of the harbour office"))
             .At(60, new Began(VigilKind.Young));
         // The time of her sac is long over, and she still guards it.
         var keel = Life("E5·03", "Keel", "tliltocatl-vagans", 800, mature: true, sex: Sex.Female)

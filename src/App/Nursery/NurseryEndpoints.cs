@@ -26,18 +26,16 @@ public static class NurseryEndpoints
         var room = await now.ReadAsync(cancel);
         var index = await now.IndexAsync(cancel);
         var broods = index.Here.Concat(index.Gone).Where(g => g.Who.Kind == StockKind.Brood).ToList();
-        // Of mothers only those are judged that brood, or did of late.
-        var mothers = index.Here.Where(g =>
-            g.Who is { Kind: StockKind.Specimen, Stage: Stage.Adult, Sex: not Sex.Male }
-        );
+        // Those of mothers that are judged brood, or did of late; the others tell how such waits ended.
+        var mothers = index
+            .Here.Concat(index.Gone)
+            .Where(g => g is { Who.Kind: StockKind.Specimen, Waits.HasBrooded: true });
         var standings = await reader.StandingsAsync(
             [.. broods.Concat(mothers).Select(g => g.StockId).Distinct()],
             cancel
         );
-        var ofSpecies = standings
-            .Select(s => Subject.Of(s, room))
-            .Where(s => s.IsBrood)
-            .ToLookup(s => s.SpeciesName, StringComparer.Ordinal);
+        var all = standings.Select(s => Subject.Of(s, room)).ToDictionary(s => s.Standing.StockId);
+        var ofSpecies = all.Values.Where(s => s.IsBrood).ToLookup(s => s.SpeciesName, StringComparer.Ordinal);
         var here = standings
             .AsParallel()
             .WithCancellation(cancel)
@@ -50,7 +48,7 @@ public static class NurseryEndpoints
             new NurseryDesk(
                 room.Tonight,
                 [
-                    .. here.SelectMany(WaitsOf)
+                    .. here.SelectMany(j => WaitsOf(j, all))
                         .OrderBy(w => w.Forecast?.P50 ?? DateOnly.MaxValue)
                         .ThenBy(w => w.Name, StringComparer.Ordinal),
                 ],
@@ -98,6 +96,8 @@ public static class NurseryEndpoints
             .Select(g => g.StockId)
             .ToList();
         var others = (await reader.StandingsAsync(alike, cancel)).Select(o => Subject.Of(o, room));
+        var mother = standing.Details.MotherId is { } of ? await reader.StandingAsync(of, cancel) : null;
+        var laid = standing.Vigils.All.FirstOrDefault(v => v.Vigil == VigilKind.Hatching)?.Began.To;
         var tray = standing.Tray;
         var vials = s.Group.Feeding.Diet == Diet.Prey || tray.IsDivided ? standing.Vials.ToList() : [];
         return TypedResults.Ok(
@@ -112,6 +112,7 @@ public static class NurseryEndpoints
                 j.Apart.Value is { State: not ApartState.Apart } ? [] : VialsOf(j, vials),
                 tray.Gradings is [.., var last] ? s.Night(last.At) : null,
                 Math.Max(0, (tray.IsDivided ? vials.Count : 0) - standing.Details.Count),
+                mother is null ? [] : PossibleFather.Of(Subject.Of(mother, room), laid ?? standing.ArrivedAt),
                 MayLeave(s)
             )
         );
@@ -148,7 +149,7 @@ public static class NurseryEndpoints
         : b.Missing > 0 ? 2
         : 3;
 
-    private static IEnumerable<NurseryWait> WaitsOf(Judgement j)
+    private static IEnumerable<NurseryWait> WaitsOf(Judgement j, Dictionary<Guid, Subject> all)
     {
         var s = j.Subject;
         foreach (var (wait, forecast) in s.Waits.Zip(j.Waits))
@@ -173,10 +174,23 @@ public static class NurseryEndpoints
                 size is null ? null : FormattableString.Invariant($"{size.Low:0}–{size.High:0} young"),
                 s.IsChilled,
                 taken is null ? null : s.Night(wait.Began.Middle).AddDays((int)taken.Low),
-                taken is null ? null : s.Night(wait.Began.Middle).AddDays((int)taken.High)
+                taken is null ? null : s.Night(wait.Began.Middle).AddDays((int)taken.High),
+                FathersOf(s, wait, all),
+                NurseryRecord.Of(s, wait.Vigil, all.Values)
             );
         }
     }
+
+    /// <summary>Who may be the father of what is awaited: by her pairings, or those of the mother it was taken from.</summary>
+    private static IReadOnlyList<PossibleFather> FathersOf(
+        Subject s,
+        Husbandry.Journal.VigilEvent wait,
+        Dictionary<Guid, Subject> all
+    ) =>
+        wait.Vigil == VigilKind.Young ? PossibleFather.Of(s, wait.Began.To)
+        : s.Standing.Details.MotherId is { } id && all.TryGetValue(id, out var mother)
+            ? PossibleFather.Of(mother, wait.Began.To)
+        : [];
 
     private static NurseryMother? MotherOf(Judgement j)
     {

@@ -16,6 +16,8 @@ namespace App.Nursery;
 /// <param name="IsChilled">Whether it is in the cold.</param>
 /// <param name="TakenFrom">Night from which a sac may be taken from its mother, by the school that does; none where it is left.</param>
 /// <param name="TakenTo">Night until which.</param>
+/// <param name="Fathers">Who may be the father, the likeliest first.</param>
+/// <param name="Record">How such waits of its species ended here, in words; empty while none has.</param>
 public sealed record NurseryWait(
     Guid StockId,
     string Name,
@@ -29,7 +31,9 @@ public sealed record NurseryWait(
     string? Expects,
     bool IsChilled,
     DateOnly? TakenFrom,
-    DateOnly? TakenTo
+    DateOnly? TakenTo,
+    IReadOnlyList<PossibleFather> Fathers,
+    string Record
 );
 
 /// <summary>A brood at the nursery.</summary>
@@ -110,6 +114,7 @@ public sealed record VialView(int Number, int Ahead, bool IsSoft, int MealsLeft,
 /// <param name="Vials">Vial by vial; empty for what takes no prey.</param>
 /// <param name="GradedOn">Night of the last grading.</param>
 /// <param name="Empty">Vials in use beyond the animals that are there: some are empty, and nobody said which.</param>
+/// <param name="Fathers">Who may be the father, the likeliest first.</param>
 /// <param name="MayLeave">Who may leave, in a sentence; none where nothing is known.</param>
 public sealed record BroodView(
     Guid StockId,
@@ -122,5 +127,6 @@ public sealed record BroodView(
     IReadOnlyList<VialView> Vials,
     DateOnly? GradedOn,
     int Empty,
+    IReadOnlyList<PossibleFather> Fathers,
     string? MayLeave
 );

@@ -28,9 +28,19 @@ internal static class MealChoice
         : prey is null ? FromHabit(subject, mustBeDead)
         : Prey(subject, stage, prey, mustBeDead, variety);
 
+    /// <summary>The rule by which the youngest do not eat yet; none where it eats.</summary>
+    internal static Rule<int>? LivesOnYolk(Subject subject) =>
+        subject is { Group.Nursery.EatsFrom: { } from, Instar: { } instar }
+        && instar < from.Value
+        && !subject.AllWaitFor(VigilKind.Hatching)
+            ? from
+            : null;
+
     /// <summary>Why an animal of a stage takes no food at all, in a few words; none when it does.</summary>
     public static string? EatsNothing(Subject subject, Stage stage) =>
-        subject.Standing.IsTank && subject.Inmates.Count == 0 ? "nobody lives in it"
+        LivesOnYolk(subject) is { } yolk
+            ? $"{subject.It} {(subject.IsMany ? "live" : "lives")} on yolk and {(subject.IsMany ? "eat" : "eats")} nothing before {subject.Group.InstarMark}{yolk.Value}"
+        : subject.Standing.IsTank && subject.Inmates.Count == 0 ? "nobody lives in it"
         : subject.Group.At(stage).Food is null ? $"{NotOf(subject, stage)} nothing"
         : stage == Stage.Adult
         && subject.Group.Feeding.Diet == Diet.Leaves

@@ -151,9 +151,10 @@ public sealed record MealPlan(
             new MealPlan(null, true, lastMeal, 0, null, EatsNothing: true),
             text,
             [
-                subject.Profile.AdultFeeds is { Value: false } rule && stage == Stage.Adult
+                MealChoice.LivesOnYolk(subject) is { } yolk ? yolk.Because("Food", "group.eatsFrom", text)
+                : subject.Profile.AdultFeeds is { Value: false } rule && stage == Stage.Adult
                     ? rule.Because("Food", "species.adultFeeds", text)
-                    : Reason.FromRecord("Food", text, "record.stage"),
+                : Reason.FromRecord("Food", text, "record.stage"),
             ]
         );
     }

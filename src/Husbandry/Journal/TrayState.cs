@@ -68,10 +68,6 @@ public sealed record TrayState(
             Molted = [.. Molted.Where(v => v.Number != number)],
         };
 
-    /// <summary>The last grading of a vial; none where it was not named at the last grading.</summary>
-    public VialGrade? GradeOf(int number) =>
-        Gradings is [.., var last] ? last.Vials.FirstOrDefault(v => v.Number == number) : null;
-
     /// <summary>Whether it was divided here.</summary>
     [JsonIgnore]
     public bool IsDivided => DividedAt is not null;

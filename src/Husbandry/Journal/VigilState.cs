@@ -7,6 +7,25 @@ namespace Husbandry.Journal;
 /// <summary>A sign on record; of many with the number at which it was seen, when not all.</summary>
 public sealed record SignEvent(Guid EntryId, DateTimeOffset At, string SignId, int? Count = null);
 
+/// <summary>What became of an egg case or a brood with its mother that came to nothing. Source: handbook of the trade, common practice.</summary>
+public enum CaseLoss
+{
+    /// <summary>She ate it.</summary>
+    Eaten,
+
+    /// <summary>She left it.</summary>
+    Abandoned,
+
+    /// <summary>It went moldy.</summary>
+    Moldy,
+
+    /// <summary>It dried out.</summary>
+    Dry,
+
+    /// <summary>It was not fertile.</summary>
+    NotFertile,
+}
+
 /// <summary>A wait other than the one for a molt, under way or over.</summary>
 /// <param name="Id">The entry that began it.</param>
 /// <param name="Vigil">What is waited for.</param>
@@ -15,6 +34,7 @@ public sealed record SignEvent(Guid EntryId, DateTimeOffset At, string SignId, i
 /// <param name="End">How it ended, by the id of the end; none while it lasts.</param>
 /// <param name="Count">Of many: how many still wait; none when all do.</param>
 /// <param name="Whole">Whether it began for all of them.</param>
+/// <param name="Loss">Of an egg case that came to nothing: what became of it; none where nobody said.</param>
 public sealed record VigilEvent(
     Guid Id,
     VigilKind Vigil,
@@ -22,7 +42,8 @@ public sealed record VigilEvent(
     Occurrence? Ended,
     string? End,
     int? Count = null,
-    bool Whole = true
+    bool Whole = true,
+    CaseLoss? Loss = null
 )
 {
     /// <summary>Whether it is over and ended as hoped.</summary>

@@ -22,8 +22,18 @@ public sealed record FoodNeed(FoodKey Food, int Ahead, double Amount, double Var
     /// <param name="nights">Nights to look ahead.</param>
     public static IEnumerable<FoodNeed> Of(Judgement j, int nights)
     {
-        if (j.Subject.Standing.Departure is not null || j.Meal.Value.Offer is not { } now)
+        if (j.Subject.Standing.Departure is not null)
         {
+            yield break;
+        }
+
+        if (j.Meal.Value.Offer is not { } now)
+        {
+            foreach (var need in OfHatchlings(j, nights))
+            {
+                yield return need;
+            }
+
             yield break;
         }
 
@@ -39,6 +49,50 @@ public sealed record FoodNeed(FoodKey Food, int Ahead, double Amount, double Var
             foreach (var need in thisSkin.Serve(before, ahead).Concat(nextSkin.Serve(after, ahead)))
             {
                 yield return need;
+            }
+        }
+    }
+
+    /// <summary>
+    /// Meals of young that are eggs yet, or out and not measured: the first food on the menu of the youngest, so many for each,
+    /// with the chance that they have hatched by then. Hatchlings starve within days: their food is there before they are.
+    /// </summary>
+    private static IEnumerable<FoodNeed> OfHatchlings(Judgement j, int nights)
+    {
+        var s = j.Subject;
+        var eggs = s.AllWaitFor(VigilKind.Hatching);
+        if (
+            !s.IsBrood
+            || s.Group.Feeding.Diet != Diet.Prey
+            || !s.Group.Has(Stage.Sling)
+            || s.Group.At(Stage.Sling).Food is not { Menu: [var dish, ..] } food
+            || !(eggs || (j.Size.Value is null && j.Stage.Value == Stage.Sling && !j.Meal.Value.EatsNothing))
+        )
+        {
+            yield break;
+        }
+
+        var parts = dish.Split('/');
+        if (s.Room.Rules.Feeder(parts[0]) is not { } feeder)
+        {
+            yield break;
+        }
+
+        var key = new FoodKey(feeder.Id, parts.Length > 1 ? parts[1] : feeder.Classes[0].Id);
+        var young =
+            !eggs ? s.Mouths
+            : s.Standing.Details.Count > 1 ? s.Standing.Details.Count
+            : s.Profile.Pairing?.BroodSize.Value.Middle ?? 0;
+        var hatch = eggs ? j.Wait.Value : null;
+        var hoped = hatch?.Ends?.Ends[0].Chance ?? 1;
+        var each = young * s.Room.Rules.Room.Nursery.FliesEach.Value;
+        for (var t = 0.0; t < nights && each > 0; t += Math.Max(1, food.Cadence.Default.Value))
+        {
+            var ahead = (int)Math.Round(t);
+            var chance = hatch is null ? 1 : hoped * hatch.Left.Within(new CalendarDays(ahead));
+            if (chance > 0)
+            {
+                yield return new FoodNeed(key, ahead, each * chance, each * each * chance * (1 - chance));
             }
         }
     }

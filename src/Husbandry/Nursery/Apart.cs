@@ -27,6 +27,7 @@ public enum ApartState
 /// <param name="State">Where they stand.</param>
 /// <param name="Instar">The instar from which each lives alone, as written.</param>
 /// <param name="On">Night from which it is done; none while nobody knows, and once it was.</param>
+/// <param name="BeforeMolt">Whether that is before the molt, rather than after it.</param>
 /// <param name="MoltFrom">Night from which the molt is to be expected that ends their living together (one in ten is earlier).</param>
 /// <param name="MoltLikely">Half of such molts are over by then.</param>
 /// <param name="MoltTo">Nine in ten are.</param>
@@ -38,6 +39,7 @@ public sealed record Apart(
     ApartState State,
     string Instar,
     DateOnly? On,
+    bool BeforeMolt,
     DateOnly? MoltFrom,
     DateOnly? MoltLikely,
     DateOnly? MoltTo,
@@ -90,7 +92,8 @@ public sealed record Apart(
         var state = StateOf(brood, instar, from.Value, hush);
         // Until then more than one molt may lie between; only the last of them ends it.
         var next = instar == from.Value - 1 ? molt : null;
-        var ready = next?.P10.AddDays(-room.ApartAheadNights.Value);
+        var before = rules.ApartBeforeMolt!.Value;
+        var ready = before ? next?.P10.AddDays(-room.ApartAheadNights.Value) : next?.P10;
         var on = state switch
         {
             ApartState.Apart => null,
@@ -101,7 +104,7 @@ public sealed record Apart(
             ApartState.Together => ready,
             _ => throw new ArgumentOutOfRangeException(nameof(brood), state, "No night for such a state."),
         };
-        if (state == ApartState.Together && on <= brood.Room.Tonight)
+        if (state == ApartState.Together && before && on <= brood.Room.Tonight)
         {
             state = ApartState.Due;
         }
@@ -111,6 +114,7 @@ public sealed record Apart(
                 state,
                 brood.Group.InstarMark + from.Value.ToString(CultureInfo.InvariantCulture),
                 on,
+                before,
                 next?.P10,
                 next?.P50,
                 next?.P90,
@@ -162,7 +166,8 @@ public sealed record Apart(
             new Apart(
                 ApartState.Together,
                 eggs.Group.InstarMark + from.Value.ToString(CultureInfo.InvariantCulture),
-                p10.AddDays(-room.ApartAheadNights.Value),
+                rules.ApartBeforeMolt!.Value ? p10.AddDays(-room.ApartAheadNights.Value) : p10,
+                rules.ApartBeforeMolt.Value,
                 p10,
                 p50,
                 p90,
@@ -175,7 +180,7 @@ public sealed record Apart(
             room
         );
         var text =
-            $"Each alone before the first molt, likely between {eggs.Room.Wording.Between(p10, p90)}: about {vials} × {apart.Vial}.";
+            $"Each alone {(apart.BeforeMolt ? "before" : "after")} the first molt, likely between {eggs.Room.Wording.Between(p10, p90)}: about {vials} × {apart.Vial}.";
         return new Answer<Apart?>(
             apart,
             text,
@@ -211,7 +216,9 @@ public sealed record Apart(
     private static string Say(Apart a, Subject brood)
     {
         var words = brood.Room.Wording;
-        var until = a.MoltFrom is { } p10 ? $", before the molt of {words.Dates(p10, a.MoltTo!.Value)}" : "";
+        var until = a is { BeforeMolt: true, MoltFrom: { } p10 }
+            ? $", before the molt of {words.Dates(p10, a.MoltTo!.Value)}"
+            : "";
         return a.State switch
         {
             ApartState.Apart => "Each lives alone.",
@@ -221,7 +228,9 @@ public sealed record Apart(
             ApartState.AfterTheMolt when brood.Group.ChecksFangs && a.MoltFrom is null =>
                 $"Each alone once their fangs are seen black: {a.Vials} × {a.Vial}. Until then leave them be, with room and cover.",
             ApartState.AfterTheMolt =>
-                $"They are about to molt: leave them be now, with room and cover, and put each alone when they have hardened: {a.Vials} × {a.Vial}.",
+                $"Leave them be now, with room and cover, and put each alone when they have molted and hardened: {a.Vials} × {a.Vial}.",
+            ApartState.Together when a is { BeforeMolt: false, MoltFrom: { } from } =>
+                $"Together until they have molted to {a.Instar} and hunt, likely {words.Dates(from, a.MoltTo!.Value)}; then each alone: {a.Vials} × {a.Vial}.",
             ApartState.Together when a.On is { } on =>
                 $"Together until {words.Day(on)}; then each alone{until}: {a.Vials} × {a.Vial}.",
             ApartState.Together => $"Together for now; each alone from {a.Instar} on: {a.Vials} × {a.Vial}.",
@@ -241,7 +250,9 @@ public sealed record Apart(
             room.ApartAheadNights.Because(
                 "In time",
                 "room.apartAheadNights",
-                $"{Wording.Nights(room.ApartAheadNights.Value)} before the earliest likely molt."
+                a.BeforeMolt
+                    ? $"{Wording.Nights(room.ApartAheadNights.Value)} before the earliest likely molt."
+                    : "After that molt, when they have hardened and hunt."
             ),
             rules.Vial!.Because(
                 "Vials",

@@ -102,7 +102,8 @@ public sealed record Glance(
                     : null,
                 [.. standing.PairingsNow.Select(p => s.Night(p.At)).Distinct()],
                 GlanceBand.Of(j),
-                EndedWait.Of(s)
+                EndedWait.Of(s),
+                standing.Births.Count > 0 || standing.Vigils.All.Any(v => v.Vigil == VigilKind.Young)
             ),
             new GlanceCare(j.Meal.Value.LastMeal, j.Care),
             new GlanceHouse(

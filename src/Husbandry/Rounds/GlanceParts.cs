@@ -66,6 +66,7 @@ public sealed record GlanceWhere(
 /// <param name="Paired">Nights on which it was put together with a mate since its last molt.</param>
 /// <param name="Band">What is awaited of it.</param>
 /// <param name="EndedWaits">The last waits of it that are over, other than for molts.</param>
+/// <param name="HasBrooded">Whether it broods, or has had young.</param>
 public sealed record GlanceWaits(
     Phase Phase,
     int Shutters,
@@ -75,7 +76,8 @@ public sealed record GlanceWaits(
     DateOnly? AteAgain,
     IReadOnlyList<DateOnly> Paired,
     GlanceBand? Band,
-    IReadOnlyList<EndedWait> EndedWaits
+    IReadOnlyList<EndedWait> EndedWaits,
+    bool HasBrooded
 );
 
 /// <summary>Of a glance: what is done for it at regular times.</summary>

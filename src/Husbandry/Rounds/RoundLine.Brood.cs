@@ -98,7 +98,7 @@ public sealed partial record RoundLine
             "look",
             $"Put each alone: {apart.Vials} × {apart.Vial}",
             Join(
-                apart.MoltFrom is { } from
+                apart is { BeforeMolt: true, MoltFrom: { } from }
                     ? $"before they molt to {apart.Instar}, {s.Room.Wording.Dates(from, apart.MoltTo!.Value)}"
                     : $"each alone from {apart.Instar} on",
                 $"about {minutes} min, {s.Room.Wording.Length(apart.ShelfMm)} of shelf"

@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using Husbandry.Feeding;
 using Husbandry.Journal;
+using Husbandry.Nursery;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
@@ -150,7 +151,23 @@ public sealed partial record RoundLine(
     public string? Look { get; init; }
 
     /// <summary>Composes the line of an animal: one visit, the most urgent thing first, water before food.</summary>
-    public static RoundLine Of(Judgement j)
+    public static RoundLine Of(Judgement j) => Of(j, forAnotherHand: false);
+
+    /// <summary>
+    /// The line for somebody who minds the room: what only its keeper does, such as putting young apart, is passed over, so
+    /// that the rest of its care is not.
+    /// </summary>
+    public static RoundLine ForAnotherHand(Judgement j) => Of(j, forAnotherHand: true);
+
+    private static bool IsKeepersOwn(RoundAct act) =>
+        act
+            is RoundAct.PutApart
+                or RoundAct.CountYoung
+                or RoundAct.LookAgain
+                or RoundAct.LookForWeb
+                or RoundAct.PairAgain;
+
+    private static RoundLine Of(Judgement j, bool forAnotherHand)
     {
         var s = j.Subject;
         var tonight = s.Room.Tonight;
@@ -162,7 +179,9 @@ public sealed partial record RoundLine(
             : s.Standing.OpenPairing is { HoldsAll: true } open ? TogetherOf(j, open).ToList()
             : Candidates(j).ToList();
         var putOff = s.Standing.PutOffUntil is { } until && until > tonight ? StartOf(until) : (DateTimeOffset?)null;
-        var due = candidates.FirstOrDefault(c => c.At < endOfTonight);
+        var due = candidates.FirstOrDefault(c =>
+            c.At < endOfTonight && !(forAnotherHand && IsKeepersOwn(c.Line().Act))
+        );
         if (due.Line is not null && putOff is null)
         {
             var line = due.Line() with { NextDue = candidates.Min(c => c.At) };
@@ -229,7 +248,11 @@ public sealed partial record RoundLine(
             yield return (StartOf(hatched), () => CountLine(j));
         }
 
-        if (!s.AllWaitFor(VigilKind.Hatching) && j.Apart.Value is { On: { } apart })
+        if (
+            !s.AllWaitFor(VigilKind.Hatching)
+            && j.Apart.Value is { On: { } apart } goes
+            && (goes.BeforeMolt || goes.State != ApartState.Together)
+        )
         {
             yield return (StartOf(apart), () => ApartLine(j));
         }

@@ -5,7 +5,9 @@ namespace Husbandry.Rulebook;
 /// <param name="CasesChill">Whether egg cases may be given a winter; none where they are not.</param>
 /// <param name="TakenDays">Days after laying between which a sac may be taken from its mother; none where it is left, or needs none of her.</param>
 /// <param name="ApartFrom">Instar from which each lives alone; none where they may stay together.</param>
+/// <param name="ApartBeforeMolt">Whether that is done before the molt into that instar, as they eat each other from it on; else after it, when they hunt.</param>
 /// <param name="Vial">What each of them goes into; none where they may stay together.</param>
+/// <param name="EatsFrom">Instar from which they eat; none where they do from the first.</param>
 /// <param name="LeaveFrom">Instar before which no young leaves its keeper; none where no such instar is known.</param>
 /// <param name="LeaveBetterFrom">Instar from which they travel well; none likewise.</param>
 /// <param name="EarlyLoss">Share (0–1) that is lost in each instar before they are hardy.</param>
@@ -18,7 +20,9 @@ public sealed record NurseryRules(
     Rule<bool>? CasesChill,
     Rule<Range>? TakenDays,
     Rule<int>? ApartFrom,
+    Rule<bool>? ApartBeforeMolt,
     Rule<VialKind>? Vial,
+    Rule<int>? EatsFrom,
     Rule<int>? LeaveFrom,
     Rule<int>? LeaveBetterFrom,
     Rule<double> EarlyLoss,
@@ -46,6 +50,8 @@ public sealed record VialKind(string Name, double WidthMm);
 /// <param name="ApartAheadNights">So many nights before a molt that ends their living together it is on the round.</param>
 /// <param name="ApartSeconds">Seconds to put one young into its vial.</param>
 /// <param name="MotherAfterNights">So many nights after her brood a mother is followed in the nursery.</param>
+/// <param name="TakesUnknown">Share of pairings that take where the rulebook knows nothing of the species.</param>
+/// <param name="FliesEach">Small feeders for one hatchling at a meal, while nobody has measured any.</param>
 /// <param name="VialPitch">Width of shelf that a vial takes, in widths of the vial.</param>
 public sealed record RoomNurseryRules(
     Rule<double> EyeSeesOneIn,
@@ -56,5 +62,7 @@ public sealed record RoomNurseryRules(
     Rule<int> ApartAheadNights,
     Rule<double> ApartSeconds,
     Rule<int> MotherAfterNights,
+    Rule<double> TakesUnknown,
+    Rule<double> FliesEach,
     Rule<double> VialPitch
 );

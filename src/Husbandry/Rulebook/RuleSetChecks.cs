@@ -49,8 +49,12 @@ internal static class RuleSetChecks
             checks.Add(Within($"{at}.nursery.laterLoss", nursery.LaterLoss, 0, 0.95));
             checks.Add(
                 (nursery.ApartFrom is null) == (nursery.Vial is null)
+                && (nursery.ApartFrom is null) == (nursery.ApartBeforeMolt is null)
                     ? null
-                    : new Problem($"{at}.nursery.vial", "Groups whose young live alone say in what, and no others.")
+                    : new Problem(
+                        $"{at}.nursery.vial",
+                        "Groups whose young live alone say in what, and whether before the molt, and no others."
+                    )
             );
         }
 
@@ -323,6 +327,8 @@ internal static class RuleSetChecks
             Within("room.json bodiesScatter", room.Nursery.BodiesScatter, 0.01, 2),
             Within("room.json worseFrom", room.Nursery.WorseFrom, 0.5, 5),
             Within("room.json apartSeconds", room.Nursery.ApartSeconds, 1, 600),
+            Within("room.json takesUnknown", room.Nursery.TakesUnknown, 0.01, 0.99),
+            Within("room.json fliesEach", room.Nursery.FliesEach, 0.1, 50),
             Within("room.json vialPitch", room.Nursery.VialPitch, 1, 3),
             Within("room.json winterPriorPupae", room.Lessons.WinterPriorPupae, 0.1, 100),
             Within("room.json anomalyDays", room.Climate.AnomalyDays, 1, 1000),

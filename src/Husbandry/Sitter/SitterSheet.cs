@@ -82,7 +82,7 @@ public sealed record SitterSheet(
         var (lines, shut, left) = (new List<SitterLine>(), new List<DoNotOpen>(), 0);
         foreach (var j in judged.Where(j => j.Subject.Standing.Loan is null))
         {
-            var line = RoundLine.Of(j);
+            var line = RoundLine.ForAnotherHand(j);
             var venom = line.Hazard?.NeedsTwo() == true;
             // What may not be fed by another hand may still need its water.
             if (line.State == LineState.Due && !IsSafe(j, line) && RoundLine.ForWater(j) is { } water)

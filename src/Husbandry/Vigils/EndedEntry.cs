@@ -10,7 +10,9 @@ namespace Husbandry.Vigils;
 /// <param name="End">How it ended, by the id of the end.</param>
 /// <param name="Count">Of many: for how many of them; for all that waited when left out.</param>
 /// <param name="VigilId">Which wait of the kind, by the entry that began it; the oldest that is open when left out.</param>
-public sealed record Ended(VigilKind Vigil, string End, int? Count = null, Guid? VigilId = null) : Act
+/// <param name="Loss">Of eggs or a brood that came to nothing: what became of it; may be left out.</param>
+public sealed record Ended(VigilKind Vigil, string End, int? Count = null, Guid? VigilId = null, CaseLoss? Loss = null)
+    : Act
 {
     /// <inheritdoc/>
     public override EntryKind Kind() => EndedEntry.It;
@@ -32,6 +34,7 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
                 v.AllEnds.Select(e => new Ended(v.Kind, e.Id, e.IsHoped ? null : 2))
             ),
             new Ended(VigilKind.Hatching, VigilEnd.AsHoped, VigilId: Guid.Empty),
+            .. Enum.GetValues<CaseLoss>().Select(loss => new Ended(VigilKind.Young, VigilEnd.Otherwise, Loss: loss)),
         ];
 
     /// <inheritdoc/>
@@ -56,7 +59,7 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
             return standing.WithWait(open, open with { Count = waiting - act.Count });
         }
 
-        var over = standing.WithWait(open, open with { Ended = entry.When, End = act.End });
+        var over = standing.WithWait(open, open with { Ended = entry.When, End = act.End, Loss = act.Loss });
         // Of many it is said of all or of none.
         return open.Whole || Effect(act) == EndEffect.Hatched ? After(Effect(act), over, open, entry) : over;
     }
@@ -124,6 +127,11 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
             }
         }
 
+        if (act.Loss is not null && !(act is { End: VigilEnd.Otherwise, Vigil: VigilKind.Young or VigilKind.Hatching }))
+        {
+            yield return new Problem("act.loss", "Only of eggs or a brood that came to nothing is it said how.");
+        }
+
         foreach (var problem in EntryCheck.CheckCount(act.Count, at.Standing))
         {
             yield return problem;
@@ -132,7 +140,21 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
 
     /// <inheritdoc/>
     protected override string Say(Ended act, RuleSet rules, Wording words) =>
-        VigilDefinition.Of(act.Vigil).End(act.End).PastOf(null) + EntryCheck.OfThem(act.Count);
+        VigilDefinition.Of(act.Vigil).End(act.End).PastOf(null)
+        + (act.Loss is { } loss ? $" ({Word(loss)})" : "")
+        + EntryCheck.OfThem(act.Count);
+
+    /// <summary>What became of an egg case in a word or two.</summary>
+    public static string Word(CaseLoss loss) =>
+        loss switch
+        {
+            CaseLoss.Eaten => "eaten",
+            CaseLoss.Abandoned => "abandoned",
+            CaseLoss.Moldy => "moldy",
+            CaseLoss.Dry => "dried out",
+            CaseLoss.NotFertile => "not fertile",
+            _ => throw new ArgumentOutOfRangeException(nameof(loss), loss, "No word for such a loss."),
+        };
 
     /// <inheritdoc/>
     protected override bool IsHistory(Ended act) => true;

@@ -41,6 +41,17 @@ public sealed record PairingEvidence(IReadOnlyList<TookClue> Clues)
         return new PairingEvidence([.. best ?? [], .. afterwards]);
     }
 
+    /// <summary>Likelihood ratio (&gt; 0) that one pairing has taken, from what was seen of it and of his web.</summary>
+    /// <param name="pairing">The pairing.</param>
+    /// <param name="she">The female.</param>
+    public static double RatioOf(PairingEvent pairing, Subject she)
+    {
+        ArgumentNullException.ThrowIfNull(pairing);
+        ArgumentNullException.ThrowIfNull(she);
+        return OfPairing(pairing, she.Room.Rules.Room.Pairing, she.Room.Lessons.Clues)
+            .Aggregate(1.0, (ratio, clue) => ratio * clue.Ratio);
+    }
+
     /// <summary>The pairings behind a wait of hers.</summary>
     internal static List<PairingEvent> Behind(Subject she, VigilEvent wait) =>
         [

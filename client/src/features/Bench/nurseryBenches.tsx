@@ -2,6 +2,7 @@ import { api, Refusal, take } from '../../api/client';
 import { type Bench, Figures, short } from './benchParts';
 import { CountedPicture } from '../Nursery/CountedPicture';
 import { words } from './fill';
+import { weighBrood } from '../Nursery/weighing';
 import { countIn } from '../Nursery/pictures';
 import { SurvivalDrawing } from '../Nursery/SurvivalDrawing';
 
@@ -41,7 +42,7 @@ export const nurseryBenches: readonly Bench[] = [
     what: 'How many there are by weight: count and weigh a part or a few, then all of them.',
     before: 'Weigh the empty tub first and take it off. Three parts or more tell how much the young differ.',
     fields: [
-      { key: 'total', label: 'All together, mg', kind: 'number', start: '1840' },
+      { key: 'totalMg', label: 'All together, mg', kind: 'number', start: '1840' },
       {
         key: 'samples',
         label: 'Counted parts: how many, mg',
@@ -49,20 +50,13 @@ export const nurseryBenches: readonly Bench[] = [
         start: '20 151\n20 160\n20 148',
         hint: 'One line for each part',
       },
-      { key: 'scale', label: 'One division of the scale, mg', kind: 'number', start: '1' },
+      { key: 'scaleMg', label: 'One division of the scale, mg', kind: 'number', start: '1' },
     ],
     run: async (f) => {
-      const number = (text: string | undefined) => Number((text ?? '').replace(',', '.'));
-      const samples = words(f, 'samples', 2).map(([count, mg]) => ({ count: number(count), mg: number(mg) }));
-      if (samples.some((s) => !Number.isInteger(s.count) || !Number.isFinite(s.mg))) {
-        throw new Refusal('', { samples: ['Each line: a whole number and its weight in mg.'] }, 400);
-      }
-      const [totalMg, scaleMg] = [number(f['total']), number(f['scale'])];
-      if (!Number.isFinite(totalMg) || !Number.isFinite(scaleMg)) {
-        throw new Refusal('', { totalMg: ['Write weights in mg.'] }, 400);
-      }
-      const { result, reasons } = await take(
-        api.POST('/api/calc/weighed-count', { body: { totalMg, samples, scaleMg } }),
+      const { result, reasons } = await weighBrood(
+        f['totalMg'] ?? '',
+        f['samples'] ?? '',
+        f['scaleMg'] ?? '',
       );
       return {
         reasons,

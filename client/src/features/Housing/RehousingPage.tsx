@@ -70,10 +70,10 @@ function Broods({ broods, tonight }: { broods: readonly Schemas['BroodMove'][]; 
               </small>
             </div>
             <b className="font-semibold max-lg:col-start-2">
-              {brood.apart.on === null
-                ? 'no night known yet'
-                : brood.apart.on <= tonight
-                  ? 'tonight'
+              {brood.apart.state === 'due'
+                ? 'tonight'
+                : brood.apart.on === null || brood.apart.on <= tonight
+                  ? 'not yet'
                   : `from ${shortDate(brood.apart.on, tonight)}`}
             </b>
           </li>

@@ -1,9 +1,11 @@
 import type { AnimalView, Schemas } from '../../api/client';
+import { Link } from 'react-router';
 import { DataTable } from '../../ui/DataTable';
 import { Waiting } from '../../ui/Waiting';
 import { WhyButton } from '../../ui/WhyButton';
 import { useWhy, whyAnimal } from '../Reasons/WhyContext';
 import { TrayPanel } from '../Trays/TrayPanel';
+import { Fathers } from './Fathers';
 import { useBrood } from './queries';
 import { RiverDrawing } from './RiverDrawing';
 import { type OtherCurve, SurvivalDrawing } from './SurvivalDrawing';
@@ -57,6 +59,7 @@ function Drawn({ animal, brood }: { animal: AnimalView; brood: Brood }) {
           />
         </p>
       )}
+      <Fathers fathers={brood.fathers} />
       {brood.mayLeave !== null && <p className="mt-1 text-13 text-muted">{brood.mayLeave}</p>}
       <div className="mt-2 grid grid-cols-[minmax(0,1.3fr)_minmax(0,1fr)] gap-x-8 max-lg:grid-cols-1">
         <figure className="min-w-0">
@@ -64,11 +67,36 @@ function Drawn({ animal, brood }: { animal: AnimalView; brood: Brood }) {
             How many live: who went alive leaves upward, who was lost downward
           </figcaption>
           <RiverDrawing river={brood.river} tonight={animal.tonight} />
+          <Offshoots river={brood.river} />
         </figure>
         <Curve brood={brood} />
       </div>
       {brood.vials.length > 0 && <TrayPanel animal={animal} brood={brood} />}
     </>
+  );
+}
+
+/** The records that came of it, or that it came from. */
+function Offshoots({ river }: { river: Schemas['BroodRiver'] }) {
+  const parties = river.bends.flatMap((bend) =>
+    bend.to === null || bend.branch === 'more' ? [] : [{ ...bend, to: bend.to }],
+  );
+  if (parties.length === 0) {
+    return null;
+  }
+  return (
+    <p className="mt-1 text-13 text-muted">
+      Gone on elsewhere:{' '}
+      {parties.map((bend, k) => (
+        <span key={`${bend.to.stockId} ${k}`}>
+          {k > 0 && ', '}
+          <Link to={`/stock/${bend.to.stockId}`} className="linkish">
+            {bend.to.name === '' ? 'a record of its own' : bend.to.name}
+          </Link>
+          {bend.count > 1 && ` (${bend.count})`}
+        </span>
+      ))}
+    </p>
   );
 }
 

@@ -4,6 +4,7 @@ import { dateRange, shortDate, toDays } from '../../ui/dates';
 import { EmptyState } from '../../ui/EmptyState';
 import { PageTitle } from '../../ui/PageTitle';
 import { Waiting } from '../../ui/Waiting';
+import { Fathers } from './Fathers';
 import { useNursery } from './queries';
 
 type Brood = Schemas['NurseryBrood'];
@@ -117,6 +118,8 @@ function Waits({ waits, tonight }: { waits: readonly Wait[]; tonight: string }) 
               {wait.forecast?.ends?.ends
                 .map((end) => `${end.says} ${Math.round(end.chance * 100)} in 100`)
                 .join(' · ')}
+              {wait.record !== '' && <small className="block text-13 text-muted">{wait.record}</small>}
+              <Fathers fathers={wait.fathers} />
             </span>
           </li>
         ))}

@@ -1,6 +1,7 @@
 import { Select } from '../../ui/Select';
 import { Refusal, type Schemas } from '../../api/client';
 import { Choice, TextField } from '../../ui/Field';
+import { WeighBrood } from '../Nursery/WeighBrood';
 import { CountInPicture } from '../Nursery/CountInPicture';
 import { methods } from './countMethods';
 import { type EntryForm, textOrNone, wholeNumber, wholeNumberIfAny } from '../Journal/entryForm';
@@ -44,6 +45,11 @@ const counted: EntryForm<'counted'> = {
         onChange={(text) => write(field, text)}
       />
     );
+    const found = (count: number, low: number, high: number) => {
+      write('count', String(count));
+      write('low', low < count ? String(low) : '');
+      write('high', high > count ? String(high) : '');
+    };
     const differs = (texts.count ?? '').trim() !== String(subject.count);
     return (
       <>
@@ -51,9 +57,7 @@ const counted: EntryForm<'counted'> = {
           stockId={subject.stockId}
           name={subject.name}
           onCount={({ count, low, high, pictureId }) => {
-            write('count', String(count));
-            write('low', low < count ? String(low) : '');
-            write('high', high > count ? String(high) : '');
+            found(count, low, high);
             change({ ...act, method: 'inPicture', pictureId });
           }}
         />
@@ -75,6 +79,7 @@ const counted: EntryForm<'counted'> = {
           value={act.method ?? ''}
           onChange={(method) => change({ ...act, method: method === '' ? null : method })}
         />
+        {act.method === 'byWeight' && <WeighBrood onCount={found} />}
         <TextField
           label="Only in one container"
           hint="Empty when all of them were counted; else its name, always the same: cup 3"

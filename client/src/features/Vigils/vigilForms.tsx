@@ -1,3 +1,4 @@
+import type { Schemas } from '../../api/client';
 import { Choice } from '../../ui/Field';
 import type { EntryForm } from '../Journal/entryForm';
 import { SignPicker } from './SignPicker';
@@ -41,6 +42,14 @@ const began: EntryForm<'began'> = {
   ),
 };
 
+const caseLosses: readonly (readonly [NonNullable<Schemas['CaseLoss']>, string])[] = [
+  ['eaten', 'She ate it'],
+  ['abandoned', 'She left it'],
+  ['moldy', 'Moldy'],
+  ['dry', 'Dried out'],
+  ['notFertile', 'Not fertile'],
+];
+
 const ended: EntryForm<'ended'> = {
   title: 'A wait ends',
   begin: (subject) => ({ kind: 'ended', vigil: subject.waiting ?? 'young', end: 'asHoped' }),
@@ -48,13 +57,24 @@ const ended: EntryForm<'ended'> = {
   foundLater: true,
   Fields: ({ act, change, subject }) => {
     const ends = subject.waits.find((wait) => wait.vigil === act.vigil)?.ends ?? [];
+    const lost = act.end === 'otherwise' && (act.vigil === 'young' || act.vigil === 'hatching');
     return (
-      <Choice
-        label="How it ended"
-        options={ends.map((end) => [end.id, end.past] as const)}
-        value={act.end}
-        onChange={(end) => change({ ...act, end })}
-      />
+      <>
+        <Choice
+          label="How it ended"
+          options={ends.map((end) => [end.id, end.past] as const)}
+          value={act.end}
+          onChange={(end) => change({ ...act, end, loss: null })}
+        />
+        {lost && (
+          <Choice
+            label="What became of it, if known"
+            options={caseLosses}
+            value={act.loss ?? null}
+            onChange={(loss) => change({ ...act, loss })}
+          />
+        )}
+      </>
     );
   },
 };
