@@ -83,7 +83,15 @@ internal sealed class TwoHalves(LanternDb db, JournalReader reader, Room room)
                 ? (await reader.ReadAsync(act.Other()!.Value, cancel)).TakeWhile(e => e.Id != act.OtherHalf(entry.Id))
                 : [];
             var before = written.Select(e => (e.When, e.Act)).ToList();
-            var beginning = before.Count > 0 ? before : act.Beginning(one, entry.When, room.Clock);
+            var beginning =
+                before.Count > 0
+                    ? before
+                    : act.Beginning(
+                        one,
+                        entry.When,
+                        room.Clock,
+                        room.Rules.For(one.Details.Species, one.StockId).Group
+                    );
             return
             [
                 .. beginning.Select(

@@ -65,7 +65,10 @@ public sealed class RoomWorkTests() : BrowserRoom(demo: true)
         Keeper.SeeText("section[aria-label=A1]", "A1·04 Sorrel");
         Keeper.Press("Kind", "header");
         Keeper.SeeText("section[aria-label=Molts]", "A1·04 Sorrel");
+        // What lies far below is drawn when it is scrolled to.
+        Keeper.Run("document.querySelector(\"section[aria-label='Gear booked']\").scrollIntoView()");
         Keeper.SeeText("section[aria-label='Gear booked']", "Zipped net cage");
+        Keeper.Run("document.querySelector('section[aria-label=Molts]').scrollIntoView()");
         Keeper.Press("A1·04 Sorrel", "section[aria-label=Molts]");
         Keeper.SeeText("h1", "Sorrel");
     }

@@ -30,7 +30,12 @@ public class EggCaseTests
         var sac = Guid.NewGuid();
         var act = new CaseTaken(sac, "Tansy’s sac", new Place("A", 1, 6), Kept: new Incubation(26.5, Moisture.Damp, 1));
         Assert.Empty(Check(she, act));
-        var begun = act.Beginning(she.Standing(), Occurrence.At(Diary.Evening.AddDays(-10)), Diary.Room().Clock)
+        var begun = act.Beginning(
+                she.Standing(),
+                Occurrence.At(Diary.Evening.AddDays(-10)),
+                Diary.Room().Clock,
+                RuleSet.Shipped.Group("tarantula")!
+            )
             .ToList();
         she.Add(10, act);
         // She broods no more; how long it would have taken with her nobody knows.

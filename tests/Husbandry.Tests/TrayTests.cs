@@ -9,6 +9,7 @@ using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Trays;
+using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
 
@@ -27,6 +28,8 @@ public class TrayTests
             kind: StockKind.Brood,
             count: count
         );
+
+    private static GroupRules Group(string id) => RuleSet.Shipped.Group(id)!;
 
     private static IReadOnlyList<Problem> Check(Diary diary, Act act) =>
         EntryCheck.Check(act, Occurrence.At(Diary.Evening), diary.Standing(), Diary.Room());
@@ -75,7 +78,7 @@ public class TrayTests
         var own = Guid.NewGuid();
         var act = new Parted(own, 1, "Pip", new Place("A", 1, 5), Vial: 5);
         var room = Diary.Room();
-        var begun = act.Beginning(tray.Standing(), Occurrence.At(Diary.Evening), room.Clock)
+        var begun = act.Beginning(tray.Standing(), Occurrence.At(Diary.Evening), room.Clock, Group("tarantula"))
             .Select(
                 (b, i) => new JournalEntry(Guid.NewGuid(), own, i + 1, b.When, Diary.Evening, "Keeper", null, b.Act)
             );
@@ -134,8 +137,12 @@ public class TrayTests
     [Fact]
     public void Slings_stay_together_on_their_yolk_until_they_hunt()
     {
-        Diary Slings() => Brood(25, 20, "tliltocatl-albopilosus");
-        var young = Slings().Judge();
+        // Eggs kept apart, hatched before our eyes.
+        Diary Slings(int ago) =>
+            new Diary("tliltocatl-albopilosus", Sex.Unknown, ago + 40, molts: 0, kind: StockKind.Brood, count: 20)
+                .With(ago + 39, new Began(VigilKind.Hatching))
+                .With(ago, new Ended(VigilKind.Hatching, VigilEnd.AsHoped));
+        var young = Slings(20).Judge();
         Assert.Equal("i1", young.Subject.InstarText);
         Assert.True(young.Meal.Value.EatsNothing);
         Assert.Contains("yolk", young.Meal.Summary, StringComparison.Ordinal);
@@ -146,12 +153,42 @@ public class TrayTests
             StringComparison.Ordinal
         );
         // Even when that molt is overdue they are not parted before it.
-        var late = Brood(200, 20, "tliltocatl-albopilosus").Judge();
-        Assert.NotEqual(RoundAct.PutApart, RoundLine.Of(late).Act);
-        var hunting = Slings().With(9, new Molted()).With(1, new FangsChecked(true)).Judge();
+        Assert.NotEqual(RoundAct.PutApart, RoundLine.Of(Slings(200).Judge()).Act);
+        var hunting = Slings(20).With(9, new Molted()).With(1, new FangsChecked(true)).Judge();
         Assert.Equal(ApartState.Due, hunting.Apart.Value!.State);
         Assert.Equal(RoundAct.PutApart, RoundLine.Of(hunting).Act);
         Assert.False(hunting.Meal.Value.EatsNothing);
+        // Of slings that came from elsewhere nobody says that they do not eat.
+        Assert.False(Brood(25, 20, "tliltocatl-albopilosus").Judge().Meal.Value.EatsNothing);
+    }
+
+    [Theory]
+    [InlineData("tliltocatl-albopilosus", "i2")]
+    [InlineData("pandinus-imperator", "i2")]
+    [InlineData("phidippus-regius", "i2")]
+    [InlineData(Mantis, "L1")]
+    public void Who_comes_out_by_itself_hunts_and_is_put_apart(string species, string instar)
+    {
+        var she = new Diary(species, Sex.Female, 400, mature: true).Standing();
+        var room = Diary.Room();
+        var (id, born) = (Guid.NewGuid(), new GaveBirth(Guid.NewGuid(), 30, "the young", new Place("A", 1, 6)));
+        var came = born.Beginning(she, Occurrence.At(Diary.Evening.AddDays(-3)), room.Clock, Group(she.Details.Group))
+            .Select(b => (b.When, b.Act))
+            .Append(
+                (Occurrence.At(Diary.Evening.AddDays(-3)), born.AsSecondHalf(she.StockId, Guid.NewGuid(), "Tansy"))
+            );
+        var young = Judgement.Of(
+            Standing.Fold(
+                came.Select(
+                    (b, i) =>
+                        new JournalEntry(Guid.NewGuid(), id, i + 1, b.Item1, Diary.Evening, "Keeper", null, b.Item2)
+                )
+            )!,
+            room
+        );
+        Assert.Equal(instar, young.Subject.InstarText);
+        Assert.False(young.Meal.Value.EatsNothing);
+        Assert.Equal(species == Mantis ? ApartState.Together : ApartState.Due, young.Apart.Value!.State);
     }
 
     [Fact]

@@ -28,11 +28,14 @@ internal static class MealChoice
         : prey is null ? FromHabit(subject, mustBeDead)
         : Prey(subject, stage, prey, mustBeDead, variety);
 
-    /// <summary>The rule by which the youngest do not eat yet; none where it eats.</summary>
+    /// <summary>
+    /// The rule by which the youngest do not eat yet; none where it eats. Only of those that were seen to hatch from eggs kept
+    /// apart: of all others nobody knows better than their keeper whether they hunt.
+    /// </summary>
     internal static Rule<int>? LivesOnYolk(Subject subject) =>
-        subject is { Group.Nursery.EatsFrom: { } from, Instar: { } instar }
+        subject is { Group.Nursery.EatsFrom: { } from, Instar: { } instar, Standing.Feeding.Meals.Count: 0 }
         && instar < from.Value
-        && !subject.AllWaitFor(VigilKind.Hatching)
+        && subject.Standing.Vigils.All.Any(v => v is { Vigil: VigilKind.Hatching, AsHoped: true })
             ? from
             : null;
 

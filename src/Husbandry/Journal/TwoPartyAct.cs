@@ -1,4 +1,5 @@
 using Husbandry.Reasons;
+using Husbandry.Rulebook;
 
 namespace Husbandry.Journal;
 
@@ -29,10 +30,12 @@ public abstract record TwoPartyAct : Act
     /// <param name="one">The animal in whose journal the first half is logged, before it.</param>
     /// <param name="happened">When it happened.</param>
     /// <param name="clock">The nights of the room.</param>
+    /// <param name="group">Rules of their group.</param>
     public virtual IReadOnlyList<(Occurrence When, Act Act)> Beginning(
         Standing one,
         Occurrence happened,
-        NightClock clock
+        NightClock clock,
+        GroupRules group
     ) => [];
 
     /// <summary>The half for the other animal's journal.</summary>

@@ -85,11 +85,16 @@ public sealed record FoodNeed(FoodKey Food, int Ahead, double Amount, double Var
             : s.Profile.Pairing?.BroodSize.Value.Middle ?? 0;
         var hatch = eggs ? j.Wait.Value : null;
         var hoped = hatch?.Ends?.Ends[0].Chance ?? 1;
+        // Some live on their yolk until their first molt.
+        var yolk =
+            eggs && s.Group.Nursery?.EatsFrom is not null
+                ? s.Profile.MoltInterval.GetValueOrDefault(Stage.Sling)?.Value.P50 ?? 0
+                : 0;
         var each = young * s.Room.Rules.Room.Nursery.FliesEach.Value;
         for (var t = 0.0; t < nights && each > 0; t += Math.Max(1, food.Cadence.Default.Value))
         {
             var ahead = (int)Math.Round(t);
-            var chance = hatch is null ? 1 : hoped * hatch.Left.Within(new CalendarDays(ahead));
+            var chance = hatch is null ? 1 : hoped * hatch.Left.Within(new CalendarDays(ahead - yolk));
             if (chance > 0)
             {
                 yield return new FoodNeed(key, ahead, each * chance, each * each * chance * (1 - chance));

@@ -1,5 +1,6 @@
 using System.Globalization;
 using Husbandry.Hush;
+using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
@@ -204,12 +205,13 @@ public sealed record Apart(
 
     private static ApartState StateOf(Subject brood, int instar, int from, HushTable hush)
     {
-        // Who came at that instar or later came in vials.
-        var crossedHere = instar - brood.Standing.Growth.Molts.Count(m => m.When.To >= brood.Standing.ArrivedAt) < from;
-        return brood.Standing.Tray.IsDivided || brood.Standing.Details.Count == 1 || (instar >= from && !crossedHere)
-                ? ApartState.Apart
+        // Who came at that instar or later came in vials; who came out of a sac or off a back here did not.
+        var bornHere = brood.Standing.Counts[0].Change == CountChange.Born;
+        var molts = brood.Standing.Growth.Molts.Count(m => m.When.To >= brood.Standing.ArrivedAt);
+        var cameApart = !bornHere && instar - molts >= from;
+        return brood.Standing.Tray.IsDivided || brood.Standing.Details.Count == 1 || cameApart ? ApartState.Apart
             : hush[CareAct.Rehouse].Verdict != Verdict.Fine ? ApartState.AfterTheMolt
-            : instar >= from ? ApartState.Due
+            : instar >= from || (bornHere && brood.Group.Nursery?.EatsFrom is not null) ? ApartState.Due
             : ApartState.Together;
     }
 

@@ -44,7 +44,8 @@ public sealed record CaseTaken(
     public override IReadOnlyList<(Occurrence When, Act Act)> Beginning(
         Standing one,
         Occurrence happened,
-        NightClock clock
+        NightClock clock,
+        GroupRules group
     )
     {
         ArgumentNullException.ThrowIfNull(one);

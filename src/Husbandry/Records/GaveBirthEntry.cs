@@ -40,12 +40,18 @@ public sealed record GaveBirth(
     public override IReadOnlyList<(Occurrence When, Act Act)> Beginning(
         Standing one,
         Occurrence happened,
-        NightClock clock
+        NightClock clock,
+        GroupRules group
     )
     {
         var night = clock.NightOf(happened.To);
         var came = Occurrence.At(clock.StartOf(night));
-        return [(came, new Acquired(GaveBirthEntry.Begin(one, Party ?? "", Count, night), Place))];
+        ArgumentNullException.ThrowIfNull(group);
+        var young = GaveBirthEntry.Begin(one, Party ?? "", Count, night) with
+        {
+            MoltsAtArrival = GaveBirthEntry.MoltsBehind(group),
+        };
+        return [(came, new Acquired(young, Place))];
     }
 
     /// <inheritdoc/>
@@ -77,6 +83,10 @@ public sealed class GaveBirthEntry() : EntryDefinition<GaveBirth>("gaveBirth")
             new GaveBirth(Guid.Empty, 40, "Tansy's young", new Place("A", 1, 4), null, CountMethod.ByEye),
             new GaveBirth(Guid.Empty, 40, "Tansy", new Place("A", 1, 4), Guid.Empty),
         ];
+
+    /// <summary>Molts behind young that come out of the sac or off her back by themselves: they do so when they hunt.</summary>
+    internal static int MoltsBehind(GroupRules group) =>
+        group.Nursery?.EatsFrom is { } eats ? Math.Max(0, eats.Value - group.InstarAtHatching) : 0;
 
     /// <summary>What is known of young when their record begins.</summary>
     /// <param name="mother">Their mother.</param>

@@ -42,7 +42,8 @@ public sealed record Parted(
     public override IReadOnlyList<(Occurrence When, Act Act)> Beginning(
         Standing one,
         Occurrence happened,
-        NightClock clock
+        NightClock clock,
+        GroupRules group
     ) => Place is { } place ? PartedEntry.Begin(one, this, place, happened, clock) : [];
 
     /// <inheritdoc/>
