@@ -25,12 +25,16 @@ public sealed partial record RoundLine
         return [.. s.Standing.Tray.Molted.Where(v => s.NightsSince(v.At) < days).Select(v => v.Number)];
     }
 
+    /// <summary>Whether they may be laid on paper or searched for: not while any hush stands against handling, as of soft or molting ones.</summary>
+    private static bool MayBeStirred(Judgement j) => j.Hush[CareAct.Handle].Verdict == Verdict.Fine;
+
     /// <summary>Night since which some of a brood are missing and nobody has looked again; none where nobody is, or it is too late for that.</summary>
     private static DateOnly? MissingSince(Judgement j)
     {
         var s = j.Subject;
         return
             s.Group.Nursery is not null
+            && MayBeStirred(j)
             && SecondLookEntry.MissingOf(s.Standing) is { } count
             && s.NightsSince(count.At) <= s.Room.Rules.Room.Nursery.SecondLookNights.Value
             ? s.Night(count.At)
@@ -60,7 +64,9 @@ public sealed partial record RoundLine
     {
         var s = j.Subject;
         return
-            s is { IsBrood: true, Standing: { Kept: not null, Departure: null } }
+            s is { IsBrood: true, Standing.Departure: null }
+            && (s.Standing.Kept is not null || s.Standing.Details.Count == 1)
+            && MayBeStirred(j)
             && s.Standing.Vigils.All.LastOrDefault(v => v is { Vigil: VigilKind.Hatching, AsHoped: true })
                 is { Ended: { } hatched }
             && s.Standing.Counts.All(c => c.Change != CountChange.Counted || c.At < hatched.From)
