@@ -34,7 +34,14 @@ public sealed class NurseryApiTests : IDisposable
         );
         Assert.Equal("hatching", waits["Bollard’s sac"]["vigil"]!.GetValue<string>());
         Assert.Equal("litter with its mother", waits["Thwart"]["what"]!.GetValue<string>());
-        Assert.NotNull(waits["Keel"]["takenFrom"]);
+        // Her time for that is long over; Lanyard’s was a few nights ago.
+        Assert.Null(waits["Keel"]["takenFrom"]);
+        Assert.True(waits["Cork ootheca"]["isHeld"]!.GetValue<bool>());
+        Assert.EndsWith(
+            "if it is taken out of the cold tonight.",
+            waits["Cork ootheca"]["forecast"]!["summary"]!.GetValue<string>(),
+            StringComparison.Ordinal
+        );
         // Two males may be the father, by what was seen of neither: half each.
         var fathers = waits["Bollard’s sac"]["fathers"]!.AsArray();
         Assert.Equal([0.5, 0.5], fathers.Select(f => Math.Round(f!["chance"]!.GetValue<double>(), 6)));
@@ -45,7 +52,7 @@ public sealed class NurseryApiTests : IDisposable
         Assert.False(waits.ContainsKey("Bollard"));
         var first = desk["broods"]![0]!;
         Assert.Equal("Cork nymphs", first["name"]!.GetValue<string>());
-        Assert.Equal("due", first["apart"]!["state"]!.GetValue<string>());
+        Assert.Equal("due", first["apart"]!["value"]!["state"]!.GetValue<string>());
         Assert.True(first["isWorse"]!.GetValue<bool>());
     }
 

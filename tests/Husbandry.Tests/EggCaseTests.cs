@@ -154,6 +154,14 @@ public class EggCaseTests
         // Out and never measured they are planned in full.
         var nymphs = laid.With(1, new Ended(VigilKind.Hatching, VigilEnd.AsHoped)).Judge();
         Assert.Equal(200, Larder.FoodNeed.Of(nymphs, 56).First().Amount);
+        // In the cold its clock stands still, and nothing is planned by it.
+        var cold = new Diary(Mantis, Sex.Unknown, 40, kind: StockKind.Brood, count: 100)
+            .With(38, new Began(VigilKind.Hatching))
+            .With(20, new Chilled(true))
+            .Judge();
+        Assert.Empty(Larder.FoodNeed.Of(cold, 56));
+        Assert.Null(cold.Apart.Value);
+        Assert.EndsWith("if it is taken out of the cold tonight.", cold.Wait.Summary, StringComparison.Ordinal);
         // Caterpillars eat leaves: no flies for their eggs.
         var moth = new Diary("samia-ricini", Sex.Unknown, 20, kind: StockKind.Brood, count: 100).With(
             8,

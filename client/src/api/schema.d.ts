@@ -2936,6 +2936,8 @@ export interface components {
             apart: components["schemas"]["Apart"];
             /** @description The same in words. */
             says: string;
+            /** @description Why. */
+            why: components["schemas"]["Reason"][];
         };
         /**
          * @description Whence a brood is.
@@ -6225,13 +6227,14 @@ export interface components {
              * @description Gone, and nobody said how.
              */
             missing: number;
-            /** @description It beside what is usual. */
+            /** @description It beside what is usual; empty where nothing is known of that. */
             says: string;
+            /** @description Why it is said. */
+            why: components["schemas"]["Reason"][];
             /** @description Whether more were lost than usual. */
             isWorse: boolean;
-            apart: null | components["schemas"]["Apart"];
-            /** @description The same in words. */
-            apartSays: string;
+            /** @description When they go apart; none where they may stay together. */
+            apart: components["schemas"]["AnswerOfApart"];
             molt: null | components["schemas"]["VigilForecast"];
             /**
              * Format: date
@@ -6294,7 +6297,10 @@ export interface components {
              * @description Night on which the wait began.
              */
             began: string;
-            forecast: null | components["schemas"]["VigilForecast"];
+            /** @description When it is to be expected, and how it may end. */
+            forecast: components["schemas"]["AnswerOfVigilForecast"];
+            /** @description Whether the cold holds it, so that those nights are none to plan by. */
+            isHeld: boolean;
             /** @description Young that such a one usually gives; none where the rulebook does not know. */
             expects: null | string;
             /** @description Whether it is in the cold. */

@@ -6,6 +6,7 @@ using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;
 
@@ -49,14 +50,14 @@ public static class NurseryEndpoints
                 room.Tonight,
                 [
                     .. here.SelectMany(j => WaitsOf(j, all))
-                        .OrderBy(w => w.Forecast?.P50 ?? DateOnly.MaxValue)
+                        .OrderBy(w => w.Forecast.Value?.P50 ?? DateOnly.MaxValue)
                         .ThenBy(w => w.Name, StringComparer.Ordinal),
                 ],
                 [
                     .. here.Where(j => j.Subject.IsBrood && !j.Subject.AllWaitFor(VigilKind.Hatching))
                         .Select(j => BroodOf(j, ofSpecies[j.Subject.SpeciesName]))
                         .OrderBy(b => Urgency(b))
-                        .ThenBy(b => b.Apart?.On ?? DateOnly.MaxValue)
+                        .ThenBy(b => b.Apart.Value?.On ?? DateOnly.MaxValue)
                         .ThenBy(b => b.Place, room.Layout.WalkingOrder()),
                 ],
                 [
@@ -144,7 +145,7 @@ public static class NurseryEndpoints
             : $"None leaves before {s.Group.InstarMark}{from.Value}; from {s.Group.InstarMark}{better.Value} on they travel well.";
 
     private static int Urgency(NurseryBrood b) =>
-        b.Apart?.State == ApartState.Due ? 0
+        b.Apart.Value?.State == ApartState.Due ? 0
         : b.IsWorse ? 1
         : b.Missing > 0 ? 2
         : 3;
@@ -159,7 +160,14 @@ public static class NurseryEndpoints
                 continue;
             }
 
-            var taken = wait.Vigil == VigilKind.Young ? s.Group.Nursery?.TakenDays?.Value : null;
+            // Once that time is over nobody is reminded of it.
+            var began = s.Night(wait.Began.Middle);
+            var taken =
+                wait.Vigil == VigilKind.Young
+                && s.Group.Nursery?.TakenDays?.Value is { } days
+                && began.AddDays((int)days.High) >= s.Room.Tonight
+                    ? days
+                    : null;
             var size = s.Profile.Pairing?.BroodSize.Value;
             yield return new NurseryWait(
                 s.Standing.StockId,
@@ -169,12 +177,13 @@ public static class NurseryEndpoints
                 s.Place,
                 wait.Vigil,
                 WhatOf(s, wait.Vigil),
-                s.Night(wait.Began.Middle),
-                forecast.Value,
+                began,
+                forecast,
+                VigilForecast.IsHeldByCold(s, wait.Vigil),
                 size is null ? null : FormattableString.Invariant($"{size.Low:0}–{size.High:0} young"),
                 s.IsChilled,
-                taken is null ? null : s.Night(wait.Began.Middle).AddDays((int)taken.Low),
-                taken is null ? null : s.Night(wait.Began.Middle).AddDays((int)taken.High),
+                taken is null ? null : began.AddDays((int)taken.Low),
+                taken is null ? null : began.AddDays((int)taken.High),
                 FathersOf(s, wait, all),
                 NurseryRecord.Of(s, wait.Vigil, all.Values)
             );
@@ -253,9 +262,9 @@ public static class NurseryEndpoints
             BroodCurve.Of(s)!.Living,
             CountBook.Of(s)?.Missing ?? 0,
             measure.Value is null ? "" : measure.Summary,
+            measure.Value is null ? [] : measure.Reasons,
             measure.Value?.IsWorse == true,
-            j.Apart.Value,
-            j.Apart.Summary,
+            j.Apart,
             j.Molt.Value,
             s.Standing.Tray.Gradings is [.., var last] ? s.Night(last.At) : null
         );

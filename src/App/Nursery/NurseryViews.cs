@@ -12,6 +12,7 @@ namespace App.Nursery;
 /// <param name="What">What it is, e.g. "sac with its mother", "eggs kept apart".</param>
 /// <param name="Began">Night on which the wait began.</param>
 /// <param name="Forecast">When it is to be expected, and how it may end.</param>
+/// <param name="IsHeld">Whether the cold holds it, so that those nights are none to plan by.</param>
 /// <param name="Expects">Young that such a one usually gives; none where the rulebook does not know.</param>
 /// <param name="IsChilled">Whether it is in the cold.</param>
 /// <param name="TakenFrom">Night from which a sac may be taken from its mother, by the school that does; none where it is left.</param>
@@ -27,7 +28,8 @@ public sealed record NurseryWait(
     VigilKind Vigil,
     string What,
     DateOnly Began,
-    VigilForecast? Forecast,
+    Answer<VigilForecast?> Forecast,
+    bool IsHeld,
     string? Expects,
     bool IsChilled,
     DateOnly? TakenFrom,
@@ -40,10 +42,10 @@ public sealed record NurseryWait(
 /// <param name="Number">How many there are, and how sure that is.</param>
 /// <param name="Living">Share (0–1) of those that were ever in it that are alive, by its curve.</param>
 /// <param name="Missing">Gone, and nobody said how.</param>
-/// <param name="Says">It beside what is usual.</param>
+/// <param name="Says">It beside what is usual; empty where nothing is known of that.</param>
+/// <param name="Why">Why it is said.</param>
 /// <param name="IsWorse">Whether more were lost than usual.</param>
 /// <param name="Apart">When they go apart; none where they may stay together.</param>
-/// <param name="ApartSays">The same in words.</param>
 /// <param name="Molt">Their next molt.</param>
 /// <param name="GradedOn">Night on which they were graded last.</param>
 public sealed record NurseryBrood(
@@ -58,9 +60,9 @@ public sealed record NurseryBrood(
     double Living,
     int Missing,
     string Says,
+    IReadOnlyList<Reason> Why,
     bool IsWorse,
-    Apart? Apart,
-    string ApartSays,
+    Answer<Apart?> Apart,
     VigilForecast? Molt,
     DateOnly? GradedOn
 );

@@ -51,7 +51,16 @@ public sealed record TubCount(string? Tub, ContainerPlan? Least, int Count, Date
 /// <param name="Species">Its species.</param>
 /// <param name="Apart">When, and what that takes.</param>
 /// <param name="Says">The same in words.</param>
-public sealed record BroodMove(Guid StockId, Place Place, string Name, string Species, Apart Apart, string Says);
+/// <param name="Why">Why.</param>
+public sealed record BroodMove(
+    Guid StockId,
+    Place Place,
+    string Name,
+    string Species,
+    Apart Apart,
+    string Says,
+    IReadOnlyList<Reason> Why
+);
 
 /// <summary>Who needs which size of enclosure when.</summary>
 /// <param name="Needs">The animals, the earliest first.</param>
@@ -79,7 +88,8 @@ public sealed record RehousePlan(
                 j.Subject.Standing.Details.Nickname,
                 j.Subject.SpeciesName,
                 j.Apart.Value!,
-                j.Apart.Summary
+                j.Apart.Summary,
+                j.Apart.Reasons
             ))
             .Where(b => b.Apart.On is not { } on || on <= horizon)
             .OrderBy(b => b.Apart.On ?? DateOnly.MaxValue)

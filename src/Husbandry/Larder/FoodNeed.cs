@@ -63,6 +63,7 @@ public sealed record FoodNeed(FoodKey Food, int Ahead, double Amount, double Var
         var eggs = s.AllWaitFor(VigilKind.Hatching);
         if (
             !s.IsBrood
+            || (eggs && s.IsChilled)
             || s.Group.Feeding.Diet != Diet.Prey
             || !s.Group.Has(Stage.Sling)
             || s.Group.At(Stage.Sling).Food is not { Menu: [var dish, ..] } food

@@ -150,6 +150,11 @@ public sealed record Apart(
         RoomNurseryRules room
     )
     {
+        if (VigilForecast.IsHeldByCold(eggs, VigilKind.Hatching))
+        {
+            return new Answer<Apart?>(null, "In the cold: when they go apart is told once they are warm.", []);
+        }
+
         var first = eggs.Profile.MoltInterval.GetValueOrDefault(Stage.Sling)?.Value;
         var usual = eggs.Profile.Pairing?.BroodSize.Value;
         var vials =

@@ -11,8 +11,8 @@ public sealed record RemainingWait(IWait Whole, EffectiveDays Elapsed) : IDaysLe
 {
     private const double Accuracy = 1e-13;
 
-    // Within a known bracket a thousandth of a day is more than any date needs.
-    private const double DayAccuracy = 1e-4;
+    // Within a known bracket; a strong piece of evidence stretches what is left of the error manyfold.
+    private const double DayAccuracy = 1e-7;
 
     private const int MostIterations = 200;
 

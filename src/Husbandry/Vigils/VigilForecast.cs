@@ -151,11 +151,27 @@ public sealed record VigilForecast(
             reasons.Add(MoltReasons.LongWait(subject));
         }
 
-        return new Answer<VigilForecast?>(
-            forecast,
-            Summary(VigilDefinition.EndOf(vigil, subject.Group).ToUpperFirst(), forecast, words),
-            reasons
-        );
+        var summary = Summary(VigilDefinition.EndOf(vigil, subject.Group).ToUpperFirst(), forecast, words);
+        if (IsHeldByCold(subject, vigil))
+        {
+            summary = $"{summary.TrimEnd('.')}, if it is taken out of the cold tonight.";
+            reasons.Add(
+                Reason.FromRecord(
+                    "Cold",
+                    $"In the cold since {words.Date(subject.Night(subject.Standing.Vigils.Chill!.From))}: its clock stands still, and the nights here hold if it is warm from tonight on.",
+                    "record.chilled"
+                )
+            );
+        }
+
+        return new Answer<VigilForecast?>(forecast, summary, reasons);
+    }
+
+    /// <summary>Whether eggs lie in the cold, so that no night of theirs can be planned by.</summary>
+    public static bool IsHeldByCold(Subject subject, VigilKind vigil)
+    {
+        ArgumentNullException.ThrowIfNull(subject);
+        return vigil == VigilKind.Hatching && subject.IsChilled;
     }
 
     private static Reason? Winter(Subject subject, OpenWait wait)

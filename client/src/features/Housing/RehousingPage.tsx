@@ -7,6 +7,7 @@ import { useNightline } from '../Rounds/queries';
 import { useRehousing, useShelves } from './queries';
 import { shortDate } from '../../ui/dates';
 import { fromMm, type LengthUnit } from '../../ui/lengths';
+import { WhyButton } from '../../ui/WhyButton';
 import { Waiting } from '../../ui/Waiting';
 import { ActDialogFor } from '../Journal/ActDialogFor';
 import { useWhy } from '../Reasons/WhyContext';
@@ -46,6 +47,7 @@ interface Props {
 
 /** Broods of which each will live alone, with what that takes. */
 function Broods({ broods, tonight }: { broods: readonly Schemas['BroodMove'][]; tonight: string }) {
+  const { toggle } = useWhy();
   return (
     <section aria-label="Broods that go apart" className="mb-5">
       <h2 className="mb-1 text-18">Broods that go apart</h2>
@@ -63,7 +65,23 @@ function Broods({ broods, tonight }: { broods: readonly Schemas['BroodMove'][]; 
               <i className="block truncate text-13 text-muted">{brood.species}</i>
             </div>
             <div className="max-lg:col-start-2">
-              {brood.says}
+              {brood.says}{' '}
+              <WhyButton
+                of={`when ${brood.name} go apart`}
+                onClick={() =>
+                  toggle({
+                    title: 'When do they go apart?',
+                    animal: {
+                      stockId: brood.stockId,
+                      place: brood.place,
+                      name: brood.name,
+                      species: brood.species,
+                    },
+                    summary: brood.says,
+                    reasons: brood.why,
+                  })
+                }
+              />
               <small className="block text-13 text-muted">
                 {(Math.ceil(brood.apart.shelfMm / 100) / 10).toFixed(1)} m of shelf in one row, about{' '}
                 {brood.apart.minutes} min

@@ -4,6 +4,8 @@ import { dateRange, shortDate, toDays } from '../../ui/dates';
 import { EmptyState } from '../../ui/EmptyState';
 import { PageTitle } from '../../ui/PageTitle';
 import { Waiting } from '../../ui/Waiting';
+import { WhyButton } from '../../ui/WhyButton';
+import { useWhy, type WhyAnimal } from '../Reasons/WhyContext';
 import { Fathers } from './Fathers';
 import { useNursery } from './queries';
 
@@ -75,7 +77,16 @@ function Mothers({ mothers, tonight }: { mothers: readonly Schemas['NurseryMothe
   );
 }
 
+/** Of whom the drawer tells. */
+const whyOf = ({ stockId, place, name, species }: WhyAnimal): WhyAnimal => ({
+  stockId,
+  place,
+  name,
+  species,
+});
+
 function Waits({ waits, tonight }: { waits: readonly Wait[]; tonight: string }) {
+  const { toggle } = useWhy();
   if (waits.length === 0) {
     return null;
   }
@@ -85,50 +96,60 @@ function Waits({ waits, tonight }: { waits: readonly Wait[]; tonight: string }) 
         Awaited
       </h2>
       <ul className="mt-1">
-        {waits.map((wait) => (
-          <li key={`${wait.stockId} ${wait.vigil}`} className="nursery-row">
-            <span className="code">{wait.place}</span>
-            <span className="min-w-0">
-              <Link to={`/stock/${wait.stockId}`} className="font-semibold">
-                {wait.name}
-              </Link>{' '}
-              <i className="text-13 text-muted">{wait.species}</i>
-              <small className="block text-13 text-muted">
-                {wait.what}, {toDays(tonight) - toDays(wait.began)} nights
-                {wait.isChilled && ', in the cold'}
-                {wait.expects !== null && `; usually ${wait.expects}`}
-                {wait.takenFrom !== null &&
-                  wait.takenTo !== null &&
-                  `; left with her is usual, taken by some ${dateRange(wait.takenFrom, wait.takenTo, tonight)}`}
-              </small>
-            </span>
-            <span>
-              {wait.forecast === null ? (
-                'No date can be told'
-              ) : (
-                <>
-                  <b className="font-semibold">{dateRange(wait.forecast.p10, wait.forecast.p90, tonight)}</b>
-                  <small className="block text-13 text-muted">
-                    half by {shortDate(wait.forecast.p50, tonight)}
-                  </small>
-                </>
-              )}
-            </span>
-            <span className="text-13 text-soft">
-              {wait.forecast?.ends?.ends
-                .map((end) => `${end.says} ${Math.round(end.chance * 100)} in 100`)
-                .join(' · ')}
-              {wait.record !== '' && <small className="block text-13 text-muted">{wait.record}</small>}
-              <Fathers fathers={wait.fathers} />
-            </span>
-          </li>
-        ))}
+        {waits.map((wait) => {
+          const forecast = wait.forecast.value;
+          return (
+            <li key={`${wait.stockId} ${wait.vigil}`} className="nursery-row">
+              <span className="code">{wait.place}</span>
+              <span className="min-w-0">
+                <Link to={`/stock/${wait.stockId}`} className="font-semibold">
+                  {wait.name}
+                </Link>{' '}
+                <i className="text-13 text-muted">{wait.species}</i>
+                <small className="block text-13 text-muted">
+                  {wait.what}, {toDays(tonight) - toDays(wait.began)} nights
+                  {wait.isChilled && ', in the cold'}
+                  {wait.expects !== null && `; usually ${wait.expects}`}
+                  {wait.takenFrom !== null &&
+                    wait.takenTo !== null &&
+                    `; left with her is usual, taken by some ${dateRange(wait.takenFrom, wait.takenTo, tonight)}`}
+                </small>
+              </span>
+              <span>
+                {forecast === null ? (
+                  'No date can be told'
+                ) : (
+                  <>
+                    <b className="font-semibold">{dateRange(forecast.p10, forecast.p90, tonight)}</b>{' '}
+                    <WhyButton
+                      of={`when ${wait.name} is to be expected`}
+                      onClick={() => toggle({ title: 'When?', animal: whyOf(wait), ...wait.forecast })}
+                    />
+                    <small className="block text-13 text-muted">
+                      half by {shortDate(forecast.p50, tonight)}
+                      {wait.isHeld && ', if it is taken out of the cold tonight'}
+                      {forecast.longerThanNormal && ', longer than normal'}
+                    </small>
+                  </>
+                )}
+              </span>
+              <span className="text-13 text-soft">
+                {forecast?.ends?.ends
+                  .map((end) => `${end.says} ${Math.round(end.chance * 100)} in 100`)
+                  .join(' · ')}
+                {wait.record !== '' && <small className="block text-13 text-muted">{wait.record}</small>}
+                <Fathers fathers={wait.fathers} />
+              </span>
+            </li>
+          );
+        })}
       </ul>
     </section>
   );
 }
 
 function Broods({ broods, tonight }: { broods: readonly Brood[]; tonight: string }) {
+  const { toggle } = useWhy();
   if (broods.length === 0) {
     return null;
   }
@@ -138,42 +159,64 @@ function Broods({ broods, tonight }: { broods: readonly Brood[]; tonight: string
         Growing up
       </h2>
       <ul className="mt-1">
-        {broods.map((brood) => (
-          <li key={brood.stockId} className="nursery-row">
-            <span className="code">{brood.place}</span>
-            <span className="min-w-0">
-              <Link to={`/stock/${brood.stockId}`} className="font-semibold">
-                {brood.name}
-              </Link>{' '}
-              <i className="text-13 text-muted">{brood.species}</i>
-              <small className="block text-13 text-muted">
-                {[brood.stageWord, brood.instar].filter(Boolean).join(', ')}
-                {brood.molt !== null && `, next molt about ${shortDate(brood.molt.p50, tonight)}`}
-              </small>
-            </span>
-            <span>
-              <b className="font-semibold">{brood.number.says}</b>
-              <small className="block text-13 text-muted">
-                {Math.round(brood.living * 100)} of 100 alive
-                {brood.missing > 0 && <span className="text-hush"> · {brood.missing} unexplained</span>}
-              </small>
-            </span>
-            <span className="min-w-0">
-              {brood.apart !== null && brood.apart.state !== 'apart' && (
-                <span
-                  className={`block ${brood.apart.state === 'due' ? 'border-l-2 border-lampmark pl-2 font-semibold' : ''}`}
-                >
-                  {brood.apartSays}
-                </span>
-              )}
-              <span
-                className={`block text-13 empty:hidden ${brood.isWorse ? 'border-l-2 border-ember pl-2' : 'text-muted'}`}
-              >
-                {brood.says}
+        {broods.map((brood) => {
+          const apart = brood.apart.value;
+          return (
+            <li key={brood.stockId} className="nursery-row">
+              <span className="code">{brood.place}</span>
+              <span className="min-w-0">
+                <Link to={`/stock/${brood.stockId}`} className="font-semibold">
+                  {brood.name}
+                </Link>{' '}
+                <i className="text-13 text-muted">{brood.species}</i>
+                <small className="block text-13 text-muted">
+                  {[brood.stageWord, brood.instar].filter(Boolean).join(', ')}
+                  {brood.molt !== null && `, next molt about ${shortDate(brood.molt.p50, tonight)}`}
+                </small>
               </span>
-            </span>
-          </li>
-        ))}
+              <span>
+                <b className="font-semibold">{brood.number.says}</b>
+                <small className="block text-13 text-muted">
+                  {Math.round(brood.living * 100)} of 100 alive
+                  {brood.missing > 0 && <span className="text-hush"> · {brood.missing} unexplained</span>}
+                </small>
+              </span>
+              <span className="min-w-0">
+                {apart !== null && apart.state !== 'apart' && (
+                  <span
+                    className={`block ${apart.state === 'due' ? 'border-l-2 border-lampmark pl-2 font-semibold' : ''}`}
+                  >
+                    {brood.apart.summary}{' '}
+                    <WhyButton
+                      of={`when ${brood.name} go apart`}
+                      onClick={() =>
+                        toggle({ title: 'When do they go apart?', animal: whyOf(brood), ...brood.apart })
+                      }
+                    />
+                  </span>
+                )}
+                <span
+                  className={`block text-13 empty:hidden ${brood.isWorse ? 'border-l-2 border-ember pl-2' : 'text-muted'}`}
+                >
+                  {brood.says}{' '}
+                  {brood.says !== '' && (
+                    <WhyButton
+                      of={`${brood.name} beside others`}
+                      onClick={() =>
+                        toggle({
+                          title: 'Worse or better?',
+                          animal: whyOf(brood),
+                          summary: brood.says,
+                          reasons: brood.why,
+                        })
+                      }
+                    />
+                  )}
+                </span>
+              </span>
+            </li>
+          );
+        })}
       </ul>
     </section>
   );

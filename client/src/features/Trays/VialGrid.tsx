@@ -49,9 +49,10 @@ export function VialGrid({ vials, chosen, onChange, legend, means, error, mark }
         {chosen.length > 0 && `: ${chosen.length} of ${vials.length}`}
       </legend>
       <div className="grid grid-cols-[repeat(auto-fill,minmax(38px,1fr))] gap-1">
-        {vials.map((number) => (
+        {vials.map((number, k) => (
           <button
             key={number}
+            {...(k === 0 ? { 'data-autofocus': '' } : {})}
             type="button"
             aria-pressed={chosen.includes(number)}
             aria-label={`Vial ${number} ${means}`}
