@@ -27,7 +27,8 @@ internal static class BroodBenchmark
             NightClock.DefaultCutoverHour,
             LengthUnit.Mm,
             FirstMealSchool.Default,
-            CadenceSchool.Default
+            CadenceSchool.Default,
+            AfterPairingSchool.Steady
         );
         var now = new DateTimeOffset(2026, 11, 23, 21, 0, 0, TimeSpan.Zero);
         var room = Room.At(RuleSet.Shipped, settings, now);

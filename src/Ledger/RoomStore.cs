@@ -27,7 +27,8 @@ public sealed class RoomStore(LanternDb db)
             NightClock.DefaultCutoverHour,
             LengthUnit.Mm,
             FirstMealSchool.Default,
-            CadenceSchool.Default
+            CadenceSchool.Default,
+            AfterPairingSchool.Steady
         );
 
     /// <summary>The settings.</summary>

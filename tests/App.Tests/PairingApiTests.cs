@@ -36,6 +36,42 @@ public sealed class PairingApiTests : IDisposable
     }
 
     [Fact]
+    public async Task Kin_are_put_together_only_when_it_is_confirmed_whichever_way_it_is_logged()
+    {
+        var desk = await api.GetAsync("/api/pairing");
+        var pair = desk["species"]!
+            .AsArray()
+            .SelectMany(s => s!["pairs"]!.AsArray())
+            .First(p => p!["kin"]!["word"]!.GetValue<string>() == "tooNear")!;
+        var (she, he) = (pair["femaleId"]!.GetValue<string>(), pair["maleId"]!.GetValue<string>());
+        JsonObject Act(bool confirmed) =>
+            confirmed
+                ? new()
+                {
+                    ["kind"] = "paired",
+                    ["partnerId"] = he,
+                    ["despiteKin"] = true,
+                }
+                : new() { ["kind"] = "paired", ["partnerId"] = he };
+        var (single, batch) = ($"/api/stock/{she}/journal", "/api/journal/batch");
+        JsonObject One(bool confirmed) => new() { ["id"] = Guid.NewGuid(), ["act"] = Act(confirmed) };
+        var many = One(false);
+        many["stockId"] = she;
+        var (status, refusal) = await api.PostAsync(single, One(false));
+        Assert.Equal(HttpStatusCode.BadRequest, status);
+        Assert.Contains(
+            "Too near of kin",
+            refusal!["errors"]!["act.partnerId"]![0]!.GetValue<string>(),
+            StringComparison.Ordinal
+        );
+        (status, refusal) = await api.PostAsync(batch, new JsonObject { ["entries"] = new JsonArray(many) });
+        Assert.Equal(HttpStatusCode.BadRequest, status);
+        Assert.NotNull(refusal!["errors"]!["entries[0].act.partnerId"]);
+        (status, _) = await api.PostAsync(single, One(true));
+        Assert.Equal(HttpStatusCode.OK, status);
+    }
+
+    [Fact]
     public async Task Nobody_is_made_an_ancestor_of_itself()
     {
         var ids = await IdsAsync();
@@ -103,7 +139,7 @@ public sealed class PairingApiTests : IDisposable
         // Either of the two leads to it, and neither is put together with another meanwhile.
         Assert.Equal("Reeve", (await SheetAsync(he))["he"]!["name"]!.GetValue<string>());
         Api.Refused(
-            await LogAsync(ids["Ebb"], "paired", ("partnerId", she), ("led", true)),
+            await LogAsync(ids["Ebb"], "paired", ("partnerId", she), ("led", true), ("despiteKin", true)),
             "act.partnerId",
             "Dapple is together with Reeve now"
         );

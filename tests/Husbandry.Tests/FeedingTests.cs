@@ -2,6 +2,7 @@ using CsCheck;
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Pairing;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
@@ -168,6 +169,32 @@ public class FeedingTests
             Phase.Hardening,
             diary.Judge(Diary.Settings with { FirstMeal = FirstMealSchool.Cautious }).Phase.Value
         );
+    }
+
+    [Fact]
+    public void A_paired_female_is_fed_by_the_rooms_school_and_a_plump_one_never_more()
+    {
+        Diary She(BodyCondition look) =>
+            new Diary(sex: Sex.Female, molts: 9, cameNightsAgo: 500)
+                .LegSpan(150)
+                .With(60, new Molted(Ultimate: true))
+                .Ate(4)
+                .With(3, new Paired(null, "a friend's male"))
+                .With(2, new ConditionSeen(look));
+        MealPlan Of(Diary she, AfterPairingSchool school) =>
+            she.Judge(Diary.Settings with { AfterPairing = school }).Meal.Value;
+        var fit = She(BodyCondition.Normal);
+        var steady = Of(fit, AfterPairingSchool.Steady).EveryDays;
+        Assert.Equal(0.8 * steady, Of(fit, AfterPairingSchool.Extra).EveryDays, 1e-9);
+        var plump = She(BodyCondition.VeryFull);
+        Assert.Equal(
+            Of(plump, AfterPairingSchool.Steady).EveryDays,
+            Of(plump, AfterPairingSchool.Extra).EveryDays,
+            1e-9
+        );
+        var schools = fit.Judge().Meal.Reasons.Single(r => r.Topic == "Paired").Schools;
+        Assert.Equal(["steady", "extra"], schools.Select(s => s.Name));
+        Assert.Equal([true, false], schools.Select(s => s.Chosen));
     }
 
     [Theory]

@@ -21,7 +21,8 @@ public sealed class Diary
         NightClock.DefaultCutoverHour,
         LengthUnit.Mm,
         FirstMealSchool.Default,
-        CadenceSchool.Default
+        CadenceSchool.Default,
+        AfterPairingSchool.Steady
     );
 
     /// <summary>21:00 on 23 November 2026.</summary>

@@ -1588,6 +1588,118 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/calc/leaf-demand": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcLeafDemand"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/chill": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcChill"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/chain": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcChain"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/population": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcPopulation"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/harvest": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcHarvest"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/seawater": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcSeawater"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/calc/substrate": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["calcSubstrate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
@@ -1954,6 +2066,8 @@ export interface components {
             remark?: null | string;
             /** @description Whether the pairing is led as it goes: it stays open until its end is logged. */
             led?: null | boolean;
+            /** @description Confirmed although they are too near of kin, or of two lines; such a pairing is refused without. */
+            despiteKin?: null | boolean;
             /**
              * Format: uuid
              * @description The mate, when it is in the collection.
@@ -2187,6 +2301,11 @@ export interface components {
             female: components["schemas"]["RuleOfRange"];
             male: components["schemas"]["RuleOfRange"];
         };
+        /**
+         * @description Which school the room follows for feeding a female that was paired and is waiting for her brood.
+         * @enum {unknown}
+         */
+        AfterPairingSchool: "steady" | "extra";
         /**
          * @description How the forecasts that were shown did against the rulebook alone.
          * @enum {unknown}
@@ -3040,6 +3159,16 @@ export interface components {
             reasons: components["schemas"]["CalcReason"][];
         };
         /** @description Answer of an open calculator. */
+        CalcAnswerOfChainResult: {
+            result: components["schemas"]["ChainResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfChillDone: {
+            result: components["schemas"]["ChillDone"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
         CalcAnswerOfContainerResult: {
             result: components["schemas"]["ContainerResult"];
             reasons: components["schemas"]["CalcReason"][];
@@ -3060,6 +3189,11 @@ export interface components {
             reasons: components["schemas"]["CalcReason"][];
         };
         /** @description Answer of an open calculator. */
+        CalcAnswerOfHarvestResult: {
+            result: components["schemas"]["HarvestResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
         CalcAnswerOfHygrometerResult: {
             result: components["schemas"]["HygrometerResult"];
             reasons: components["schemas"]["CalcReason"][];
@@ -3067,6 +3201,16 @@ export interface components {
         /** @description Answer of an open calculator. */
         CalcAnswerOfKinshipResult: {
             result: components["schemas"]["KinshipResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfLeafDemandResult: {
+            result: components["schemas"]["LeafDemandResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfMarkRecapture: {
+            result: components["schemas"]["MarkRecapture"];
             reasons: components["schemas"]["CalcReason"][];
         };
         /** @description Answer of an open calculator. */
@@ -3097,6 +3241,16 @@ export interface components {
         /** @description Answer of an open calculator. */
         CalcAnswerOfPreyResult: {
             result: components["schemas"]["PreyResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfSeawaterResult: {
+            result: components["schemas"]["SeawaterResult"];
+            reasons: components["schemas"]["CalcReason"][];
+        };
+        /** @description Answer of an open calculator. */
+        CalcAnswerOfSubstrateVolume: {
+            result: components["schemas"]["SubstrateVolume"];
             reasons: components["schemas"]["CalcReason"][];
         };
         /** @description Answer of an open calculator. */
@@ -3174,6 +3328,21 @@ export interface components {
         CareClock: "food" | "water" | "upkeep";
         /** @enum {unknown} */
         CaseLoss: "eaten" | "abandoned" | "moldy" | "dry" | "notFertile" | null;
+        /** @description Stages one after the other, such as egg, larva, pupa and first workers. */
+        ChainRequest: {
+            /** @description 1 to 12 stages, each with days within which 10, 50 and 90 in 100 end. */
+            stages: components["schemas"]["WaitPrior"][];
+            /**
+             * Format: double
+             * @description For how long the first has lasted already without ending.
+             */
+            elapsedDays?: null | number;
+        };
+        /** @description When each stage ends. */
+        ChainResult: {
+            /** @description Stage by stage. */
+            cumulative: components["schemas"]["StageEnd"][];
+        };
         /** @description A rule that the keeper has changed, as it is told. */
         ChangedRule: {
             /** @description The change. */
@@ -3184,6 +3353,44 @@ export interface components {
             text: string;
             /** @description For whom: a group, a species, or an animal with its place. */
             for: string;
+        };
+        /** @description How much of a winter has been done, by what was read. */
+        ChillDone: {
+            /**
+             * Format: int32
+             * @description Days that were cold enough; more than were needed where it stayed cold.
+             */
+            doneDays: number;
+            /**
+             * Format: int32
+             * @description Days that are still missing, 0 when it is done.
+             */
+            missingDays: number;
+            /**
+             * Format: int32
+             * @description On which of the days (from 1) it was done; none while days are missing.
+             */
+            completeOnDay: null | number;
+            /**
+             * Format: int32
+             * @description Days on which nothing was read: they count for nothing.
+             */
+            unreadDays: number;
+        };
+        /** @description Days of a winter. */
+        ChillRequest: {
+            /** @description 1 to 10,000 consecutive days. */
+            days: components["schemas"]["DayMean"][];
+            /**
+             * Format: double
+             * @description A day counts when its mean is no warmer, −60 to 60 °C.
+             */
+            belowC: number;
+            /**
+             * Format: int32
+             * @description Days that are needed, 1 to 10,000.
+             */
+            neededDays: number;
         };
         /** @description A chore as it stands. */
         Chore: {
@@ -3736,6 +3943,27 @@ export interface components {
             /** Format: double */
             probability: number;
         };
+        /** @description Leaf of one day. */
+        DayGrams: {
+            /**
+             * Format: int32
+             * @description 1 for the day that begins now.
+             */
+            day: number;
+            /**
+             * Format: double
+             * @description Leaf, g.
+             */
+            grams: number;
+        };
+        /** @description The mean temperature of one day. */
+        DayMean: {
+            /**
+             * Format: double
+             * @description −60 to 60 °C; null where nothing was read.
+             */
+            meanC: null | number;
+        };
         /** @description Lowest and highest temperature of one day, °C. */
         DayTemperatures: {
             /** Format: double */
@@ -4272,6 +4500,11 @@ export interface components {
          * @enum {unknown}
          */
         FitWord: "unknown" | "fits" | "outgrows" | "misfits";
+        /**
+         * @description Form of a floor.
+         * @enum {unknown}
+         */
+        FloorShape: "box" | "cylinder";
         /** @description A food: one size class of a feeder. */
         FoodKey: {
             /** @description Feeder. */
@@ -4682,6 +4915,32 @@ export interface components {
             by: string;
             /** Format: int32 */
             entries: number;
+        };
+        /** @description A tub from which animals are taken. */
+        HarvestRequest: {
+            /**
+             * Format: double
+             * @description Growth of a tub with room to spare, −1 to 5 per day.
+             */
+            growthRate: number;
+            /**
+             * Format: double
+             * @description Animals that it holds in the long run, above 0 to 1,000,000,000.
+             */
+            capacity: number;
+        };
+        /** @description How many may be taken, animals per day. */
+        HarvestResult: {
+            /**
+             * Format: double
+             * @description The most.
+             */
+            maximumSustainable: number;
+            /**
+             * Format: double
+             * @description What is advised.
+             */
+            advised: number;
         };
         /** @enum {unknown} */
         Hazard: "irritantHairs" | "painfulSting" | "medicallySignificant" | "unknown" | "none" | null;
@@ -5526,11 +5785,66 @@ export interface components {
             /** Format: uuid */
             id: string;
         };
+        /** @description Larvae of one age. */
+        LarvaeGiven: {
+            /**
+             * Format: int32
+             * @description Instar, 1 to as many as there are instarDays.
+             */
+            instar: number;
+            /**
+             * Format: double
+             * @description Days of it that are done: 0 for just molted, at most as long as it lasts.
+             */
+            dayInInstar: number;
+            /**
+             * Format: int32
+             * @description How many, 1 to 1,000,000.
+             */
+            count: number;
+        };
         /** @description A changed layout. */
         LayoutChange: {
             layout: components["schemas"]["RoomLayout"];
             /** Format: int64 */
             version: number;
+        };
+        /** @description Larvae whose leaf is to be reckoned. */
+        LeafDemandRequest: {
+            /** @description 1 to 1000 ages. */
+            larvae: components["schemas"]["LarvaeGiven"][];
+            /** @description Days that each instar lasts, above 0 to 400, the first first; 1 to 1000 of them. */
+            instarDays: number[];
+            /**
+             * Format: double
+             * @description Leaf that one larva eats in its life, 0 to 1,000,000 g, without what spoils.
+             */
+            totalLeafG: number;
+            /**
+             * Format: int32
+             * @description Days ahead, 1 to 366.
+             */
+            days: number;
+            /**
+             * Format: double
+             * @description How much heavier a larva is in each instar than in the one before, above 0 to 1000; 5 when left out.
+             */
+            massRatio?: null | number;
+        };
+        /** @description Leaf by day. */
+        LeafDemandResult: {
+            /** @description Each day asked for. */
+            byDay: components["schemas"]["DayGrams"][];
+            /**
+             * Format: double
+             * @description All of them, g.
+             */
+            totalG: number;
+            /**
+             * Format: double
+             * @description Share (0–1) of a larva's leaf that it eats in its last instar.
+             */
+            shareOfLastInstar: number;
         };
         /**
          * @description How long a leaf stays fit to eat.
@@ -5891,6 +6205,34 @@ export interface components {
              * @description Share of it that is over (0–1).
              */
             used: number;
+        };
+        /** @description How many live in a tub, from marked ones caught again. */
+        MarkRecapture: {
+            /**
+             * Format: double
+             * @description M·C ÷ R; none where no marked one was caught again.
+             */
+            lincolnPetersen: null | number;
+            /**
+             * Format: double
+             * @description The estimate: less biased, and defined without a recapture.
+             */
+            chapman: number;
+            /**
+             * Format: double
+             * @description Seber's variance of it.
+             */
+            variance: number;
+            /**
+             * Format: double
+             * @description Lower end of the 95 % interval, never below the animals known.
+             */
+            low95: number;
+            /**
+             * Format: double
+             * @description Upper end.
+             */
+            high95: number;
         };
         /** @description An animal to be weighed by its length. */
         MassRequest: {
@@ -6860,6 +7202,24 @@ export interface components {
             /** @description What is awaited of it around that night, in words; empty for nothing. */
             awaited: string;
         };
+        /** @description A tub counted by marking and catching again. */
+        PopulationRequest: {
+            /**
+             * Format: int32
+             * @description Marked and put back, 1 to 1,000,000.
+             */
+            marked: number;
+            /**
+             * Format: int32
+             * @description Caught at the second catch, 1 to 1,000,000.
+             */
+            caught: number;
+            /**
+             * Format: int32
+             * @description Marked ones among them, no more than either.
+             */
+            recaptured: number;
+        };
         /** @description A male who may be the father of a brood. */
         PossibleFather: {
             /**
@@ -7414,6 +7774,8 @@ export interface components {
             firstMeal: components["schemas"]["FirstMealSchool"];
             /** @description School for cadence. */
             cadence: components["schemas"]["CadenceSchool"];
+            /** @description School for feeding a paired female. */
+            afterPairing: components["schemas"]["AfterPairingSchool"];
         };
         /**
          * @description What a line of the round asks for.
@@ -8060,6 +8422,52 @@ export interface components {
              */
             toDay: number;
         };
+        /** @description Salt water to be mixed or checked. */
+        SeawaterRequest: {
+            /**
+             * Format: double
+             * @description Practical salinity, 0 to 42.
+             */
+            salinity: number;
+            /**
+             * Format: double
+             * @description Temperature of the water, −2 to 40 °C.
+             */
+            temperatureC: number;
+            /**
+             * Format: double
+             * @description Fresh water into which salt is stirred, above 0 to 100,000 litres.
+             */
+            litres?: null | number;
+            /**
+             * Format: double
+             * @description Temperature for which the hydrometer is made, −2 to 40 °C.
+             */
+            hydrometerC?: null | number;
+        };
+        /** @description What such water weighs and needs. */
+        SeawaterResult: {
+            /**
+             * Format: double
+             * @description Density, kg/m³.
+             */
+            densityKgM3: number;
+            /**
+             * Format: double
+             * @description How much heavier than fresh water, both at 25 °C.
+             */
+            specificGravity25: number;
+            /**
+             * Format: double
+             * @description Dry salt to stir into the litres, g; none when no litres were given.
+             */
+            saltGrams: null | number;
+            /**
+             * Format: double
+             * @description What the hydrometer shows; none when its temperature was not given.
+             */
+            hydrometerReading: null | number;
+        };
         /** @description Whether one must sign in, and as whom one is. */
         SessionView: {
             /** @description Whether the room listens on the network, so that everybody signs in. */
@@ -8569,6 +8977,29 @@ export interface components {
          * @enum {unknown}
          */
         Stage: "sling" | "juvenile" | "subAdult" | "adult" | "pupa" | "egg";
+        /** @description Days from now until a stage ends. */
+        StageEnd: {
+            /**
+             * Format: int32
+             * @description Which, from 1.
+             */
+            stage: number;
+            /**
+             * Format: double
+             * @description With 10 in 100.
+             */
+            p10: number;
+            /**
+             * Format: double
+             * @description With 50 in 100.
+             */
+            p50: number;
+            /**
+             * Format: double
+             * @description With 90 in 100.
+             */
+            p90: number;
+        };
         /**
          * @description What a keeper can do so that an animal is adult sooner or later.
          * @enum {unknown}
@@ -8711,6 +9142,44 @@ export interface components {
             lines: components["schemas"]["StockLine"][];
             /** @description What can be filtered by. */
             choices: components["schemas"]["StockChoices"];
+        };
+        /** @description A floor to be filled; inner lengths, 1 to 5000 mm. */
+        SubstrateRequest: {
+            /** @description Its form. */
+            shape: components["schemas"]["FloorShape"];
+            /**
+             * Format: double
+             * @description How deep the substrate is.
+             */
+            depthMm: number;
+            /**
+             * Format: double
+             * @description Length of a box.
+             */
+            lengthMm?: null | number;
+            /**
+             * Format: double
+             * @description Width of a box.
+             */
+            widthMm?: null | number;
+            /**
+             * Format: double
+             * @description Diameter of a cylinder.
+             */
+            diameterMm?: null | number;
+        };
+        /** @description How much substrate fills the floor of an enclosure. */
+        SubstrateVolume: {
+            /**
+             * Format: double
+             * @description Litres.
+             */
+            litres: number;
+            /**
+             * Format: double
+             * @description The same in US fluid ounces, in which tubs are sold.
+             */
+            usFluidOunces: number;
         };
         /** @description One enclosure named in a summary. */
         SummaryLine: {
@@ -12742,6 +13211,237 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["CalcAnswerOfWeighedCountResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcLeafDemand: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LeafDemandRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfLeafDemandResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcChill: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChillRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfChillDone"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcChain: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ChainRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfChainResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcPopulation: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PopulationRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfMarkRecapture"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcHarvest: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HarvestRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfHarvestResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcSeawater: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SeawaterRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfSeawaterResult"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    calcSubstrate: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SubstrateRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CalcAnswerOfSubstrateVolume"];
                 };
             };
             /** @description Bad Request */

@@ -1,3 +1,6 @@
+using Husbandry.Climate;
+using Husbandry.Colonies;
+using Husbandry.Housing;
 using Husbandry.Reasons;
 
 namespace App.Calculators;
@@ -82,6 +85,34 @@ public static class CalculatorEndpoints
         calc.MapPost("weighed-count", WeighedCountCalculator.AnswerAsync)
             .WithName("calcWeighedCount")
             .Produces<CalcAnswer<WeighedCountResult>>()
+            .ProducesValidationProblem();
+        calc.MapPost("leaf-demand", LarvaCalculators.LeafDemandOf)
+            .WithName("calcLeafDemand")
+            .Produces<CalcAnswer<LeafDemandResult>>()
+            .ProducesValidationProblem();
+        calc.MapPost("chill", LarvaCalculators.ChillOf)
+            .WithName("calcChill")
+            .Produces<CalcAnswer<ChillDone>>()
+            .ProducesValidationProblem();
+        calc.MapPost("chain", ColonyCalculators.ChainOf)
+            .WithName("calcChain")
+            .Produces<CalcAnswer<ChainResult>>()
+            .ProducesValidationProblem();
+        calc.MapPost("population", ColonyCalculators.PopulationOf)
+            .WithName("calcPopulation")
+            .Produces<CalcAnswer<MarkRecapture>>()
+            .ProducesValidationProblem();
+        calc.MapPost("harvest", ColonyCalculators.HarvestOf)
+            .WithName("calcHarvest")
+            .Produces<CalcAnswer<HarvestResult>>()
+            .ProducesValidationProblem();
+        calc.MapPost("seawater", TankCalculators.SeawaterOf)
+            .WithName("calcSeawater")
+            .Produces<CalcAnswer<SeawaterResult>>()
+            .ProducesValidationProblem();
+        calc.MapPost("substrate", TankCalculators.SubstrateOf)
+            .WithName("calcSubstrate")
+            .Produces<CalcAnswer<SubstrateVolume>>()
             .ProducesValidationProblem();
     }
 

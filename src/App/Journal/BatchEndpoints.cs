@@ -1,4 +1,5 @@
 using App.Hosting;
+using App.Pairing;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Records;
@@ -43,6 +44,7 @@ public static class BatchEndpoints
         HttpContext context,
         RoomNow now,
         JournalStore store,
+        JournalReader reader,
         CancellationToken cancel
     )
     {
@@ -78,6 +80,15 @@ public static class BatchEndpoints
                 "night",
                 $"Must be between {room.Wording.Date(earliest)} and tonight, {room.Wording.Date(room.Tonight)}."
             );
+        }
+
+        for (var i = 0; i < body.Entries.Count; i++)
+        {
+            var (stockId, _, act) = body.Entries[i];
+            if (await KinGuard.CheckAsync(stockId, act, $"entries[{i}].", room, now, reader, cancel) is { } kin)
+            {
+                return Problems.Of(kin.Field, kin.Message);
+            }
         }
 
         var at = body.Night is { } night ? JournalTimes.Evening(night, room) : tapped;

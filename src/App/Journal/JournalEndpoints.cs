@@ -1,4 +1,5 @@
 using App.Hosting;
+using App.Pairing;
 using App.Stock;
 using Husbandry.Feeding;
 using Husbandry.Journal;
@@ -71,6 +72,11 @@ public static class JournalEndpoints
         if ((tap.Read(room, out var at) ?? JournalTimes.Check(body, room)) is { } wrong)
         {
             return Problems.Of(wrong.Field, wrong.Message);
+        }
+
+        if (await KinGuard.CheckAsync(id, body.Act, "", room, now, reader, cancel) is { } kin)
+        {
+            return Problems.Of(kin.Field, kin.Message);
         }
 
         var former = body.Corrects is { } corrected

@@ -212,7 +212,7 @@ public static class PairingEndpoints
 
     private static bool IsCage(string gear) => gear.Contains("cage", StringComparison.OrdinalIgnoreCase);
 
-    private static RoomPedigree PedigreeOf(StockIndex index) =>
+    internal static RoomPedigree PedigreeOf(StockIndex index) =>
         new(
             index
                 .Here.Concat(index.Gone)

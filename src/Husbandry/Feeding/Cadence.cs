@@ -43,7 +43,33 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
         }
 
         var days = picked.Value * BySexAndAge(subject, stage, why) * ByWarmth(subject, why);
-        return new Cadence(days * ByCondition(subject, condition, why), why);
+        return new Cadence(days * ByCondition(subject, condition, why) * ByPairing(subject, condition, why), why);
+    }
+
+    /// <summary>A paired female that waits for her brood is fed by the room's school; a plump one never more.</summary>
+    private static double ByPairing(Subject subject, Answer<Condition> condition, List<Reason> why)
+    {
+        var (standing, school) = (subject.Standing, subject.Room.Settings.AfterPairing);
+        if (standing is { IsMany: true } or not { Details.Sex: Sex.Female } || !standing.PairingsNow.Any())
+        {
+            return 1;
+        }
+
+        var extra = subject.Room.Rules.Room.Pairing.FedAfter.ExtraCadence;
+        var isPlump = condition.Value.Word is ConditionWord.Plump or ConditionWord.VeryPlump;
+        var isFedMore = school == AfterPairingSchool.Extra && !isPlump;
+        why.Add(
+            extra.Because(
+                "Paired",
+                "room.pairing.fedAfter.extraCadence",
+                isFedMore ? $"Paired, and making eggs: a little extra, × {Wording.Plain(extra.Value)}."
+                    : school == AfterPairingSchool.Extra ? "Paired, but plump: nothing extra."
+                    : "Paired: fed on steadily, by her condition.",
+                new School("steady", "as before", school == AfterPairingSchool.Steady),
+                new School("extra", $"× {Wording.Plain(extra.Value)}", school == AfterPairingSchool.Extra)
+            )
+        );
+        return isFedMore ? extra.Value : 1;
     }
 
     /// <summary>Leaf is changed when it is spent, however much the larva eats; none for what eats no leaf.</summary>

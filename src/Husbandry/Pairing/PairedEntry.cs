@@ -13,6 +13,7 @@ namespace Husbandry.Pairing;
 /// <param name="Method">How; may be left out.</param>
 /// <param name="Remark">What was seen; may be left out.</param>
 /// <param name="Led">Whether the pairing is led as it goes: it stays open until its end is logged.</param>
+/// <param name="DespiteKin">Confirmed although they are too near of kin, or of two lines; such a pairing is refused without.</param>
 /// <param name="HalfOf">The entry of the mate of which this is the other half; set by the application.</param>
 public sealed record Paired(
     Guid? PartnerId = null,
@@ -20,6 +21,7 @@ public sealed record Paired(
     PairingMethod? Method = null,
     string? Remark = null,
     bool? Led = null,
+    bool? DespiteKin = null,
     Guid? HalfOf = null
 ) : MateAct(PartnerId, Partner, HalfOf)
 {

@@ -166,6 +166,6 @@ public sealed record RunSheet(
             yield return $"A second try about {she.Subject.Room.Wording.Date(again)}: two are usual, and the round asks.";
         }
 
-        yield return she.Subject.Room.Rules.Room.Pairing.FedAfter.Value;
+        yield return she.Subject.Room.Rules.Room.Pairing.FedAfter.Of(she.Subject.Room.Settings.AfterPairing);
     }
 }

@@ -13,6 +13,7 @@ namespace Husbandry.Rooms;
 /// <param name="Unit">Unit for lengths.</param>
 /// <param name="FirstMeal">School for first meals.</param>
 /// <param name="Cadence">School for cadence.</param>
+/// <param name="AfterPairing">School for feeding a paired female.</param>
 public sealed record RoomSettings(
     string RoomName,
     string KeeperName,
@@ -20,7 +21,8 @@ public sealed record RoomSettings(
     int CutoverHour,
     LengthUnit Unit,
     FirstMealSchool FirstMeal,
-    CadenceSchool Cadence
+    CadenceSchool Cadence,
+    AfterPairingSchool AfterPairing
 )
 {
     private const int LongestRoomName = 80;

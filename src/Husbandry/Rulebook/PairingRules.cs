@@ -20,7 +20,7 @@ namespace Husbandry.Rulebook;
 /// <param name="RetryLapses">After so many times the nights to a second try it is not proposed any more.</param>
 /// <param name="ShelfNoticedC">Shelves that differ by less are alike, °C.</param>
 /// <param name="RaceNoticed">Chance that must be gained or lost before a what-if of the race is told.</param>
-/// <param name="FedAfter">How both are fed afterwards, with what other keepers do.</param>
+/// <param name="FedAfter">How both are fed afterwards, by school.</param>
 /// <param name="Evidence">What tells whether a pairing took.</param>
 /// <param name="FirstProject">What makes a species fit for a first pairing.</param>
 public sealed record RoomPairingRules(
@@ -41,10 +41,20 @@ public sealed record RoomPairingRules(
     Rule<double> RetryLapses,
     Rule<double> ShelfNoticedC,
     Rule<double> RaceNoticed,
-    Rule<string> FedAfter,
+    FedAfterRules FedAfter,
     PairingEvidenceRules Evidence,
     FirstProjectRules FirstProject
 );
+
+/// <summary>How a pair is fed after its pairing, by school.</summary>
+/// <param name="Steady">The school of steady meals, in words.</param>
+/// <param name="Extra">The school of a little extra, in words.</param>
+/// <param name="ExtraCadence">Factor (&gt; 0) on the days between her meals in the school of a little extra.</param>
+public sealed record FedAfterRules(Rule<string> Steady, Rule<string> Extra, Rule<double> ExtraCadence)
+{
+    /// <summary>What a school does, in words.</summary>
+    public string Of(AfterPairingSchool school) => school == AfterPairingSchool.Extra ? Extra.Value : Steady.Value;
+}
 
 /// <summary>What makes a species fit for a first pairing.</summary>
 /// <param name="EasyUntil">Difficulty of breeding (1–5) up to which it counts as calm and easy.</param>

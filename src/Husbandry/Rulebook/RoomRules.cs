@@ -11,6 +11,8 @@ namespace Husbandry.Rulebook;
 /// <param name="Housing">Those of enclosures.</param>
 /// <param name="Pairing">Those of pairing.</param>
 /// <param name="Nursery">Those of rearing.</param>
+/// <param name="Plants">Those of leaf and the plants it comes from.</param>
+/// <param name="Colonies">Those of tubs and nests that nobody can count.</param>
 public sealed record RoomRules(
     RoundRules Rounds,
     RoomGrowthRules Growth,
@@ -21,7 +23,9 @@ public sealed record RoomRules(
     RoomWaterRules Water,
     RoomHousingRules Housing,
     RoomPairingRules Pairing,
-    RoomNurseryRules Nursery
+    RoomNurseryRules Nursery,
+    RoomPlantRules Plants,
+    RoomColonyRules Colonies
 );
 
 /// <summary>Rules of the evening round and the almanac.</summary>

@@ -13,6 +13,16 @@ public enum FirstMealSchool
     Cautious,
 }
 
+/// <summary>Which school the room follows for feeding a female that was paired and is waiting for her brood.</summary>
+public enum AfterPairingSchool
+{
+    /// <summary>Steady meals by her condition, rather smaller: our default.</summary>
+    Steady,
+
+    /// <summary>A little extra, as she makes eggs and silk.</summary>
+    Extra,
+}
+
 /// <summary>Which school the room follows for the days between meals.</summary>
 public enum CadenceSchool
 {

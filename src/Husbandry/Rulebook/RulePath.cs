@@ -25,6 +25,8 @@ public static class RulePath
         "water",
         "housing",
         "nursery",
+        "plants",
+        "colonies",
         "pairing",
     };
 

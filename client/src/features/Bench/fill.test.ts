@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { Refusal } from '../../api/client';
-import { figure, optional, rows, words } from './fill';
+import { figure, optional, rows, series, words } from './fill';
 
 describe('what is typed at the bench', () => {
   it('reads numbers with a comma or a point, and lines of them', () => {
@@ -18,6 +18,13 @@ describe('what is typed at the bench', () => {
     expect(() => figure({}, 'a')).toThrow(Refusal);
     expect(() => rows({ days: '3 11\n5' }, 'days', 2)).toThrow(
       expect.objectContaining({ fields: { days: ['Line 2 must have 2 numbers.'] } }),
+    );
+  });
+
+  it('reads a series over several lines, with dashes for what is not known', () => {
+    expect(series({ days: '12 7,5\n- 4' }, 'days')).toEqual([12, 7.5, null, 4]);
+    expect(() => series({ days: '12 cold' }, 'days')).toThrow(
+      expect.objectContaining({ fields: { days: ['“cold”, number 2, cannot be read.'] } }),
     );
   });
 

@@ -48,6 +48,21 @@ export function rows(filled: Filled, key: string, width: number): number[][] {
     });
 }
 
+/** Numbers in a row, however they are broken into lines; a dash stands for one that is not known. */
+export function series(filled: Filled, key: string): (number | null)[] {
+  const parts = (filled[key] ?? '')
+    .trim()
+    .split(/[\s;/]+/)
+    .filter((part) => part !== '');
+  return parts.map((part, k) => {
+    const value = part === '-' || part === '–' ? null : readable(part);
+    if (value !== null && !Number.isFinite(value)) {
+      throw new Refusal('', { [key]: [`“${part}”, number ${k + 1}, cannot be read.`] }, 400);
+    }
+    return value;
+  });
+}
+
 /** Lines of so many words each, parted by spaces. */
 export function words(filled: Filled, key: string, width: number): string[][] {
   return (filled[key] ?? '')

@@ -175,6 +175,7 @@ function Before({ id, sheet }: { id: string; sheet: Schemas['RunSheet'] }) {
               partner: mate.stockId === null ? mate.name : null,
               method,
               led: true,
+              despiteKin: sheet.kin?.stops === true ? true : null,
             },
             { label: `put together with ${mate.name}` },
           )

@@ -27,7 +27,7 @@ const paired: EntryForm<'paired'> = {
           },
           400,
         )
-      : act,
+      : { ...act, despiteKin: texts[confirmedText] === 'yes' ? true : null },
   Fields: ({ act, change, subject, error, texts, write }) => {
     return (
       <>

@@ -121,6 +121,9 @@ function settingOf(rule: string, school: string): Partial<Settings> | null {
   if (rule.startsWith('group.firstMeal')) {
     return { firstMeal: school as Settings['firstMeal'] };
   }
+  if (rule.startsWith('room.pairing.fedAfter')) {
+    return { afterPairing: school as Settings['afterPairing'] };
+  }
   return rule.startsWith('group.cadence') ? { cadence: school as Settings['cadence'] } : null;
 }
 

@@ -129,9 +129,18 @@ function SettingsForm({ saved, change }: SettingsFormProps) {
           value={settings.cadence}
           onChange={(cadence) => set({ cadence })}
         />
+        <Choice
+          label="Feeding a paired female"
+          options={[
+            ['steady', 'Steady meals (our default)'],
+            ['extra', 'A little extra'],
+          ]}
+          value={settings.afterPairing}
+          onChange={(afterPairing) => set({ afterPairing })}
+        />
         <p className="max-w-[62ch] text-13 text-muted">
-          Keepers disagree on both. Rich feeding shortens the time between molts and the life, above all of
-          males; lean feeding is hard on slings, who have small reserves. Each “why” shows what the other
+          Keepers disagree on all three. Rich feeding shortens the time between molts and the life, above all
+          of males; lean feeding is hard on slings, who have small reserves. Each “why” shows what the other
           schools would say.
         </p>
       </section>
