@@ -1,3 +1,4 @@
+using Husbandry.Climate;
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
@@ -117,8 +118,19 @@ public sealed class Diary
 
     public Standing Standing() => Journal.Standing.Fold(entries)!;
 
+    private RoomClimate climate = RoomClimate.Unread;
+
+    /// <summary>What the thermometer showed on each of the last days.</summary>
+    public Diary ReadEachDay(int days, double celsius)
+    {
+        climate = RoomClimate.Of(
+            Enumerable.Range(0, days + 1).Select(ago => new ClimateReading(Evening.AddDays(-ago), celsius))
+        );
+        return this;
+    }
+
     public Judgement Judge(RoomSettings? settings = null, DateTimeOffset? now = null) =>
-        Judgement.Of(Standing(), Room(settings, now));
+        Judgement.Of(Standing(), Room(settings, now).With(climate));
 
     public RoundLine Line() => RoundLine.Of(Judge());
 }

@@ -190,9 +190,35 @@ public class TradeFacts
                 Larva("saturnia-pyri", 4, 300)
                     .With(150, new Began(VigilKind.Emergence))
                     .With(100, new Chilled(true))
-                    .With(5, new Watered(WaterKind.Mist)),
+                    .With(5, new Watered(WaterKind.Mist))
+                    .ReadEachDay(100, 4),
             ["14 of 14 weeks", "food or its mate"],
             ["behind it", "leaves"],
+            Food,
+            []
+        ),
+        ["a winter that nobody read is not taken as done"] = new(
+            "rearing, pupae",
+            () =>
+                Larva("saturnia-pyri", 4, 300)
+                    .With(150, new Began(VigilKind.Emergence))
+                    .With(100, new Chilled(true))
+                    .With(5, new Watered(WaterKind.Mist)),
+            ["by the calendar", "0 of 14 weeks", "look at the thermometer"],
+            ["take it out"],
+            [.. Food, CareAct.Ship],
+            [CareAct.Mist]
+        ),
+        ["a pupa in a warm room has no winter"] = new(
+            "rearing, pupae",
+            () =>
+                Larva("saturnia-pyri", 4, 300)
+                    .With(150, new Began(VigilKind.Emergence))
+                    .With(100, new Chilled(true))
+                    .With(5, new Watered(WaterKind.Mist))
+                    .ReadEachDay(100, 19),
+            ["0 of 14 weeks"],
+            ["take it out", "by the calendar"],
             Food,
             []
         ),

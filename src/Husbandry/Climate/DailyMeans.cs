@@ -48,6 +48,9 @@ internal sealed record DailyMeans(int FirstDay, double[] Celsius, int[] ReadOn)
     public double? On(int day, int asOf) =>
         day >= FirstDay && day - FirstDay < KnownOn(asOf) ? Celsius[day - FirstDay] : null;
 
+    /// <summary>Mean of a day on which something was read; none on others, between readings or not.</summary>
+    public double? Read(int day) => Array.BinarySearch(ReadOn, day) >= 0 ? Celsius[day - FirstDay] : null;
+
     /// <summary>Mean of the last days known on a day.</summary>
     /// <param name="day">The day.</param>
     /// <param name="days">How many days.</param>

@@ -15,5 +15,15 @@ public static class PaceOfWaits
                 subject.Room.Rules.Room.Climate,
                 subject.Room.Now
             );
+
+        /// <summary>How fast waits will go by: of what lies in the cold, when it is out of it.</summary>
+        public Pace PaceAhead =>
+            subject.IsChilled
+                ? subject.Room.Climate.PaceOutOfTheCold(
+                    subject.Profile.Warmth.Value,
+                    subject.Room.Rules.Room.Climate,
+                    subject.Room.Now
+                )
+                : subject.Pace;
     }
 }

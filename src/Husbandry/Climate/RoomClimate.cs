@@ -133,6 +133,35 @@ public sealed class RoomClimate
         return (within, known);
     }
 
+    /// <summary>What was read where an enclosure stood, day by day; none on days on which nothing was.</summary>
+    /// <param name="stays">Where it stood, in order.</param>
+    /// <param name="from">The day after this one is the first.</param>
+    /// <param name="until">The last day.</param>
+    public IReadOnlyList<double?> ReadBetween(IReadOnlyList<Stay> stays, DateTimeOffset from, DateTimeOffset until)
+    {
+        ArgumentNullException.ThrowIfNull(stays);
+        var read = new List<double?>();
+        for (var day = Day(from) + 1; day <= Day(until); day++)
+        {
+            var stay = stays.LastOrDefault(s => Day(s.From) <= day) ?? stays[0];
+            read.Add(ZoneOf(stay.Place) is { } zone ? zones[zone].Read(day) : null);
+        }
+
+        return read;
+    }
+
+    /// <summary>
+    /// How fast waits will go by for what lies in the cold, once it is out of it: as in the room at large where that is warm, else
+    /// as at the temperature for which they hold.
+    /// </summary>
+    /// <param name="warmth">Temperature for which the waits hold.</param>
+    /// <param name="rules">Bounds of the pace, what is the present level, and what is cold.</param>
+    /// <param name="asOf">The present instant.</param>
+    public Pace PaceOutOfTheCold(Warmth warmth, RoomClimateRules rules, DateTimeOffset asOf) =>
+        zones.TryGetValue("", out var whole) && whole.Recent(Day(asOf), rules.LevelDays.Value) > rules.ColdBelowC.Value
+            ? In("", warmth, rules, asOf, [])
+            : Pace.Even;
+
     /// <summary>How fast waits went by where an enclosure stood, and go by where it stands.</summary>
     /// <param name="stays">Where it stood, in order.</param>
     /// <param name="warmth">Temperature for which the waits hold.</param>

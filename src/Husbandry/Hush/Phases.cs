@@ -156,7 +156,11 @@ public static class Phases
         WinterWeeks.Of(subject) is not { } winter ? null
         : winter is { IsDone: true, IsCold: true }
             ? $"{winter.Text} weeks of cold done: take it out when its food or its mate will be there."
+        : winter.IsCutShort
+            ? $"A pupa, taken out after {winter.Text} weeks of cold: it may lie over or not emerge. Leave it be, neither dry nor wet."
         : winter.IsDone ? "A pupa, its cold behind it: leave it be, neither dry nor wet."
+        : winter.IsDoneUnread
+            ? $"A pupa in the cold for long enough by the calendar, but only {winter.Text} weeks were read as cold: look at the thermometer beside it before it is taken out."
         : winter.IsCold ? $"A pupa in its winter cold, {winter.Text} weeks done: leave it be."
         : $"A pupa that needs {Wording.Plain(winter.Needed)} weeks of cold before it can emerge.";
 

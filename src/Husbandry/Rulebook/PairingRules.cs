@@ -23,6 +23,7 @@ namespace Husbandry.Rulebook;
 /// <param name="FedAfter">How both are fed afterwards, by school.</param>
 /// <param name="Evidence">What tells whether a pairing took.</param>
 /// <param name="FirstProject">What makes a species fit for a first pairing.</param>
+/// <param name="WarmUp">When pupae are taken out of the cold, so that both sexes are out at once.</param>
 public sealed record RoomPairingRules(
     Rule<double> LastSensibleShare,
     Rule<double> KinWarnAbove,
@@ -43,7 +44,26 @@ public sealed record RoomPairingRules(
     Rule<double> RaceNoticed,
     FedAfterRules FedAfter,
     PairingEvidenceRules Evidence,
-    FirstProjectRules FirstProject
+    FirstProjectRules FirstProject,
+    WarmUpRules WarmUp
+);
+
+/// <summary>How pupae are taken out of the cold so that both sexes are out at once.</summary>
+/// <param name="NightsTogether">Nights for which two must be out together to count as a pair.</param>
+/// <param name="LatestDays">For how many days after the first possible one any pupa is held back at most.</param>
+/// <param name="StepDays">Days between the dates that are tried.</param>
+/// <param name="Seasons">Seasons drawn to weigh a plan.</param>
+/// <param name="Rounds">How often the plan is bettered pupa by pupa at most.</param>
+/// <param name="WorthPairs">Pairs that holding one back must gain.</param>
+/// <param name="MostPupae">Most pupae of a species that are planned together.</param>
+public sealed record WarmUpRules(
+    Rule<double> NightsTogether,
+    Rule<int> LatestDays,
+    Rule<int> StepDays,
+    Rule<int> Seasons,
+    Rule<int> Rounds,
+    Rule<double> WorthPairs,
+    Rule<int> MostPupae
 );
 
 /// <summary>How a pair is fed after its pairing, by school.</summary>

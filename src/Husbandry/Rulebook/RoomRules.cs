@@ -179,6 +179,7 @@ public sealed record RoomLessonRules(
 /// <param name="DryDays">Days whose air is held against that before them.</param>
 /// <param name="DryAgainstDays">Days before them.</param>
 /// <param name="DryFewestDays">Fewest of these on which it must have been read.</param>
+/// <param name="ColdBelowC">A day counts as winter cold when its mean is no warmer, where the species has no limit of its own, °C.</param>
 public sealed record RoomClimateRules(
     Rule<double> SlowestPace,
     Rule<double> FastestPace,
@@ -187,7 +188,8 @@ public sealed record RoomClimateRules(
     Rule<double> AnomalyDays,
     Rule<int> DryDays,
     Rule<int> DryAgainstDays,
-    Rule<int> DryFewestDays
+    Rule<int> DryFewestDays,
+    Rule<double> ColdBelowC
 );
 
 /// <summary>Rules of meals.</summary>

@@ -26,6 +26,7 @@ public static class RulePath
         "housing",
         "nursery",
         "plants",
+        "larvae",
         "colonies",
         "pairing",
     };

@@ -107,6 +107,11 @@ public static class RuleSheet
         ["quick"] = ("Hazards, origin, law", "Quick: catch cup at hand"),
         ["adultFeeds"] = ("Feeding", "Adults feed"),
         ["leaf"] = ("Feeding", "Kind of leaf"),
+        ["togetherUntil"] = ("Larvae", "Keep company until"),
+        ["leafOfLifeG"] = ("Larvae", "Leaf in one life"),
+        ["hosts"] = ("Larvae", "Food plants"),
+        ["hostMayChange"] = ("Larvae", "Takes another plant midway"),
+        ["malesEarlierDays"] = ("Larvae", "Males come out earlier by"),
         ["pupatesIn"] = ("Keeping", "Needs to pupate"),
         ["mass"] = ("Growth", "Mass from length"),
         ["containers"] = ("Keeping", "Enclosure"),
@@ -223,7 +228,7 @@ public static class RuleSheet
         {
             JsonObject o when o.ContainsKey("low") => RuleForm.Range,
             JsonObject o when o.ContainsKey("p50") => RuleForm.Wait,
-            JsonObject => RuleForm.Other,
+            JsonObject or JsonArray => RuleForm.Other,
             _ when choices.Length > 0 => RuleForm.Choice,
             _ => value.GetValueKind() switch
             {
@@ -249,11 +254,22 @@ public static class RuleSheet
             RuleForm.YesNo => value.GetValue<bool>() ? "yes" : "no",
             RuleForm.Choice => Words(value.GetValue<string>()),
             RuleForm.Text => value.GetValue<string>(),
+            _ when value is JsonArray listed => string.Join(", ", listed.Select(p => p!.GetValue<string>())),
             _ => string.Join(
                 ", ",
                 ((JsonObject)value)
                     .Where(p => p.Value is not null)
-                    .Select(p => Part(p.Key, p.Value!.ToJsonString().Trim('"')))
+                    .Select(p =>
+                        Part(
+                            p.Key,
+                            p.Value!.GetValueKind() switch
+                            {
+                                JsonValueKind.True => "yes",
+                                JsonValueKind.False => "no",
+                                _ => p.Value.ToJsonString().Trim('"'),
+                            }
+                        )
+                    )
             ),
         };
     }

@@ -43,6 +43,7 @@ public enum Habit
 /// <param name="Leaf">Soft leaf wilts in a day, woody leaf keeps for days; none for what eats no leaf.</param>
 /// <param name="PupatesIn">What a full-grown larva needs to pupate.</param>
 /// <param name="Pairing">How it is paired; none where it is not paired by hand.</param>
+/// <param name="Larvae">What its larvae eat and how they are kept; none for what has no caterpillars.</param>
 public sealed record SpeciesProfile(
     string Id,
     string ScientificName,
@@ -72,7 +73,8 @@ public sealed record SpeciesProfile(
     Rule<bool>? AdultFeeds = null,
     Rule<LeafKind>? Leaf = null,
     Rule<string>? PupatesIn = null,
-    SpeciesPairing? Pairing = null
+    SpeciesPairing? Pairing = null,
+    LarvaRules? Larvae = null
 )
 {
     /// <summary>Size of adults of a sex; unknown sex is taken as female, the larger.</summary>
@@ -131,9 +133,11 @@ public enum Founding
 /// <param name="ThresholdC">Below this temperature development stands still; then degree-days are counted, not Q10.</param>
 public sealed record Warmth(double ReferenceC, double? Q10, double? ThresholdC);
 
-/// <summary>An obligate winter rest of pupae.</summary>
+/// <summary>A winter rest of pupae.</summary>
 /// <param name="ChillWeeks">Weeks of cold that it needs.</param>
-public sealed record Diapause(double ChillWeeks);
+/// <param name="BelowC">A day counts when its mean is no warmer, °C; none where the room's own limit holds.</param>
+/// <param name="Facultative">Whether only some broods rest, such as those of autumn: one that was put in the cold does.</param>
+public sealed record Diapause(double ChillWeeks, double? BelowC = null, bool Facultative = false);
 
 /// <summary>Adult size by sex, mm.</summary>
 public sealed record AdultSize(Rule<Range> Female, Rule<Range> Male);

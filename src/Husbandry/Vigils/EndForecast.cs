@@ -92,9 +92,10 @@ public sealed record EndForecast(IReadOnlyList<EndChance> Ends, IReadOnlyList<En
         var last = wait.Colds.Count == 0 ? CalendarDays.Zero : wait.Colds.Max();
         var nights = Math.Max(
             Steps,
-            (int)Math.Ceiling(subject.Pace.Ahead(subject.Pace.Within(last) + new EffectiveDays(horizon)).Value)
+            (int)
+                Math.Ceiling(subject.PaceAhead.Ahead(subject.PaceAhead.Within(last) + new EffectiveDays(horizon)).Value)
         );
-        var gone = subject.Pace.EachDayAhead(nights);
+        var gone = subject.PaceAhead.EachDayAhead(nights);
         // The clocks stand still while the cold lasts.
         int[] colds =
             wait.Colds.Count == 0 ? [0] : [.. wait.Colds.Select(c => Math.Min(nights, (int)Math.Ceiling(c.Value)))];

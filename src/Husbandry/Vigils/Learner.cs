@@ -61,9 +61,9 @@ public sealed class Learner(Room room, Lessons? former = null)
             .Where(w => w.Item3.Count > 0)
             .ToList();
         (DateOnly, double?)? winter = null;
-        if (subject is { Profile.Diapause.Value: var diapause, Standing.Vigils.Chill: { } chill })
+        if (WinterWeeks.RestOf(subject) is { } rest && subject.Standing.Vigils.Chill is { } chill)
         {
-            var needed = diapause.ChillWeeks * WinterWeeks.Week;
+            var needed = rest.ChillWeeks * WinterWeeks.Week;
             winter = (subject.Night(chill.From), chill.To is { } to ? (to - chill.From).TotalDays / needed : null);
         }
 

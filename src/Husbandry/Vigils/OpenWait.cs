@@ -89,7 +89,7 @@ internal sealed record OpenWait(
     public double OtherChance => Chances.Skip(1).Sum();
 
     /// <summary>What is left of it if it ends as hoped, cold included.</summary>
-    public NightsLeft Left { get; } = NightsAhead.Of(Clocks[0].Left, Colds, Subject.Pace);
+    public NightsLeft Left { get; } = NightsAhead.Of(Clocks[0].Left, Colds, Subject.PaceAhead);
 
     /// <summary>Night by which it has ended as hoped with chance <paramref name="p"/>, if it does end so.</summary>
     public DateOnly Quantile(double p) => Left.Quantile(p).After(Subject.Room.Tonight);
@@ -105,7 +105,7 @@ internal sealed record OpenWait(
             return subject.Pace.Between(began, until);
         }
 
-        var anew = subject.Profile.Diapause is not null || subject.Group.Feeding.Diet == Diet.SugarAndProtein;
+        var anew = WinterWeeks.RestOf(subject) is not null || subject.Group.Feeding.Diet == Diet.SugarAndProtein;
         var before = anew ? EffectiveDays.Zero : subject.Pace.Between(began, chill.From);
         return before + (chill.To is { } warm && warm < until ? subject.Pace.Between(warm, until) : EffectiveDays.Zero);
     }

@@ -190,9 +190,15 @@ public sealed record VigilForecast(
         var text =
             weeks is { IsDone: true, IsCold: true }
                 ? $"{weeks.Text} weeks of cold done: take it out when its food or its mate will be there. The warm days count from then on; the nights here hold if that is tonight."
+            : weeks.IsCutShort
+                ? $"Taken out after {weeks.Text} weeks of cold: some lie over or never emerge. The warm days count since then."
             : weeks.IsDone ? "Its cold is behind it; the warm days count since it was taken out."
-            : $"Needs {Wording.Plain(weeks.Needed)} weeks of cold first; by what is usual here it is warm again between {subject.Room.Wording.Between(wait.Colds.Min().After(subject.Room.Tonight), wait.Colds.Max().After(subject.Room.Tonight))}.";
-        return subject.Profile.Diapause!.Because("Winter", "species.diapause", text);
+            : $"Needs {Wording.Plain(weeks.Needed)} weeks of cold first{(weeks.IsCold ? $", of which {weeks.Done} were read at {Wording.Plain(weeks.BelowC)} °C or less" : "")}; by what is usual here it is warm again between {subject.Room.Wording.Between(wait.Colds.Min().After(subject.Room.Tonight), wait.Colds.Max().After(subject.Room.Tonight))}.";
+        return subject.Profile.Diapause!.Because(
+            "Winter",
+            "species.diapause",
+            weeks.IsCold && weeks.Besides.Length > 0 ? $"{text} {weeks.Besides}" : text
+        );
     }
 
     /// <summary>

@@ -50,12 +50,12 @@ public sealed record WinterLesson(
     /// </summary>
     internal IReadOnlyList<CalendarDays> Left(Subject subject)
     {
-        if (subject.Profile.Diapause is not { } diapause || subject.Standing.Vigils.Chill is { To: not null })
+        if (WinterWeeks.RestOf(subject) is not { } rest || subject.Standing.Vigils.Chill is { To: not null })
         {
             return [];
         }
 
-        var needed = diapause.Value.ChillWeeks * WinterWeeks.Week;
+        var needed = rest.ChillWeeks * WinterWeeks.Week;
         double Length(double z) => needed * Math.Max(1, Lasts + (z * LastsSpread));
         if (subject.Standing.Vigils.Chill is { From: var from })
         {

@@ -1,0 +1,129 @@
+using Husbandry.Rulebook;
+
+namespace Husbandry.Pairing;
+
+/// <summary>A pupa whose warm days may begin on a day of the keeper's choice.</summary>
+/// <param name="Sex">Female or male.</param>
+/// <param name="EarliestDay">First day from now on which it may be taken out: its winter must be over.</param>
+/// <param name="EmergesAfter">Days from being taken out until it emerges by the share (0–1) of such pupae that are out by then.</param>
+/// <param name="Lives">Days that it lives then, by share.</param>
+public sealed record PupaToWarm(
+    Sex Sex,
+    int EarliestDay,
+    Func<double, double> EmergesAfter,
+    Func<double, double> Lives
+);
+
+/// <summary>On which days pupae are taken out of the cold so that as many pairs as possible are out together.</summary>
+/// <param name="Days">Day from now for each pupa, in the order in which they were given.</param>
+/// <param name="Pairs">Pairs to be expected: the mean of the largest one-to-one matchings.</param>
+/// <param name="PairsAtOnce">The same if all are taken out on the first day on which every one of them may be.</param>
+/// <param name="AtOnceDay">That day.</param>
+/// <remarks>
+/// Seasons are drawn from the waits and lives of the pupae; the plan is the best of all ways to shift the sexes against each other,
+/// bettered pupa by pupa, and is told by other seasons than those it was chosen by. Source: sample average approximation,
+/// Kleywegt, Shapiro &amp; Homem-de-Mello (2002), SIAM J. Optim. 12:479–502.
+/// </remarks>
+public sealed record WarmUpPlan(IReadOnlyList<int> Days, double Pairs, double PairsAtOnce, int AtOnceDay)
+{
+    /// <summary>Finds the plan.</summary>
+    /// <param name="pupae">The pupae; both sexes must be among them for any pair.</param>
+    /// <param name="rules">How far it looks, and what counts as together.</param>
+    public static WarmUpPlan Of(IReadOnlyList<PupaToWarm> pupae, WarmUpRules rules)
+    {
+        var chosenBy = Season.Draw(pupae, rules.Seasons.Value, seed: 1);
+        var toldBy = Season.Draw(pupae, rules.Seasons.Value, seed: 2);
+        var (nights, step) = (rules.NightsTogether.Value, rules.StepDays.Value);
+        var atOnce = pupae.Count == 0 ? 0 : pupae.Max(p => p.EarliestDay);
+        var together = Enumerable.Repeat(atOnce, pupae.Count).ToArray();
+        var (best, most) = (together, chosenBy.Pairs(together, nights));
+
+        void Try(int[] days, double worth)
+        {
+            var pairs = chosenBy.Pairs(days, nights);
+            // More of the same pairs is no reason to wait.
+            if (pairs > most + worth)
+            {
+                (best, most) = ([.. days], pairs);
+            }
+        }
+
+        foreach (var late in new[] { Sex.Male, Sex.Female })
+        {
+            for (var shift = 0; shift <= rules.LatestDays.Value; shift += step)
+            {
+                Try([.. pupae.Select(p => (p.Sex == late ? shift : 0) + p.EarliestDay)], rules.WorthPairs.Value / 10);
+                Try([.. pupae.Select(p => p.Sex == late ? atOnce + shift : atOnce)], rules.WorthPairs.Value / 10);
+            }
+        }
+
+        for (var round = 0; round < rules.Rounds.Value; round++)
+        {
+            var before = most;
+            for (var k = 0; k < pupae.Count; k++)
+            {
+                for (var day = pupae[k].EarliestDay; day <= atOnce + rules.LatestDays.Value; day += step)
+                {
+                    int[] days = [.. best];
+                    days[k] = day;
+                    Try(days, rules.WorthPairs.Value);
+                }
+            }
+
+            if (most <= before)
+            {
+                break;
+            }
+        }
+
+        return new WarmUpPlan(best, toldBy.Pairs(best, nights), toldBy.Pairs(together, nights), atOnce);
+    }
+
+    /// <summary>Seasons that may come: when each pupa emerges after being taken out, and how long it lives.</summary>
+    private sealed class Season(IReadOnlyList<PupaToWarm> pupae, double[][] emerges, double[][] lives)
+    {
+        /// <summary>Each pupa's waits and lives stand in equal shares, shuffled so that no two hang together.</summary>
+        public static Season Draw(IReadOnlyList<PupaToWarm> pupae, int seasons, int seed)
+        {
+            var random = new Random(seed);
+            double[] Drawn(Func<double, double> quantile)
+            {
+                var values = Enumerable
+                    .Range(0, seasons)
+                    .Select(k => quantile((k + random.NextDouble()) / seasons))
+                    .ToArray();
+                random.Shuffle(values);
+                return values;
+            }
+
+            return new Season(
+                pupae,
+                [.. pupae.Select(p => Drawn(p.EmergesAfter))],
+                [.. pupae.Select(p => Drawn(p.Lives))]
+            );
+        }
+
+        public double Pairs(int[] days, double nights)
+        {
+            if (pupae.Count == 0)
+            {
+                return 0;
+            }
+
+            var spans = new FlightSpan[pupae.Count];
+            var (pairs, seasons) = (0, emerges[0].Length);
+            for (var s = 0; s < seasons; s++)
+            {
+                for (var k = 0; k < spans.Length; k++)
+                {
+                    var from = days[k] + emerges[k][s];
+                    spans[k] = new FlightSpan(pupae[k].Sex, from, from + lives[k][s]);
+                }
+
+                pairs += FlightSpans.MostPairs(spans, nights);
+            }
+
+            return pairs / (double)seasons;
+        }
+    }
+}

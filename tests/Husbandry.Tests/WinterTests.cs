@@ -1,0 +1,61 @@
+using Husbandry.Reasons;
+using Husbandry.Rulebook;
+using Husbandry.Vigils;
+
+namespace Husbandry.Tests;
+
+/// <summary>Winters of pupae, counted from what was read where they lie.</summary>
+public class WinterTests
+{
+    private static Diary Pupa(string species = "saturnia-pyri") =>
+        new Diary(species, Sex.Unknown, 300, molts: 4).With(150, new Began(VigilKind.Emergence));
+
+    private static WinterWeeks? Of(Diary diary) => WinterWeeks.Of(diary.Judge().Subject);
+
+    [Fact]
+    public void Warm_days_are_told_and_undo_nothing()
+    {
+        var cold = Pupa().With(70, new Chilled(true)).ReadEachDay(70, 4);
+        Assert.Equal(
+            (10, 70, 0, 0),
+            (Of(cold)!.Done, Of(cold)!.Days.DoneDays, Of(cold)!.WarmDays, Of(cold)!.Days.UnreadDays)
+        );
+        Assert.Empty(Of(cold)!.Besides);
+        var warm = Of(Pupa().With(70, new Chilled(true)).ReadEachDay(70, 12))!;
+        Assert.Equal((0, 70), (warm.Done, warm.WarmDays));
+        Assert.Contains("up to 12 °C", warm.Besides, StringComparison.Ordinal);
+        Assert.False(warm.IsDone || warm.IsDoneUnread);
+    }
+
+    [Fact]
+    public void Who_was_taken_out_too_early_is_told_so_and_nothing_that_was_not_read_is_held_against_it()
+    {
+        var early = Pupa().With(70, new Chilled(true)).With(20, new Chilled(false)).ReadEachDay(70, 4);
+        Assert.True(Of(early)!.IsCutShort);
+        Assert.Contains("may lie over", early.Judge().Phase.Summary, StringComparison.Ordinal);
+        var unread = Pupa().With(130, new Chilled(true)).With(20, new Chilled(false));
+        Assert.False(Of(unread)!.IsCutShort);
+        Assert.True(Of(unread)!.IsDone);
+    }
+
+    [Fact]
+    public void A_kind_of_which_only_some_rest_has_a_winter_once_it_was_put_in_the_cold()
+    {
+        Assert.Null(Of(Pupa("papilio-machaon")));
+        var summer = Pupa("papilio-machaon").Judge().Wait.Value!;
+        Assert.Equal(0, summer.Left.Within(new(0)));
+        var wintering = Pupa("papilio-machaon").With(20, new Chilled(true)).ReadEachDay(20, 4);
+        Assert.Equal(12, Of(wintering)!.Needed);
+        // Ten weeks of cold are still to come.
+        Assert.Equal(0, wintering.Judge().Wait.Value!.Left.Within(new CalendarDays(60)));
+    }
+
+    [Fact]
+    public void In_the_cold_the_nights_after_it_are_reckoned_as_warm()
+    {
+        // A refrigerator of 4 °C must not slow the weeks after it.
+        var cold = Pupa().With(97, new Chilled(true)).ReadEachDay(97, 4).Judge().Wait.Value!;
+        var unread = Pupa().With(97, new Chilled(true)).Judge().Wait.Value!;
+        Assert.Equal(unread.P50, cold.P50);
+    }
+}
