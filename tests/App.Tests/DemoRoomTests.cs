@@ -11,7 +11,7 @@ public sealed class DemoRoomTests
         using var app = new LanternFactory(demo: true);
         using var api = new Api(app);
         var stock = await api.StockAsync();
-        Assert.InRange(stock.Count, 75, 100);
+        Assert.InRange(stock.Count, 75, 110);
         Assert.Equal(9, stock.Select(s => s!["group"]!.GetValue<string>()).Distinct().Count());
         var phases = stock.Select(s => s!["phaseWord"]!.GetValue<string>()).ToHashSet();
         Assert.Superset(

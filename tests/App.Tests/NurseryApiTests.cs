@@ -46,6 +46,21 @@ public sealed class NurseryApiTests : IDisposable
         var fathers = waits["Bollard’s sac"]["fathers"]!.AsArray();
         Assert.Equal([0.5, 0.5], fathers.Select(f => Math.Round(f!["chance"]!.GetValue<double>(), 6)));
         Assert.True(waits["Cork ootheca"]["isChilled"]!.GetValue<bool>());
+        // A winter is counted from the readings of the cold box: two days were not read, three were too warm.
+        var sail = desk["winters"]!.AsArray().Single(w => w!["name"]!.GetValue<string>() == "Sail")!;
+        Assert.Equal(0, sail["days"]!["missingDays"]!.GetValue<int>());
+        Assert.Equal(2, sail["days"]!["unreadDays"]!.GetValue<int>());
+        Assert.Equal(sail["meansC"]!.AsArray().Count - 5, sail["days"]!["doneDays"]!.GetValue<int>());
+        var plan = desk["warmUps"]!.AsArray().Single(p => p!["species"]!.GetValue<string>() == "Saturnia pyri")!;
+        Assert.Equal(6, plan["pupae"]!.AsArray().Count);
+        Assert.True(plan["pairs"]!.GetValue<double>() >= plan["pairsAtOnce"]!.GetValue<double>());
+        var larvae = desk["leaf"]!.AsArray().ToDictionary(l => l!["name"]!.GetValue<string>(), l => l!);
+        Assert.Contains(
+            "fennel",
+            larvae["Fennel box"]["need"]!["summary"]!.GetValue<string>(),
+            StringComparison.Ordinal
+        );
+        Assert.NotNull(larvae["Loft eggs"]["need"]!["value"]!["readyOn"]);
         // Who broods and lies on her back is both.
         Assert.True(waits.ContainsKey("Lanyard"));
         // Bollard’s sac was taken from her: she waits for nothing any more.

@@ -14,6 +14,12 @@ public sealed class NurseryTests() : BrowserRoom(demo: true)
         Keeper.SeeText("section[aria-labelledby=broods]", "Put each alone now, before the molt");
         Keeper.SeeText("section[aria-labelledby=broods]", "worse than yours usually are");
         Keeper.SeeText("section[aria-labelledby=awaited]", "sac of Bollard, kept apart");
+        Keeper.SeeText("section[aria-labelledby=leaf]", "Fennel box");
+        Keeper.SeeText("section[aria-labelledby=leaf]", "L3");
+        Keeper.SeeText("section[aria-labelledby=winters]", "all 98 cold days done");
+        Keeper.SeeText("section[aria-labelledby=winters]", "pairs to be expected");
+        Keeper.See("[aria-label='Why: the nights on which Saturnia pyri are warmed']").Click();
+        Keeper.SeeText("aside[aria-label=Why]", "Males come out about 5 days before the females");
         Assert.Empty(Keeper.Complaints());
         OpenAnimal("Cork nymphs");
         Keeper.SeeText("section[aria-labelledby=brood]", "in a picture");

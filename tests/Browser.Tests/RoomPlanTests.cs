@@ -100,10 +100,10 @@ public sealed class RoomPlanTests() : BrowserRoom(demo: true)
         Keeper.SeeText("section[aria-label='Shelf A2']", "Teasel dish filled");
         Keeper.Open("/stock");
         Keeper.See("input[aria-label='Choose A2·01 Fennel']").Click();
-        Keeper.Press("choose all 96", "[role=toolbar]");
-        Keeper.SeeText("[role=toolbar]", "96 chosen");
+        Keeper.Press("choose all 102", "[role=toolbar]");
+        Keeper.SeeText("[role=toolbar]", "102 chosen");
         Keeper.Press("Labels", "[role=toolbar]");
-        Keeper.SeeText("main", "PDF of 96 labels");
+        Keeper.SeeText("main", "PDF of 102 labels");
     }
 
     [Fact]

@@ -2519,6 +2519,14 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
         };
         /** @description A computed value together with what it follows from. */
+        AnswerOfBoxPlan: {
+            value: null | components["schemas"]["BoxPlan"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
         AnswerOfBroodMeasure: {
             value: null | components["schemas"]["BroodMeasure"];
             /** @description The judgement in one plain sentence. */
@@ -2570,6 +2578,14 @@ export interface components {
         /** @description A computed value together with what it follows from. */
         AnswerOfHousingFit: {
             value: null | components["schemas"]["HousingFit"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfLeafNeed: {
+            value: null | components["schemas"]["LeafNeed"];
             /** @description The judgement in one plain sentence. */
             summary: string;
             /** @description The steps that led to it, most telling first. */
@@ -2971,6 +2987,26 @@ export interface components {
             differences: components["schemas"]["Difference"][];
             /** @description What was told twice. */
             twice: components["schemas"]["ToldBoth"][];
+        };
+        /** @description Into how many boxes larvae are put, and how large these are. */
+        BoxPlan: {
+            /**
+             * Format: int32
+             * @description Boxes.
+             */
+            boxes: number;
+            /**
+             * Format: int32
+             * @description Larvae in one, about.
+             */
+            each: number;
+            /**
+             * Format: double
+             * @description Litres of one at least.
+             */
+            litres: number;
+            /** @description Whether each is best alone by now. */
+            isAlone: boolean;
         };
         /** @description How many of a brood live how long. */
         BroodCurve: {
@@ -4028,13 +4064,23 @@ export interface components {
             /** @description Who with whom, the best first. */
             pairs: components["schemas"]["PairChoice"][];
         };
-        /** @description An obligate winter rest of pupae. */
+        /** @description A winter rest of pupae. */
         Diapause: {
             /**
              * Format: double
              * @description Weeks of cold that it needs.
              */
             chillWeeks: number;
+            /**
+             * Format: double
+             * @description A day counts when its mean is no warmer, °C; none where the room's own limit holds.
+             */
+            belowC?: null | number;
+            /**
+             * @description Whether only some broods rest, such as those of autumn: one that was put in the cold does.
+             * @default false
+             */
+            facultative: boolean;
         };
         /** @description Something that two have set differently. */
         Difference: {
@@ -5785,6 +5831,30 @@ export interface components {
             /** Format: uuid */
             id: string;
         };
+        /** @description What the rulebook knows of the caterpillars of a species. */
+        LarvaRules: {
+            /** @description Instar up to which they keep company; 0 where each lives for itself from the egg. */
+            togetherUntil: components["schemas"]["RuleOfint"];
+            /** @description Leaf that one eats from hatching to pupating, g, without what spoils. */
+            leafOfLifeG: components["schemas"]["RuleOfdouble"];
+            /** @description Plants that it takes, the best first. */
+            hosts: components["schemas"]["RuleOfIReadOnlyListOfstring"];
+            /** @description Whether it takes another of them midway. */
+            hostMayChange: components["schemas"]["RuleOfboolean"];
+            /** @description Days by which males come out before the females. */
+            malesEarlierDays: components["schemas"]["RuleOfdouble"];
+        };
+        /** @description Larvae, or eggs that will be, and the leaf that they are going to eat. */
+        LarvaeAtTable: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            species: string;
+            place: components["schemas"]["Place"];
+            /** @description The leaf. */
+            need: components["schemas"]["AnswerOfLeafNeed"];
+            boxes: null | components["schemas"]["AnswerOfBoxPlan"];
+        };
         /** @description Larvae of one age. */
         LarvaeGiven: {
             /**
@@ -5851,6 +5921,35 @@ export interface components {
          * @enum {unknown}
          */
         LeafKind: "soft" | "woody";
+        /** @description How much leaf some larvae, or eggs that will be, are going to eat. */
+        LeafNeed: {
+            /**
+             * Format: double
+             * @description How many.
+             */
+            count: number;
+            /**
+             * Format: int32
+             * @description Their instar; none while they are eggs.
+             */
+            instar: null | number;
+            /** @description Leaf to be picked for each night from tonight on, g, with what spoils. */
+            gramsByDay: number[];
+            /**
+             * Format: date
+             * @description Of eggs: night by which leaf must be there.
+             */
+            readyOn: null | string;
+            /**
+             * Format: date
+             * @description Night on which the last of it is eaten, at the present warmth.
+             */
+            pupates: string;
+            /** @description Plants that they take. */
+            hosts: string[];
+            /** @description Whether they take another of them midway. */
+            mayChange: boolean;
+        };
         /** @description Weights of the learning model. */
         Learning: {
             /**
@@ -6597,6 +6696,12 @@ export interface components {
             broods: components["schemas"]["NurseryBrood"][];
             /** @description Mothers in the weeks after their broods, the latest first. */
             mothers: components["schemas"]["NurseryMother"][];
+            /** @description Pupae that need a winter and have it before them, or are in it; those that are done first. */
+            winters: components["schemas"]["PupaInWinter"][];
+            /** @description When to take them out of it, species by species. */
+            warmUps: components["schemas"]["SpeciesWarmUp"][];
+            /** @description Larvae and eggs that need leaf, the hungriest first. */
+            leaf: components["schemas"]["LarvaeAtTable"][];
         };
         /** @description A mother after her brood. */
         NurseryMother: {
@@ -7449,6 +7554,47 @@ export interface components {
             /** @description What it is called, 1–60 characters. */
             name: string;
         };
+        /** @description A pupa, or several kept as one, in the cold or about to go there. */
+        PupaInWinter: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            species: string;
+            place: components["schemas"]["Place"];
+            sex: components["schemas"]["Sex"];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+            /**
+             * Format: date
+             * @description Night on which it was put in the cold; none where it was not.
+             */
+            since: null | string;
+            /** @description Mean of each day since, °C; null where nothing was read. */
+            meansC: (null | number)[];
+            /**
+             * Format: double
+             * @description A day counts when its mean is no warmer, °C.
+             */
+            belowC: number;
+            /**
+             * Format: double
+             * @description Weeks of cold that it needs.
+             */
+            neededWeeks: number;
+            /** @description The days counted. */
+            days: components["schemas"]["ChillDone"];
+            /** @description Whether it has had what it needs. */
+            isDone: boolean;
+            /** @description How it stands, in a sentence, with its reasons. */
+            phase: components["schemas"]["AnswerOfPhase"];
+            /** @description Days that were too warm or not read, in words; empty where there are none. */
+            besides: string;
+            /** @description When it comes out. */
+            forecast: components["schemas"]["AnswerOfVigilForecast"];
+        };
         /** @description Quantiles in nights from the night of the forecast. */
         Quantiles: {
             /** Format: double */
@@ -8050,6 +8196,17 @@ export interface components {
         RuleOfHazard: {
             /** @description The value. */
             value: components["schemas"]["Hazard"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfIReadOnlyListOfstring: {
+            /** @description The value. */
+            value: null | string[];
             /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
             unit: string;
             /** @description How far to trust it. */
@@ -8955,6 +9112,7 @@ export interface components {
             leaf?: null | components["schemas"]["RuleOfLeafKind"];
             pupatesIn?: null | components["schemas"]["RuleOfstring"];
             pairing?: null | components["schemas"]["SpeciesPairing"];
+            larvae?: null | components["schemas"]["LarvaRules"];
         };
         /** @description Everything the rulebook says of a species. */
         SpeciesSheet: {
@@ -8971,6 +9129,37 @@ export interface components {
              */
             kept: number;
             lines: components["schemas"]["SheetLine"][];
+        };
+        /** @description When the wintering pupae of a species are taken out of the cold, so that both sexes are out at once. */
+        SpeciesWarmUp: {
+            /** @description The species. */
+            species: string;
+            /** @description Those whose sex is told, females first, each with its night. */
+            pupae: components["schemas"]["WarmUpPupa"][];
+            /**
+             * Format: double
+             * @description Pairs to be expected.
+             */
+            pairs: number;
+            /**
+             * Format: double
+             * @description The same if all were taken out on one night.
+             */
+            pairsAtOnce: number;
+            /**
+             * Format: date
+             * @description The first night on which all may be.
+             */
+            atOnceOn: string;
+            /**
+             * Format: int32
+             * @description Pupae in the cold of which nobody told the sex.
+             */
+            unsexed: number;
+            /** @description The plan in a sentence. */
+            says: string;
+            /** @description What it rests on. */
+            why: components["schemas"]["Reason"][];
         };
         /**
          * @description Stage of life that stage-keyed rules use. Decided by one function: `StageReading`.
@@ -9738,6 +9927,38 @@ export interface components {
             many: string;
             /** @description Their other ends, in the past tense; none of molts. */
             otherwise: null | string;
+        };
+        /** @description A pupa in the plan of warming up. */
+        WarmUpPupa: {
+            /**
+             * Format: uuid
+             * @description The pupa.
+             */
+            stockId: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Its sex. */
+            sex: components["schemas"]["Sex"];
+            /**
+             * Format: date
+             * @description Night on which it is taken out of the cold.
+             */
+            on: string;
+            /**
+             * Format: date
+             * @description Night by which one in ten of such pupae is out.
+             */
+            emergesFrom: string;
+            /**
+             * Format: date
+             * @description Night by which nine in ten are.
+             */
+            emergesTo: string;
+            /**
+             * Format: date
+             * @description Night to which it usually lives, if it comes out at the middle of these.
+             */
+            livesTo: string;
         };
         /** @description How temperature changes the pace of waits. */
         Warmth: {

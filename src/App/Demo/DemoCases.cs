@@ -59,11 +59,6 @@ internal static class DemoCases
                 .At(9, new Began(VigilKind.Surfacing, 1))
                 .At(1, Fresh("crab-mix"))
                 .Watered(1, WaterKind.Pools),
-            // Its weeks of cold are done, and it is still in the cold.
-            Life("E1·02", "Sail", "saturnia-pyri", 260, 4)
-                .At(150, new Began(VigilKind.Emergence))
-                .At(104, new Chilled(true))
-                .Watered(12, WaterKind.Mist),
             // Eggs, kept as such.
             Life("E1·03", "Loft eggs", "samia-ricini", 9, count: 40).At(8, new Began(VigilKind.Hatching)),
             // Full grown: its next molt makes the pupa.

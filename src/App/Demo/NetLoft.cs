@@ -30,6 +30,7 @@ internal static class NetLoft
         var (simulated, climate) = new SimulatedRacks(room).Write();
         var lives = ByHand(room)
             .Concat(DemoCases.Write(room))
+            .Concat(DemoWinters.Write(room))
             .Concat(simulated)
             .Concat(DemoPairs.Write(room))
             .Concat(DemoBroods.Write(room))
@@ -50,7 +51,7 @@ internal static class NetLoft
                     .Select(e => RoomFileStock.Of(e.StockId, (Acquired)e.Entry.Act, e.Entry.Id, e.Entry.When.To)),
             ],
             [.. entries.Where(e => e.Entry.Act is not Acquired).Select(e => Line(e.StockId, e.Entry))],
-            climate,
+            [.. climate, .. DemoWinters.Readings(room)],
             Larder: DemoLarder.Of(room),
             Layout: DemoHousing.Layout,
             Chores: DemoHousing.Chores(room)

@@ -31,8 +31,9 @@ public static class NurseryEndpoints
         var mothers = index
             .Here.Concat(index.Gone)
             .Where(g => g is { Who.Kind: StockKind.Specimen, Waits.HasBrooded: true });
+        var pupae = index.Here.Where(g => g is { Who: { Kind: StockKind.Specimen, Stage: Stage.Pupa } });
         var standings = await reader.StandingsAsync(
-            [.. broods.Concat(mothers).Select(g => g.StockId).Distinct()],
+            [.. broods.Concat(mothers).Concat(pupae).Select(g => g.StockId).Distinct()],
             cancel
         );
         var all = standings.Select(s => Subject.Of(s, room)).ToDictionary(s => s.Standing.StockId);
@@ -41,8 +42,22 @@ public static class NurseryEndpoints
             .AsParallel()
             .WithCancellation(cancel)
             .Where(s =>
-                s.Departure is null && (s.IsMany || s.Vigils.OpenOf(VigilKind.Young) is not null || s.Births.Count > 0)
+                s.Departure is null
+                && (
+                    s.IsMany
+                    || s.Vigils.OpenOf(VigilKind.Young) is not null
+                    || s.Vigils.OpenOf(VigilKind.Emergence) is not null
+                    || s.Births.Count > 0
+                )
             )
+            .Select(s => Judgement.Of(s, room))
+            .ToList();
+        // Caterpillars kept singly are no broods, and eat leaf as these do.
+        var single = index.Here.Where(g =>
+            g is { Who: { Kind: StockKind.Specimen, Stage: not (Stage.Pupa or Stage.Adult) } }
+            && room.Rules.Group(g.Who.Group)?.Feeding.Diet == Diet.Leaves
+        );
+        var larvae = (await reader.StandingsAsync([.. single.Select(g => g.StockId)], cancel))
             .Select(s => Judgement.Of(s, room))
             .ToList();
         return TypedResults.Ok(
@@ -65,6 +80,21 @@ public static class NurseryEndpoints
                         .OfType<NurseryMother>()
                         .OrderByDescending(m => m.Since)
                         .ThenBy(m => m.Name, StringComparer.Ordinal),
+                ],
+                [
+                    .. here.Select(PupaInWinter.Of)
+                        .OfType<PupaInWinter>()
+                        .OrderByDescending(w => w.IsDone)
+                        .ThenBy(w => w.Days.MissingDays)
+                        .ThenBy(w => w.Place, room.Layout.WalkingOrder()),
+                ],
+                SpeciesWarmUp.Of(here.Select(j => j.Subject)),
+                [
+                    .. here.Concat(larvae)
+                        .Select(LarvaeAtTable.Of)
+                        .OfType<LarvaeAtTable>()
+                        .OrderByDescending(l => l.Need.Value.Within(7))
+                        .ThenBy(l => l.Place, room.Layout.WalkingOrder()),
                 ]
             )
         );

@@ -90,11 +90,17 @@ public sealed record NurseryMother(
 /// <param name="Waits">What is awaited, the nearest first.</param>
 /// <param name="Broods">Broods: those that need a hand first, then by age.</param>
 /// <param name="Mothers">Mothers in the weeks after their broods, the latest first.</param>
+/// <param name="Winters">Pupae that need a winter and have it before them, or are in it; those that are done first.</param>
+/// <param name="WarmUps">When to take them out of it, species by species.</param>
+/// <param name="Leaf">Larvae and eggs that need leaf, the hungriest first.</param>
 public sealed record NurseryDesk(
     DateOnly Tonight,
     IReadOnlyList<NurseryWait> Waits,
     IReadOnlyList<NurseryBrood> Broods,
-    IReadOnlyList<NurseryMother> Mothers
+    IReadOnlyList<NurseryMother> Mothers,
+    IReadOnlyList<PupaInWinter> Winters,
+    IReadOnlyList<SpeciesWarmUp> WarmUps,
+    IReadOnlyList<LarvaeAtTable> Leaf
 );
 
 /// <summary>One vial of a brood.</summary>

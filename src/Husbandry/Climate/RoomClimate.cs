@@ -133,7 +133,7 @@ public sealed class RoomClimate
         return (within, known);
     }
 
-    /// <summary>What was read where an enclosure stood, day by day; none on days on which nothing was.</summary>
+    /// <summary>What was read where an enclosure stood, day by day; none on days on which nothing was. The last counts once it was read.</summary>
     /// <param name="stays">Where it stood, in order.</param>
     /// <param name="from">The day after this one is the first.</param>
     /// <param name="until">The last day.</param>
@@ -147,7 +147,7 @@ public sealed class RoomClimate
             read.Add(ZoneOf(stay.Place) is { } zone ? zones[zone].Read(day) : null);
         }
 
-        return read;
+        return read is [.., null] ? read[..^1] : read;
     }
 
     /// <summary>

@@ -52,8 +52,8 @@ public sealed record WarmUpPlan(IReadOnlyList<int> Days, double Pairs, double Pa
         {
             for (var shift = 0; shift <= rules.LatestDays.Value; shift += step)
             {
-                Try([.. pupae.Select(p => (p.Sex == late ? shift : 0) + p.EarliestDay)], rules.WorthPairs.Value / 10);
-                Try([.. pupae.Select(p => p.Sex == late ? atOnce + shift : atOnce)], rules.WorthPairs.Value / 10);
+                Try([.. pupae.Select(p => (p.Sex == late ? shift : 0) + p.EarliestDay)], 0);
+                Try([.. pupae.Select(p => p.Sex == late ? atOnce + shift : atOnce)], 0);
             }
         }
 
@@ -76,7 +76,10 @@ public sealed record WarmUpPlan(IReadOnlyList<int> Days, double Pairs, double Pa
             }
         }
 
-        return new WarmUpPlan(best, toldBy.Pairs(best, nights), toldBy.Pairs(together, nights), atOnce);
+        var (gained, atOnceGained) = (toldBy.Pairs(best, nights), toldBy.Pairs(together, nights));
+        return gained < atOnceGained + rules.WorthPairs.Value
+            ? new WarmUpPlan(together, atOnceGained, atOnceGained, atOnce)
+            : new WarmUpPlan(best, gained, atOnceGained, atOnce);
     }
 
     /// <summary>Seasons that may come: when each pupa emerges after being taken out, and how long it lives.</summary>

@@ -16,4 +16,16 @@ public sealed record LarvaRules(
 
 /// <summary>Rules of leaf and the plants it comes from that hold for the whole room.</summary>
 /// <param name="MassRatio">How much more a larva eats in each instar than in the one before.</param>
-public sealed record RoomPlantRules(Rule<double> MassRatio);
+/// <param name="SpoilsSoft">Factor (≥ 1) on what is eaten, for soft leaf that wilts and is left.</param>
+/// <param name="SpoilsWoody">The same for woody leaf.</param>
+/// <param name="ReadyBeforeDays">Days before the first hatch by which leaf must be there.</param>
+/// <param name="DaysAhead">Days for which leaf is reckoned ahead.</param>
+/// <param name="BoxOf">Larvae in one box by the usual school, and at most.</param>
+public sealed record RoomPlantRules(
+    Rule<double> MassRatio,
+    Rule<double> SpoilsSoft,
+    Rule<double> SpoilsWoody,
+    Rule<double> ReadyBeforeDays,
+    Rule<int> DaysAhead,
+    Rule<Range> BoxOf
+);

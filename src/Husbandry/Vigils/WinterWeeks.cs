@@ -57,7 +57,7 @@ public sealed record WinterWeeks(
                 WarmDays > 0
                     ? $"{WarmDays} day{(WarmDays == 1 ? " was" : "s were")} too warm (up to {MeansC.Max():0.#} °C): they undo nothing, and do not count."
                     : "",
-                Days.UnreadDays > 0
+                Days.UnreadDays > 0 && !IsDone
                     ? $"On {Days.UnreadDays} day{(Days.UnreadDays == 1 ? "" : "s")} nothing was read there: write down what a thermometer beside it shows."
                     : "",
             }.Where(t => t.Length > 0)

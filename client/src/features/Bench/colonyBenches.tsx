@@ -1,6 +1,7 @@
 import { api, take } from '../../api/client';
 import { type Bench, Figures, number, short } from './benchParts';
 import { ChainDrawing } from './ChainDrawing';
+import { EstimateDrawing, HarvestDrawing } from './ColonyDrawings';
 import { figure, optional, rows } from './fill';
 
 /** Calculators about colonies. */
@@ -55,30 +56,35 @@ export const colonyBenches: readonly Bench[] = [
       number('recaptured', 'Marked ones among them', '12'),
     ],
     run: async (f) => {
-      const { result, reasons } = await take(
-        api.POST('/api/calc/population', {
-          body: {
-            marked: figure(f, 'marked'),
-            caught: figure(f, 'caught'),
-            recaptured: figure(f, 'recaptured'),
-          },
-        }),
-      );
+      const body = {
+        marked: figure(f, 'marked'),
+        caught: figure(f, 'caught'),
+        recaptured: figure(f, 'recaptured'),
+      };
+      const { result, reasons } = await take(api.POST('/api/calc/population', { body }));
       return {
         reasons,
         view: (
-          <Figures
-            of={[
-              ['There are about', short(result.chapman, 0)],
-              ['Likely, 95 times in 100', `${short(result.low95, 0)} to ${short(result.high95, 0)}`],
-              [
-                'By simple proportion',
-                result.lincolnPetersen === null
-                  ? 'not to be told: none was caught again'
-                  : short(result.lincolnPetersen, 0),
-              ],
-            ]}
-          />
+          <>
+            <Figures
+              of={[
+                ['There are about', short(result.chapman, 0)],
+                ['Likely, 95 times in 100', `${short(result.low95, 0)} to ${short(result.high95, 0)}`],
+                [
+                  'By simple proportion',
+                  result.lincolnPetersen === null
+                    ? 'not to be told: none was caught again'
+                    : short(result.lincolnPetersen, 0),
+                ],
+              ]}
+            />
+            <EstimateDrawing
+              known={body.marked + body.caught - body.recaptured}
+              low={result.low95}
+              middle={result.chapman}
+              high={result.high95}
+            />
+          </>
         ),
       };
     },
@@ -93,20 +99,20 @@ export const colonyBenches: readonly Bench[] = [
       number('capacity', 'Animals it holds', '500'),
     ],
     run: async (f) => {
-      const { result, reasons } = await take(
-        api.POST('/api/calc/harvest', {
-          body: { growthRate: figure(f, 'growthRate'), capacity: figure(f, 'capacity') },
-        }),
-      );
+      const body = { growthRate: figure(f, 'growthRate'), capacity: figure(f, 'capacity') };
+      const { result, reasons } = await take(api.POST('/api/calc/harvest', { body }));
       return {
         reasons,
         view: (
-          <Figures
-            of={[
-              ['Take at most', `${short(7 * result.advised, 1)} a week`],
-              ['The most that can last', `${short(7 * result.maximumSustainable, 1)} a week`],
-            ]}
-          />
+          <>
+            <Figures
+              of={[
+                ['Take at most', `${short(7 * result.advised, 1)} a week`],
+                ['The most that can last', `${short(7 * result.maximumSustainable, 1)} a week`],
+              ]}
+            />
+            <HarvestDrawing {...body} advised={result.advised} />
+          </>
         ),
       };
     },

@@ -1,7 +1,7 @@
 import { api, take } from '../../api/client';
 import { BarsDrawing } from './BenchDrawings';
 import { type Bench, Figures, number, short } from './benchParts';
-import { ChillDrawing } from './ChillDrawing';
+import { ChillDrawing } from '../Nursery/ChillDrawing';
 import { figure, optional, rows, series } from './fill';
 
 /** Calculators about larvae and pupae. */

@@ -7,7 +7,9 @@ import { Waiting } from '../../ui/Waiting';
 import { WhyButton } from '../../ui/WhyButton';
 import { useWhy, type WhyAnimal } from '../Reasons/WhyContext';
 import { Fathers } from './Fathers';
+import { Leaf } from './Leaf';
 import { useNursery } from './queries';
+import { Winters } from './Winters';
 
 type Brood = Schemas['NurseryBrood'];
 type Wait = Schemas['NurseryWait'];
@@ -20,15 +22,17 @@ export function NurseryPage() {
       <h1 className="page-title">What is hatching, and who lives?</h1>
       <Waiting query={useNursery()} what="The nursery">
         {(desk) =>
-          desk.waits.length + desk.broods.length === 0 ? (
+          desk.waits.length + desk.broods.length + desk.winters.length + desk.leaf.length === 0 ? (
             <EmptyState
               title="No brood yet"
-              text="Sacs, oothecae, eggs and their young stand here, from the night on which a mother broods or eggs are laid."
+              text="Sacs, oothecae, eggs, their young and pupae that winter stand here, from the night on which a mother broods or eggs are laid."
             />
           ) : (
             <>
               <Broods broods={desk.broods} tonight={desk.tonight} />
               <Waits waits={desk.waits} tonight={desk.tonight} />
+              <Leaf larvae={desk.leaf} tonight={desk.tonight} />
+              <Winters winters={desk.winters} plans={desk.warmUps} tonight={desk.tonight} />
               <Mothers mothers={desk.mothers} tonight={desk.tonight} />
             </>
           )

@@ -1,0 +1,98 @@
+import { Link } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { shortDate } from '../../ui/dates';
+import { WhyButton } from '../../ui/WhyButton';
+import { type WhyAnimal, useWhy } from '../Reasons/WhyContext';
+import { LeafDays } from './LeafDays';
+
+type Larvae = Schemas['LarvaeAtTable'];
+
+const grams = (g: number) =>
+  g < 1 ? 'less than 1 g' : g < 1000 ? `${Math.round(g)} g` : `${(g / 1000).toFixed(1)} kg`;
+
+const within = (gramsByDay: readonly number[], nights: number) =>
+  gramsByDay.slice(0, nights).reduce((sum, g) => sum + g, 0);
+
+/** Who eats leaf, how much of it, and in how many boxes they are kept. */
+export function Leaf({ larvae, tonight }: { larvae: readonly Larvae[]; tonight: string }) {
+  const { toggle } = useWhy();
+  if (larvae.length === 0) {
+    return null;
+  }
+  const about = ({ stockId, place, name, species }: Larvae): WhyAnimal => ({ stockId, place, name, species });
+  return (
+    <section aria-labelledby="leaf" className="mt-6">
+      <h2 id="leaf" className="text-18">
+        Leaf for larvae
+      </h2>
+      <ul className="mt-1">
+        {larvae.map((one) => {
+          const { need, boxes } = one;
+          const leaf = need.value;
+          return leaf === null ? null : (
+            <li key={one.stockId} className="nursery-row">
+              <span className="code">{one.place}</span>
+              <span className="min-w-0">
+                <Link to={`/stock/${one.stockId}`} className="font-semibold">
+                  {one.name}
+                </Link>{' '}
+                <i className="text-13 text-muted">{one.species}</i>
+                <small className="block text-13 text-muted">
+                  {leaf.count === 1 ? '' : `${Math.round(leaf.count)}, `}
+                  {leaf.instar === null ? 'eggs yet' : `L${leaf.instar}`}
+                  {`, last leaf about ${shortDate(leaf.pupates, tonight)}`}
+                </small>
+              </span>
+              <span>
+                <b className="font-semibold">
+                  {leaf.readyOn === null
+                    ? `${grams(within(leaf.gramsByDay, 1))} tonight`
+                    : leaf.readyOn <= tonight
+                      ? 'leaf must be there now'
+                      : `leaf there by ${shortDate(leaf.readyOn, tonight)}`}
+                </b>{' '}
+                <WhyButton
+                  of={`the leaf of ${one.name}`}
+                  onClick={() =>
+                    toggle({
+                      title: 'How much leaf?',
+                      animal: about(one),
+                      summary: need.summary,
+                      reasons: need.reasons,
+                    })
+                  }
+                />
+                <small className="block text-13 text-muted">
+                  {within(leaf.gramsByDay, 28) < 1
+                    ? 'full grown: hardly any more'
+                    : `${grams(within(leaf.gramsByDay, 7))} within a week, ${grams(within(leaf.gramsByDay, 28))} within four`}
+                </small>
+                <LeafDays grams={leaf.gramsByDay} />
+              </span>
+              <span className="text-13 text-soft">
+                {leaf.hosts.join(', ')}
+                {leaf.hosts.length > 1 && (leaf.mayChange ? ': may be changed over' : ': no change midway')}
+                {boxes !== null && (
+                  <small className="block text-13 text-muted">
+                    {boxes.summary}{' '}
+                    <WhyButton
+                      of={`the boxes of ${one.name}`}
+                      onClick={() =>
+                        toggle({
+                          title: 'How many boxes?',
+                          animal: about(one),
+                          summary: boxes.summary,
+                          reasons: boxes.reasons,
+                        })
+                      }
+                    />
+                  </small>
+                )}
+              </span>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}
