@@ -1,4 +1,6 @@
+using Husbandry.Nursery;
 using Husbandry.Reasons;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
 
@@ -48,6 +50,36 @@ public class WinterTests
         Assert.Equal(12, Of(wintering)!.Needed);
         // Ten weeks of cold are still to come.
         Assert.Equal(0, wintering.Judge().Wait.Value!.Left.Within(new CalendarDays(60)));
+    }
+
+    [Fact]
+    public void Both_sexes_are_planned_with_the_earlier_males_later_and_the_unsexed_left_out()
+    {
+        Subject In(Sex sex) =>
+            new Diary("saturnia-pyri", sex, 300, molts: 4)
+                .With(150, new Began(VigilKind.Emergence))
+                .With(110, new Chilled(true))
+                .ReadEachDay(110, 4)
+                .Judge()
+                .Subject;
+        var plan = Assert.Single(
+            SpeciesWarmUp.Of([
+                In(Sex.Female),
+                In(Sex.Female),
+                In(Sex.Male),
+                In(Sex.Male),
+                In(Sex.Unknown),
+                new Diary().Judge().Subject,
+            ])
+        );
+        Assert.Equal((4, 1), (plan.Pupae.Count, plan.Unsexed));
+        Assert.InRange(plan.Pairs, plan.PairsAtOnce, 2);
+        Assert.All(plan.Pupae, p => Assert.True(p.On >= Diary.Room().Tonight && p.EmergesFrom > p.On));
+        Assert.Contains(plan.Why, r => r.Rule == "species.malesEarlierDays");
+        var females = Assert.Single(SpeciesWarmUp.Of([In(Sex.Female), In(Sex.Female)]));
+        Assert.Empty(females.Pupae);
+        Assert.Contains("Only females", females.Says, StringComparison.Ordinal);
+        Assert.Empty(SpeciesWarmUp.Of([In(Sex.Female)]));
     }
 
     [Fact]

@@ -72,10 +72,14 @@ public sealed record SpeciesWarmUp(
     {
         var room = all[0].Room;
         var rules = room.Rules.Room.Pairing.WarmUp;
-        var told = all.Where(s => s.Standing.Details.Sex != Sex.Unknown)
-            .OrderBy(s => s.Standing.Details.Sex)
+        var known = all.Where(s => s.Standing.Details.Sex != Sex.Unknown).ToList();
+        // As many of either sex: more of one make no pair.
+        var told = known
+            .OrderBy(s => WinterWeeks.Of(s)!.Days.MissingDays)
             .ThenBy(s => s.Standing.OwnPlace.Code, StringComparer.Ordinal)
-            .Take(rules.MostPupae.Value)
+            .GroupBy(s => s.Standing.Details.Sex)
+            .OrderBy(g => g.Key)
+            .SelectMany(g => g.Take(rules.MostPupae.Value / 2))
             .ToList();
         if (told.Count < 2 || told.Select(s => s.Standing.Details.Sex).Distinct().Count() < 2)
         {
@@ -87,7 +91,7 @@ public sealed record SpeciesWarmUp(
                     0,
                     0,
                     room.Tonight,
-                    all.Count - told.Count,
+                    all.Count - known.Count,
                     told.Count == 0
                         ? "Tell the sexes first: feathered antennae show through the case of a male. Then the nights on which to warm them can be planned."
                         : $"Only {(told[0].Standing.Details.Sex == Sex.Male ? "males" : "females")} are known among them: no pair can be planned.",
@@ -122,8 +126,10 @@ public sealed record SpeciesWarmUp(
             plan.Pairs,
             plan.PairsAtOnce,
             room.Tonight.AddDays(plan.AtOnceDay),
-            all.Count - told.Count,
-            SaysOf(planned, plan, room),
+            all.Count - known.Count,
+            told.Count < known.Count
+                ? $"{SaysOf(planned, plan, room)} {known.Count - told.Count} more are planned when these are out."
+                : SaysOf(planned, plan, room),
             WhyOf(told, rules)
         );
     }

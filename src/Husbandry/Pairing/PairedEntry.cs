@@ -161,6 +161,7 @@ public sealed class PairedEntry() : EntryDefinition<Paired>("paired")
     protected override string Say(Paired act, RuleSet rules, Wording words) =>
         $"put together with {(act.Partner is { Length: > 0 } partner ? partner : "a mate")}"
         + (act.Method is { } method ? $", {Word(method)}" : "")
+        + (act.DespiteKin == true ? ", though near of kin or of two lines" : "")
         + (act.Remark is { Length: > 0 } remark ? $": {remark}" : "");
 
     /// <inheritdoc/>

@@ -55,6 +55,9 @@ public sealed record LeafNeed(
         var count = isEggs ? (double)subject.Standing.Details.Count : subject.Mouths;
         var age = isEggs ? 0 : AgeOf(subject, stage, days);
         var gone = subject.Pace.EachDayAhead(rules.DaysAhead.Value);
+        List<double> hatched = hatch is null
+            ? []
+            : [.. Enumerable.Range(0, rules.DaysAhead.Value + 1).Select(d => hatch.Left.Within(new CalendarDays(d)))];
         List<double> byDay =
         [
             .. Enumerable
@@ -64,7 +67,7 @@ public sealed record LeafNeed(
                     * count
                     * (
                         isEggs
-                            ? Hatched(hatch!, d, gone, demand)
+                            ? (hatch!.Ends?.Ends[0].Chance ?? 1) * Hatched(hatched, d, gone, demand)
                             : demand.EatenBy(age + gone[d + 1].Value) - demand.EatenBy(age + gone[d].Value)
                     )
                 ),
@@ -82,21 +85,18 @@ public sealed record LeafNeed(
         return new Answer<LeafNeed>(need, Says(need, subject), WhyOf(subject, demand, spoils, isEggs));
     }
 
-    /// <summary>What one larva out of an egg eats on a day, if it has hatched: the mean over when it may.</summary>
-    private static double Hatched(VigilForecast hatch, int day, EffectiveDays[] gone, LeafDemand demand)
-    {
-        var (sum, before) = (0.0, 0.0);
-        for (var d = 0; d <= day; d++)
-        {
-            var by = hatch.Left.Within(new CalendarDays(d + 1));
-            sum +=
-                (by - before)
-                * (demand.EatenBy((gone[day + 1] - gone[d]).Value) - demand.EatenBy((gone[day] - gone[d]).Value));
-            before = by;
-        }
-
-        return sum * (hatch.Ends?.Ends[0].Chance ?? 1);
-    }
+    /// <summary>What one larva out of an egg eats on a day, if it hatches at all: the mean over when it may.</summary>
+    /// <param name="hatched">Chance that it is out by the beginning of each day.</param>
+    /// <param name="day">The day, 0 for tonight.</param>
+    /// <param name="gone">Effective days gone by at the beginning of each day.</param>
+    /// <param name="demand">What it eats by age.</param>
+    private static double Hatched(List<double> hatched, int day, EffectiveDays[] gone, LeafDemand demand) =>
+        Enumerable
+            .Range(0, day + 1)
+            .Sum(d =>
+                (hatched[d + 1] - hatched[d])
+                * (demand.EatenBy((gone[day + 1] - gone[d]).Value) - demand.EatenBy((gone[day] - gone[d]).Value))
+            );
 
     /// <summary>Days of each instar by the waits of the species, at the warmth for which they hold.</summary>
     private static List<double> InstarDays(SpeciesProfile profile)
