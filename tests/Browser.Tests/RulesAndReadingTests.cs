@@ -169,6 +169,8 @@ public sealed class RulesAndReadingTests() : BrowserRoom(demo: true)
         Keeper.Press("Work it out", "main");
         Keeper.SeeText("form", "Take or choose a picture.");
         Keeper.Upload(BroodPicture.Of(9, 5));
+        // It is read before it can be counted.
+        Keeper.See("img[alt='The picture you chose']");
         Keeper.Press("Work it out", "main");
         Keeper.SeeText("[data-count]", "45");
         // A tap strikes a ring, another on bare paper adds one.

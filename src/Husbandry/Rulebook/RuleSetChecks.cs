@@ -3,7 +3,7 @@ using Husbandry.Reasons;
 namespace Husbandry.Rulebook;
 
 /// <summary>What a rulebook must satisfy beyond its form: references that exist, ranges that make sense.</summary>
-internal static class RuleSetChecks
+internal static partial class RuleSetChecks
 {
     public static IEnumerable<Problem> Check(RuleSet rules) =>
         rules
@@ -194,6 +194,17 @@ internal static class RuleSetChecks
             Within($"{at}.subAdultFromShare", species.SubAdultFromShare, 0.3, 1),
             Within($"{at}.growthRatio", species.GrowthRatio, 1.01, 2.5),
         };
+        if (species.Larvae is { } larvae)
+        {
+            checks.Add(Within($"{at}.leafOfLifeG", larvae.LeafOfLifeG, 0.01, 10_000));
+            checks.Add(Within($"{at}.malesEarlierDays", larvae.MalesEarlierDays, 0, 60));
+            checks.Add(
+                larvae.Hosts.Value.Count > 0 && larvae.Hosts.Value.All(h => h.Length > 0)
+                    ? null
+                    : new Problem($"{at}.hosts", "Name one plant at least.")
+            );
+        }
+
         checks.AddRange(
             (rules.Group(species.Group)?.Stages.Select(s => s.Stage) ?? [])
                 .Where(s => s != Stage.Egg)
@@ -291,74 +302,6 @@ internal static class RuleSetChecks
             yield return new Problem($"{at}.likelihoodRatio", "Must be above 1; for opposite signs between 0 and 1.");
         }
     }
-
-    public static IEnumerable<Problem> CheckRoom(RoomRules room) =>
-        new[]
-        {
-            Within("room.json roomShare", room.Lessons.RoomShare, 0.05, 0.45),
-            Within("room.json betweenAnimalsShare", room.Lessons.BetweenAnimalsShare, 0.05, 0.45),
-            Within("room.json missedMoltChance", room.Growth.MissedMoltChance, 0.001, 0.5),
-            Within("room.json refusedInPremolt", room.Signs.RefusedInPremolt, 0.1, 0.99),
-            Within("room.json worthALookNights", room.Signs.WorthALookNights, 0, 365),
-            Within("room.json worthALookShare", room.Signs.WorthALookShare, 0, 1),
-            Within("room.json refusedPriorOffers", room.Signs.RefusedPriorOffers, 1, 1000),
-            Within("room.json appetitePrior", room.Signs.AppetitePrior, 0.1, 0.97),
-            Within("room.json longerThanNormal", room.Lessons.LongerThanNormal, 0.5, 0.999),
-            Within("room.json varietyShareLimit", room.Feeding.VarietyShareLimit, 0.05, 1),
-            Within("room.json lookWithoutSign", room.Signs.LookWithoutSign, 0.01, 1),
-            Within("room.json settleDays", room.Feeding.SettleDays, 0, 60),
-            Within("room.json appetiteMost", room.Signs.AppetiteMost, 0.5, 0.999),
-            Within("room.json appetiteLeast", room.Signs.AppetiteLeast, 0.001, 0.5),
-            Within("room.json premoltEdge", room.Signs.PremoltEdge, 1, 20),
-            Within("room.json imminentEdge", room.Signs.ImminentEdge, 1, 20),
-            Within("room.json slowestPace", room.Climate.SlowestPace, 0.001, 1),
-            Within("room.json fastestPace", room.Climate.FastestPace, 1, 20),
-            Within("room.json otherEndPriorWaits", room.Lessons.OtherEndPriorWaits, 0.1, 100),
-            Within("room.json coldFromSpread", room.Lessons.ColdFromSpread, 1, 90),
-            Within("room.json coldLasts", room.Lessons.ColdLasts, 1, 3),
-            Within("room.json coldLastsSpread", room.Lessons.ColdLastsSpread, 0.01, 1),
-            Within("room.json lastSensibleShare", room.Pairing.LastSensibleShare, 0.05, 1),
-            Within("room.json kinWarnAbove", room.Pairing.KinWarnAbove, 0.001, 1),
-            Within("room.json kinStopAbove", room.Pairing.KinStopAbove, room.Pairing.KinWarnAbove.Value, 1),
-            Within("room.json steerWarmthC", room.Pairing.SteerWarmthC, 0.5, 10),
-            Within("room.json steerFood", room.Pairing.SteerFood, 1.05, 3),
-            Within("room.json steerWorth", room.Pairing.SteerWorth, 0.01, 1),
-            Within("room.json eyeSeesOneIn", room.Nursery.EyeSeesOneIn, 1, 10),
-            Within("room.json bodiesScatter", room.Nursery.BodiesScatter, 0.01, 2),
-            Within("room.json worseFrom", room.Nursery.WorseFrom, 0.5, 5),
-            Within("room.json apartSeconds", room.Nursery.ApartSeconds, 1, 600),
-            Within("room.json takesUnknown", room.Nursery.TakesUnknown, 0.01, 0.99),
-            Within("room.json fliesEach", room.Nursery.FliesEach, 0.1, 50),
-            Within("room.json vialPitch", room.Nursery.VialPitch, 1, 3),
-            Within("room.json coldBelowC", room.Climate.ColdBelowC, -5, 15),
-            Within("room.json nightsTogether", room.Pairing.WarmUp.NightsTogether, 0.1, 30),
-            Within("room.json worthPairs", room.Pairing.WarmUp.WorthPairs, 0, 1),
-            Within("room.json massRatio", room.Plants.MassRatio, 1, 20),
-            Within("room.json spoilsSoft", room.Plants.SpoilsSoft, 1, 10),
-            Within("room.json spoilsWoody", room.Plants.SpoilsWoody, 1, 10),
-            Within("room.json readyBeforeDays", room.Plants.ReadyBeforeDays, 0, 30),
-            Ordered("room.json boxOf", room.Plants.BoxOf),
-            Within("room.json advisedHarvestShare", room.Colonies.AdvisedHarvestShare, 0, 1),
-            Within("room.json extraCadence", room.Pairing.FedAfter.ExtraCadence, 0.3, 1),
-            Within("room.json winterPriorPupae", room.Lessons.WinterPriorPupae, 0.1, 100),
-            Within("room.json anomalyDays", room.Climate.AnomalyDays, 1, 1000),
-            Within("room.json partShare", room.Lessons.PartShare, 0.001, 0.5),
-            Within("room.json withinWaits", room.Lessons.WithinWaits, 2, 200),
-            Within("room.json neighbourParts", room.Lessons.NeighbourParts, 0, 0.99),
-            Within("room.json oddWaitShare", room.Lessons.OddWaitShare, 0, 0.2),
-            Within("room.json missedMoltSpread", room.Lessons.MissedMoltSpread, 0.05, 1),
-            Within("room.json unforeseen", room.Lessons.Unforeseen, 0, 2),
-            Within("room.json oddWaitSpreads", room.Lessons.OddWaitSpreads, 1, 10),
-            Within("room.json adultUnmarked", room.Lessons.AdultUnmarked, 0, 1),
-            Within("room.json adultUnmarkedOnArrival", room.Lessons.AdultUnmarkedOnArrival, 0, 1),
-            Within("room.json adultSaidFrom", room.Lessons.AdultSaidFrom, 0, 1),
-            Within("room.json coldStillBegins", room.Lessons.ColdStillBegins, 0, 300),
-            Within("room.json missedMoltShare", room.Lessons.MissedMoltShare, 0, 0.5),
-            Within("room.json missedMoltWaits", room.Lessons.MissedMoltWaits, 1, 1000),
-            Within("room.json forecastSpeaksAbove", room.Signs.ForecastSpeaksAbove, 0.5, 0.99),
-            Within("room.json forecastDoubtsBelow", room.Signs.ForecastDoubtsBelow, 0, 1),
-            Rising("room.json unknownWait", room.Lessons.UnknownWait.Value),
-        }.OfType<Problem>();
 
     private static IEnumerable<Problem> CheckHush(RuleSet rules) =>
         Enum.GetValues<HushCause>()

@@ -128,18 +128,21 @@ function Entry({ field, value, error, onChange }: EntryProps) {
     return (
       <Field label={field.label} hint={field.hint} error={error}>
         {(p) => (
-          <input
-            {...p}
-            type="file"
-            accept="image/jpeg,image/png,image/webp"
-            className="field py-2"
-            onChange={(e) => {
-              const file = e.target.files?.[0];
-              if (file !== undefined) {
-                void addressOf(file).then(onChange);
-              }
-            }}
-          />
+          <>
+            <input
+              {...p}
+              type="file"
+              accept="image/jpeg,image/png,image/webp"
+              className="field py-2"
+              onChange={(e) => {
+                const file = e.target.files?.[0];
+                if (file !== undefined) {
+                  void addressOf(file).then(onChange);
+                }
+              }}
+            />
+            {value !== '' && <img src={value} alt="The picture you chose" className="mt-2 max-h-24" />}
+          </>
         )}
       </Field>
     );
