@@ -2303,6 +2303,7 @@ export interface components {
         };
         /**
          * @description Which school the room follows for feeding a female that was paired and is waiting for her brood.
+         * @default steady
          * @enum {unknown}
          */
         AfterPairingSchool: "steady" | "extra";
@@ -7920,8 +7921,8 @@ export interface components {
             firstMeal: components["schemas"]["FirstMealSchool"];
             /** @description School for cadence. */
             cadence: components["schemas"]["CadenceSchool"];
-            /** @description School for feeding a paired female. */
-            afterPairing: components["schemas"]["AfterPairingSchool"];
+            /** @description School for feeding a paired female; files of rooms from before it was asked have none. */
+            afterPairing?: components["schemas"]["AfterPairingSchool"];
         };
         /**
          * @description What a line of the round asks for.

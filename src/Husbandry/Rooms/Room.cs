@@ -13,7 +13,7 @@ namespace Husbandry.Rooms;
 /// <param name="Unit">Unit for lengths.</param>
 /// <param name="FirstMeal">School for first meals.</param>
 /// <param name="Cadence">School for cadence.</param>
-/// <param name="AfterPairing">School for feeding a paired female.</param>
+/// <param name="AfterPairing">School for feeding a paired female; files of rooms from before it was asked have none.</param>
 public sealed record RoomSettings(
     string RoomName,
     string KeeperName,
@@ -22,7 +22,7 @@ public sealed record RoomSettings(
     LengthUnit Unit,
     FirstMealSchool FirstMeal,
     CadenceSchool Cadence,
-    AfterPairingSchool AfterPairing
+    AfterPairingSchool AfterPairing = AfterPairingSchool.Steady
 )
 {
     private const int LongestRoomName = 80;

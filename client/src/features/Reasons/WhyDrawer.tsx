@@ -122,7 +122,7 @@ function settingOf(rule: string, school: string): Partial<Settings> | null {
     return { firstMeal: school as Settings['firstMeal'] };
   }
   if (rule.startsWith('room.pairing.fedAfter')) {
-    return { afterPairing: school as Settings['afterPairing'] };
+    return { afterPairing: school as NonNullable<Settings['afterPairing']> };
   }
   return rule.startsWith('group.cadence') ? { cadence: school as Settings['cadence'] } : null;
 }

@@ -135,7 +135,7 @@ function SettingsForm({ saved, change }: SettingsFormProps) {
             ['steady', 'Steady meals (our default)'],
             ['extra', 'A little extra'],
           ]}
-          value={settings.afterPairing}
+          value={settings.afterPairing ?? 'steady'}
           onChange={(afterPairing) => set({ afterPairing })}
         />
         <p className="max-w-[62ch] text-13 text-muted">
