@@ -7,6 +7,7 @@ using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 
 namespace Husbandry.Tests;
 
@@ -195,6 +196,9 @@ public class FeedingTests
         var schools = fit.Judge().Meal.Reasons.Single(r => r.Topic == "Paired").Schools;
         Assert.Equal(["steady", "extra"], schools.Select(s => s.Name));
         Assert.Equal([true, false], schools.Select(s => s.Chosen));
+        // Nothing is said of it once she has laid.
+        var laid = fit.With(0.5, new Ended(VigilKind.EggCase, VigilEnd.AsHoped));
+        Assert.DoesNotContain(laid.Judge().Meal.Reasons, r => r.Topic == "Paired");
     }
 
     [Theory]

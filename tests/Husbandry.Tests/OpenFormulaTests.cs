@@ -61,6 +61,7 @@ public class OpenFormulaTests
     [Fact]
     public void Without_a_recapture_only_chapman_says_something_and_with_all_the_marked_ones_are_all()
     {
+        // Source: Chapman (1951), worked by hand: 31 · 26 − 1; with every caught one marked the marked ones are all there are.
         var none = MarkRecapture.Of(30, 25, 0);
         Assert.Equal((null, 805.0), (none.LincolnPetersen, none.Chapman));
         var all = MarkRecapture.Of(40, 14, 14);

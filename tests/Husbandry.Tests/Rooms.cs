@@ -121,10 +121,10 @@ public sealed class Diary
     private RoomClimate climate = RoomClimate.Unread;
 
     /// <summary>What the thermometer showed on each of the last days.</summary>
-    public Diary ReadEachDay(int days, double celsius)
+    public Diary ReadEachDay(int days, double celsius, string zone = "A1")
     {
         climate = RoomClimate.Of(
-            Enumerable.Range(0, days + 1).Select(ago => new ClimateReading(Evening.AddDays(-ago), celsius))
+            Enumerable.Range(0, days + 1).Select(ago => new ClimateReading(Evening.AddDays(-ago), celsius, null, zone))
         );
         return this;
     }

@@ -217,7 +217,7 @@ public class TradeFacts
                     .With(100, new Chilled(true))
                     .With(5, new Watered(WaterKind.Mist))
                     .ReadEachDay(100, 19),
-            ["0 of 14 weeks"],
+            ["told to be in the cold, but warm", "0 of 14 weeks"],
             ["take it out", "by the calendar"],
             Food,
             []

@@ -53,7 +53,7 @@ public class WarmUpTests
         p => p50 * Math.Exp(sigma * Normal.InvCDF(0, 1, p));
 
     private static PupaToWarm Pupa(Sex sex, double after, double life, int earliest = 0, double sigma = 0.18) =>
-        new(sex, earliest, LogNormalOf(after, sigma), LogNormalOf(life, 0.25));
+        new(sex, earliest, 1, LogNormalOf(after, sigma), LogNormalOf(life, 0.25));
 
     [Fact]
     public void Males_that_would_be_dead_are_held_back()
@@ -78,6 +78,15 @@ public class WarmUpTests
         Assert.All(Enumerable.Range(0, 3), k => Assert.True(plan.Days[k] >= pupae[k].EarliestDay));
         Assert.Equal(0, WarmUpPlan.Of([Pupa(Sex.Male, 22, 6)], Rules).Pairs);
         Assert.Equal(0, WarmUpPlan.Of([], Rules).Pairs);
+    }
+
+    [Fact]
+    public void Pupae_that_die_make_no_pairs()
+    {
+        PupaToWarm Of(Sex sex) => Pupa(sex, 30, 40) with { Emerges = 0.8 };
+        var plan = WarmUpPlan.Of([Of(Sex.Male), Of(Sex.Female)], Rules);
+        // Both come out in 0.8² of the seasons, and live long enough to meet in nearly all of these.
+        Assert.Equal(0.64, plan.Pairs, 0.07);
     }
 
     /// <summary>

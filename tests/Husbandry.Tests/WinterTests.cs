@@ -30,6 +30,22 @@ public class WinterTests
     }
 
     [Fact]
+    public void A_warm_room_tells_nothing_of_the_refrigerator_in_it_and_a_cold_one_is_the_winter()
+    {
+        Diary In(double celsius, string zone) => Pupa().With(100, new Chilled(true)).ReadEachDay(100, celsius, zone);
+        var fridge = In(21, "");
+        Assert.Equal((0, 0, 100), (Of(fridge)!.Days.DoneDays, Of(fridge)!.WarmDays, Of(fridge)!.Days.UnreadDays));
+        Assert.True(Of(fridge)!.IsDoneUnread);
+        Assert.Contains("by the calendar", fridge.Judge().Phase.Summary, StringComparison.Ordinal);
+        Assert.True(Of(In(5, ""))!.IsDone);
+        // Read at its own shelf it is where it lies, and no winter.
+        var shelf = In(21, "A1");
+        Assert.True(Of(shelf)!.IsReadWarm);
+        Assert.Contains("no winter is counted", shelf.Judge().Phase.Summary, StringComparison.Ordinal);
+        Assert.Contains(CareAct.Ship, shelf.Judge().Hush.Never);
+    }
+
+    [Fact]
     public void Who_was_taken_out_too_early_is_told_so_and_nothing_that_was_not_read_is_held_against_it()
     {
         var early = Pupa().With(70, new Chilled(true)).With(20, new Chilled(false)).ReadEachDay(70, 4);

@@ -133,6 +133,10 @@ public sealed class RoomClimate
         return (within, known);
     }
 
+    /// <summary>Whether something is read at a place itself, on its shelf or in its rack, and not only in the room at large.</summary>
+    /// <param name="place">The place.</param>
+    public bool IsReadAt(Place place) => ZoneOf(place) is { Length: > 0 };
+
     /// <summary>What was read where an enclosure stood, day by day; none on days on which nothing was. The last counts once it was read.</summary>
     /// <param name="stays">Where it stood, in order.</param>
     /// <param name="from">The day after this one is the first.</param>

@@ -50,7 +50,7 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
     private static double ByPairing(Subject subject, Answer<Condition> condition, List<Reason> why)
     {
         var (standing, school) = (subject.Standing, subject.Room.Settings.AfterPairing);
-        if (standing is { IsMany: true } or not { Details.Sex: Sex.Female } || !standing.PairingsNow.Any())
+        if (standing.IsMany || standing.Vigils.OpenOf(VigilKind.EggCase) is null)
         {
             return 1;
         }

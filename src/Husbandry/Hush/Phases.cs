@@ -159,6 +159,8 @@ public static class Phases
         : winter.IsCutShort
             ? $"A pupa, taken out after {winter.Text} weeks of cold: it may lie over or not emerge. Leave it be, neither dry nor wet."
         : winter.IsDone ? "A pupa, its cold behind it: leave it be, neither dry nor wet."
+        : winter.IsReadWarm
+            ? $"Told to be in the cold, but mostly more than {Wording.Plain(winter.BelowC)} °C is read where it stands: no winter is counted. If it lies in a refrigerator, give that a place of its own, move the pupa there, and write the temperature down."
         : winter.IsDoneUnread
             ? $"A pupa in the cold for long enough by the calendar, but only {winter.Text} weeks were read as cold: look at the thermometer beside it before it is taken out."
         : winter.IsCold ? $"A pupa in its winter cold, {winter.Text} weeks done: leave it be."

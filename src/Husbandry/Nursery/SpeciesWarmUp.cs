@@ -130,7 +130,7 @@ public sealed record SpeciesWarmUp(
             told.Count < known.Count
                 ? $"{SaysOf(planned, plan, room)} {known.Count - told.Count} more are planned when these are out."
                 : SaysOf(planned, plan, room),
-            WhyOf(told, rules)
+            WhyOf(told, pupae.Average(p => p.Emerges), rules)
         );
     }
 
@@ -140,7 +140,8 @@ public sealed record SpeciesWarmUp(
     /// </summary>
     private static PupaToWarm Pupa(Subject s)
     {
-        var left = OpenWait.Of(s, s.Standing.Vigils.OpenOf(VigilKind.Emergence)!).Hoped.Left;
+        var wait = OpenWait.Of(s, s.Standing.Vigils.OpenOf(VigilKind.Emergence)!);
+        var left = wait.Hoped.Left;
         var earlier = s.Profile.Larvae?.MalesEarlierDays.Value ?? 0;
         var shift = s.Standing.Details.Sex == Sex.Male ? -earlier / 2 : earlier / 2;
         var pace = s.PaceAhead;
@@ -151,6 +152,7 @@ public sealed record SpeciesWarmUp(
         return new PupaToWarm(
             s.Standing.Details.Sex,
             WinterWeeks.Of(s)!.Days.MissingDays,
+            wait.Chances[0],
             share => Math.Max(LeastDays, pace.Ahead(left.Quantile(share)).Value + shift),
             share => new RemainingWait(lives, EffectiveDays.Zero).Quantile(share).Value
         );
@@ -172,7 +174,7 @@ public sealed record SpeciesWarmUp(
             : $"Females {Nights(Sex.Female)}, males {Nights(Sex.Male)}: {Told(plan.Pairs)} pairs to be expected, instead of {Told(plan.PairsAtOnce)} if all are taken out on {room.Wording.Date(room.Tonight.AddDays(plan.AtOnceDay))}.";
     }
 
-    private static List<Reason> WhyOf(List<Subject> told, WarmUpRules rules)
+    private static List<Reason> WhyOf(List<Subject> told, double emerge, WarmUpRules rules)
     {
         var s = told[0];
         var why = new List<Reason>
@@ -190,7 +192,7 @@ public sealed record SpeciesWarmUp(
             rules.Seasons.Because(
                 "Seasons",
                 "room.pairing.warmUp.seasons",
-                $"{rules.Seasons.Value} seasons are drawn from the forecasts and lives of these {told.Count} pupae; the pairs are the mean of the largest matchings, told by other seasons than those by which the nights were chosen."
+                $"{rules.Seasons.Value} seasons are drawn from the forecasts and lives of these {told.Count} pupae, of which {100 * emerge:0} in 100 come out at all; the pairs are the mean of the largest matchings, told by other seasons than those by which the nights were chosen."
             ),
         };
         if (s.Profile.Larvae?.MalesEarlierDays is { Value: > 0 } earlier)

@@ -5,11 +5,13 @@ namespace Husbandry.Pairing;
 /// <summary>A pupa whose warm days may begin on a day of the keeper's choice.</summary>
 /// <param name="Sex">Female or male.</param>
 /// <param name="EarliestDay">First day from now on which it may be taken out: its winter must be over.</param>
-/// <param name="EmergesAfter">Days from being taken out until it emerges by the share (0–1) of such pupae that are out by then.</param>
+/// <param name="Emerges">Chance (0–1) that it emerges at all.</param>
+/// <param name="EmergesAfter">Days from being taken out until it emerges, if it does, by the share (0–1) of such pupae that are out by then.</param>
 /// <param name="Lives">Days that it lives then, by share.</param>
 public sealed record PupaToWarm(
     Sex Sex,
     int EarliestDay,
+    double Emerges,
     Func<double, double> EmergesAfter,
     Func<double, double> Lives
 );
@@ -89,11 +91,12 @@ public sealed record WarmUpPlan(IReadOnlyList<int> Days, double Pairs, double Pa
         public static Season Draw(IReadOnlyList<PupaToWarm> pupae, int seasons, int seed)
         {
             var random = new Random(seed);
-            double[] Drawn(Func<double, double> quantile)
+            double[] Drawn(Func<double, double> quantile, double chance = 1)
             {
                 var values = Enumerable
                     .Range(0, seasons)
-                    .Select(k => quantile((k + random.NextDouble()) / seasons))
+                    .Select(k => (k + random.NextDouble()) / seasons)
+                    .Select(p => p < chance ? quantile(p / chance) : double.PositiveInfinity)
                     .ToArray();
                 random.Shuffle(values);
                 return values;
@@ -101,7 +104,7 @@ public sealed record WarmUpPlan(IReadOnlyList<int> Days, double Pairs, double Pa
 
             return new Season(
                 pupae,
-                [.. pupae.Select(p => Drawn(p.EmergesAfter))],
+                [.. pupae.Select(p => Drawn(p.EmergesAfter, p.Emerges))],
                 [.. pupae.Select(p => Drawn(p.Lives))]
             );
         }

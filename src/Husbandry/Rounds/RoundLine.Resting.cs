@@ -28,6 +28,8 @@ public sealed partial record RoundLine
             : j.Phase.Value == Phase.Pupa && WinterWeeks.Of(s) is { IsCold: true } winter
                 ? winter.IsDone
                         ? $"pupa: {winter.Text} weeks of cold done, take it out when its food or its mate will be there"
+                    : winter.IsReadWarm
+                        ? $"pupa: told to be in the cold, but warm where it stands: {winter.Text} weeks done"
                     : winter.IsDoneUnread
                         ? $"pupa: long enough in the cold by the calendar, read as cold {winter.Text} weeks: look at the thermometer beside it"
                     : $"pupa in its winter cold: {winter.Text} weeks done"

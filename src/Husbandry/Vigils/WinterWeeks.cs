@@ -34,6 +34,9 @@ public sealed record WinterWeeks(
     /// <summary>Days that were read too warm: they do not count, and undo nothing.</summary>
     public int WarmDays => MeansC.Count(c => c > BelowC);
 
+    /// <summary>Whether it is told to be in the cold, and what is read where it stands is mostly warm.</summary>
+    public bool IsReadWarm => IsCold && WarmDays > Days.DoneDays;
+
     /// <summary>
     /// Whether it has had what it needs. What the keeper took out counts as done: nobody can say better when it was enough.
     /// </summary>
@@ -58,7 +61,7 @@ public sealed record WinterWeeks(
                     ? $"{WarmDays} day{(WarmDays == 1 ? " was" : "s were")} too warm (up to {MeansC.Max():0.#} °C): they undo nothing, and do not count."
                     : "",
                 Days.UnreadDays > 0 && !IsDone
-                    ? $"On {Days.UnreadDays} day{(Days.UnreadDays == 1 ? "" : "s")} nothing was read there: write down what a thermometer beside it shows."
+                    ? $"On {Days.UnreadDays} day{(Days.UnreadDays == 1 ? "" : "s")} nothing was read there: write down what a thermometer beside it shows, as a reading of its place."
                     : "",
             }.Where(t => t.Length > 0)
         );
@@ -84,6 +87,12 @@ public sealed record WinterWeeks(
         var (room, chill) = (subject.Room, subject.Standing.Vigils.Chill);
         var below = rest.BelowC ?? room.Rules.Room.Climate.ColdBelowC.Value;
         var read = chill is null ? [] : room.Climate.ReadBetween(subject.Stays, chill.From, chill.To ?? room.Now);
+        if (!room.Climate.IsReadAt(subject.Stays[^1].Place) && !read.Any(c => c <= below))
+        {
+            // A warm room tells nothing of the refrigerator that stands in it.
+            read = [.. read.Select(_ => (double?)null)];
+        }
+
         return new WinterWeeks(
             read,
             ChillClock.Of(read, below, (int)Math.Ceiling(rest.ChillWeeks * Week)),
