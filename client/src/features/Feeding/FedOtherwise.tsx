@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { Refusal, type AnimalView, type Schemas } from '../../api/client';
 import { useFedOtherwise } from './queries';
 import { Dialog } from '../../ui/Dialog';
-import { dateRange, shortDate, toDays } from '../../ui/dates';
+import { fromDays, dateRange, shortDate, toDays } from '../../ui/dates';
 import { Measured } from '../../ui/Measured';
 import { TextField } from '../../ui/Field';
 
@@ -176,7 +176,7 @@ function Lives({
         tonight
       </text>
       <text x={width - 4} y="93" textAnchor="end" className="fill-muted!">
-        {shortDate(new Date(end * 86_400_000).toISOString().slice(0, 10), tonight)}
+        {shortDate(fromDays(end), tonight)}
       </text>
     </svg>
   );

@@ -4,7 +4,7 @@ interface Props {
   belowC: number;
 }
 
-/** Every day of a winter as one thin mark: cold, too warm, or not read. */
+/** Every day of a winter as one thin mark: cold, too warm (longer) or not read (a dot). */
 export function DayStrip({ meansC, belowC }: Props) {
   const width = 220;
   const each = width / meansC.length;
@@ -22,8 +22,8 @@ export function DayStrip({ meansC, belowC }: Props) {
           key={k}
           x={k * each}
           width={Math.max(0.6, each - 0.3)}
-          y={c === null ? 6 : 2}
-          height={c === null ? 2 : 10}
+          y={c === null ? 6 : c <= belowC ? 3 : 0}
+          height={c === null ? 2 : c <= belowC ? 8 : 14}
           fill={c === null ? 'var(--edge)' : c <= belowC ? 'var(--moss)' : 'var(--ember)'}
         />
       ))}

@@ -1,6 +1,6 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
-import { shortDate } from '../../ui/dates';
+import { fromDays, shortDate, toDays } from '../../ui/dates';
 import { WhyButton } from '../../ui/WhyButton';
 import { type WhyAnimal, useWhy } from '../Reasons/WhyContext';
 import { LeafDays } from './LeafDays';
@@ -12,6 +12,13 @@ const grams = (g: number) =>
 
 const within = (gramsByDay: readonly number[], nights: number) =>
   gramsByDay.slice(0, nights).reduce((sum, g) => sum + g, 0);
+
+/** When most is eaten in a day, and how much. */
+function mostOf(gramsByDay: readonly number[], tonight: string): string {
+  const most = Math.max(...gramsByDay);
+  const on = fromDays(toDays(tonight) + gramsByDay.indexOf(most));
+  return `the most in a day: ${grams(most)}, about ${shortDate(on, tonight)}`;
+}
 
 /** Who eats leaf, how much of it, and in how many boxes they are kept. */
 export function Leaf({ larvae, tonight }: { larvae: readonly Larvae[]; tonight: string }) {
@@ -68,6 +75,9 @@ export function Leaf({ larvae, tonight }: { larvae: readonly Larvae[]; tonight: 
                     : `${grams(within(leaf.gramsByDay, 7))} within a week, ${grams(within(leaf.gramsByDay, 28))} within four`}
                 </small>
                 <LeafDays grams={leaf.gramsByDay} />
+                {within(leaf.gramsByDay, 28) >= 1 && (
+                  <small className="block text-13 text-muted">{mostOf(leaf.gramsByDay, tonight)}</small>
+                )}
               </span>
               <span className="text-13 text-soft">
                 {leaf.hosts.join(', ')}

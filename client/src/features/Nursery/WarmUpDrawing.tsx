@@ -1,6 +1,6 @@
 import { scaleLinear } from 'd3-scale';
 import type { Schemas } from '../../api/client';
-import { shortDate, toDays } from '../../ui/dates';
+import { fromDays, shortDate, toDays } from '../../ui/dates';
 
 const [width, row, left, right] = [560, 22, 96, 548];
 
@@ -15,8 +15,7 @@ export function WarmUpDrawing({ pupae, tonight }: Props) {
   const last = Math.max(...pupae.map((p) => Math.max(day(p.livesTo), day(p.emergesTo)))) + 2;
   const x = scaleLinear([0, last], [left, right]);
   const base = pupae.length * row + 6;
-  const dateOn = (ahead: number) =>
-    new Date((toDays(tonight) + ahead) * 86_400_000).toISOString().slice(0, 10);
+  const dateOn = (ahead: number) => fromDays(toDays(tonight) + ahead);
   return (
     <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Nights out of the cold, drawn">
       <svg
