@@ -39,7 +39,7 @@ internal static class LarderBenchmark
                 var loaded = watch.Elapsed;
                 watch.Restart();
                 var needs = RoomNeeds.Of(standings, room);
-                LarderPlan.Of(needs.Needs, LarderStanding.Empty, [], needs.Enclosures, room);
+                LarderPlan.Of(needs.Needs, LarderStanding.Empty, [], needs.Enclosures, needs.Eaters, room);
                 if (run > 0)
                 {
                     loading.Add(loaded);

@@ -243,7 +243,7 @@ public class LarderSimulationTests
             : (int)Math.Ceiling(eaten);
 
     private static LarderPlan Plan(int day, IEnumerable<FoodNeed> needs, List<LarderEntry> larder, List<FoodFed> fed) =>
-        LarderPlan.Of(needs, Fold(larder), fed, new Dictionary<string, int>(), On(day));
+        LarderPlan.Of(needs, Fold(larder), fed, new Dictionary<string, int>(), [], On(day));
 
     private static LarderStanding Fold(List<LarderEntry> larder) => LarderStanding.Fold(larder, RuleSet.Shipped);
 

@@ -102,6 +102,7 @@ public class AgreementTests
                             or RoundAct.CountYoung
                             or RoundAct.LookAgain
                             or RoundAct.LookForWeb
+                            or RoundAct.TellSex
                             or RoundAct.PairAgain
                         ? RoundLine.ForAnotherHand(j)
                         : line;

@@ -3,6 +3,7 @@ using Husbandry.Growth;
 using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Pairing;
+using Husbandry.Plants;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;
@@ -62,6 +63,9 @@ internal static class AnyStock
         r => new GaveBirth(Guid.NewGuid(), 1 + r.Next(40), "the sac", new Place("F", 1, 2)),
         r => new CaseTaken(Guid.NewGuid(), "the sac", new Place("F", 1, 3), Eggs: r.Next(2) == 0 ? 30 : null),
         r => new SecondLook(r.Next(3)),
+        r => new HostChosen(r.Next(2) == 0 ? "oak" : "nettle", r.Next(2) == 0),
+        r => new Promised(r.Next(2) == 0 ? "Ada" : "Ben", r.Next(9)),
+        r => new Capped(r.Next(3) == 0 ? null : r.Next(60)),
         r => new Divided(1 + r.Next(20)),
         r => new VialsMolted([1 + r.Next(20), 21 + r.Next(5)]),
         r => new VialsMolted([.. Enumerable.Range(1, 1 + r.Next(20))]),

@@ -30,7 +30,15 @@ public class LarderTests
         LarderStanding? larder = null,
         IReadOnlyList<FoodFed>? fed = null,
         Room? room = null
-    ) => LarderPlan.Of(needs, larder ?? LarderStanding.Empty, fed ?? [], new Dictionary<string, int>(), room ?? Room());
+    ) =>
+        LarderPlan.Of(
+            needs,
+            larder ?? LarderStanding.Empty,
+            fed ?? [],
+            new Dictionary<string, int>(),
+            [],
+            room ?? Room()
+        );
 
     private static List<FoodNeed> Every(FoodKey food, double amount, double days = 1) =>
         [
@@ -209,7 +217,7 @@ public class LarderTests
         var room = Room();
         var larder = Larder((7, new GoodsCounted("marine-salt", 1000)));
         var goods = LarderPlan
-            .Of([], larder, [], new Dictionary<string, int> { ["hermit-crab"] = 2 }, room)
+            .Of([], larder, [], new Dictionary<string, int> { ["hermit-crab"] = 2 }, [], room)
             .Goods.Single(g => g.GoodsId == "marine-salt");
         // Two tanks take 140 g a week.
         Assert.Equal(860, goods.OnHand!.Value, 1e-6);
@@ -229,6 +237,7 @@ public class LarderTests
             larder,
             [],
             new Dictionary<string, int> { ["hermit-crab"] = 1, ["isopod"] = 4 },
+            [],
             Room()
         );
         Assert.All(

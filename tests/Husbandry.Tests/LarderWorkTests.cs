@@ -24,7 +24,7 @@ public class LarderWorkTests
             ),
             RuleSet.Shipped
         );
-        return LarderWork.Of(larder, LarderPlan.Of(needs, larder, [], new Dictionary<string, int>(), room), room);
+        return LarderWork.Of(larder, LarderPlan.Of(needs, larder, [], new Dictionary<string, int>(), [], room), room);
     }
 
     private static CultureStarted Flies(Guid id, int pots = 1) => new(id, "fruit-fly-small", pots);

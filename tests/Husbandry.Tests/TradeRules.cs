@@ -63,6 +63,9 @@ public class TradeRules
     [InlineData("hierodula-membranacea", 5, SexEvidence.Segments, null)]
     [InlineData("hierodula-membranacea", 4, SexEvidence.Segments, null)]
     [InlineData("tliltocatl-albopilosus", 6, SexEvidence.Pectines, "not told so")]
+    [InlineData("papilio-machaon", 2, SexEvidence.Antennae, "The sex of Papilio machaon is not told so")]
+    [InlineData("papilio-machaon", 2, SexEvidence.AdultMarks, "claspers")]
+    [InlineData("samia-ricini", 2, SexEvidence.Antennae, "through the case")]
     public void Sex_is_told_by_what_shows_and_not_too_early(string species, int molts, SexEvidence by, string? refused)
     {
         var diary = new Diary(species, Sex.Unknown, molts: molts).With(3, new Measured(BodyPart.Body, 25));

@@ -3,6 +3,7 @@ using Husbandry.Growth;
 using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Pairing;
+using Husbandry.Plants;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;
@@ -135,6 +136,11 @@ public class WordingTests
             { new Divided(40, "30 mL vials"), "divided into 40 vials: 30 mL vials" },
             { new VialsMolted([3, 7]), "molted: no. 3, 7" },
             { new Ended(VigilKind.Young, VigilEnd.Otherwise, Loss: CaseLoss.Eaten), "lost her brood (eaten)" },
+            { new Promised("Ada", 6), "6 promised to Ada" },
+            { new Promised("Ada", 0), "no longer promised to Ada" },
+            { new Capped(40), "40 young are wanted, no more" },
+            { new Capped(), "all young are wanted" },
+            { new HostChosen("oak"), "fed with oak from now on" },
             { new SecondLook(2), "looked a second time: 2 found, the rest are lost" },
             {
                 new Graded([new VialGrade(3, SizeGrade.Runt), new VialGrade(1, SizeGrade.Fast, 9)]),

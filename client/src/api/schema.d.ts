@@ -1717,7 +1717,7 @@ export interface components {
             address: string;
         };
         /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"] | components["schemas"]["ActCaseTaken"] | components["schemas"]["ActSecondLook"] | components["schemas"]["ActDivided"] | components["schemas"]["ActVialsMolted"] | components["schemas"]["ActGraded"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"] | components["schemas"]["ActCaseTaken"] | components["schemas"]["ActSecondLook"] | components["schemas"]["ActDivided"] | components["schemas"]["ActVialsMolted"] | components["schemas"]["ActGraded"] | components["schemas"]["ActPromised"] | components["schemas"]["ActCapped"] | components["schemas"]["ActHostChosen"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
@@ -1734,6 +1734,16 @@ export interface components {
             /**
              * Format: int32
              * @description Of many: how many of them; when left out all, but one for what buries itself.
+             */
+            count?: null | number;
+        };
+        /** @description The keeper says how many young are wanted, before they are laid or later: what is beyond that is not reared. */
+        ActCapped: {
+            /** @enum {string} */
+            kind: "capped";
+            /**
+             * Format: int32
+             * @description How many, those promised among them; all of them when left out.
              */
             count?: null | number;
         };
@@ -1930,6 +1940,18 @@ export interface components {
             /** @enum {string} */
             kind: "handled";
             care: components["schemas"]["CareAct"];
+        };
+        /** @description The plant that larvae are fed with from now on, or that eggs are going to be. */
+        ActHostChosen: {
+            /** @enum {string} */
+            kind: "hostChosen";
+            /** @description Its name, 1–60 characters. */
+            plant: string;
+            /**
+             * @description Whether that stands although they are not known to take it, or do not change midway.
+             * @default false
+             */
+            anyway: boolean;
         };
         /** @description What it lives in from now on. */
         ActHoused: {
@@ -2184,6 +2206,18 @@ export interface components {
             /** @description What the tank was called; noted when it is written. */
             tank?: null | string;
         };
+        /** @description Young were promised to somebody: the waiting list of a brood, of an egg case or of a mother to be. */
+        ActPromised: {
+            /** @enum {string} */
+            kind: "promised";
+            /** @description To whom, in the keeper's words. */
+            to: string;
+            /**
+             * Format: int32
+             * @description How many in all that are still owed to that name; 0 takes the promise back.
+             */
+            count: number;
+        };
         /** @description Tonight's work at this enclosure was put off. */
         ActPutOff: {
             /** @enum {string} */
@@ -2402,7 +2436,7 @@ export interface components {
          * @description What a line of the almanac is about.
          * @enum {unknown}
          */
-        AlmanacKind: "molt" | "firstMeal" | "wait" | "chore" | "season" | "booking" | "quarantine";
+        AlmanacKind: "molt" | "firstMeal" | "wait" | "chore" | "season" | "booking" | "quarantine" | "apart";
         /** @description The weeks ahead as bands. */
         AlmanacPlan: {
             /**
@@ -2483,6 +2517,8 @@ export interface components {
             moltsLeft: components["schemas"]["AnswerOfMoltsLeft"];
             pictures: components["schemas"]["PictureEvent"][];
             sexTold: components["schemas"]["SexEvent"][];
+            /** @description By what its sex can be told tonight. */
+            sexShowsBy: components["schemas"]["SexEvidence"][];
             hush: components["schemas"]["HushLine"][];
             cares: {
                 [key: string]: string;
@@ -2569,6 +2605,14 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
         };
         /** @description A computed value together with what it follows from. */
+        AnswerOfHandOn: {
+            value: null | components["schemas"]["HandOn"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
         AnswerOfHerRace: {
             value: null | components["schemas"]["HerRace"];
             /** @description The judgement in one plain sentence. */
@@ -2629,6 +2673,14 @@ export interface components {
         AnswerOfPhase: {
             /** @description The value. */
             value: components["schemas"]["Phase"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfPlantOutlook: {
+            value: null | components["schemas"]["PlantOutlook"];
             /** @description The judgement in one plain sentence. */
             summary: string;
             /** @description The steps that led to it, most telling first. */
@@ -2729,6 +2781,8 @@ export interface components {
             vials: number;
             /** @description Of what kind. */
             vial: string;
+            /** @description Cleaners that go into them before, in words; none where none do. */
+            seed: null | string;
             /**
              * Format: double
              * @description Length of shelf for all of them in one row.
@@ -2910,6 +2964,12 @@ export interface components {
              * @description How many.
              */
             count: number;
+            before?: null | components["schemas"]["BodyCondition"];
+            /**
+             * Format: date-time
+             * @description Her first meal after it; none while she has not eaten.
+             */
+            ateAt?: null | string;
         };
         /**
          * @description How well fed an animal looks, by eye.
@@ -3053,8 +3113,10 @@ export interface components {
              * @description Animals in them.
              */
             animals: number;
-            /** @description The same for each origin apart, where there are two. */
+            /** @description The same for each origin apart, where there are two: bred here, from the wild, bought. */
             byOrigin: components["schemas"]["EarlierBroods"][];
+            /** @description The same for each way of rearing apart, where there are two: with the mother, or taken from her. */
+            byRearing: components["schemas"]["EarlierBroods"][];
             /**
              * Format: int32
              * @description As many were lost since the instar at which it stands out most, or in all.
@@ -3095,11 +3157,6 @@ export interface components {
             /** @description Why. */
             why: components["schemas"]["Reason"][];
         };
-        /**
-         * @description Whence a brood is.
-         * @enum {unknown}
-         */
-        BroodOrigin: "bredHere" | "fromElsewhere";
         /** @description How many there are of a brood, and how sure that is. */
         BroodRange: {
             /**
@@ -4159,10 +4216,10 @@ export interface components {
             /** @description Fingerprint of the room's root (SHA-256), to be compared with what a phone shows. */
             fingerprint: null | string;
         };
-        /** @description Earlier broods of one origin, taken together. */
+        /** @description Earlier broods of one origin or one way of rearing, taken together. */
         EarlierBroods: {
-            /** @description Whence they are. */
-            origin: components["schemas"]["BroodOrigin"];
+            /** @description Which, in two or three words: "bred here", "eggs taken from her". */
+            of: string;
             /**
              * Format: int32
              * @description How many.
@@ -4289,7 +4346,7 @@ export interface components {
             chances: number[];
         };
         /** @enum {unknown} */
-        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | "secondLook" | "caseTaken" | "divided" | "vialsMolted" | "graded" | null;
+        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | "secondLook" | "caseTaken" | "divided" | "vialsMolted" | "graded" | "promised" | "capped" | "hostChosen" | null;
         /** @description One piece of evidence. */
         Evidence: {
             /** @description The sign, `clean-look` or `meal`. */
@@ -4775,7 +4832,6 @@ export interface components {
             /** @description Whether its forelegs decide how large prey may be. */
             holdsWithForelegs: boolean;
             waterWays: components["schemas"]["WaterWay"][];
-            sexing: components["schemas"]["SexEvidence"][];
         };
         /** @description Straight-line growth of ln length on instar. */
         GrowthFit: {
@@ -4962,6 +5018,51 @@ export interface components {
             by: string;
             /** Format: int32 */
             entries: number;
+        };
+        /** @description How many young are spoken for, how many there will be to hand on, and what is too many. */
+        HandOn: {
+            /** @description To whom how many are still owed. */
+            promises: components["schemas"]["PromiseEvent"][];
+            /**
+             * Format: int32
+             * @description In all.
+             */
+            promised: number;
+            /**
+             * Format: int32
+             * @description How many are to be reared at all; none while nobody has said.
+             */
+            wanted: null | number;
+            /**
+             * Format: int32
+             * @description Hardly fewer will be there to hand on.
+             */
+            low: null | number;
+            /**
+             * Format: int32
+             * @description Nor more; none of both where nobody can say.
+             */
+            high: null | number;
+            /**
+             * Format: date
+             * @description Night from which they may leave, likely; none where that is now, or nobody can say.
+             */
+            leaveFrom: null | string;
+            /**
+             * Format: date
+             * @description Latest likely such night.
+             */
+            leaveTo: null | string;
+            /**
+             * Format: int32
+             * @description So many more are promised than will hardly be there.
+             */
+            lacking: number;
+            /**
+             * Format: int32
+             * @description So many more are there, or to come, than are wanted.
+             */
+            beyond: number;
         };
         /** @description A tub from which animals are taken. */
         HarvestRequest: {
@@ -5575,7 +5676,7 @@ export interface components {
             printer: components["schemas"]["PrinterView"];
         };
         /** @description What happened in the larder, one record per kind; only ever added to. */
-        LarderAct: components["schemas"]["LarderActFoodCounted"] | components["schemas"]["LarderActFoodGained"] | components["schemas"]["LarderActFoodLost"] | components["schemas"]["LarderActCultureStarted"] | components["schemas"]["LarderActCultureSplit"] | components["schemas"]["LarderActCultureChilled"] | components["schemas"]["LarderActMitesSeen"] | components["schemas"]["LarderActCultureEnded"] | components["schemas"]["LarderActOrderPlaced"] | components["schemas"]["LarderActOrderArrived"] | components["schemas"]["LarderActOrderCancelled"] | components["schemas"]["LarderActGoodsCounted"] | components["schemas"]["LarderActLarderWithdrawn"];
+        LarderAct: components["schemas"]["LarderActFoodCounted"] | components["schemas"]["LarderActFoodGained"] | components["schemas"]["LarderActFoodLost"] | components["schemas"]["LarderActCultureStarted"] | components["schemas"]["LarderActCultureSplit"] | components["schemas"]["LarderActCultureChilled"] | components["schemas"]["LarderActMitesSeen"] | components["schemas"]["LarderActCultureEnded"] | components["schemas"]["LarderActOrderPlaced"] | components["schemas"]["LarderActOrderArrived"] | components["schemas"]["LarderActOrderCancelled"] | components["schemas"]["LarderActGoodsCounted"] | components["schemas"]["LarderActPlantAdded"] | components["schemas"]["LarderActPlantSeen"] | components["schemas"]["LarderActPlantCut"] | components["schemas"]["LarderActPlantWatered"] | components["schemas"]["LarderActPlantEnded"] | components["schemas"]["LarderActLarderWithdrawn"];
         /** @description A culture was put into the cold, or taken out of it. */
         LarderActCultureChilled: {
             /** @enum {string} */
@@ -5705,6 +5806,92 @@ export interface components {
              */
             promisedOn: string;
         };
+        /** @description A food plant came into the pantry. */
+        LarderActPlantAdded: {
+            /** @enum {string} */
+            kind: "plantAdded";
+            /**
+             * Format: uuid
+             * @description Id made by the client.
+             */
+            plantId: string;
+            /** @description Its name, as the food plants of the larvae are called. */
+            plant: string;
+            /** @description In what form. */
+            form: components["schemas"]["PlantForm"];
+            /** @description Soft or woody leaf. */
+            leaf: components["schemas"]["LeafKind"];
+            /**
+             * Format: double
+             * @description Leaf on it, or cut, g; 0 for a place outside.
+             */
+            grams: number;
+            /**
+             * Format: double
+             * @description Of a pot: leaf that grows again in a week, g; by the rulebook when left out.
+             */
+            regrowthGPerWeek?: null | number;
+            /**
+             * Format: double
+             * @description Of a pot: days between two waterings; by the rulebook when left out.
+             */
+            waterEveryDays?: null | number;
+            /**
+             * @description Of cut leaf: whether it was washed before it went into the bag.
+             * @default false
+             */
+            isWashed: boolean;
+            /** @description Where it stands or grows, in the keeper's words. */
+            where?: null | string;
+        };
+        /** @description Leaf was taken from a plant: fed at once, or bagged for later. */
+        LarderActPlantCut: {
+            /** @enum {string} */
+            kind: "plantCut";
+            /**
+             * Format: uuid
+             * @description From which.
+             */
+            plantId: string;
+            /**
+             * Format: double
+             * @description How much, g.
+             */
+            grams: number;
+            /**
+             * Format: uuid
+             * @description Id of the bag it went into; none when it was fed at once.
+             */
+            cutId?: null | string;
+            /**
+             * @description Whether it was washed before it went into the bag.
+             * @default false
+             */
+            isWashed: boolean;
+        };
+        /** @description A plant is no more: used up, foul, died, or given away. */
+        LarderActPlantEnded: {
+            /** @enum {string} */
+            kind: "plantEnded";
+            /** Format: uuid */
+            plantId: string;
+        };
+        /** @description Somebody looked how much leaf is on a pot, or left of what was cut. */
+        LarderActPlantSeen: {
+            /** @enum {string} */
+            kind: "plantSeen";
+            /** Format: uuid */
+            plantId: string;
+            /** Format: double */
+            grams: number;
+        };
+        /** @description A pot was watered. */
+        LarderActPlantWatered: {
+            /** @enum {string} */
+            kind: "plantWatered";
+            /** Format: uuid */
+            plantId: string;
+        };
         /**
          * @description What the larder plan asks for.
          * @enum {unknown}
@@ -5728,6 +5915,8 @@ export interface components {
             steps: components["schemas"]["LarderStep"][];
             /** @description What is used up besides food. */
             goods: components["schemas"]["GoodsOutlook"][];
+            /** @description Food plants of larvae, the first to run short first. */
+            plants: components["schemas"]["AnswerOfPlantOutlook"][];
         };
         /** @description An entry for the larder. */
         LarderRequest: {
@@ -5776,7 +5965,7 @@ export interface components {
          * @description What is to be done at the larder on a round.
          * @enum {unknown}
          */
-        LarderTask: "throwAway" | "outOfCold" | "start" | "order";
+        LarderTask: "throwAway" | "outOfCold" | "start" | "order" | "waterPlant" | "throwLeaf" | "cutLeaf" | "buyPlant";
         /** @description The larder tonight. */
         LarderView: {
             /** Format: date */
@@ -5791,6 +5980,10 @@ export interface components {
             orders: components["schemas"]["OrderView"][];
             supplier: components["schemas"]["SupplierOffer"][];
             bench: components["schemas"]["BenchRoutine"];
+            /** @description Food plants that are there, by name. */
+            plants: components["schemas"]["PlantView"][];
+            /** @description Names of plants that larvae of the rulebook take, for the form. */
+            hosts: string[];
             journal: components["schemas"]["LarderLine"][];
         };
         /** @description Work at the larder that falls on a night, found from the cultures and the plan, not planned by the keeper. */
@@ -5826,6 +6019,11 @@ export interface components {
             minutes: number;
             /** @description What that rests on. */
             reasons: components["schemas"]["Reason"][];
+            /**
+             * Format: uuid
+             * @description Which food plant; none where it is not about one that is there.
+             */
+            plantId?: null | string;
         };
         /** @description Something was written into the larder's journal. */
         LarderWritten: {
@@ -5917,6 +6115,31 @@ export interface components {
              */
             shareOfLastInstar: number;
         };
+        /** @description Larvae, or eggs that will be, that eat a plant. */
+        LeafEater: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            stockId: string;
+            /** @description Their name. */
+            name: string;
+            /** @description Where they stand. */
+            place: components["schemas"]["Place"];
+            /** @description The plant they are fed with, or are best begun on. */
+            plant: string;
+            /** @description Whether that is on record, rather than the first that the rulebook names. */
+            isOnRecord: boolean;
+            /** @description Soft or woody leaf. */
+            leaf: components["schemas"]["LeafKind"];
+            /** @description Leaf for each night from tonight on, g. */
+            gramsByDay: number[];
+            /**
+             * Format: date
+             * @description Of eggs: night by which leaf must be there.
+             */
+            readyOn: null | string;
+        };
         /**
          * @description How long a leaf stays fit to eat.
          * @enum {unknown}
@@ -5946,6 +6169,10 @@ export interface components {
              * @description Night on which the last of it is eaten, at the present warmth.
              */
             pupates: string;
+            /** @description The plant they are fed with: as on record, else the first that the rulebook names. */
+            host: string;
+            /** @description Whether that is on record. */
+            isHostOnRecord: boolean;
             /** @description Plants that they take. */
             hosts: string[];
             /** @description Whether they take another of them midway. */
@@ -6678,6 +6905,8 @@ export interface components {
             /** @description When they go apart; none where they may stay together. */
             apart: components["schemas"]["AnswerOfApart"];
             molt: null | components["schemas"]["VigilForecast"];
+            /** @description What is to become of them; none where nothing was promised or capped. */
+            handOn: components["schemas"]["AnswerOfHandOn"];
             /**
              * Format: date
              * @description Night on which they were graded last.
@@ -6727,6 +6956,8 @@ export interface components {
             now: string;
             /** @description Whether she may be paired again, in a sentence. */
             ready: string;
+            /** @description How that went with mothers of her kind before, in words; empty where nobody knows. */
+            others: string;
         };
         /** @description An egg case, a clutch or a brooding mother of which something is awaited. */
         NurseryWait: {
@@ -6767,6 +6998,15 @@ export interface components {
             fathers: components["schemas"]["PossibleFather"][];
             /** @description How such waits of its species ended here, in words; empty while none has. */
             record: string;
+            /**
+             * Format: int32
+             * @description Nights on which somebody looked since it began.
+             */
+            looks: number;
+            /** @description Whether young of it can be promised. */
+            mayBePromised: boolean;
+            /** @description What is to become of the young; none where nothing was promised or capped. */
+            handOn: components["schemas"]["AnswerOfHandOn"];
         };
         /** @description Food that was offered. */
         Offer: {
@@ -7308,6 +7548,94 @@ export interface components {
             /** @description What is awaited of it around that night, in words; empty for nothing. */
             awaited: string;
         };
+        /**
+         * @description In what form a food plant is there.
+         * @enum {unknown}
+         */
+        PlantForm: "pot" | "cut" | "site";
+        /** @description One food plant: how much of it is there, how much is going to be eaten, and when it runs short. */
+        PlantOutlook: {
+            /** @description Its name. */
+            plant: string;
+            /**
+             * Format: double
+             * @description Leaf there tonight, g.
+             */
+            grams: number;
+            /**
+             * Format: double
+             * @description Leaf that its pots grow in a week, g.
+             */
+            growsGPerWeek: number;
+            /**
+             * Format: int32
+             * @description Pots of it.
+             */
+            pots: number;
+            /** @description Whether a place outside is known. */
+            hasSite: boolean;
+            /** @description Who eats it. */
+            eaters: components["schemas"]["LeafEater"][];
+            /** @description Leaf that is eaten of it night by night, g. */
+            gramsByDay: number[];
+            /** @description Leaf that is left after each night, g. */
+            leftByDay: number[];
+            /**
+             * Format: date
+             * @description First night on which it does not suffice; none when it does, or is cut outside.
+             */
+            shortOn: null | string;
+            /**
+             * Format: int32
+             * @description As many full pots are lacking at the worst.
+             */
+            potsShort: number;
+            /**
+             * Format: date
+             * @description Last night on which a pot can be bought in time.
+             */
+            buyBy: null | string;
+            /**
+             * Format: date
+             * @description Last night on which it can be sown in time; none when that is over.
+             */
+            sowBy: null | string;
+            /**
+             * Format: double
+             * @description Leaf to be cut outside for the nights that cut leaf keeps, g; 0 where none is lacking or no place is known.
+             */
+            cutGrams: number;
+            /**
+             * Format: date
+             * @description Night by which the first of it must be there, where only eggs wait for it.
+             */
+            readyOn: null | string;
+        };
+        /** @description A food plant as shown. */
+        PlantView: {
+            /** Format: uuid */
+            id: string;
+            plant: string;
+            form: components["schemas"]["PlantForm"];
+            leaf: components["schemas"]["LeafKind"];
+            /**
+             * Format: double
+             * @description Leaf on it tonight, g; none of a place outside.
+             */
+            grams: null | number;
+            /**
+             * Format: date
+             * @description Of a pot: night on which it is to be watered.
+             */
+            waterOn: null | string;
+            /**
+             * Format: date
+             * @description Of cut leaf: night until which it keeps.
+             */
+            keepsUntil: null | string;
+            isWashed: boolean;
+            where: null | string;
+        };
         /** @description A tub counted by marking and catching again. */
         PopulationRequest: {
             /**
@@ -7527,6 +7855,26 @@ export interface components {
             status?: null | number;
             detail?: null | string;
             instance?: null | string;
+        };
+        /** @description Young promised to somebody. */
+        PromiseEvent: {
+            /**
+             * Format: uuid
+             * @description The entry that says so.
+             */
+            entryId: string;
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /** @description To whom, in the keeper's words. */
+            to: string;
+            /**
+             * Format: int32
+             * @description How many are still owed.
+             */
+            count: number;
         };
         /** @description Vials whose animals get records of their own, all or none. */
         PromoteRequest: {
@@ -7928,7 +8276,7 @@ export interface components {
          * @description What a line of the round asks for.
          * @enum {unknown}
          */
-        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask" | "askBack" | "giveBack" | "tend" | "partThem" | "lookForWeb" | "pairAgain" | "putApart" | "countYoung" | "lookAgain";
+        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask" | "askBack" | "giveBack" | "tend" | "partThem" | "lookForWeb" | "pairAgain" | "tellSex" | "putApart" | "countYoung" | "lookAgain";
         /** @description Where the round was left. */
         RoundBreak: {
             place: components["schemas"]["Place"];
@@ -8656,6 +9004,17 @@ export interface components {
          * @enum {unknown}
          */
         SexEvidence: "shedSkin" | "furrow" | "adultMarks" | "looks" | "segments" | "pores" | "pectines" | "antennae";
+        /** @description From when on a mark tells the sex. */
+        SexingRule: {
+            fromStage: null | components["schemas"]["Stage"];
+            /**
+             * Format: int32
+             * @description The instar; none where the stage decides.
+             */
+            fromInstar: null | number;
+            /** @description The sentence a keeper reads who looked too early. */
+            why: components["schemas"]["RuleOfstring"];
+        };
         /** @description A rule with what the rulebook itself says, when the keeper has changed it. */
         SheetLine: {
             /** @description The rule as it holds. */
@@ -9114,6 +9473,10 @@ export interface components {
             pupatesIn?: null | components["schemas"]["RuleOfstring"];
             pairing?: null | components["schemas"]["SpeciesPairing"];
             larvae?: null | components["schemas"]["LarvaRules"];
+            /** @description By what its sex is told and from when on, where that is not as in its group. */
+            sexing?: null | {
+                [key: string]: components["schemas"]["SexingRule"];
+            };
         };
         /** @description Everything the rulebook says of a species. */
         SpeciesSheet: {
@@ -9268,6 +9631,7 @@ export interface components {
             /** @description The line or locality that it belongs to, in the keeper's words, 1–60 characters; lines are not mixed. */
             line?: null | string;
             borrowed?: null | components["schemas"]["Borrowed"];
+            wild?: null | components["schemas"]["WildFind"];
         };
         /**
          * @description What kind of thing is kept.
@@ -10095,6 +10459,15 @@ export interface components {
              * @description What they weigh together, 0.001 to 10,000,000 mg.
              */
             mg: number;
+        };
+        /** @description Where an animal, eggs or larvae were found outside. */
+        WildFind: {
+            /** @description The place, in the keeper's words, 1–60 characters: where released ones may go back to. */
+            place: string;
+            /** @description Plant it sat on, 1–60 characters; none where it was on none. */
+            host?: null | string;
+            /** @description Why that was lawful, in the keeper's words, at most 200 characters. */
+            permit?: null | string;
         };
     };
     responses: never;

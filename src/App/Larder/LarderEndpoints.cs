@@ -78,6 +78,19 @@ public static class LarderEndpoints
                     room.Rules.Larder.ChillLookMinutes.Value
                 ),
                 [
+                    .. standing
+                        .Plants.Where(p => p.IsThere)
+                        .OrderBy(p => p.Plant, StringComparer.OrdinalIgnoreCase)
+                        .ThenBy(p => p.Since)
+                        .Select(p => PlantView.Of(p, room)),
+                ],
+                [
+                    .. room
+                        .Rules.Species.SelectMany(s => s.Larvae?.Hosts.Value ?? [])
+                        .Distinct(StringComparer.OrdinalIgnoreCase)
+                        .Order(StringComparer.OrdinalIgnoreCase),
+                ],
+                [
                     .. entries
                         .Where(e => e.Act is not LarderWithdrawn && !gone.Contains(e.Id))
                         .OrderByDescending(e => e.At)
@@ -90,7 +103,14 @@ public static class LarderEndpoints
                                     e.At,
                                     e.WrittenBy,
                                     LarderText.Of(e.Act, standing, room.Rules),
-                                    i == 0 || e.Act is FoodCounted or FoodGained or FoodLost or GoodsCounted
+                                    i == 0
+                                        || e.Act
+                                            is FoodCounted
+                                                or FoodGained
+                                                or FoodLost
+                                                or GoodsCounted
+                                                or PlantSeen
+                                                or PlantWatered
                                 )
                         ),
                 ]

@@ -29,6 +29,7 @@ public sealed class LarderPlanner(JournalReader reader, LarderStore store, RoomC
         }
 
         var fed = await store.FedAsync(larder, room, cancel);
-        return (LarderPlan.Of(kept.Needs.Needs, larder, fed, kept.Needs.Enclosures, room), kept.Needs.Unsized, larder);
+        var (needs, enclosures, unsized, eaters) = kept.Needs;
+        return (LarderPlan.Of(needs, larder, fed, enclosures, eaters, room), unsized, larder);
     }
 }

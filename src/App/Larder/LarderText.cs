@@ -27,7 +27,14 @@ internal static class LarderText
             OrderCancelled => "an order given up",
             GoodsCounted g =>
                 $"counted {g.Quantity.ToString("0.#", CultureInfo.InvariantCulture)} {rules.Larder.GoodsOf(g.GoodsId)?.Unit} of {rules.Larder.GoodsOf(g.GoodsId)?.Name ?? g.GoodsId}",
-            _ => "taken back",
+            PlantAdded p => $"{p.Plant} {FormOf(p.Form)}{(p.Grams > 0 ? $", {Grams(p.Grams)} of leaf" : "")}",
+            PlantSeen p => $"{Plant(p.PlantId, larder)}: {Grams(p.Grams)} of leaf left",
+            PlantCut p =>
+                $"{Grams(p.Grams)} taken from the {Plant(p.PlantId, larder)}{(p.CutId is null ? "" : ", bagged and cold")}",
+            PlantWatered p => $"{Plant(p.PlantId, larder)} watered",
+            PlantEnded p => $"{Plant(p.PlantId, larder)} used up or thrown away",
+            LarderWithdrawn => "taken back",
+            _ => throw new ArgumentOutOfRangeException(nameof(act), act, "No words for such an entry."),
         };
 
     /// <summary>One line of an order, such as "50 small crickets".</summary>
@@ -60,6 +67,20 @@ internal static class LarderText
         larder.Cultures.FirstOrDefault(c => c.Id == culture) is { } found
             ? $"pot of {rules.Feeder(found.FeederId)?.Plural ?? found.FeederId}"
             : "pot";
+
+    private static string Grams(double grams) => $"{grams.ToString("0.#", CultureInfo.InvariantCulture)} g";
+
+    private static string Plant(Guid id, LarderStanding larder) =>
+        larder.Plants.FirstOrDefault(p => p.Id == id) is { } plant ? plant.Plant : "plant";
+
+    private static string FormOf(PlantForm form) =>
+        form switch
+        {
+            PlantForm.Pot => "in a pot",
+            PlantForm.Cut => "cut",
+            PlantForm.Site => "at a place outside",
+            _ => throw new ArgumentOutOfRangeException(nameof(form), form, "No words for such a form."),
+        };
 
     private static string Ended(CultureEnd end) =>
         end switch

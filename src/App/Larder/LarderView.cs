@@ -109,6 +109,39 @@ public sealed record LarderLine(Guid EntryId, DateTimeOffset At, string WrittenB
 /// <summary>How flies are made ready at the bench.</summary>
 public sealed record BenchRoutine(double ChillFromMinutes, double ChillToMinutes, double LookEveryMinutes);
 
+/// <summary>A food plant as shown.</summary>
+/// <param name="Grams">Leaf on it tonight, g; none of a place outside.</param>
+/// <param name="WaterOn">Of a pot: night on which it is to be watered.</param>
+/// <param name="KeepsUntil">Of cut leaf: night until which it keeps.</param>
+public sealed record PlantView(
+    Guid Id,
+    string Plant,
+    PlantForm Form,
+    LeafKind Leaf,
+    double? Grams,
+    DateOnly? WaterOn,
+    DateOnly? KeepsUntil,
+    bool IsWashed,
+    string? Where
+)
+{
+    internal static PlantView Of(PantryPlant plant, Husbandry.Rooms.Room room)
+    {
+        var rules = room.Rules.Room.Plants;
+        return new PlantView(
+            plant.Id,
+            plant.Plant,
+            plant.Form,
+            plant.Leaf,
+            plant.Form == PlantForm.Site ? null : plant.GramsOn(room.Now, rules),
+            plant.WaterDue(rules) is { } due ? room.Clock.NightOf(due) : null,
+            plant.KeepsUntil(rules) is { } until ? room.Clock.NightOf(until) : null,
+            plant.IsWashed,
+            plant.Where
+        );
+    }
+}
+
 /// <summary>A feeder of the catalogue.</summary>
 /// <param name="Own">Whether the keeper added it.</param>
 /// <param name="MassMg">Dry mass of one of each class; none for food that is no animal.</param>
@@ -116,6 +149,8 @@ public sealed record FeederView(FeederRules Feeder, bool Own, IReadOnlyList<doub
 
 /// <summary>The larder tonight.</summary>
 /// <param name="Unsized">Enclosures whose meals cannot be planned, since their size is not known.</param>
+/// <param name="Plants">Food plants that are there, by name.</param>
+/// <param name="Hosts">Names of plants that larvae of the rulebook take, for the form.</param>
 public sealed record LarderView(
     DateOnly Tonight,
     LarderPlan Plan,
@@ -124,5 +159,7 @@ public sealed record LarderView(
     IReadOnlyList<OrderView> Orders,
     IReadOnlyList<SupplierOffer> Supplier,
     BenchRoutine Bench,
+    IReadOnlyList<PlantView> Plants,
+    IReadOnlyList<string> Hosts,
     IReadOnlyList<LarderLine> Journal
 );

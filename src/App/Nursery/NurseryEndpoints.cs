@@ -76,7 +76,7 @@ public static class NurseryEndpoints
                         .ThenBy(b => b.Place, room.Layout.WalkingOrder()),
                 ],
                 [
-                    .. here.Select(MotherOf)
+                    .. here.Select(j => MotherOf(j, all.Values))
                         .OfType<NurseryMother>()
                         .OrderByDescending(m => m.Since)
                         .ThenBy(m => m.Name, StringComparer.Ordinal),
@@ -215,10 +215,22 @@ public static class NurseryEndpoints
                 taken is null ? null : began.AddDays((int)taken.Low),
                 taken is null ? null : began.AddDays((int)taken.High),
                 FathersOf(s, wait, all),
-                NurseryRecord.Of(s, wait.Vigil, all.Values)
+                NurseryRecord.Of(s, wait.Vigil, all.Values),
+                LooksSince(s, wait),
+                PromisedEntry.MayBePromised(s),
+                HandOn.Of(s, null, null)
             );
         }
     }
+
+    /// <summary>Nights on which somebody looked since a wait began: each look is a chance to be disturbed, or to find mold.</summary>
+    private static int LooksSince(Subject s, Husbandry.Journal.VigilEvent wait) =>
+        s
+            .Standing.Vigils.CleanLooks.Concat(s.Standing.Vigils.Signs.Select(sign => sign.At))
+            .Where(at => at >= wait.Began.To)
+            .Select(s.Night)
+            .Distinct()
+            .Count();
 
     /// <summary>Who may be the father of what is awaited: by her pairings, or those of the mother it was taken from.</summary>
     private static IReadOnlyList<PossibleFather> FathersOf(
@@ -231,7 +243,7 @@ public static class NurseryEndpoints
             ? PossibleFather.Of(mother, wait.Began.To)
         : [];
 
-    private static NurseryMother? MotherOf(Judgement j)
+    private static NurseryMother? MotherOf(Judgement j, IEnumerable<Subject> all)
     {
         var s = j.Subject;
         if (
@@ -249,21 +261,19 @@ public static class NurseryEndpoints
             return null;
         }
 
-        // Only the last look at her is kept: it tells of before when nobody has looked since.
-        var looked = s.Standing.Growth.ConditionByEye;
-        var meal = s.Standing.Feeding.Meals.FirstOrDefault(m => m.At > last.At);
         return new NurseryMother(
             s.Standing.StockId,
             s.Standing.Details.Nickname,
             s.SpeciesName,
             s.Place,
             since,
-            meal is null ? null : s.Night(meal.At),
-            looked is { } seen && seen.At < last.At ? ConditionSeenEntry.Word(seen.Condition) : null,
+            last.AteAt is { } ate ? s.Night(ate) : null,
+            last.Before is { } before ? ConditionSeenEntry.Word(before) : null,
             j.Condition.Value.Word == ConditionWord.Unknown
                 ? "not looked at since"
                 : Condition.Text(j.Condition.Value.Word),
-            s.Profile.Pairing is null ? "" : Candidate.Of(j.Mate).Readiness.Says
+            s.Profile.Pairing is null ? "" : Candidate.Of(j.Mate).Readiness.Says,
+            MotherAfter.Of(s, all)
         );
     }
 
@@ -296,6 +306,7 @@ public static class NurseryEndpoints
             measure.Value?.IsWorse == true,
             j.Apart,
             j.Molt.Value,
+            HandOn.Of(s, j.Molt.Value, j.Size.Value),
             s.Standing.Tray.Gradings is [.., var last] ? s.Night(last.At) : null
         );
     }

@@ -19,6 +19,9 @@ namespace App.Nursery;
 /// <param name="TakenTo">Night until which.</param>
 /// <param name="Fathers">Who may be the father, the likeliest first.</param>
 /// <param name="Record">How such waits of its species ended here, in words; empty while none has.</param>
+/// <param name="Looks">Nights on which somebody looked since it began.</param>
+/// <param name="MayBePromised">Whether young of it can be promised.</param>
+/// <param name="HandOn">What is to become of the young; none where nothing was promised or capped.</param>
 public sealed record NurseryWait(
     Guid StockId,
     string Name,
@@ -35,7 +38,10 @@ public sealed record NurseryWait(
     DateOnly? TakenFrom,
     DateOnly? TakenTo,
     IReadOnlyList<PossibleFather> Fathers,
-    string Record
+    string Record,
+    int Looks,
+    bool MayBePromised,
+    Answer<HandOn?> HandOn
 );
 
 /// <summary>A brood at the nursery.</summary>
@@ -47,6 +53,7 @@ public sealed record NurseryWait(
 /// <param name="IsWorse">Whether more were lost than usual.</param>
 /// <param name="Apart">When they go apart; none where they may stay together.</param>
 /// <param name="Molt">Their next molt.</param>
+/// <param name="HandOn">What is to become of them; none where nothing was promised or capped.</param>
 /// <param name="GradedOn">Night on which they were graded last.</param>
 public sealed record NurseryBrood(
     Guid StockId,
@@ -64,6 +71,7 @@ public sealed record NurseryBrood(
     bool IsWorse,
     Answer<Apart?> Apart,
     VigilForecast? Molt,
+    Answer<HandOn?> HandOn,
     DateOnly? GradedOn
 );
 
@@ -73,6 +81,7 @@ public sealed record NurseryBrood(
 /// <param name="Before">How well fed she was when it began, by eye; none where nobody looked.</param>
 /// <param name="Now">How well fed she is now.</param>
 /// <param name="Ready">Whether she may be paired again, in a sentence.</param>
+/// <param name="Others">How that went with mothers of her kind before, in words; empty where nobody knows.</param>
 public sealed record NurseryMother(
     Guid StockId,
     string Name,
@@ -82,7 +91,8 @@ public sealed record NurseryMother(
     DateOnly? AteOn,
     string? Before,
     string Now,
-    string Ready
+    string Ready,
+    string Others
 );
 
 /// <summary>Everything in the nursery.</summary>

@@ -29,8 +29,7 @@ public sealed record GroupView(
     bool Colonial,
     bool Shared,
     bool HoldsWithForelegs,
-    IReadOnlyList<WaterWay> WaterWays,
-    IReadOnlyList<SexEvidence> Sexing
+    IReadOnlyList<WaterWay> WaterWays
 );
 
 /// <summary>One end of a wait, as a keeper says it.</summary>
@@ -86,8 +85,7 @@ public static class RulebookEndpoints
             g.IsColonial,
             g.Shared.Value,
             g.Feeding.Prey?.HeldByForelegs.Value == true,
-            [.. g.Stages.Select(w => w.WaterWay.Value).Distinct()],
-            [.. g.Growth.Sexing.Keys]
+            [.. g.Stages.Select(w => w.WaterWay.Value).Distinct()]
         );
 
     private static IResult SchemaOf(string name) =>

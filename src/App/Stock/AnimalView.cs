@@ -66,6 +66,7 @@ public sealed record InmateView(
 
 /// <summary>Everything on an animal's page.</summary>
 /// <param name="Seen">Number of its newest entry, told back with what is written.</param>
+/// <param name="SexShowsBy">By what its sex can be told tonight.</param>
 /// <param name="InVials">Numbers of the vials of a brood that are in use.</param>
 public sealed record AnimalView(
     Guid StockId,
@@ -112,6 +113,7 @@ public sealed record AnimalView(
     Answer<MoltsLeft?> MoltsLeft,
     IReadOnlyList<PictureEvent> Pictures,
     IReadOnlyList<SexEvent> SexTold,
+    IReadOnlyList<Husbandry.Rulebook.SexEvidence> SexShowsBy,
     IReadOnlyList<HushLine> Hush,
     IReadOnlyDictionary<Husbandry.Rulebook.CareAct, string> Cares,
     IReadOnlyList<Reason> HushReasons,
@@ -185,6 +187,7 @@ public sealed record AnimalView(
             j.MoltsLeft,
             standing.Growth.Pictures,
             standing.Growth.SexTold,
+            [.. SexTelling.Showing(s, j.Stage.Value, s.Instar).Select(m => m.Key)],
             j.Hush.Lines,
             CareWords.Of(j),
             j.HushReasons,

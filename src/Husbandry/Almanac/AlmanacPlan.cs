@@ -29,6 +29,9 @@ public enum AlmanacKind
 
     /// <summary>New stock standing apart.</summary>
     Quarantine,
+
+    /// <summary>The young of a brood are put apart, each alone.</summary>
+    Apart,
 }
 
 /// <summary>One band of the almanac: something expected within a range of nights.</summary>
@@ -131,6 +134,22 @@ public sealed record AlmanacPlan(
                 band.From,
                 band.Likely,
                 band.To,
+                g.IsHushed
+            );
+        }
+
+        if (g.Waits.Apart is { } apart)
+        {
+            yield return new AlmanacBand(
+                $"{g.StockId:N}-apart",
+                AlmanacKind.Apart,
+                g.StockId,
+                g.Where.Place.ShelfCode,
+                Who(g),
+                "each alone",
+                apart.From,
+                null,
+                apart.To,
                 g.IsHushed
             );
         }

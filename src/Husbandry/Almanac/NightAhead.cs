@@ -87,6 +87,11 @@ public sealed record NightAhead(
             g.Waits.Band is { } band && (night == band.From || night == band.Likely)
                 ? $"{band.Label} about {room.Wording.Date(band.Likely)} ({room.Wording.Dates(band.From, band.To)})"
                 : "";
+        if (g.Waits.Apart is { } apart && apart.From == night)
+        {
+            awaited = $"{(awaited.Length == 0 ? "" : $"{awaited}; ")}each alone from now on: {apart.What}";
+        }
+
         return care.Count > 0 || awaited.Length > 0
             ? new PlannedLine(g.StockId, g.Where.Place, g.Who.Name, g.Who.Species, care, awaited)
             : null;

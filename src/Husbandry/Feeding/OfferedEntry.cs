@@ -71,6 +71,7 @@ public sealed class OfferedEntry() : EntryDefinition<Offered>("offered")
                     Taken = Taken(feeding, act),
                     FoodIn = FoodIn(feeding, offer),
                 },
+                Births = standing.BirthsAfterMeal(offer.At),
             }
             : standing with
             {

@@ -45,13 +45,12 @@ public sealed class SexSeenEntry() : EntryDefinition<SexSeen>("sexSeen")
         }
 
         var subject = Subject.Of(standing, at.Room);
-        if (subject.Group.Growth.Sexing.GetValueOrDefault(act.By) is not { } rule)
+        var marks = SexTelling.Marks(subject);
+        if (marks.GetValueOrDefault(act.By) is not { } rule)
         {
-            var known = string.Join(", ", subject.Group.Growth.Sexing.Keys.Select(Noun));
-            yield return new Problem(
-                "act.by",
-                $"The sex of a {subject.Group.One} is not told so. It is told by: {known}."
-            );
+            var known = string.Join(", ", marks.Keys.Select(Noun));
+            var whose = subject.Profile.Sexing is null ? $"a {subject.Group.One}" : subject.SpeciesName;
+            yield return new Problem("act.by", $"The sex of {whose} is not told so. It is told by: {known}.");
             yield break;
         }
 
@@ -62,10 +61,7 @@ public sealed class SexSeenEntry() : EntryDefinition<SexSeen>("sexSeen")
                 ? StageReading.Of(subject, BodySize.Of(subject).Value).Value
                 : StageReading.Then(subject, molts);
         var instar = standing.MoltsBeforeRecord + molts + subject.Group.InstarAtHatching;
-        var early = rule.FromInstar is { } from
-            ? then != Stage.Adult && (instar is { } now ? now < from : then == Stage.Sling)
-            : Order(then) < Order(rule.FromStage ?? Stage.Sling);
-        if (early)
+        if (!SexTelling.Shows(rule, then, instar))
         {
             yield return new Problem("act.by", $"Too early to tell: {rule.Why.Value}");
         }
@@ -77,18 +73,6 @@ public sealed class SexSeenEntry() : EntryDefinition<SexSeen>("sexSeen")
 
     /// <inheritdoc/>
     protected override bool IsHistory(SexSeen act) => true;
-
-    private static int Order(Stage stage) =>
-        stage switch
-        {
-            Stage.Egg => 0,
-            Stage.Sling => 1,
-            Stage.Juvenile => 2,
-            Stage.SubAdult => 3,
-            Stage.Pupa => 4,
-            Stage.Adult => 5,
-            _ => throw new ArgumentOutOfRangeException(nameof(stage), stage, "No place for such a stage."),
-        };
 
     private static string Word(Sex sex) =>
         sex switch

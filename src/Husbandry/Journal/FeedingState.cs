@@ -106,6 +106,11 @@ public sealed record OfferEvent(Guid EntryId, DateTimeOffset At, Offer Offer);
 /// <param name="At">When it last did.</param>
 public sealed record VialEvent(int Number, int Times, DateTimeOffset At);
 
+/// <summary>The plant that larvae are fed with.</summary>
+/// <param name="At">Since when.</param>
+/// <param name="Plant">Its name.</param>
+public sealed record HostEvent(DateTimeOffset At, string Plant);
+
 /// <summary>A food that was taken whole at least once.</summary>
 public sealed record TakenFood(string FeederId, string SizeClassId, int Times);
 
@@ -116,13 +121,15 @@ public sealed record TakenFood(string FeederId, string SizeClassId, int Times);
 /// <param name="FoodIn">Offers of which some is still in the enclosure, one for each food, oldest first.</param>
 /// <param name="Taken">Foods that it has taken whole.</param>
 /// <param name="ClearedAt">When leftovers were last taken out.</param>
+/// <param name="Host">The plant that larvae are fed with; none while nobody has said.</param>
 public sealed record FeedingState(
     IReadOnlyList<OfferEvent> Meals,
     IReadOnlyList<OfferEvent> Untaken,
     IReadOnlyList<VialEvent> Vials,
     IReadOnlyList<OfferEvent> FoodIn,
     IReadOnlyList<TakenFood> Taken,
-    DateTimeOffset? ClearedAt
+    DateTimeOffset? ClearedAt,
+    HostEvent? Host = null
 )
 {
     /// <summary>How many of the last meals are remembered; variety and appetite look no further back.</summary>

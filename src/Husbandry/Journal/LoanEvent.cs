@@ -13,4 +13,13 @@ public sealed record LoanEvent(DateTimeOffset At, string To, Guid? ContactId, Da
 /// <param name="YoungId">The stock that they began.</param>
 /// <param name="Young">What that was called.</param>
 /// <param name="Count">How many.</param>
-public sealed record BirthEvent(DateTimeOffset At, Guid YoungId, string Young, int Count);
+/// <param name="Before">How well fed she looked when that was last looked at before; none where nobody had.</param>
+/// <param name="AteAt">Her first meal after it; none while she has not eaten.</param>
+public sealed record BirthEvent(
+    DateTimeOffset At,
+    Guid YoungId,
+    string Young,
+    int Count,
+    BodyCondition? Before = null,
+    DateTimeOffset? AteAt = null
+);

@@ -43,6 +43,7 @@ public sealed record TendedEvent(string Task, DateTimeOffset At)
 /// <param name="Births">Young that it had, in order.</param>
 /// <param name="Tray">Of a brood in numbered vials: vial by vial.</param>
 /// <param name="Kept">Of an egg case kept apart from its mother: how.</param>
+/// <param name="HandOn">What is to become of its young: promised, and how many are wanted.</param>
 /// <param name="Loan">With whom it is for a time; none while it is here.</param>
 /// <param name="PutOffUntil">Night until which the work was put off.</param>
 /// <param name="Departure">How it left, if it did.</param>
@@ -66,13 +67,14 @@ public sealed record Standing(
     IReadOnlyList<BirthEvent> Births,
     TrayState Tray,
     KeptCase? Kept,
+    HandOnState HandOn,
     LoanEvent? Loan,
     DateOnly? PutOffUntil,
     DepartureEvent? Departure
 )
 {
     /// <summary>Changes with the shape of this record and its parts, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 20;
+    public const int Shape = 21;
 
     /// <summary>With a task of the upkeep done at an instant.</summary>
     public Standing WithTended(string task, DateTimeOffset at) =>
@@ -114,6 +116,20 @@ public sealed record Standing(
                 Tray = Tray.Without(empty),
                 Feeding = Feeding with { Vials = [.. Feeding.Vials.Where(v => v.Number != empty)] },
             };
+
+    /// <summary>The state with young that it had, or eggs that were taken from it; what was promised of them goes with them.</summary>
+    public Standing WithBirth(BirthEvent birth) =>
+        this with
+        {
+            Births = [.. Births, birth with { Before = Growth.ConditionByEye?.Condition }],
+            HandOn = HandOnState.Empty,
+        };
+
+    /// <summary>Births after a meal at an instant: it is her first after the last of them, where none was before.</summary>
+    public IReadOnlyList<BirthEvent> BirthsAfterMeal(DateTimeOffset at) =>
+        Births is [.., { AteAt: null } last] && at > last.At
+            ? [.. Births.SkipLast(1), last with { AteAt = at }]
+            : Births;
 
     /// <summary>Signs seen since the last molt.</summary>
     [JsonIgnore]
@@ -200,6 +216,7 @@ public sealed record Standing(
             Births: [],
             TrayState.Empty,
             Kept: null,
+            HandOnState.Empty,
             Loan: null,
             PutOffUntil: null,
             Departure: null

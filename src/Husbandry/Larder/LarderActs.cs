@@ -17,6 +17,11 @@ namespace Husbandry.Larder;
 [JsonDerivedType(typeof(OrderArrived), "orderArrived")]
 [JsonDerivedType(typeof(OrderCancelled), "orderCancelled")]
 [JsonDerivedType(typeof(GoodsCounted), "goodsCounted")]
+[JsonDerivedType(typeof(PlantAdded), "plantAdded")]
+[JsonDerivedType(typeof(PlantSeen), "plantSeen")]
+[JsonDerivedType(typeof(PlantCut), "plantCut")]
+[JsonDerivedType(typeof(PlantWatered), "plantWatered")]
+[JsonDerivedType(typeof(PlantEnded), "plantEnded")]
 [JsonDerivedType(typeof(LarderWithdrawn), "larderWithdrawn")]
 public abstract record LarderAct;
 

@@ -1,3 +1,4 @@
+using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
@@ -44,10 +45,12 @@ public sealed record FoodFed(FoodKey Food, DateTimeOffset At, double Quantity);
 /// <param name="Foods">Every food that is needed or there, the first to run short first.</param>
 /// <param name="Steps">What to do, the most urgent first.</param>
 /// <param name="Goods">What is used up besides food.</param>
+/// <param name="Plants">Food plants of larvae, the first to run short first.</param>
 public sealed record LarderPlan(
     IReadOnlyList<FoodOutlook> Foods,
     IReadOnlyList<LarderStep> Steps,
-    IReadOnlyList<GoodsOutlook> Goods
+    IReadOnlyList<GoodsOutlook> Goods,
+    IReadOnlyList<Answer<PlantOutlook>> Plants
 )
 {
     /// <summary>Standard normal quantile that one in ten passes.</summary>
@@ -58,12 +61,14 @@ public sealed record LarderPlan(
     /// <param name="larder">What is there, growing and on its way.</param>
     /// <param name="fed">What was fed since the foods were counted.</param>
     /// <param name="enclosures">Enclosures by group, for what is used up besides food.</param>
+    /// <param name="eaters">Larvae and eggs that need leaf.</param>
     /// <param name="room">Rules, climate and tonight.</param>
     public static LarderPlan Of(
         IEnumerable<FoodNeed> needs,
         LarderStanding larder,
         IReadOnlyList<FoodFed> fed,
         IReadOnlyDictionary<string, int> enclosures,
+        IReadOnlyList<LeafEater> eaters,
         Room room
     )
     {
@@ -101,7 +106,8 @@ public sealed record LarderPlan(
                     .ThenBy(f => f.Name, StringComparer.Ordinal),
             ],
             [.. steps.OrderBy(s => s.By).ThenBy(s => s.NeededOn).ThenBy(s => s.What, StringComparer.Ordinal)],
-            GoodsOutlook.Of(larder, enclosures, room)
+            GoodsOutlook.Of(larder, enclosures, room),
+            PlantOutlook.Of(eaters, larder.Plants, room)
         );
     }
 

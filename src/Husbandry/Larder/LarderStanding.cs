@@ -56,11 +56,13 @@ public sealed record Order(
 /// <param name="Cultures">Every culture there was.</param>
 /// <param name="Orders">Every order there was.</param>
 /// <param name="Goods">Changes of each kind of goods, in order.</param>
+/// <param name="Plants">Every food plant there was.</param>
 public sealed record LarderStanding(
     IReadOnlyDictionary<FoodKey, IReadOnlyList<StockChange>> Foods,
     IReadOnlyList<Culture> Cultures,
     IReadOnlyList<Order> Orders,
-    IReadOnlyDictionary<string, IReadOnlyList<StockChange>> Goods
+    IReadOnlyDictionary<string, IReadOnlyList<StockChange>> Goods,
+    IReadOnlyList<PantryPlant> Plants
 )
 {
     /// <summary>Whether anybody ever counted or set up anything in it: before that it asks for nothing.</summary>
@@ -72,7 +74,8 @@ public sealed record LarderStanding(
             new Dictionary<FoodKey, IReadOnlyList<StockChange>>(),
             [],
             [],
-            new Dictionary<string, IReadOnlyList<StockChange>>()
+            new Dictionary<string, IReadOnlyList<StockChange>>(),
+            []
         );
 
     /// <summary>Folds the whole journal of the larder; what was taken back counts for nothing.</summary>
@@ -129,8 +132,66 @@ public sealed record LarderStanding(
             OrderArrived a => Arrive(a, entry.At, rules),
             OrderCancelled c => With(c.OrderId, order => order with { ClosedAt = entry.At }),
             GoodsCounted g => With(g.GoodsId, new StockChange(entry.At, true, g.Quantity)),
+            PlantAdded p => With(Added(p, entry.At)),
+            PlantSeen p => WithPlant(p.PlantId, plant => plant.Seen(p.Grams, entry.At)),
+            PlantCut p => Cut(p, entry.At, rules.Room.Plants),
+            PlantWatered p => WithPlant(p.PlantId, plant => plant with { WateredAt = entry.At }),
+            PlantEnded p => WithPlant(p.PlantId, plant => plant with { EndedAt = entry.At }),
             LarderWithdrawn => this,
             _ => throw new ArgumentOutOfRangeException(nameof(entry), entry.Act, "No fold for such an entry."),
+        };
+
+    private static PantryPlant Added(PlantAdded p, DateTimeOffset at) =>
+        new(
+            p.PlantId,
+            p.Plant.Trim(),
+            p.Form,
+            p.Leaf,
+            at,
+            p.Grams,
+            at,
+            p.Grams,
+            p.RegrowthGPerWeek,
+            p.WaterEveryDays,
+            at,
+            p.IsWashed,
+            p.Where,
+            null
+        );
+
+    /// <summary>Leaf taken from a plant; in a bag it is a plant of its own.</summary>
+    private LarderStanding Cut(PlantCut cut, DateTimeOffset at, RoomPlantRules rules)
+    {
+        if (Plants.FirstOrDefault(p => p.Id == cut.PlantId) is not { } plant)
+        {
+            return this;
+        }
+
+        var taken = WithPlant(cut.PlantId, p => p.After(cut.Grams, at, rules));
+        return cut.CutId is { } bag
+            ? taken.With(
+                Added(
+                    new PlantAdded(
+                        bag,
+                        plant.Plant,
+                        PlantForm.Cut,
+                        plant.Leaf,
+                        cut.Grams,
+                        IsWashed: cut.IsWashed,
+                        Where: plant.Where
+                    ),
+                    at
+                )
+            )
+            : taken;
+    }
+
+    private LarderStanding With(PantryPlant plant) => this with { Plants = [.. Plants, plant] };
+
+    private LarderStanding WithPlant(Guid plantId, Func<PantryPlant, PantryPlant> change) =>
+        this with
+        {
+            Plants = [.. Plants.Select(p => p.Id == plantId ? change(p) : p)],
         };
 
     private LarderStanding Arrive(OrderArrived arrived, DateTimeOffset at, RuleSet rules)

@@ -18,6 +18,18 @@ public enum LarderTask
 
     /// <summary>Food is ordered.</summary>
     Order,
+
+    /// <summary>A pot of a food plant is watered.</summary>
+    WaterPlant,
+
+    /// <summary>Cut leaf is past its time: out with it.</summary>
+    ThrowLeaf,
+
+    /// <summary>Leaf is cut outside.</summary>
+    CutLeaf,
+
+    /// <summary>Pots of a food plant are bought.</summary>
+    BuyPlant,
 }
 
 /// <summary>Work at the larder that falls on a night, found from the cultures and the plan, not planned by the keeper.</summary>
@@ -31,6 +43,7 @@ public enum LarderTask
 /// <param name="Because">Why now, in a few words.</param>
 /// <param name="Minutes">How long it takes, minutes; 0 for an order.</param>
 /// <param name="Reasons">What that rests on.</param>
+/// <param name="PlantId">Which food plant; none where it is not about one that is there.</param>
 public sealed record LarderWork(
     LarderTask Task,
     DateOnly Due,
@@ -41,7 +54,8 @@ public sealed record LarderWork(
     string Text,
     string Because,
     double Minutes,
-    IReadOnlyList<Reason> Reasons
+    IReadOnlyList<Reason> Reasons,
+    Guid? PlantId = null
 )
 {
     /// <summary>All work that can be seen coming, the first due first.</summary>
@@ -53,6 +67,7 @@ public sealed record LarderWork(
             .. larder
                 .StandingCultures.Select(c => OfCulture(c, room))
                 .Concat(plan.Steps.Select(s => OfStep(s, plan, room)))
+                .Concat(PantryWork.Of(larder, plan, room))
                 .OfType<LarderWork>()
                 .OrderBy(w => w.Due)
                 .ThenBy(w => w.Task)

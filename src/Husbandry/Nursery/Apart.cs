@@ -34,6 +34,7 @@ public enum ApartState
 /// <param name="MoltTo">Nine in ten are.</param>
 /// <param name="Vials">Vials to have ready, one for each; of eggs that nobody counted as many as such a brood usually has.</param>
 /// <param name="Vial">Of what kind.</param>
+/// <param name="Seed">Cleaners that go into them before, in words; none where none do.</param>
 /// <param name="ShelfMm">Length of shelf for all of them in one row.</param>
 /// <param name="Minutes">Minutes that it takes.</param>
 public sealed record Apart(
@@ -46,6 +47,7 @@ public sealed record Apart(
     DateOnly? MoltTo,
     int Vials,
     string Vial,
+    string? Seed,
     double ShelfMm,
     double Minutes
 )
@@ -121,20 +123,27 @@ public sealed record Apart(
                 next?.P90,
                 brood.Standing.Details.Count,
                 "",
+                null,
                 0,
                 0
             ),
-            rules.Vial!.Value,
+            rules,
             room
         );
         return new Answer<Apart?>(apart, Say(apart, brood), Why(apart, brood, rules, from, room));
     }
 
-    private static Apart Sized(Apart apart, VialKind vial, RoomNurseryRules room) =>
+    private static Apart Sized(Apart apart, NurseryRules rules, RoomNurseryRules room) =>
         apart with
         {
-            Vial = vial.Name,
-            ShelfMm = Math.Ceiling(apart.Vials * vial.WidthMm * room.VialPitch.Value),
+            Vial = rules.Vial!.Value.Name,
+            Seed = rules.Seed?.Value is { } seed
+                ? string.Create(
+                    CultureInfo.InvariantCulture,
+                    $"{seed.Each * apart.Vials} {seed.What}, {seed.Each} in each"
+                )
+                : null,
+            ShelfMm = Math.Ceiling(apart.Vials * rules.Vial!.Value.WidthMm * room.VialPitch.Value),
             Minutes = Math.Ceiling(apart.Vials * room.ApartSeconds.Value / 60),
         };
 
@@ -179,10 +188,11 @@ public sealed record Apart(
                 p90,
                 vials,
                 "",
+                null,
                 0,
                 0
             ),
-            rules.Vial!.Value,
+            rules,
             room
         );
         var text =
@@ -266,5 +276,15 @@ public sealed record Apart(
                 "group.vial",
                 $"{a.Vials} of {a.Vial}: {brood.Room.Wording.Length(a.ShelfMm)} of shelf in one row, about {Wording.Plain(a.Minutes)} minutes."
             ),
+            .. rules.Seed is { } cleaners
+                ?
+                [
+                    cleaners.Because(
+                        "Cleaners",
+                        "group.seed",
+                        $"{a.Seed}, before the young: they eat mold and what is left."
+                    ),
+                ]
+                : Array.Empty<Reason>(),
         ];
 }

@@ -15,29 +15,20 @@ public enum BroodYardstick
     Rulebook,
 }
 
-/// <summary>Whence a brood is.</summary>
-public enum BroodOrigin
-{
-    /// <summary>Of a mother in this room.</summary>
-    BredHere,
-
-    /// <summary>From elsewhere.</summary>
-    FromElsewhere,
-}
-
-/// <summary>Earlier broods of one origin, taken together.</summary>
-/// <param name="Origin">Whence they are.</param>
+/// <summary>Earlier broods of one origin or one way of rearing, taken together.</summary>
+/// <param name="Of">Which, in two or three words: "bred here", "eggs taken from her".</param>
 /// <param name="Broods">How many.</param>
 /// <param name="Animals">Animals in them.</param>
 /// <param name="Curve">How many of them lived how long.</param>
-public sealed record EarlierBroods(BroodOrigin Origin, int Broods, int Animals, SurvivalCurve Curve);
+public sealed record EarlierBroods(string Of, int Broods, int Animals, SurvivalCurve Curve);
 
 /// <summary>A brood beside what is usual.</summary>
 /// <param name="By">What is usual by.</param>
 /// <param name="Usual">The usual curve over ages in days.</param>
 /// <param name="Broods">Earlier broods that it rests on; 0 by the rulebook.</param>
 /// <param name="Animals">Animals in them.</param>
-/// <param name="ByOrigin">The same for each origin apart, where there are two.</param>
+/// <param name="ByOrigin">The same for each origin apart, where there are two: bred here, from the wild, bought.</param>
+/// <param name="ByRearing">The same for each way of rearing apart, where there are two: with the mother, or taken from her.</param>
 /// <param name="Lost">As many were lost since the instar at which it stands out most, or in all.</param>
 /// <param name="Expected">As many would usually have been.</param>
 /// <param name="Since">That instar; none where it is the whole life.</param>
@@ -53,6 +44,7 @@ public sealed record BroodMeasure(
     int Broods,
     int Animals,
     IReadOnlyList<EarlierBroods> ByOrigin,
+    IReadOnlyList<EarlierBroods> ByRearing,
     int Lost,
     double Expected,
     string? Since,
@@ -89,7 +81,8 @@ public sealed record BroodMeasure(
             usual,
             own ? earlier.Count : 0,
             own ? animals : 0,
-            own ? Origins(earlier) : [],
+            own ? Apart(earlier, OriginOf) : [],
+            own ? Apart(earlier.Where(o => o.Standing.Details.MotherId is not null), RearingOf) : [],
             best.Lost,
             best.Expected,
             best.Instar is null ? null : text,
@@ -107,14 +100,18 @@ public sealed record BroodMeasure(
         && other.Standing.Counts.All(c => c.Party?.StockId != brood.Standing.StockId)
         && brood.Standing.Counts.All(c => c.Party?.StockId != other.Standing.StockId);
 
-    private static BroodOrigin OriginOf(Subject brood) =>
-        brood.Standing.Details.MotherId is null ? BroodOrigin.FromElsewhere : BroodOrigin.BredHere;
+    private static string OriginOf(Subject brood) =>
+        brood.Standing.Details.Wild is not null ? "from the wild"
+        : brood.Standing.Details.MotherId is not null ? "bred here"
+        : "bought";
 
-    private static List<EarlierBroods> Origins(List<Subject> earlier)
+    private static string RearingOf(Subject brood) => brood.Standing.Kept is null ? "left with her" : "taken from her";
+
+    private static List<EarlierBroods> Apart(IEnumerable<Subject> earlier, Func<Subject, string> of)
     {
-        var byOrigin = earlier
-            .GroupBy(OriginOf)
-            .OrderBy(g => g.Key)
+        var parts = earlier
+            .GroupBy(of)
+            .OrderBy(g => g.Key, StringComparer.Ordinal)
             .Select(g => new EarlierBroods(
                 g.Key,
                 g.Count(),
@@ -122,7 +119,7 @@ public sealed record BroodMeasure(
                 SurvivalCurve.Of([.. g.SelectMany(o => BroodLives.Of(o).Seen(LossDated.Middle))])
             ))
             .ToList();
-        return byOrigin.Count > 1 ? byOrigin : [];
+        return parts.Count > 1 ? parts : [];
     }
 
     /// <summary>Losses against the usual ones in all, and since the beginning of each instar.</summary>

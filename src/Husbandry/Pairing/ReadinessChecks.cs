@@ -24,14 +24,17 @@ public static partial class ReadinessChecks
     {
         var (subject, pairing) = (mate.Subject, mate.Hush[CareAct.Pair]);
         var rules = subject.Profile.Pairing!;
+        var hushed = Hushed(subject, pairing, mate.Molt);
+        // Whoever is left alone is not lifted out to be looked at either.
+        ReadyCheck InPeace(ReadyCheck asked) => hushed.Word == ReadyWord.Not ? asked with { Makes = null } : asked;
         List<ReadyCheck> checks =
         [
-            Sexed(subject),
+            InPeace(Sexed(subject, mate.Stage)),
             Mature(subject, mate.Stage),
             .. Rested(mate, rules),
-            Fit(subject, mate.Condition),
+            InPeace(Fit(subject, mate.Condition)),
             .. Charged(subject, mate.Stage),
-            Hushed(subject, pairing, mate.Molt),
+            hushed,
             .. Together(subject),
             .. Expecting(subject, rules),
             .. Season(subject, rules),
@@ -40,18 +43,26 @@ public static partial class ReadinessChecks
         return Readiness.Of(checks, subject.Room.Tonight, subject.Room.Wording);
     }
 
-    private static ReadyCheck Sexed(Subject subject)
+    private static ReadyCheck Sexed(Subject subject, Stage stage)
     {
         var told = subject.Standing.Growth.SexTold;
         var sex = subject.Standing.Details.Sex;
         if (sex == Sex.Unknown)
         {
-            var by = string.Join(", ", subject.Group.Growth.Sexing.Keys.Select(SexSeenEntry.Noun));
-            return new ReadyCheck(
-                ReadyWord.Ask,
-                Reason.FromRecord("Sex", "Nobody has told its sex.", "record.details"),
-                $"Tell its sex first: by {by}."
+            var by = string.Join(
+                ", ",
+                SexTelling.Showing(subject, stage, subject.Instar).Select(m => SexSeenEntry.Noun(m.Key))
             );
+            return by.Length == 0
+                ? new ReadyCheck(
+                    ReadyWord.Soon,
+                    Reason.FromRecord("Sex", "Nobody has told its sex; it does not show yet.", "record.details")
+                )
+                : new ReadyCheck(
+                    ReadyWord.Ask,
+                    Reason.FromRecord("Sex", "Nobody has told its sex.", "record.details"),
+                    $"Tell its sex first: by {by}."
+                );
         }
 
         var word = sex == Sex.Female ? "Female" : "Male";

@@ -12,6 +12,8 @@ namespace Husbandry.Plants;
 /// <param name="GramsByDay">Leaf to be picked for each night from tonight on, g, with what spoils.</param>
 /// <param name="ReadyOn">Of eggs: night by which leaf must be there.</param>
 /// <param name="Pupates">Night on which the last of it is eaten, at the present warmth.</param>
+/// <param name="Host">The plant they are fed with: as on record, else the first that the rulebook names.</param>
+/// <param name="IsHostOnRecord">Whether that is on record.</param>
 /// <param name="Hosts">Plants that they take.</param>
 /// <param name="MayChange">Whether they take another of them midway.</param>
 public sealed record LeafNeed(
@@ -20,6 +22,8 @@ public sealed record LeafNeed(
     IReadOnlyList<double> GramsByDay,
     DateOnly? ReadyOn,
     DateOnly Pupates,
+    string Host,
+    bool IsHostOnRecord,
     IReadOnlyList<string> Hosts,
     bool MayChange
 )
@@ -48,6 +52,7 @@ public sealed record LeafNeed(
             return null;
         }
 
+        var host = HostChosenEntry.OnRecord(subject.Standing);
         var rules = subject.Room.Rules.Room.Plants;
         var days = InstarDays(subject.Profile);
         var demand = new LeafDemand(days, larvae.LeafOfLifeG.Value, rules.MassRatio.Value);
@@ -79,6 +84,8 @@ public sealed record LeafNeed(
             byDay,
             isEggs ? hatch!.P10.AddDays(-(int)Math.Ceiling(rules.ReadyBeforeDays.Value)) : null,
             (isEggs ? hatch!.P50 : subject.Room.Tonight).AddDays((int)Math.Ceiling(left.Value)),
+            host ?? larvae.Hosts.Value[0],
+            host is not null,
             larvae.Hosts.Value,
             larvae.HostMayChange.Value
         );
@@ -150,9 +157,9 @@ public sealed record LeafNeed(
     private static string Says(LeafNeed need, Subject subject)
     {
         var hosts = (
-            need.Hosts.Count > 1
-                ? $"{string.Join(", ", need.Hosts.SkipLast(1))} or {need.Hosts[^1]}"
-                : string.Join(", ", need.Hosts)
+            need.IsHostOnRecord ? need.Host
+            : need.Hosts.Count > 1 ? $"{string.Join(", ", need.Hosts.SkipLast(1))} or {need.Hosts[^1]}"
+            : string.Join(", ", need.Hosts)
         ).ToUpperFirst();
         var (night, week) = (Grams(need.Within(1)), Grams(need.Within(7)));
         return need.ReadyOn is { } ready

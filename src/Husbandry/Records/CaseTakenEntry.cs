@@ -64,6 +64,7 @@ public sealed record CaseTaken(
         [
             (Occurrence.At(clock.StartOf(night)), new Acquired(CaseTakenEntry.Begin(one, this, night), Place)),
             (laid.To <= happened.To ? laid : happened, new Began(VigilKind.Hatching)),
+            .. GaveBirthEntry.HandedOn(one, happened),
         ];
     }
 
@@ -137,10 +138,9 @@ public sealed class CaseTakenEntry() : EntryDefinition<CaseTaken>("caseTaken")
         var after = brooding is null
             ? standing
             : standing.WithWait(brooding, brooding with { Ended = entry.When, End = VigilEnd.CutShort });
-        return after.WithEggCase(entry.When) with
-        {
-            Births = [.. after.Births, new BirthEvent(entry.When.To, act.PartyId, act.Party ?? "", act.Eggs ?? 0)],
-        };
+        return after
+            .WithEggCase(entry.When)
+            .WithBirth(new BirthEvent(entry.When.To, act.PartyId, act.Party ?? "", act.Eggs ?? 0));
     }
 
     /// <inheritdoc/>

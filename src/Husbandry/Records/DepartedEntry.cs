@@ -50,6 +50,15 @@ public sealed class DepartedEntry() : EntryDefinition<Departed>("departed")
     {
         var change = Change(act.Departure);
         var there = standing.Details.Count;
+        if (act.Departure is DepartureKind.Sold or DepartureKind.GivenAway)
+        {
+            // Who took them is owed so many fewer.
+            standing = standing with
+            {
+                HandOn = standing.HandOn.After(act.Remark, act.Vial is null ? act.Count ?? there : 1),
+            };
+        }
+
         if (standing.IsTank || change is null)
         {
             return standing with { Departure = new DepartureEvent(entry.When.To, act.Departure, act.Remark) };

@@ -63,6 +63,7 @@ public static class DetailsCheck
                 .Concat(EntryCheck.CheckText("details.acquiredFrom", d.AcquiredFrom, required: false))
                 .Concat(EntryCheck.CheckText("details.line", d.Line, required: false, EntryCheck.LongestName))
                 .Concat(CheckBorrowed(d))
+                .Concat(CheckWild(d))
         )
         {
             yield return problem;
@@ -177,6 +178,27 @@ public static class DetailsCheck
             yield return new Problem("details.borrowed.backBy", "Must not lie before the day it came.");
         }
     }
+
+    private static IEnumerable<Problem> CheckWild(StockDetails d) =>
+        d.Wild is not { } wild
+            ? []
+            : EntryCheck
+                .CheckText("details.wild.place", wild.Place, required: true, EntryCheck.LongestName)
+                .Concat(EntryCheck.CheckText("details.wild.host", wild.Host, required: false, EntryCheck.LongestName))
+                .Concat(
+                    EntryCheck.CheckText("details.wild.permit", wild.Permit, required: false, EntryCheck.LongestCaption)
+                )
+                .Concat(
+                    d.MotherId is null
+                        ? []
+                        :
+                        [
+                            new Problem(
+                                "details.wild",
+                                "What was born in the room was not found outside: leave one of the two out."
+                            ),
+                        ]
+                );
 
     /// <summary>Problems of another kind: a tank never becomes an animal.</summary>
     public static IEnumerable<Problem> AgainstKind(StockDetails d, Standing? standing)

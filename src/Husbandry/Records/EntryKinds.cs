@@ -5,6 +5,7 @@ using Husbandry.Growth;
 using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Pairing;
+using Husbandry.Plants;
 using Husbandry.Rooms;
 using Husbandry.Tanks;
 using Husbandry.Trays;
@@ -64,6 +65,9 @@ public static class EntryKinds
         DividedEntry.It,
         VialsMoltedEntry.It,
         GradedEntry.It,
+        PromisedEntry.It,
+        CappedEntry.It,
+        HostChosenEntry.It,
     ];
 
     /// <summary>

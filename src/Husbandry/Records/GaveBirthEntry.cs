@@ -51,7 +51,7 @@ public sealed record GaveBirth(
         {
             MoltsAtArrival = GaveBirthEntry.MoltsBehind(group),
         };
-        return [(came, new Acquired(young, Place))];
+        return [(came, new Acquired(young, Place)), .. Count > 1 ? GaveBirthEntry.HandedOn(one, came) : []];
     }
 
     /// <inheritdoc/>
@@ -88,6 +88,20 @@ public sealed class GaveBirthEntry() : EntryDefinition<GaveBirth>("gaveBirth")
     internal static int MoltsBehind(GroupRules group) =>
         group.Nursery?.EatsFrom is { } eats ? Math.Max(0, eats.Value - group.InstarAtHatching) : 0;
 
+    /// <summary>What was promised of young before they were there goes on with them.</summary>
+    internal static IEnumerable<(Occurrence When, Act Act)> HandedOn(Standing mother, Occurrence when)
+    {
+        foreach (var promise in mother.HandOn.Promises)
+        {
+            yield return (when, new Promised(promise.To, promise.Count));
+        }
+
+        if (mother.HandOn.Cap is { } cap)
+        {
+            yield return (when, new Capped(cap.Count));
+        }
+    }
+
     /// <summary>What is known of young when their record begins.</summary>
     /// <param name="mother">Their mother.</param>
     /// <param name="name">What they are called.</param>
@@ -108,6 +122,8 @@ public sealed class GaveBirthEntry() : EntryDefinition<GaveBirth>("gaveBirth")
             MoltsAtArrival = 0,
             MatureAtArrival = false,
             Tags = null,
+            Borrowed = null,
+            Wild = null,
             MotherId = mother.StockId,
             FatherId = mother.PairingsNow.Select(p => p.PartnerId).Distinct().ToList() is [{ } father] ? father : null,
         };
@@ -123,8 +139,7 @@ public sealed class GaveBirthEntry() : EntryDefinition<GaveBirth>("gaveBirth")
             var after = brooding is null
                 ? standing
                 : standing.WithWait(brooding, brooding with { Ended = entry.When, End = VigilEnd.AsHoped });
-            after = after.WithEggCase(entry.When);
-            return after with { Births = [.. after.Births, birth] };
+            return after.WithEggCase(entry.When).WithBirth(birth);
         }
 
         return standing with

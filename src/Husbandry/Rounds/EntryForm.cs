@@ -95,4 +95,13 @@ public enum EntryForm
 
     /// <summary>A brood graded by size.</summary>
     Graded,
+
+    /// <summary>Young promised to somebody.</summary>
+    Promised,
+
+    /// <summary>How many young are wanted.</summary>
+    Capped,
+
+    /// <summary>The plant that larvae are fed with.</summary>
+    HostChosen,
 }

@@ -103,7 +103,8 @@ public sealed record Glance(
                 [.. standing.PairingsNow.Select(p => s.Night(p.At)).Distinct()],
                 GlanceBand.Of(j),
                 EndedWait.Of(s),
-                standing.Births.Count > 0 || standing.Vigils.All.Any(v => v.Vigil == VigilKind.Young)
+                standing.Births.Count > 0 || standing.Vigils.All.Any(v => v.Vigil == VigilKind.Young),
+                GlanceApart.Of(j)
             ),
             new GlanceCare(j.Meal.Value.LastMeal, j.Care),
             new GlanceHouse(

@@ -67,6 +67,7 @@ public sealed record GlanceWhere(
 /// <param name="Band">What is awaited of it.</param>
 /// <param name="EndedWaits">The last waits of it that are over, other than for molts.</param>
 /// <param name="HasBrooded">Whether it broods, or has had young.</param>
+/// <param name="Apart">When its young are put apart; none where they are not.</param>
 public sealed record GlanceWaits(
     Phase Phase,
     int Shutters,
@@ -77,8 +78,30 @@ public sealed record GlanceWaits(
     IReadOnlyList<DateOnly> Paired,
     GlanceBand? Band,
     IReadOnlyList<EndedWait> EndedWaits,
-    bool HasBrooded
+    bool HasBrooded,
+    GlanceApart? Apart
 );
+
+/// <summary>Of a brood of which each will live alone: when it is put apart.</summary>
+/// <param name="From">Night from which that is done.</param>
+/// <param name="To">Last night of it; the first where nobody can say.</param>
+/// <param name="What">What it takes, such as "60 × a vial of about 30 mL".</param>
+public sealed record GlanceApart(DateOnly From, DateOnly To, string What)
+{
+    /// <summary>When a brood is put apart; none while nobody can say, and once it was.</summary>
+    public static GlanceApart? Of(Judgement j)
+    {
+        ArgumentNullException.ThrowIfNull(j);
+        if (j.Apart.Value is not { On: { } on } apart)
+        {
+            return null;
+        }
+
+        // Before the molt it must be over before the first of them molts; after it, when the last have.
+        var until = apart.BeforeMolt ? apart.MoltFrom?.AddDays(-1) : apart.MoltTo;
+        return new GlanceApart(on, until is { } last && last > on ? last : on, $"{apart.Vials} × {apart.Vial}");
+    }
+}
 
 /// <summary>Of a glance: what is done for it at regular times.</summary>
 /// <param name="LastMeal">Night of its last meal.</param>

@@ -2,6 +2,7 @@ using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Pairing;
+using Husbandry.Plants;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;
@@ -238,12 +239,7 @@ public sealed record LogMenu(
             ("m", "Molted…", EntryForm.Molted, follows),
             ("e", "Measured…", EntryForm.Measured, j.Stage.Value != Stage.Egg && !tank),
             ("g", "Limb lost or growing…", EntryForm.LimbNoted, follows),
-            (
-                "s",
-                "Sex told…",
-                EntryForm.SexSeen,
-                s.Group.Growth.Sexing.Count > 0 && j.Stage.Value != Stage.Egg && !tank
-            ),
+            ("s", "Sex told…", EntryForm.SexSeen, !tank && SexTelling.Showing(s, j.Stage.Value, s.Instar).Any()),
             (
                 "a",
                 tank ? "Cleaned or changed…"
@@ -287,6 +283,9 @@ public sealed record LogMenu(
                 EntryForm.CaseTaken,
                 MayBear(j) && CaseTakenEntry.MayBeTaken(s)
             ),
+            (",", "Young promised to somebody…", EntryForm.Promised, PromisedEntry.MayBePromised(s)),
+            (";", "Food plant…", EntryForm.HostChosen, HostChosenEntry.HasHost(s, j.Stage.Value)),
+            (".", "How many young are wanted…", EntryForm.Capped, PromisedEntry.MayBePromised(s)),
             ("9", "Lent to somebody…", EntryForm.Lent, !tank && s.Standing.Details.Borrowed is null),
             (
                 "k",

@@ -51,6 +51,9 @@ public enum RoundAct
     /// <summary>Put her together with her mate once more.</summary>
     PairAgain,
 
+    /// <summary>Look at the marks that tell its sex since the last molt.</summary>
+    TellSex,
+
     /// <summary>Put the young of a brood apart, each alone.</summary>
     PutApart,
 

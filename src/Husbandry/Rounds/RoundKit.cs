@@ -114,6 +114,9 @@ public static class RoundKit
             case RoundAct.CheckFangs or RoundAct.LookForMolt or RoundAct.LookForWeb:
                 Tool(Torch);
                 break;
+            case RoundAct.TellSex:
+                Tool("magnifier and a clear cup");
+                break;
             case RoundAct.PartThem or RoundAct.PairAgain:
                 Tool(CatchCup);
                 break;

@@ -124,6 +124,11 @@ public sealed partial record RoundLine
             offers.Add(LineOffer.OfForm("f", "Some found", "Found", EntryForm.SecondLook));
         }
 
+        if (line.Act == RoundAct.TellSex)
+        {
+            offers.Add(LineOffer.OfForm("x", "Sex told", "Sex", EntryForm.SexSeen, isMain: true));
+        }
+
         if (line.Act == RoundAct.CountYoung)
         {
             offers.Add(LineOffer.OfForm("c", "Counted", "Counted", EntryForm.Counted));

@@ -191,6 +191,9 @@ public sealed partial record RoundLine
             s.PupatesNext(j.Stage.Value)
                 ? $"full grown: {s.Profile.PupatesIn?.Value ?? "loose leaf or twigs under the lid, or soil"}"
                 : "",
+            s.Group.Feeding.Diet == Diet.Leaves && Plants.HostChosenEntry.OnRecord(s.Standing) is { } plant
+                ? $"of {plant}, no other plant"
+                : "",
             ThenTend(j),
             LifeLeft(j),
             HushTable.JustUp(s) is { } who ? $"{who} just up: much food and calcium, no bath" : "",

@@ -91,6 +91,7 @@ public sealed partial record RoundLine(
                 or RoundAct.CountYoung
                 or RoundAct.LookAgain
                 or RoundAct.LookForWeb
+                or RoundAct.TellSex
                 or RoundAct.PairAgain;
 
     private static RoundLine Of(Judgement j, bool forAnotherHand)
@@ -229,6 +230,11 @@ public sealed partial record RoundLine(
         foreach (var after in AfterPairing(j))
         {
             yield return after;
+        }
+
+        if (MayTellSex(j))
+        {
+            yield return (StartOf(s.Night(s.Standing.Growth.LastMolt!.When.To)), () => SexLine(j));
         }
 
         if (stays is not null)

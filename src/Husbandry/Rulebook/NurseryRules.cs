@@ -7,6 +7,7 @@ namespace Husbandry.Rulebook;
 /// <param name="ApartFrom">Instar from which each lives alone; none where they may stay together.</param>
 /// <param name="ApartBeforeMolt">Whether that is done before the molt into that instar, as they eat each other from it on; else after it, when they hunt.</param>
 /// <param name="Vial">What each of them goes into; none where they may stay together.</param>
+/// <param name="Seed">Small cleaners that each vial is given before; none where none are.</param>
 /// <param name="EatsFrom">Instar from which they eat; none where they do from the first.</param>
 /// <param name="LeaveFrom">Instar before which no young leaves its keeper; none where no such instar is known.</param>
 /// <param name="LeaveBetterFrom">Instar from which they travel well; none likewise.</param>
@@ -22,6 +23,7 @@ public sealed record NurseryRules(
     Rule<int>? ApartFrom,
     Rule<bool>? ApartBeforeMolt,
     Rule<VialKind>? Vial,
+    Rule<VialSeed>? Seed,
     Rule<int>? EatsFrom,
     Rule<int>? LeaveFrom,
     Rule<int>? LeaveBetterFrom,
@@ -41,6 +43,12 @@ public sealed record NurseryRules(
 /// <param name="WidthMm">Its width, mm.</param>
 public sealed record VialKind(string Name, double WidthMm);
 
+/// <summary>Small cleaners that a vial is given before its young: they eat mold and leftovers.</summary>
+/// <param name="What">What they are, e.g. "springtails".</param>
+/// <param name="FeederId">The feeder of the rulebook that they are, so that the room's own culture is known.</param>
+/// <param name="Each">How many for one vial.</param>
+public sealed record VialSeed(string What, string FeederId, int Each);
+
 /// <summary>Rules of rearing that hold for the whole room.</summary>
 /// <param name="EyeSeesOneIn">Of a brood guessed by eye there may be so many times as many.</param>
 /// <param name="BodiesScatter">Scatter of the weights of young of one brood, as a share of their mean.</param>
@@ -53,6 +61,8 @@ public sealed record VialKind(string Name, double WidthMm);
 /// <param name="TakesUnknown">Share of pairings that take where the rulebook knows nothing of the species.</param>
 /// <param name="FliesEach">Small feeders for one hatchling at a meal, while nobody has measured any.</param>
 /// <param name="VialPitch">Width of shelf that a vial takes, in widths of the vial.</param>
+/// <param name="SurplusEggs">What is done with eggs beyond those wanted.</param>
+/// <param name="SurplusYoung">What is done with young beyond those wanted.</param>
 public sealed record RoomNurseryRules(
     Rule<double> EyeSeesOneIn,
     Rule<double> BodiesScatter,
@@ -64,5 +74,7 @@ public sealed record RoomNurseryRules(
     Rule<int> MotherAfterNights,
     Rule<double> TakesUnknown,
     Rule<double> FliesEach,
-    Rule<double> VialPitch
+    Rule<double> VialPitch,
+    Rule<string> SurplusEggs,
+    Rule<string> SurplusYoung
 );

@@ -21,11 +21,25 @@ public sealed record LarvaRules(
 /// <param name="ReadyBeforeDays">Days before the first hatch by which leaf must be there.</param>
 /// <param name="DaysAhead">Days for which leaf is reckoned ahead.</param>
 /// <param name="BoxOf">Larvae in one box by the usual school, and at most.</param>
+/// <param name="PotGrams">Leaf on a full pot, g.</param>
+/// <param name="PotRegrowthShare">Share of that which grows again in a week.</param>
+/// <param name="PotWaterDays">Days between two waterings of a pot.</param>
+/// <param name="PotBuyDays">Days from buying a pot until it can be fed from.</param>
+/// <param name="PotSowDays">Days from sowing until a pot can be fed from.</param>
+/// <param name="CutKeepsSoft">Days for which soft leaf keeps, washed, bagged and cold.</param>
+/// <param name="CutKeepsWoody">The same for woody leaf.</param>
 public sealed record RoomPlantRules(
     Rule<double> MassRatio,
     Rule<double> SpoilsSoft,
     Rule<double> SpoilsWoody,
     Rule<double> ReadyBeforeDays,
     Rule<int> DaysAhead,
-    Rule<Range> BoxOf
+    Rule<Range> BoxOf,
+    Rule<double> PotGrams,
+    Rule<double> PotRegrowthShare,
+    Rule<double> PotWaterDays,
+    Rule<double> PotBuyDays,
+    Rule<double> PotSowDays,
+    Rule<double> CutKeepsSoft,
+    Rule<double> CutKeepsWoody
 );

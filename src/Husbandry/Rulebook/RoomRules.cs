@@ -35,13 +35,15 @@ public sealed record RoomRules(
 /// <param name="PaceEntries">Newest entries from which the pace of rounds is learned.</param>
 /// <param name="WaterAskedFrom">Enclosures without water on record from which it is asked once for all.</param>
 /// <param name="AlmanacWeeks">How far the almanac looks ahead.</param>
+/// <param name="SexLookNights">So many nights after a molt that shows the sex it is asked for.</param>
 public sealed record RoundRules(
     IReadOnlyDictionary<string, Rule<double>> SecondsPerAct,
     Rule<double> LongestActSeconds,
     Rule<double> PacePriorActs,
     Rule<int> PaceEntries,
     Rule<int> WaterAskedFrom,
-    Rule<int> AlmanacWeeks
+    Rule<int> AlmanacWeeks,
+    Rule<int> SexLookNights
 );
 
 /// <summary>Rules of growth and condition.</summary>

@@ -56,6 +56,15 @@ internal static partial class RuleSetChecks
                         "Groups whose young live alone say in what, and whether before the molt, and no others."
                     )
             );
+            checks.Add(
+                nursery.Seed is not { Value: var seed }
+                || (seed.Each > 0 && nursery.Vial is not null && rules.Feeder(seed.FeederId) is not null)
+                    ? null
+                    : new Problem(
+                        $"{at}.nursery.seed",
+                        "Cleaners are of a feeder of the rulebook, 1 or more in each vial."
+                    )
+            );
         }
 
         if (group.Feeding.Prey is { } prey)

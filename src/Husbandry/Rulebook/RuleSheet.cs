@@ -143,6 +143,7 @@ public static class RuleSheet
         ["apartFrom"] = ("Nursery", "Each alone from"),
         ["apartBeforeMolt"] = ("Nursery", "Put apart before that molt"),
         ["vial"] = ("Nursery", "What each goes into"),
+        ["seed"] = ("Nursery", "Cleaners in each vial"),
         ["eatsFrom"] = ("Nursery", "They eat from"),
         ["leaveFrom"] = ("Nursery", "None leaves before"),
         ["leaveBetterFrom"] = ("Nursery", "Travels well from"),

@@ -44,6 +44,7 @@ public enum Habit
 /// <param name="PupatesIn">What a full-grown larva needs to pupate.</param>
 /// <param name="Pairing">How it is paired; none where it is not paired by hand.</param>
 /// <param name="Larvae">What its larvae eat and how they are kept; none for what has no caterpillars.</param>
+/// <param name="Sexing">By what its sex is told and from when on, where that is not as in its group.</param>
 public sealed record SpeciesProfile(
     string Id,
     string ScientificName,
@@ -74,7 +75,8 @@ public sealed record SpeciesProfile(
     Rule<LeafKind>? Leaf = null,
     Rule<string>? PupatesIn = null,
     SpeciesPairing? Pairing = null,
-    LarvaRules? Larvae = null
+    LarvaRules? Larvae = null,
+    IReadOnlyDictionary<SexEvidence, SexingRule>? Sexing = null
 )
 {
     /// <summary>Size of adults of a sex; unknown sex is taken as female, the larger.</summary>

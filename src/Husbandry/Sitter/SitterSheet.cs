@@ -180,6 +180,7 @@ public sealed record SitterSheet(
             or RoundAct.GiveBack
             or RoundAct.PartThem
             or RoundAct.LookForWeb
+            or RoundAct.TellSex
             or RoundAct.PairAgain
             or RoundAct.PutApart
             or RoundAct.CountYoung

@@ -22,6 +22,7 @@ namespace Husbandry.Stock;
 /// <param name="Known">What the keeper knows of a species that is not in the rulebook.</param>
 /// <param name="Line">The line or locality that it belongs to, in the keeper's words, 1–60 characters; lines are not mixed.</param>
 /// <param name="Borrowed">Whose it is, when it is only here for a time.</param>
+/// <param name="Wild">Where it was found, when it was taken from the wild.</param>
 public sealed record StockDetails(
     StockKind Kind,
     string Group,
@@ -40,13 +41,20 @@ public sealed record StockDetails(
     Guid? FatherId = null,
     KnownOfSpecies? Known = null,
     string? Line = null,
-    Borrowed? Borrowed = null
+    Borrowed? Borrowed = null,
+    WildFind? Wild = null
 )
 {
     /// <summary>Of which species it is, as its rules are looked up.</summary>
     [JsonIgnore]
     public SpeciesRef Species => new(Group, SpeciesId, OtherSpecies, Known);
 }
+
+/// <summary>Where an animal, eggs or larvae were found outside.</summary>
+/// <param name="Place">The place, in the keeper's words, 1–60 characters: where released ones may go back to.</param>
+/// <param name="Host">Plant it sat on, 1–60 characters; none where it was on none.</param>
+/// <param name="Permit">Why that was lawful, in the keeper's words, at most 200 characters.</param>
+public sealed record WildFind(string Place, string? Host = null, string? Permit = null);
 
 /// <summary>A loan from somebody else: the animal is here for a time.</summary>
 /// <param name="Owner">Whose it is, 1–60 characters.</param>

@@ -26,6 +26,7 @@ const kindTitle: Record<Schemas['AlmanacKind'], string> = {
   season: 'Seasons',
   booking: 'Gear booked',
   quarantine: 'New stock apart',
+  apart: 'Young put apart',
 };
 
 const kinds = Object.keys(kindTitle) as Schemas['AlmanacKind'][];

@@ -131,7 +131,7 @@ const limbNoted: EntryForm<'limbNoted'> = {
 
 const sexSeen: EntryForm<'sexSeen'> = {
   title: 'Sex told',
-  begin: (subject) => ({ kind: 'sexSeen', sex: 'female', by: subject.sexing[0] ?? 'looks' }),
+  begin: (subject) => ({ kind: 'sexSeen', sex: 'female', by: subject.sexShowsBy[0] ?? 'looks' }),
   Fields: ({ act, change, subject }) => (
     <>
       <Choice
@@ -146,7 +146,7 @@ const sexSeen: EntryForm<'sexSeen'> = {
       />
       <Choice
         label="Told from"
-        options={sexEvidence.filter(([by]) => subject.sexing.includes(by) || by === act.by)}
+        options={sexEvidence.filter(([by]) => subject.sexShowsBy.includes(by) || by === act.by)}
         value={act.by}
         onChange={(by) => change({ ...act, by })}
       />

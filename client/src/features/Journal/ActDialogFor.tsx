@@ -52,7 +52,7 @@ export const subjectOf = (animal: AnimalView, group: Schemas['GroupView'] | unde
     ...(group?.holdsWithForelegs === true ? (['foreleg'] as const) : []),
   ],
   vials: animal.details.kind === 'brood' ? animal.inVials : null,
-  sexing: group?.sexing ?? [],
+  sexShowsBy: animal.sexShowsBy,
   waters: waterKindsOf(animal, group),
   waiting: animal.waits[0]?.value?.vigil ?? null,
   waits: group?.waits ?? [],

@@ -15,7 +15,7 @@ const subject: ActSubject = {
   isTank: false,
   tankId: null,
   vials: null,
-  sexing: ['shedSkin', 'furrow'],
+  sexShowsBy: ['shedSkin', 'furrow'],
   waters: ['dish', 'mist'],
   waiting: null,
   waits: [

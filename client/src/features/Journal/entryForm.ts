@@ -21,7 +21,7 @@ export interface ActSubject {
   /** Numbered vials of a brood; none for one animal or a colony. */
   vials: readonly number[] | null;
   /** By what the sex of its group can be told. */
-  sexing: readonly Schemas['SexEvidence'][];
+  sexShowsBy: readonly Schemas['SexEvidence'][];
   /** How water is given to its group. */
   waters: readonly Schemas['WaterKind'][];
   /** The wait that is under way, other than for a molt. */

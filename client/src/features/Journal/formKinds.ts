@@ -40,6 +40,9 @@ export const formKinds = [
   'divided',
   'vialsMolted',
   'graded',
+  'promised',
+  'capped',
+  'hostChosen',
 ] as const satisfies readonly ActKind[];
 
 export type FormKind = (typeof formKinds)[number];

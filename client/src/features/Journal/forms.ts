@@ -3,6 +3,8 @@ import { growthForms } from '../Growth/growthForms';
 import { housingForms } from '../Housing/housingForms';
 import { pairingForms } from '../Pairing/pairingForms';
 import { countForms } from '../Records/countForms';
+import { hostForms } from '../Nursery/hostForm';
+import { handOnForms } from '../Records/handOnForms';
 import { loanForms } from '../Records/loanForms';
 import { offshootForms } from '../Records/offshootForms';
 import { recordForms } from '../Records/recordForms';
@@ -20,6 +22,8 @@ export const forms = {
   ...housingForms,
   ...recordForms,
   ...countForms,
+  ...handOnForms,
+  ...hostForms,
   ...pairingForms,
   ...tankForms,
   ...offshootForms,

@@ -13,6 +13,7 @@ import { GoodsTable } from './GoodsTable';
 import { LarderJournal } from './LarderJournal';
 import { OrderDialog } from './OrderDialog';
 import { Orders } from './Orders';
+import { Plants } from './Plants';
 import { PrintedList } from './PrintedList';
 import { StepList } from './StepList';
 
@@ -54,6 +55,7 @@ function Larder({ larder }: { larder: Schemas['LarderView'] }) {
           <div className="min-w-0">
             <StepList plan={plan} tonight={tonight} onOrder={setOrdering} />
             <FoodTable foods={plan.foods} tonight={tonight} />
+            <Plants outlooks={plan.plants} plants={larder.plants} hosts={larder.hosts} tonight={tonight} />
           </div>
           <div className="min-w-0">
             <Orders orders={larder.orders} tonight={tonight} />

@@ -44,6 +44,14 @@ describe('work in the larder', () => {
     expect(actOf(work({ cultureId: null }))).toBeNull();
     expect(actOf(work({ task: 'outOfCold', cultureId: null }))).toBeNull();
   });
+
+  it('writes of the very plant, and nothing for leaf that is cut or bought', () => {
+    expect(actOf(work({ task: 'waterPlant', plantId: 'p' }))).toEqual({ kind: 'plantWatered', plantId: 'p' });
+    expect(actOf(work({ task: 'throwLeaf', plantId: 'p' }))).toEqual({ kind: 'plantEnded', plantId: 'p' });
+    expect(actOf(work({ task: 'waterPlant', plantId: null }))).toBeNull();
+    expect(actOf(work({ task: 'cutLeaf' }))).toBeNull();
+    expect(actOf(work({ task: 'buyPlant' }))).toBeNull();
+  });
 });
 
 describe('the id of a new feeder', () => {

@@ -25,7 +25,13 @@ export function actOf(work: Work): Schemas['LarderAct'] | null {
         : { kind: 'cultureChilled', cultureId: work.cultureId, intoCold: false };
     case 'start':
       return started(work.feederId, work.pots);
+    case 'waterPlant':
+      return work.plantId == null ? null : { kind: 'plantWatered', plantId: work.plantId };
+    case 'throwLeaf':
+      return work.plantId == null ? null : { kind: 'plantEnded', plantId: work.plantId };
     case 'order':
+    case 'cutLeaf':
+    case 'buyPlant':
       return null;
   }
 }
@@ -36,4 +42,8 @@ export const doneWord: Record<Work['task'], string> = {
   outOfCold: 'Taken out',
   start: 'Started',
   order: 'To the larder',
+  waterPlant: 'Watered',
+  throwLeaf: 'Thrown away',
+  cutLeaf: 'To the larder',
+  buyPlant: 'To the larder',
 };

@@ -47,6 +47,7 @@ function Drawn({ animal, brood }: { animal: AnimalView; brood: Brood }) {
           />{' '}
           <span className="text-13 text-muted">
             {metres(brood.apart.value.shelfMm)} m of shelf in one row, about {brood.apart.value.minutes} min
+            {brood.apart.value.seed !== null && `; first ${brood.apart.value.seed}`}
           </span>
         </p>
       )}
@@ -161,18 +162,23 @@ function Curve({ brood }: { brood: Brood }) {
           ]}
         />
       )}
-      {usual !== null && usual.byOrigin.length > 0 && (
-        <p className="mt-1 text-13 text-muted">
-          Of your broods{' '}
-          {usual.byOrigin
-            .map(
-              (o) =>
-                `${o.origin === 'bredHere' ? 'bred here' : 'from elsewhere'} ${Math.round((o.curve.steps.findLast((s) => s.time <= curve.ageDays)?.survival ?? 1) * 100)} of 100`,
-            )
-            .join(', ')}{' '}
-          were alive at this age.
-        </p>
+      {usual !== null && (
+        <>
+          <EarlierLine broods={usual.byOrigin} age={curve.ageDays} />
+          <EarlierLine broods={usual.byRearing} age={curve.ageDays} />
+        </>
       )}
     </figure>
+  );
+}
+
+/** How many of the earlier broods lived at this age, part by part. */
+function EarlierLine({ broods, age }: { broods: readonly Schemas['EarlierBroods'][]; age: number }) {
+  const alive = (b: Schemas['EarlierBroods']) =>
+    Math.round((b.curve.steps.findLast((s) => s.time <= age)?.survival ?? 1) * 100);
+  return broods.length === 0 ? null : (
+    <p className="mt-1 text-13 text-muted">
+      At this age of your broods: {broods.map((b) => `${b.of} ${alive(b)} of 100`).join(', ')}.
+    </p>
   );
 }

@@ -1,14 +1,14 @@
+import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { fromDays, shortDate, toDays } from '../../ui/dates';
 import { WhyButton } from '../../ui/WhyButton';
+import { leafGrams as grams } from '../Larder/leafGrams';
 import { type WhyAnimal, useWhy } from '../Reasons/WhyContext';
+import { ActDialogFor } from '../Journal/ActDialogFor';
 import { LeafDays } from './LeafDays';
 
 type Larvae = Schemas['LarvaeAtTable'];
-
-const grams = (g: number) =>
-  g < 1 ? 'less than 1 g' : g < 1000 ? `${Math.round(g)} g` : `${(g / 1000).toFixed(1)} kg`;
 
 const within = (gramsByDay: readonly number[], nights: number) =>
   gramsByDay.slice(0, nights).reduce((sum, g) => sum + g, 0);
@@ -23,6 +23,7 @@ function mostOf(gramsByDay: readonly number[], tonight: string): string {
 /** Who eats leaf, how much of it, and in how many boxes they are kept. */
 export function Leaf({ larvae, tonight }: { larvae: readonly Larvae[]; tonight: string }) {
   const { toggle } = useWhy();
+  const [hostOf, setHostOf] = useState<string | null>(null);
   if (larvae.length === 0) {
     return null;
   }
@@ -80,8 +81,21 @@ export function Leaf({ larvae, tonight }: { larvae: readonly Larvae[]; tonight: 
                 )}
               </span>
               <span className="text-13 text-soft">
-                {leaf.hosts.join(', ')}
-                {leaf.hosts.length > 1 && (leaf.mayChange ? ': may be changed over' : ': no change midway')}
+                {leaf.isHostOnRecord ? (
+                  <>
+                    On <b className="font-semibold">{leaf.host}</b>
+                    {leaf.mayChange ? '; may be changed over' : '; no other plant midway'}
+                  </>
+                ) : (
+                  <>
+                    {leaf.hosts.join(', ')}
+                    {leaf.hosts.length > 1 &&
+                      (leaf.mayChange ? ': may be changed over' : ': no change midway')}
+                  </>
+                )}{' '}
+                <button type="button" className="linkish" onClick={() => setHostOf(one.stockId)}>
+                  {leaf.isHostOnRecord ? 'Another plant…' : 'Say which…'}
+                </button>
                 {boxes !== null && (
                   <small className="block text-13 text-muted">
                     {boxes.summary}{' '}
@@ -103,6 +117,7 @@ export function Leaf({ larvae, tonight }: { larvae: readonly Larvae[]; tonight: 
           );
         })}
       </ul>
+      {hostOf !== null && <ActDialogFor stockId={hostOf} kind="hostChosen" onClose={() => setHostOf(null)} />}
     </section>
   );
 }

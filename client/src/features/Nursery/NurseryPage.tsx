@@ -7,6 +7,7 @@ import { Waiting } from '../../ui/Waiting';
 import { WhyButton } from '../../ui/WhyButton';
 import { useWhy, type WhyAnimal } from '../Reasons/WhyContext';
 import { Fathers } from './Fathers';
+import { HandOnLine } from './HandOnLine';
 import { Leaf } from './Leaf';
 import { useNursery } from './queries';
 import { Winters } from './Winters';
@@ -73,7 +74,10 @@ function Mothers({ mothers, tonight }: { mothers: readonly Schemas['NurseryMothe
                 {she.before !== null && `; before it ${she.before}`}
               </small>
             </span>
-            <span className="text-13 text-soft">{she.ready}</span>
+            <span className="text-13 text-soft">
+              {she.ready}
+              {she.others !== '' && <small className="block text-13 text-muted">{she.others}</small>}
+            </span>
           </li>
         ))}
       </ul>
@@ -113,6 +117,7 @@ function Waits({ waits, tonight }: { waits: readonly Wait[]; tonight: string }) 
                 <small className="block text-13 text-muted">
                   {wait.what}, {toDays(tonight) - toDays(wait.began)} nights
                   {wait.isChilled && ', in the cold'}
+                  {wait.looks > 0 && `, looked at on ${wait.looks} of them`}
                   {wait.expects !== null && `; usually ${wait.expects}`}
                   {wait.takenFrom !== null &&
                     wait.takenTo !== null &&
@@ -143,6 +148,7 @@ function Waits({ waits, tonight }: { waits: readonly Wait[]; tonight: string }) 
                   .join(' · ')}
                 {wait.record !== '' && <small className="block text-13 text-muted">{wait.record}</small>}
                 <Fathers fathers={wait.fathers} />
+                {wait.mayBePromised && <HandOnLine animal={whyOf(wait)} handOn={wait.handOn} />}
               </span>
             </li>
           );
@@ -217,6 +223,7 @@ function Broods({ broods, tonight }: { broods: readonly Brood[]; tonight: string
                     />
                   )}
                 </span>
+                <HandOnLine animal={whyOf(brood)} handOn={brood.handOn} />
               </span>
             </li>
           );

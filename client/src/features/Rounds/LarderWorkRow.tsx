@@ -51,7 +51,7 @@ export function LarderWorkRow({ work }: { work: Schemas['LarderWork'] }) {
 /** What is to be done and how long it takes; why it falls on this night stands in the drawer, or here when it is short. */
 export function LarderWorkText({ work }: { work: Schemas['LarderWork'] }) {
   const about = [
-    work.cultureId === null ? '' : work.because,
+    work.cultureId === null && work.feederId !== '' ? '' : work.because,
     work.minutes === 0 ? '' : `${Math.ceil(work.minutes)} min`,
   ]
     .filter((part) => part !== '')

@@ -99,7 +99,7 @@ export function RoundChores({ chores, larder, night }: Props) {
           </li>
         ))}
         {larder.map((work) => (
-          <LarderWorkRow key={work.cultureId ?? work.text} work={work} />
+          <LarderWorkRow key={work.cultureId ?? `${work.plantId ?? ''}${work.text}`} work={work} />
         ))}
       </ul>
     </section>

@@ -40,8 +40,47 @@ export function FamilyFields({ details, set, error }: Props) {
         not="female"
         onChange={(fatherId) => set({ fatherId })}
       />
+      <WildFields details={details} set={set} error={error} />
       {details.kind === 'specimen' && <BorrowedFields details={details} set={set} error={error} />}
     </section>
+  );
+}
+
+/** Where it was found, when it was taken from the wild; without a place it was not. */
+function WildFields({ details, set, error }: Props) {
+  const wild = details.wild ?? null;
+  const change = (changed: Partial<NonNullable<typeof wild>>) => {
+    const next = { place: '', host: null, permit: null, ...wild, ...changed };
+    set({ wild: next.place === '' ? null : next });
+  };
+  return (
+    <>
+      <TextField
+        label="Found outside at"
+        hint="Only what was taken from the wild: the place"
+        error={error('wild.place') ?? error('wild')}
+        value={wild?.place ?? ''}
+        onChange={(place) => change({ place })}
+      />
+      {wild !== null && (
+        <>
+          <TextField
+            label="On which plant"
+            hint="The plant of a larva or eggs; may stay empty"
+            error={error('wild.host')}
+            value={wild.host ?? ''}
+            onChange={(host) => change({ host: host === '' ? null : host })}
+          />
+          <TextField
+            label="Why that was lawful"
+            hint="A permit, or that none is needed"
+            error={error('wild.permit')}
+            value={wild.permit ?? ''}
+            onChange={(permit) => change({ permit: permit === '' ? null : permit })}
+          />
+        </>
+      )}
+    </>
   );
 }
 

@@ -17,7 +17,6 @@ const spiders: Group = {
   shared: false,
   holdsWithForelegs: false,
   waterWays: [],
-  sexing: [],
 };
 
 const details: StockDetails = {
