@@ -172,7 +172,10 @@ public class PantryTests
     [Theory]
     [MemberData(nameof(Told))]
     public void What_cannot_be_is_refused_with_its_field(LarderAct act, string? field) =>
-        Assert.Equal(field, LarderCheck.Check(act, Larder((1, Oak(50))), RuleSet.Shipped) is [var first, ..] ? first.Field : null);
+        Assert.Equal(
+            field,
+            LarderCheck.Check(act, Larder((1, Oak(50))), RuleSet.Shipped) is [var first, ..] ? first.Field : null
+        );
 
     private static string? Refused(Diary diary, HostChosen act) =>
         EntryCheck.Check(act, Occurrence.At(Diary.Evening), diary.Standing(), Diary.Room()).SingleOrDefault()?.Field;

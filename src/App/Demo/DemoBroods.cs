@@ -78,6 +78,9 @@ internal static class DemoBroods
             LastYear(Life("E5·06", "Cork nymphs of last year", Mantis, 395, 0, count: 110).Hatched(395)),
             // Counted in a picture, and due apart before their first molt.
             Life("E5·07", "Cork nymphs", Mantis, 13, 0, count: 60)
+                .At(9, new Promised("a keeper across the water", 12))
+                .At(8, new Promised("the school at the quay", 6))
+                .At(8, new Capped(40))
                 .Hatched(13)
                 .At(12, new Counted(96, 92, 99, CountMethod.InPicture))
                 .At(7, new Departed(DepartureKind.Died, null, 5, LossCause.Dried))

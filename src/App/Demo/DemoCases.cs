@@ -3,6 +3,7 @@ using Husbandry.Growth;
 using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Pairing;
+using Husbandry.Plants;
 using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
@@ -60,9 +61,14 @@ internal static class DemoCases
                 .At(1, Fresh("crab-mix"))
                 .Watered(1, WaterKind.Pools),
             // Eggs, kept as such.
-            Life("E1·03", "Loft eggs", "samia-ricini", 9, count: 40).At(8, new Began(VigilKind.Hatching)),
+            Life("E1·03", "Loft eggs", "samia-ricini", 9, count: 40)
+                .At(8, new Began(VigilKind.Hatching))
+                .At(7, new HostChosen("privet"))
+                .At(6, new Capped(25)),
             // Full grown: its next molt makes the pupa.
-            Life("E1·04", "Thole", "samia-ricini", 30, 4).At(1, Fresh("fresh-leaves")),
+            Life("E1·04", "Thole", "samia-ricini", 30, 4)
+                .At(20, new HostChosen("privet"))
+                .At(1, Fresh("fresh-leaves")),
             // Adults that do not feed, and adults that take nectar.
             Life("E1·05", "Gull", "samia-ricini", 4, mature: true, sex: Sex.Female),
             Life("E1·06", "Flare", "papilio-machaon", 5, mature: true).At(1, Fresh("nectar")),
@@ -102,6 +108,7 @@ internal static class DemoCases
                 .At(1, new ConditionSeen(BodyCondition.VeryFull)),
             // A box of caterpillars on soft leaf: two died, one got out, and one more is missing.
             Life("E2·06", "Fennel box", "papilio-machaon", 14, 2, count: 22)
+                .At(13, new HostChosen("fennel"))
                 .At(10, new Departed(DepartureKind.Died, "small and pale", 2))
                 .At(6, new Departed(DepartureKind.Escaped, "under the lid", 1))
                 .At(2, new Counted(18, Method: CountMethod.OneByOne))

@@ -65,6 +65,14 @@ internal static class DemoLarder
                 room.Tonight.AddDays(1)
             )
         );
+        // Fennel in two pots, one eaten down; privet behind the loft, and a bag of it.
+        Log(40, new PlantAdded(Id("fennel"), "fennel", PlantForm.Pot, LeafKind.Soft, 70, 25, 2, Where: "on the sill"));
+        Log(12, new PlantAdded(Id("young fennel"), "fennel", PlantForm.Pot, LeafKind.Soft, 30, Where: "on the sill"));
+        Log(4, new PlantCut(Id("fennel"), 60));
+        Log(3, new PlantWatered(Id("fennel")));
+        Log(1, new PlantWatered(Id("young fennel")));
+        Log(60, new PlantAdded(Id("privet"), "privet", PlantForm.Site, LeafKind.Woody, 0, Where: "behind the loft"));
+        Log(5, new PlantCut(Id("privet"), 60, Id("privet bag"), IsWashed: true));
         Log(20, new GoodsCounted("calcium-carbonate", 350));
         Log(20, new GoodsCounted("marine-salt", 900));
         Log(20, new GoodsCounted("vials", 18));
