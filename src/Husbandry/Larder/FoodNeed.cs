@@ -22,7 +22,8 @@ public sealed record FoodNeed(FoodKey Food, int Ahead, double Amount, double Var
     /// <param name="nights">Nights to look ahead.</param>
     public static IEnumerable<FoodNeed> Of(Judgement j, int nights)
     {
-        if (j.Subject.Standing.Departure is not null)
+        // Leaf is planned plant by plant, in grams, where it is known how much a larva eats.
+        if (j.Subject.Standing.Departure is not null || LeafEater.Of(j) is not null)
         {
             yield break;
         }

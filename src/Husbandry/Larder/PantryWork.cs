@@ -70,12 +70,11 @@ internal static class PantryWork
     private static IEnumerable<LarderWork> OfOutlook(Answer<PlantOutlook> answer, Room room)
     {
         var outlook = answer.Value;
-        if (outlook.CutGrams > 0)
+        if (outlook.CutOn is { } cut)
         {
-            var first = outlook.GramsByDay.Zip(outlook.LeftByDay).TakeWhile(d => d.Second > 0 || d.First <= 0).Count();
             yield return Work(
                 LarderTask.CutLeaf,
-                room.Tonight.AddDays(first),
+                cut,
                 $"Cut about {Wording.Plain(Math.Ceiling(outlook.CutGrams))} g of {outlook.Plant}",
                 "wash it, bag it, keep it cold; unsprayed, not from the roadside",
                 CutMinutes,

@@ -63,6 +63,7 @@ public sealed record LeafEater(
 /// <param name="BuyBy">Last night on which a pot can be bought in time.</param>
 /// <param name="SowBy">Last night on which it can be sown in time; none when that is over.</param>
 /// <param name="CutGrams">Leaf to be cut outside for the nights that cut leaf keeps, g; 0 where none is lacking or no place is known.</param>
+/// <param name="CutOn">Night by which that is cut; none likewise.</param>
 /// <param name="ReadyOn">Night by which the first of it must be there, where only eggs wait for it.</param>
 public sealed record PlantOutlook(
     string Plant,
@@ -78,6 +79,7 @@ public sealed record PlantOutlook(
     DateOnly? BuyBy,
     DateOnly? SowBy,
     double CutGrams,
+    DateOnly? CutOn,
     DateOnly? ReadyOn
 )
 {
@@ -143,6 +145,7 @@ public sealed record PlantOutlook(
                 : null,
             shortOn?.AddDays(-(int)rules.PotSowDays.Value) is { } sow && sow >= room.Tonight ? sow : null,
             cut,
+            cut > 0 ? room.Tonight.AddDays(first) : null,
             eaters.Count > 0 && eaters.All(e => e.ReadyOn is not null) ? eaters.Min(e => e.ReadyOn) : null
         );
         return new Answer<PlantOutlook>(outlook, Say(outlook, room), Why(outlook, leaf, plants, room));
@@ -201,7 +204,7 @@ public sealed record PlantOutlook(
             { ShortOn: { } night } =>
                 $"{name}: {there}; {(night <= room.Tonight ? "too little already" : $"enough until {words.Date(night.AddDays(-1))}")}, then about {Pots_(o.PotsShort)} short: buy by {words.Date(o.BuyBy!.Value)}{(o.SowBy is { } sow ? $", or sow by {words.Date(sow)}" : "")}.{ready}",
             { CutGrams: > 0 } =>
-                $"{name}: {there}; cut about {Grams_(o.CutGrams)} outside, wash it and keep it cold.{ready}",
+                $"{name}: {there}; cut about {Grams_(o.CutGrams)} outside {(o.CutOn <= room.Tonight ? "now" : $"by {words.Date(o.CutOn!.Value)}")}, wash it and keep it cold.{ready}",
             _ => $"{name}: {there}, enough for the weeks ahead.{ready}",
         };
     }

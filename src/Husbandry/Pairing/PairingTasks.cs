@@ -65,10 +65,10 @@ public static class PairingTasks
         if (
             she.Standing is not { Details.Sex: Sex.Female, Departure: null, Loan: null, Pairings: [.., var last] }
             || !she.AllWaitFor(VigilKind.EggCase)
-            || she.Standing.PairingsNow.Count() >= rules.UsualTries.Value
+            || she.Profile.Pairing is not { } species
+            || she.Standing.PairingsNow.Count() >= UsualTries(species, rules)
             || last.IsOpen
             || last.End?.How is PairingEnding.MaleEaten
-            || she.Profile.Pairing is null
             || AgainstPairing(hush[CareAct.Pair]).Count > 0
         )
         {
@@ -82,6 +82,10 @@ public static class PairingTasks
             ? null
             : on;
     }
+
+    /// <summary>How often a female is paired before she is left to wait: once where her time is over before a second try.</summary>
+    internal static int UsualTries(SpeciesPairing species, RoomPairingRules rules) =>
+        species.AfterMoltNights.Value.High < rules.RetryNights.Value ? 1 : rules.UsualTries.Value;
 
     /// <summary>What of a hush stands against a pairing: not that she waits after one, of which the desk speaks by itself.</summary>
     internal static IReadOnlyList<HushContributor> AgainstPairing(HushLine pairing) =>

@@ -81,7 +81,9 @@ public static partial class ReadinessChecks
         }
 
         var again = last.AddDays(room.RetryNights.Value);
-        return nights <= 2 * room.RetryNights.Value && pairings.Count < room.UsualTries.Value
+        return
+            nights <= room.RetryLapses.Value * room.RetryNights.Value
+            && pairings.Count < PairingTasks.UsualTries(rules, room)
             ?
             [
                 new ReadyCheck(

@@ -54,8 +54,8 @@ function Larder({ larder }: { larder: Schemas['LarderView'] }) {
         <div className="grid grid-cols-[1.5fr_1fr] border-t border-line px-6 pb-10 max-lg:grid-cols-1 max-sm:px-4 lg:[&>*+*]:ml-6 lg:[&>*+*]:border-l lg:[&>*+*]:border-line lg:[&>*+*]:pl-6">
           <div className="min-w-0">
             <StepList plan={plan} tonight={tonight} onOrder={setOrdering} />
-            <FoodTable foods={plan.foods} tonight={tonight} />
             <Plants outlooks={plan.plants} plants={larder.plants} hosts={larder.hosts} tonight={tonight} />
+            <FoodTable foods={plan.foods} tonight={tonight} />
           </div>
           <div className="min-w-0">
             <Orders orders={larder.orders} tonight={tonight} />

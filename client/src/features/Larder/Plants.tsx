@@ -35,6 +35,11 @@ export function Plants({ outlooks, plants, hosts, tonight }: Props) {
           Add one
         </Button>
       </div>
+      {outlooks.length > 0 && (
+        <p className="text-12 text-muted">
+          Hill: leaf that is left. Line: what is eaten of it each night. Dashed: it runs short.
+        </p>
+      )}
       {outlooks.length === 0 && (
         <p className="py-1 text-muted">No larvae eat leaf here, and no plant is written down.</p>
       )}
@@ -102,7 +107,7 @@ function PlantRow({ plant, tonight }: { plant: Plant; tonight: string }) {
   const tell = (act: Schemas['LarderAct'], what: string) => () =>
     log.mutate({ id: newId(), act, text: `${plant.plant}: ${what}` });
   return (
-    <li className="flex min-h-9 items-center gap-3 text-13">
+    <li className="flex min-h-9 items-center gap-3 py-0.5 text-13">
       <span className="min-w-0 flex-1">
         <b className="font-semibold">{formWord[plant.form]}</b>
         {plant.where !== null && `, ${plant.where}`}{' '}

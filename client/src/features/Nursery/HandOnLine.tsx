@@ -26,10 +26,10 @@ export function HandOnLine({ animal, handOn }: Props) {
           />
         </span>
       )}
-      <button type="button" className="linkish" onClick={() => setForm('promised')}>
+      <button type="button" className="linkish text-muted" onClick={() => setForm('promised')}>
         Promise some…
-      </button>{' '}
-      <button type="button" className="linkish" onClick={() => setForm('capped')}>
+      </button>
+      <button type="button" className="linkish ml-3 text-muted" onClick={() => setForm('capped')}>
         How many wanted…
       </button>
       {form !== null && <ActDialogFor stockId={animal.stockId} kind={form} onClose={() => setForm(null)} />}
