@@ -64,6 +64,9 @@ const PairingPage = lazy(async () => ({
 const NurseryPage = lazy(async () => ({
   default: (await import('./features/Nursery/NurseryPage')).NurseryPage,
 }));
+const UnknownLarvaPage = lazy(async () => ({
+  default: (await import('./features/Nursery/UnknownLarvaPage')).UnknownLarvaPage,
+}));
 const RunPage = lazy(async () => ({ default: (await import('./features/Pairing/RunPage')).RunPage }));
 const AlmanacPage = lazy(async () => ({
   default: (await import('./features/Almanac/AlmanacPage')).AlmanacPage,
@@ -124,6 +127,7 @@ const router = createBrowserRouter([
       { path: '/chores', element: <ChoresPage /> },
       { path: '/pairing', element: <PairingPage /> },
       { path: '/nursery', element: <NurseryPage /> },
+      { path: '/nursery/unknown', element: <UnknownLarvaPage /> },
       { path: '/pairing/:id', element: <RunPage /> },
       { path: '/almanac', element: <AlmanacPage /> },
       {

@@ -122,6 +122,7 @@ app.MapOverrides();
 app.MapGuide();
 app.MapPairing();
 app.MapNursery();
+app.MapLarvaGuess();
 app.MapPromote();
 app.MapHonesty();
 app.MapPictures();

@@ -103,6 +103,7 @@ public class AgreementTests
                             or RoundAct.LookAgain
                             or RoundAct.LookForWeb
                             or RoundAct.TellSex
+                            or RoundAct.LookForAdult
                             or RoundAct.PairAgain
                         ? RoundLine.ForAnotherHand(j)
                         : line;

@@ -164,6 +164,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/nursery/guess": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["larvaGuess"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/nursery/{id}/promote": {
         parameters: {
             query?: never;
@@ -4532,6 +4548,23 @@ export interface components {
              */
             foodMg: number;
         };
+        /** @description What was found at a place over the years, and when to look there again: eggs come in waves. */
+        FindPlace: {
+            /** @description The place, in the keeper's words. */
+            place: string;
+            /** @description Finds, the latest first. */
+            finds: components["schemas"]["OutsideFind"][];
+            /**
+             * Format: date
+             * @description First night of the next time of the year at which something was found there before.
+             */
+            lookFrom: string;
+            /**
+             * Format: date
+             * @description Last such night.
+             */
+            lookTo: string;
+        };
         /** @description What a new room has behind it on its first evening. */
         FirstEvening: {
             /**
@@ -5063,6 +5096,11 @@ export interface components {
              * @description So many more are there, or to come, than are wanted.
              */
             beyond: number;
+            /**
+             * Format: int32
+             * @description Eggs and young of a mother that came since it was said how many are wanted.
+             */
+            taken: number;
         };
         /** @description A tub from which animals are taken. */
         HarvestRequest: {
@@ -6030,6 +6068,29 @@ export interface components {
             /** Format: uuid */
             id: string;
         };
+        /** @description A species that an unknown larva may be. */
+        LarvaGuess: {
+            /** @description Species of the rulebook. */
+            speciesId: string;
+            /** @description Its scientific name. */
+            name: string;
+            /** @description Looks that fit it. */
+            fits: components["schemas"]["LarvaLook"][];
+            /** @description Looks that speak against it. */
+            against: components["schemas"]["LarvaLook"][];
+            /** @description Whether it takes the plant on which the larva was found; none where no plant was named. */
+            eatsIt: null | boolean;
+            /**
+             * Format: double
+             * @description How well it fits: looks that fit less those against, and its plant; for the order only.
+             */
+            score: number;
+        };
+        /**
+         * @description What is seen of a caterpillar, by which an unknown one is told.
+         * @enum {unknown}
+         */
+        LarvaLook: "tailHorn" | "spines" | "warts" | "fleshyPegs" | "hairy" | "smooth" | "green" | "black" | "pale" | "banded" | "slantStripes" | "inWeb" | "scentFork";
         /** @description What the rulebook knows of the caterpillars of a species. */
         LarvaRules: {
             /** @description Instar up to which they keep company; 0 where each lives for itself from the egg. */
@@ -6042,6 +6103,8 @@ export interface components {
             hostMayChange: components["schemas"]["RuleOfboolean"];
             /** @description Days by which males come out before the females. */
             malesEarlierDays: components["schemas"]["RuleOfdouble"];
+            comesOut?: null | components["schemas"]["RuleOfstring"];
+            looks?: null | components["schemas"]["RuleOfIReadOnlyListOfLarvaLook"];
         };
         /** @description Larvae, or eggs that will be, and the leaf that they are going to eat. */
         LarvaeAtTable: {
@@ -6932,6 +6995,8 @@ export interface components {
             warmUps: components["schemas"]["SpeciesWarmUp"][];
             /** @description Larvae and eggs that need leaf, the hungriest first. */
             leaf: components["schemas"]["LarvaeAtTable"][];
+            /** @description Places where something was found outside, the next to look at first. */
+            finds: components["schemas"]["FindPlace"][];
         };
         /** @description A mother after her brood. */
         NurseryMother: {
@@ -7121,6 +7186,27 @@ export interface components {
             to: string;
             /** @description What does not fit then. */
             misfits: components["schemas"]["HousingMisfit"][];
+        };
+        /** @description One find outside. */
+        OutsideFind: {
+            /**
+             * Format: uuid
+             * @description What came of it.
+             */
+            stockId: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Its species. */
+            species: string;
+            /**
+             * Format: date
+             * @description Day of the find.
+             */
+            on: string;
+            /** @description Plant it sat on. */
+            host: null | string;
+            /** @description Whether it was eggs. */
+            wereEggs: boolean;
         };
         /** @description Two animals that should be adult together. */
         OverlapRequest: {
@@ -7605,6 +7691,11 @@ export interface components {
              * @description Leaf to be cut outside for the nights that cut leaf keeps, g; 0 where none is lacking or no place is known.
              */
             cutGrams: number;
+            /**
+             * Format: date
+             * @description Night by which that is cut; none likewise.
+             */
+            cutOn: null | string;
             /**
              * Format: date
              * @description Night by which the first of it must be there, where only eggs wait for it.
@@ -8276,7 +8367,7 @@ export interface components {
          * @description What a line of the round asks for.
          * @enum {unknown}
          */
-        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask" | "askBack" | "giveBack" | "tend" | "partThem" | "lookForWeb" | "pairAgain" | "tellSex" | "putApart" | "countYoung" | "lookAgain";
+        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask" | "askBack" | "giveBack" | "tend" | "partThem" | "lookForWeb" | "pairAgain" | "lookForAdult" | "tellSex" | "putApart" | "countYoung" | "lookAgain";
         /** @description Where the round was left. */
         RoundBreak: {
             place: components["schemas"]["Place"];
@@ -8545,6 +8636,17 @@ export interface components {
         RuleOfHazard: {
             /** @description The value. */
             value: components["schemas"]["Hazard"];
+            /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
+            unit: string;
+            /** @description How far to trust it. */
+            tag: components["schemas"]["RuleTag"];
+            /** @description Published source, or the reason for a house pick, or what the tag says. */
+            source: string;
+        };
+        /** @description One value of the rulebook with what a reader needs in order to trust or change it. */
+        RuleOfIReadOnlyListOfLarvaLook: {
+            /** @description The value. */
+            value: null | components["schemas"]["LarvaLook"][];
             /** @description Its unit, e.g. `days`, `mm`, `share of body length`. */
             unit: string;
             /** @description How far to trust it. */
@@ -10745,6 +10847,38 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    larvaGuess: {
+        parameters: {
+            query: {
+                plant?: string;
+                looks: components["schemas"]["LarvaLook"][];
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LarvaGuess"][];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };

@@ -32,8 +32,9 @@ public static class NurseryEndpoints
             .Here.Concat(index.Gone)
             .Where(g => g is { Who.Kind: StockKind.Specimen, Waits.HasBrooded: true });
         var pupae = index.Here.Where(g => g is { Who: { Kind: StockKind.Specimen, Stage: Stage.Pupa } });
+        var found = index.Here.Concat(index.Gone).Where(g => g.Who.FoundAt is not null);
         var standings = await reader.StandingsAsync(
-            [.. broods.Concat(mothers).Concat(pupae).Select(g => g.StockId).Distinct()],
+            [.. broods.Concat(mothers).Concat(pupae).Concat(found).Select(g => g.StockId).Distinct()],
             cancel
         );
         var all = standings.Select(s => Subject.Of(s, room)).ToDictionary(s => s.Standing.StockId);
@@ -95,7 +96,8 @@ public static class NurseryEndpoints
                         .OfType<LarvaeAtTable>()
                         .OrderByDescending(l => l.Need.Value.Within(7))
                         .ThenBy(l => l.Place, room.Layout.WalkingOrder()),
-                ]
+                ],
+                FindPlace.Of(all.Values, room.Tonight)
             )
         );
     }

@@ -103,6 +103,7 @@ public sealed record NurseryMother(
 /// <param name="Winters">Pupae that need a winter and have it before them, or are in it; those that are done first.</param>
 /// <param name="WarmUps">When to take them out of it, species by species.</param>
 /// <param name="Leaf">Larvae and eggs that need leaf, the hungriest first.</param>
+/// <param name="Finds">Places where something was found outside, the next to look at first.</param>
 public sealed record NurseryDesk(
     DateOnly Tonight,
     IReadOnlyList<NurseryWait> Waits,
@@ -110,7 +111,8 @@ public sealed record NurseryDesk(
     IReadOnlyList<NurseryMother> Mothers,
     IReadOnlyList<PupaInWinter> Winters,
     IReadOnlyList<SpeciesWarmUp> WarmUps,
-    IReadOnlyList<LarvaeAtTable> Leaf
+    IReadOnlyList<LarvaeAtTable> Leaf,
+    IReadOnlyList<FindPlace> Finds
 );
 
 /// <summary>One vial of a brood.</summary>

@@ -117,12 +117,15 @@ public sealed record Standing(
                 Feeding = Feeding with { Vials = [.. Feeding.Vials.Where(v => v.Number != empty)] },
             };
 
-    /// <summary>The state with young that it had, or eggs that were taken from it; what was promised of them goes with them.</summary>
+    /// <summary>
+    /// The state with young that it had, or eggs that were taken from it. What was promised goes with them; how many are wanted
+    /// holds on for the next lot of eggs.
+    /// </summary>
     public Standing WithBirth(BirthEvent birth) =>
         this with
         {
             Births = [.. Births, birth with { Before = Growth.ConditionByEye?.Condition }],
-            HandOn = HandOnState.Empty,
+            HandOn = HandOn with { Promises = [] },
         };
 
     /// <summary>Births after a meal at an instant: it is her first after the last of them, where none was before.</summary>

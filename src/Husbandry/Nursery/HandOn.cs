@@ -17,6 +17,7 @@ namespace Husbandry.Nursery;
 /// <param name="LeaveTo">Latest likely such night.</param>
 /// <param name="Lacking">So many more are promised than will hardly be there.</param>
 /// <param name="Beyond">So many more are there, or to come, than are wanted.</param>
+/// <param name="Taken">Eggs and young of a mother that came since it was said how many are wanted.</param>
 public sealed record HandOn(
     IReadOnlyList<PromiseEvent> Promises,
     int Promised,
@@ -26,7 +27,8 @@ public sealed record HandOn(
     DateOnly? LeaveFrom,
     DateOnly? LeaveTo,
     int Lacking,
-    int Beyond
+    int Beyond,
+    int Taken
 )
 {
     /// <summary>What is to become of the young of a brood, of eggs or of a mother to be; none where nothing was promised or capped.</summary>
@@ -52,7 +54,12 @@ public sealed record HandOn(
         var (least, most) = (Share(low, lives), Share(high, lives));
         var owed = state.Promised;
         var wanted = state.Cap?.Count;
-        var there = now?.Count ?? (usual is null ? null : (int?)Math.Round(usual.Value.Middle));
+        // Of one that lays in lots, those taken since are the ones that are there.
+        var lots =
+            state.Cap is { } since && !subject.IsBrood
+                ? subject.Standing.Births.Where(b => b.At >= since.At).Sum(b => b.Count)
+                : 0;
+        var there = lots > 0 ? lots : now?.Count ?? (usual is null ? null : (int?)Math.Round(usual.Value.Middle));
         var answer = new HandOn(
             state.Promises,
             owed,
@@ -62,7 +69,8 @@ public sealed record HandOn(
             leave?.From,
             leave?.To,
             most is { } m ? Math.Max(0, owed - m) : 0,
-            wanted is { } cap && there is { } n ? Math.Max(0, n - Math.Max(cap, owed)) : 0
+            wanted is { } cap && there is { } n ? Math.Max(0, n - Math.Max(cap, owed)) : 0,
+            lots
         );
         return new Answer<HandOn?>(answer, Say(answer, subject, unborn), Why(answer, subject, unborn, lives));
     }
@@ -121,9 +129,16 @@ public sealed record HandOn(
             : "";
         var surplus =
             a.Wanted is not { } wanted ? ""
+            : a.Taken > 0
+                ? a.Taken < wanted ? $"{Whole(a.Taken)} of the {Whole(wanted)} wanted are there."
+                    : $"The {Whole(wanted)} wanted are there: let her lay no more. {s.Room.Rules.Room.Nursery.SurplusEggs.Value}."
             : a.Beyond == 0 ? $"{Whole(wanted)} are wanted."
             : $"{Whole(wanted)} are wanted: about {Whole(a.Beyond)} too many. {(unborn ? s.Room.Rules.Room.Nursery.SurplusEggs : s.Room.Rules.Room.Nursery.SurplusYoung).Value}.";
-        return $"{promised}{likely}{when}{surplus}".TrimEnd();
+        var home =
+            a.Beyond > 0 && !unborn && s.Standing.Details.Wild is { } wild
+                ? $" Found at {wild.Place}: only there could any go back, where that is lawful."
+                : "";
+        return $"{promised}{likely}{when}{surplus}{home}".TrimEnd();
     }
 
     private static string Between(int low, int high) => low == high ? Whole(low) : $"{Whole(low)}–{Whole(high)}";

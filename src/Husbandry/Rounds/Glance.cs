@@ -80,7 +80,8 @@ public sealed record Glance(
                 details.MotherId,
                 details.FatherId,
                 s.Profile.Hazard?.Value,
-                details.Borrowed?.Owner
+                details.Borrowed?.Owner,
+                details.Wild?.Place
             ),
             new GlanceWhere(
                 s.Place,

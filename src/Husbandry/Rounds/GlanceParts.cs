@@ -22,6 +22,7 @@ namespace Husbandry.Rounds;
 /// <param name="FatherId">Its father, likewise.</param>
 /// <param name="Hazard">What it can do to people.</param>
 /// <param name="Owner">Whose it is, when it is only here for a time.</param>
+/// <param name="FoundAt">Where it was found, when it was taken from the wild.</param>
 public sealed record GlanceWho(
     string Name,
     string Species,
@@ -37,7 +38,8 @@ public sealed record GlanceWho(
     Guid? MotherId,
     Guid? FatherId,
     Hazard? Hazard,
-    string? Owner
+    string? Owner,
+    string? FoundAt
 );
 
 /// <summary>Of a glance: where it is.</summary>

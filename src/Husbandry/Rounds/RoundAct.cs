@@ -51,6 +51,9 @@ public enum RoundAct
     /// <summary>Put her together with her mate once more.</summary>
     PairAgain,
 
+    /// <summary>Look whether an adult has come out of its pupa.</summary>
+    LookForAdult,
+
     /// <summary>Look at the marks that tell its sex since the last molt.</summary>
     TellSex,
 

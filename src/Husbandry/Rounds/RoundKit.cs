@@ -58,6 +58,7 @@ public static class RoundKit
                 or RoundAct.AskBack
                 or RoundAct.GiveBack
                 or RoundAct.LookForMolt
+                or RoundAct.LookForAdult
                 or RoundAct.LookForWeb
         )
         {
@@ -111,7 +112,7 @@ public static class RoundKit
             case RoundAct.RemoveLeftovers:
                 Tool(Tweezers);
                 break;
-            case RoundAct.CheckFangs or RoundAct.LookForMolt or RoundAct.LookForWeb:
+            case RoundAct.CheckFangs or RoundAct.LookForMolt or RoundAct.LookForWeb or RoundAct.LookForAdult:
                 Tool(Torch);
                 break;
             case RoundAct.TellSex:
@@ -182,7 +183,14 @@ public static class RoundKit
         if (
             j.Subject.Profile.Quick?.Value == true
             && items.All(i => i.What != CatchCup)
-            && act is not (RoundAct.LookForMolt or RoundAct.LookForWeb or RoundAct.Ask or RoundAct.AskBack)
+            && act
+                is not (
+                    RoundAct.LookForMolt
+                    or RoundAct.LookForAdult
+                    or RoundAct.LookForWeb
+                    or RoundAct.Ask
+                    or RoundAct.AskBack
+                )
         )
         {
             Tool(CatchCup);

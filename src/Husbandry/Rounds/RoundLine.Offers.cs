@@ -124,6 +124,13 @@ public sealed partial record RoundLine
             offers.Add(LineOffer.OfForm("f", "Some found", "Found", EntryForm.SecondLook));
         }
 
+        if (line.Act == RoundAct.LookForAdult)
+        {
+            offers.Add(LineOffer.OfForm("e", "One is out", "Out", EntryForm.Ended, isMain: true));
+            // "Not yet" is one of its choices, and says until when.
+            return offers;
+        }
+
         if (line.Act == RoundAct.TellSex)
         {
             offers.Add(LineOffer.OfForm("x", "Sex told", "Sex", EntryForm.SexSeen, isMain: true));

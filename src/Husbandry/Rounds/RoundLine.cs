@@ -92,6 +92,7 @@ public sealed partial record RoundLine(
                 or RoundAct.LookAgain
                 or RoundAct.LookForWeb
                 or RoundAct.TellSex
+                or RoundAct.LookForAdult
                 or RoundAct.PairAgain;
 
     private static RoundLine Of(Judgement j, bool forAnotherHand)
@@ -168,6 +169,11 @@ public sealed partial record RoundLine(
         if (MissingSince(j) is { } missing)
         {
             yield return (StartOf(missing), () => LookAgainLine(j));
+        }
+
+        if (EmergingSince(j) is { } emerging)
+        {
+            yield return (StartOf(emerging), () => EmergenceLine(j));
         }
 
         if (NotCountedSince(j) is { } hatched)

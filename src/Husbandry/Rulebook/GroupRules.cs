@@ -183,12 +183,14 @@ public sealed record GrowthRules(
 /// <param name="Underground">Nights a buried animal stays down, by size; empty where none buries itself to molt.</param>
 /// <param name="Waits">Waits other than for a molt that are much alike in the whole group; a species' own go first.</param>
 /// <param name="OtherEnds">The ways in which a wait can end otherwise than hoped, by their ids, for every wait that the group knows besides molts.</param>
+/// <param name="EmergenceWatch">What an adult needs as it comes out of its pupa, where that is watched for daily; none where it is not.</param>
 public sealed record VigilRules(
     Rule<double> ImminentDays,
     Rule<string> LongWait,
     IReadOnlyList<SizedWait> Underground,
     IReadOnlyDictionary<VigilKind, Rule<WaitPrior>> Waits,
-    IReadOnlyDictionary<VigilKind, IReadOnlyDictionary<string, OtherEndRules>> OtherEnds
+    IReadOnlyDictionary<VigilKind, IReadOnlyDictionary<string, OtherEndRules>> OtherEnds,
+    Rule<string>? EmergenceWatch = null
 );
 
 /// <summary>Rules of the days after a molt in a group.</summary>

@@ -6,13 +6,60 @@ namespace Husbandry.Rulebook;
 /// <param name="Hosts">Plants that it takes, the best first.</param>
 /// <param name="HostMayChange">Whether it takes another of them midway.</param>
 /// <param name="MalesEarlierDays">Days by which males come out before the females.</param>
+/// <param name="ComesOut">When of the day most adults come out, e.g. "in the morning"; none where nobody knows.</param>
+/// <param name="Looks">What is seen of the grown larva.</param>
 public sealed record LarvaRules(
     Rule<int> TogetherUntil,
     Rule<double> LeafOfLifeG,
     Rule<IReadOnlyList<string>> Hosts,
     Rule<bool> HostMayChange,
-    Rule<double> MalesEarlierDays
+    Rule<double> MalesEarlierDays,
+    Rule<string>? ComesOut = null,
+    Rule<IReadOnlyList<LarvaLook>>? Looks = null
 );
+
+/// <summary>What is seen of a caterpillar, by which an unknown one is told.</summary>
+public enum LarvaLook
+{
+    /// <summary>A horn on its tail.</summary>
+    TailHorn,
+
+    /// <summary>Branched spines.</summary>
+    Spines,
+
+    /// <summary>Warts or knobs with bristles.</summary>
+    Warts,
+
+    /// <summary>Soft fleshy horns or pegs.</summary>
+    FleshyPegs,
+
+    /// <summary>Long hair all over.</summary>
+    Hairy,
+
+    /// <summary>Smooth and bare.</summary>
+    Smooth,
+
+    /// <summary>Green.</summary>
+    Green,
+
+    /// <summary>Black, or nearly.</summary>
+    Black,
+
+    /// <summary>Pale, white or waxy blue.</summary>
+    Pale,
+
+    /// <summary>Rings or bands of another colour.</summary>
+    Banded,
+
+    /// <summary>Slanting stripes on its sides.</summary>
+    SlantStripes,
+
+    /// <summary>Many together in a web.</summary>
+    InWeb,
+
+    /// <summary>Pushes a forked scent horn out behind its head when touched.</summary>
+    ScentFork,
+}
 
 /// <summary>Rules of leaf and the plants it comes from that hold for the whole room.</summary>
 /// <param name="MassRatio">How much more a larva eats in each instar than in the one before.</param>

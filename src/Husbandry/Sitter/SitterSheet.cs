@@ -181,6 +181,7 @@ public sealed record SitterSheet(
             or RoundAct.PartThem
             or RoundAct.LookForWeb
             or RoundAct.TellSex
+            or RoundAct.LookForAdult
             or RoundAct.PairAgain
             or RoundAct.PutApart
             or RoundAct.CountYoung

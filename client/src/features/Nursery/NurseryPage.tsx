@@ -7,6 +7,7 @@ import { Waiting } from '../../ui/Waiting';
 import { WhyButton } from '../../ui/WhyButton';
 import { useWhy, type WhyAnimal } from '../Reasons/WhyContext';
 import { Fathers } from './Fathers';
+import { Finds } from './Finds';
 import { HandOnLine } from './HandOnLine';
 import { Leaf } from './Leaf';
 import { useNursery } from './queries';
@@ -20,10 +21,20 @@ export function NurseryPage() {
   return (
     <div className="px-6 pt-4 pb-10 max-sm:px-4">
       <PageTitle>Nursery</PageTitle>
-      <h1 className="page-title">What is hatching, and who lives?</h1>
+      <header className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <h1 className="page-title">What is hatching, and who lives?</h1>
+        <Link to="/nursery/unknown" className="linkish">
+          A larva you do not know
+        </Link>
+      </header>
       <Waiting query={useNursery()} what="The nursery">
         {(desk) =>
-          desk.waits.length + desk.broods.length + desk.winters.length + desk.leaf.length === 0 ? (
+          desk.waits.length +
+            desk.broods.length +
+            desk.winters.length +
+            desk.leaf.length +
+            desk.finds.length ===
+          0 ? (
             <EmptyState
               title="No brood yet"
               text="Sacs, oothecae, eggs, their young and pupae that winter stand here, from the night on which a mother broods or eggs are laid."
@@ -35,6 +46,7 @@ export function NurseryPage() {
               <Leaf larvae={desk.leaf} tonight={desk.tonight} />
               <Winters winters={desk.winters} plans={desk.warmUps} tonight={desk.tonight} />
               <Mothers mothers={desk.mothers} tonight={desk.tonight} />
+              <Finds places={desk.finds} tonight={desk.tonight} />
             </>
           )
         }

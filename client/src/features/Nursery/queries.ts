@@ -1,13 +1,22 @@
-import { useQuery } from '@tanstack/react-query';
+import { keepPreviousData, useQuery } from '@tanstack/react-query';
 import { api, type AnimalView, type Schemas, take } from '../../api/client';
 import { follows } from '../../api/topics';
 import { useWrite } from '../../api/writing';
 
 follows('nursery', ['journal', 'climate', 'rules', 'settings']);
+follows('larvaGuess', ['rules']);
 follows('brood', ['journal', 'climate', 'rules', 'settings']);
 
 export const useNursery = () =>
   useQuery({ queryKey: ['nursery'], queryFn: () => take(api.GET('/api/nursery')), staleTime: 60_000 });
+
+/** What an unknown larva may be; asked anew with every tick. */
+export const useLarvaGuess = (plant: string, looks: readonly Schemas['LarvaLook'][]) =>
+  useQuery({
+    queryKey: ['larvaGuess', plant, looks],
+    queryFn: () => take(api.GET('/api/nursery/guess', { params: { query: { plant, looks: [...looks] } } })),
+    placeholderData: keepPreviousData,
+  });
 
 export const useBrood = (id: string) =>
   useQuery({

@@ -24,7 +24,7 @@ import { type Before, FirstMeasureFields, nothingBefore, OriginFields } from './
 import { TankField } from '../Tanks/TankField';
 import { FamilyFields } from './FamilyFields';
 import { KnownFields } from './KnownFields';
-import { fresh, instarHint, readMolts, textOf, unreadable } from './animalDraft';
+import { asked, fresh, instarHint, readMolts, textOf, unreadable } from './animalDraft';
 import { newId } from '../../ui/newId';
 
 const other = 'other';
@@ -82,10 +82,13 @@ function AnimalForm({ rules, tonight, unit, animal }: FormProps) {
   // The ids are made once for each animal, so that sending the form twice adds one.
   const [ids, setIds] = useState(() => ({ stock: newId(), entry: newId() }));
   const form = useRef<HTMLFormElement>(null);
-  const [details, setDetails] = useState<StockDetails>(animal?.details ?? fresh(rules, tonight));
+  const [search] = useSearchParams();
+  const [details, setDetails] = useState<StockDetails>(
+    animal?.details ?? asked(fresh(rules, tonight), rules, search),
+  );
   const [place, setPlace] = useState(animal?.place ?? '');
   const tanks = useTanks().data ?? [];
-  const [tankId, setTankId] = useState(useSearchParams()[0].get('tank') ?? '');
+  const [tankId, setTankId] = useState(search.get('tank') ?? '');
   const [molts, setMolts] = useState(textOf(details.moltsAtArrival));
   const [count, setCount] = useState(String(details.count));
   const [part, setPart] = useState<Schemas['BodyPart'] | null>(null);

@@ -18,6 +18,14 @@ export const fresh = (rules: RulebookView, tonight: string): StockDetails => ({
   count: 1,
 });
 
+/** A draft as a link asks for it: of a species that is only a guess yet, found on a plant. */
+export function asked(draft: StockDetails, rules: RulebookView, search: URLSearchParams): StockDetails {
+  const species = rules.species.find((s) => s.id === search.get('guess'));
+  return species === undefined
+    ? draft
+    : { ...draft, group: species.group, speciesId: species.id, tags: ['species a guess'] };
+}
+
 export const textOf = (value: number | null) => (value === null ? '' : String(value));
 
 export type Group = RulebookView['groups'][number] | undefined;
