@@ -171,9 +171,9 @@ export interface paths {
             path?: never;
             cookie?: never;
         };
-        get: operations["larvaGuess"];
+        get?: never;
         put?: never;
-        post?: never;
+        post: operations["larvaGuess"];
         delete?: never;
         options?: never;
         head?: never;
@@ -6106,6 +6106,13 @@ export interface components {
             comesOut?: null | components["schemas"]["RuleOfstring"];
             looks?: null | components["schemas"]["RuleOfIReadOnlyListOfLarvaLook"];
         };
+        /** @description What is seen of a larva that nobody knows. */
+        LarvaSeen: {
+            /** @description The plant it was found on; none where it was on none. */
+            plant: null | string;
+            /** @description What is seen of it. */
+            looks: components["schemas"]["LarvaLook"][];
+        };
         /** @description Larvae, or eggs that will be, and the leaf that they are going to eat. */
         LarvaeAtTable: {
             /** Format: uuid */
@@ -10853,15 +10860,16 @@ export interface operations {
     };
     larvaGuess: {
         parameters: {
-            query: {
-                plant?: string;
-                looks: components["schemas"]["LarvaLook"][];
-            };
+            query?: never;
             header?: never;
             path?: never;
             cookie?: never;
         };
-        requestBody?: never;
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LarvaSeen"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

@@ -3,37 +3,26 @@ using Husbandry.Plants;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Ledger;
-using Microsoft.AspNetCore.Mvc;
 
 namespace App.Nursery;
+
+/// <summary>What is seen of a larva that nobody knows.</summary>
+/// <param name="Plant">The plant it was found on; none where it was on none.</param>
+/// <param name="Looks">What is seen of it.</param>
+public sealed record LarvaSeen(string? Plant, IReadOnlyList<LarvaLook> Looks);
 
 /// <summary>What an unknown larva may be.</summary>
 public static class LarvaGuessEndpoints
 {
     public static void MapLarvaGuess(this WebApplication app) =>
-        app.MapGet("/api/nursery/guess", GuessAsync)
+        app.MapPost("/api/nursery/guess", GuessAsync)
             .WithTags("Nursery")
             .WithName("larvaGuess")
             .Produces<IReadOnlyList<LarvaGuess>>()
             .ProducesValidationProblem();
 
-    private static async Task<IResult> GuessAsync(
-        string? plant,
-        [FromQuery] LarvaLook[] looks,
-        RulebookStore store,
-        CancellationToken cancel
-    )
-    {
-        if (EntryCheck.CheckText("plant", plant, required: false, EntryCheck.LongestName).FirstOrDefault() is { } wrong)
-        {
-            return Problems.Of(wrong.Field, wrong.Message);
-        }
-
-        if (looks.FirstOrDefault(l => !Enum.IsDefined(l)) is var unknown && !Enum.IsDefined(unknown))
-        {
-            return Problems.Of("looks", $"Known: {string.Join(", ", Enum.GetNames<LarvaLook>())}.");
-        }
-
-        return TypedResults.Ok(LarvaGuess.Of(plant, looks, await store.ReadAsync(cancel)));
-    }
+    private static async Task<IResult> GuessAsync(LarvaSeen body, RulebookStore store, CancellationToken cancel) =>
+        EntryCheck.CheckText("plant", body.Plant, required: false, EntryCheck.LongestName).FirstOrDefault() is { } wrong
+            ? Problems.Of(wrong.Field, wrong.Message)
+            : TypedResults.Ok(LarvaGuess.Of(body.Plant, body.Looks, await store.ReadAsync(cancel)));
 }

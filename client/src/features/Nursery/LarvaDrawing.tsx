@@ -5,10 +5,11 @@ type Look = Schemas['LarvaLook'];
 /** Middles of the segments of the drawn larva. */
 const segments = [16, 28, 40, 52, 64, 76, 88];
 
+/** The colour of the animal itself, the same in every look of the screen. */
 const fill: Partial<Record<Look, string>> = {
-  green: 'var(--moss)',
-  black: 'var(--edge)',
-  pale: 'var(--text)',
+  green: '#7f9f63',
+  black: '#1b1714',
+  pale: '#efe9dc',
 };
 
 /** A larva from its side, with the one thing drawn that is asked for. */
@@ -16,12 +17,7 @@ export function LarvaDrawing({ look }: { look: Look }) {
   const colour = fill[look];
   return (
     <svg viewBox="0 0 110 44" aria-hidden="true" className="h-11 w-full max-w-[110px]">
-      <g
-        fill={colour ?? 'var(--raised)'}
-        fillOpacity={colour === undefined ? 1 : 0.7}
-        stroke="var(--muted)"
-        strokeWidth="1"
-      >
+      <g fill={colour ?? 'var(--raised)'} stroke="var(--muted)" strokeWidth="1">
         {segments.map((x) => (
           <ellipse key={x} cx={x} cy="26" rx="8" ry="9" />
         ))}

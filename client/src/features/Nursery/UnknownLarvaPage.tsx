@@ -14,7 +14,7 @@ export function UnknownLarvaPage() {
   const [plant, setPlant] = useState('');
   const [seen, setSeen] = useState<readonly Look[]>([]);
   const named = plant.trim();
-  const guesses = useLarvaGuess(named, seen).data ?? [];
+  const guesses = useLarvaGuess(named, seen);
   const toggle = (look: Look) =>
     setSeen((looks) => (looks.includes(look) ? looks.filter((l) => l !== look) : [...looks, look]));
   return (
@@ -59,7 +59,11 @@ export function UnknownLarvaPage() {
         </h2>
         {named === '' && seen.length === 0 ? (
           <p className="py-1 text-muted">Name the plant or tick what you see.</p>
-        ) : guesses.length === 0 ? (
+        ) : guesses.isError ? (
+          <p className="py-1 text-ember">{guesses.error.message}</p>
+        ) : guesses.data === undefined ? (
+          <p className="py-1 text-muted">Looking…</p>
+        ) : guesses.data.length === 0 ? (
           <p className="py-1">
             None of the rulebook fits. Keep it under its plant’s name and rear it through;{' '}
             <Link to="/stock/new" className="linkish">
@@ -69,7 +73,7 @@ export function UnknownLarvaPage() {
           </p>
         ) : (
           <ul>
-            {guesses.map((g, k) => (
+            {guesses.data.map((g, k) => (
               <Guess key={g.speciesId} guess={g} first={k === 0} plant={named} />
             ))}
           </ul>

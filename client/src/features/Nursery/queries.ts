@@ -14,7 +14,7 @@ export const useNursery = () =>
 export const useLarvaGuess = (plant: string, looks: readonly Schemas['LarvaLook'][]) =>
   useQuery({
     queryKey: ['larvaGuess', plant, looks],
-    queryFn: () => take(api.GET('/api/nursery/guess', { params: { query: { plant, looks: [...looks] } } })),
+    queryFn: () => take(api.POST('/api/nursery/guess', { body: { plant, looks: [...looks] } })),
     placeholderData: keepPreviousData,
   });
 
