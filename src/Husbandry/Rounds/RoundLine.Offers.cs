@@ -126,7 +126,7 @@ public sealed partial record RoundLine
 
         if (line.Act == RoundAct.LookForAdult)
         {
-            offers.Add(LineOffer.OfForm("e", "One is out", "Out", EntryForm.Ended, isMain: true));
+            offers.Add(LineOffer.OfForm("o", "One is out", "Out", EntryForm.Ended, isMain: true));
             // "Not yet" is one of its choices, and says until when.
             return offers;
         }
@@ -138,7 +138,7 @@ public sealed partial record RoundLine
 
         if (line.Act == RoundAct.CountYoung)
         {
-            offers.Add(LineOffer.OfForm("c", "Counted", "Counted", EntryForm.Counted));
+            offers.Add(LineOffer.OfForm("n", "Counted", "Counted", EntryForm.Counted));
         }
 
         if (line.Act == RoundAct.PutApart)
