@@ -4,56 +4,44 @@ import { type PlaceId, placeIds, placeOf } from './commands/catalogue';
 import { Lantern } from './ui/Lantern';
 import { Menu, MenuItem } from './ui/Menu';
 import {
-  AboutIcon,
   AlmanacIcon,
-  BenchIcon,
-  ChoresIcon,
+  ColoniesIcon,
   FindIcon,
   GuideIcon,
-  HonestyIcon,
   LarderIcon,
   MoreIcon,
   NurseryIcon,
   PairingIcon,
-  PaperIcon,
-  PeopleIcon,
-  RoomIcon,
   RoundIcon,
-  RulebookIcon,
   ShelvesIcon,
   StockIcon,
 } from './ui/PlaceIcons';
 import { useIsPhone } from './ui/useMedia';
 
-const icons: Record<PlaceId, () => ReactNode> = {
+/** The places at the rail, the first of them also in a phone's bar, each with its drawing; the others are behind "More". */
+const icons = {
   round: RoundIcon,
   shelves: ShelvesIcon,
   stock: StockIcon,
   pairing: PairingIcon,
   nursery: NurseryIcon,
+  colonies: ColoniesIcon,
   larder: LarderIcon,
   almanac: AlmanacIcon,
   guide: GuideIcon,
-  chores: ChoresIcon,
-  rulebook: RulebookIcon,
-  paper: PaperIcon,
-  honesty: HonestyIcon,
-  bench: BenchIcon,
-  room: RoomIcon,
-  people: PeopleIcon,
-  about: AboutIcon,
-};
+} satisfies Partial<Record<PlaceId, () => ReactNode>>;
 
-/** On a phone the first three places stand in the bar, at the rail the first eight; the others are behind "More". */
+const atRail = Object.keys(icons) as (keyof typeof icons)[];
+
+/** On a phone so many places stand in the bar. */
 const inBar = 3;
-const inRail = 8;
 
 /** The places that find no room at the rail, or in a phone's bar. */
 function More() {
   const navigate = useNavigate();
   const phone = useIsPhone();
   const { pathname } = useLocation();
-  const hidden = placeIds.slice(phone ? inBar : inRail).map(placeOf);
+  const hidden = placeIds.slice(phone ? inBar : atRail.length).map(placeOf);
   const here = hidden.find(({ path }) => pathname.startsWith(path));
   return (
     <Menu
@@ -92,14 +80,15 @@ export function Rail({ onFind, onKeys }: { onFind: () => void; onKeys: () => voi
           Lantern
         </span>
       </NavLink>
-      {placeIds.map(placeOf).map(({ id, word, path }, k) => {
+      {atRail.map((id, k) => {
+        const { word, path } = placeOf(id);
         const Icon = icons[id];
         return (
           <NavLink
             key={id}
             to={path}
             end={path === '/'}
-            className={`place ${k < inBar ? '' : k < inRail ? 'max-sm:hidden' : 'hidden'}`}
+            className={`place ${k < inBar ? '' : 'max-sm:hidden'}`}
           >
             <Icon />
             {word}

@@ -64,6 +64,9 @@ const PairingPage = lazy(async () => ({
 const NurseryPage = lazy(async () => ({
   default: (await import('./features/Nursery/NurseryPage')).NurseryPage,
 }));
+const ColoniesPage = lazy(async () => ({
+  default: (await import('./features/Colonies/ColoniesPage')).ColoniesPage,
+}));
 const UnknownLarvaPage = lazy(async () => ({
   default: (await import('./features/Nursery/UnknownLarvaPage')).UnknownLarvaPage,
 }));
@@ -127,6 +130,7 @@ const router = createBrowserRouter([
       { path: '/chores', element: <ChoresPage /> },
       { path: '/pairing', element: <PairingPage /> },
       { path: '/nursery', element: <NurseryPage /> },
+      { path: '/colonies', element: <ColoniesPage /> },
       { path: '/nursery/unknown', element: <UnknownLarvaPage /> },
       { path: '/pairing/:id', element: <RunPage /> },
       { path: '/almanac', element: <AlmanacPage /> },

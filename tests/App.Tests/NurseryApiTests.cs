@@ -56,7 +56,7 @@ public sealed class NurseryApiTests : IDisposable
         Assert.True(plan["pairs"]!.GetValue<double>() >= plan["pairsAtOnce"]!.GetValue<double>());
         var larvae = desk["leaf"]!.AsArray().ToDictionary(l => l!["name"]!.GetValue<string>(), l => l!);
         Assert.Contains(
-            "fennel",
+            "Fennel",
             larvae["Fennel box"]["need"]!["summary"]!.GetValue<string>(),
             StringComparison.Ordinal
         );

@@ -100,6 +100,9 @@ public sealed class AxeTests() : BrowserRoom(demo: true)
                 Keeper.SeeText("h1", "Tern, on loan");
             }
         );
+        Check("nursery", "/nursery", "What is hatching, and who lives?");
+        Check("unknown larva", "/nursery/unknown", "What is seen of it");
+        Check("colonies", "/colonies", "Calcium in the tubs");
         Check("new", "/stock/new", "First measure");
         Check("room", "/room", "Time zone");
         Check("animal", "/stock", "Bramble", Bramble);

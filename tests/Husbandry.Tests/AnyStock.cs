@@ -63,6 +63,10 @@ internal static class AnyStock
         r => new GaveBirth(Guid.NewGuid(), 1 + r.Next(40), "the sac", new Place("F", 1, 2)),
         r => new CaseTaken(Guid.NewGuid(), "the sac", new Place("F", 1, 3), Eggs: r.Next(2) == 0 ? 30 : null),
         r => new SecondLook(r.Next(3)),
+        r => new CalciumLooked(
+            r.Next(2) == 0 ? [] : [new CalciumLook("powder", Pick<CalciumLeft>(r))],
+            ["powder", "cuttlebone"]
+        ),
         r => new HostChosen(r.Next(2) == 0 ? "oak" : "nettle", r.Next(2) == 0),
         r => new Promised(r.Next(2) == 0 ? "Ada" : "Ben", r.Next(9)),
         r => new Capped(r.Next(3) == 0 ? null : r.Next(60)),

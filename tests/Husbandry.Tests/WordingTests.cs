@@ -140,6 +140,10 @@ public class WordingTests
             { new Promised("Ada", 0), "no longer promised to Ada" },
             { new Capped(40), "40 young are wanted, no more" },
             { new Capped(), "all young are wanted" },
+            {
+                new CalciumLooked([new CalciumLook("powder", CalciumLeft.Some)], ["cuttlebone"]),
+                "calcium: powder, dusted in some; put in half a cuttlebone"
+            },
             { new HostChosen("oak"), "fed with oak from now on" },
             { new SecondLook(2), "looked a second time: 2 found, the rest are lost" },
             {

@@ -180,6 +180,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/colonies": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["colonies"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/nursery/{id}/promote": {
         parameters: {
             query?: never;
@@ -1733,7 +1749,7 @@ export interface components {
             address: string;
         };
         /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"] | components["schemas"]["ActCaseTaken"] | components["schemas"]["ActSecondLook"] | components["schemas"]["ActDivided"] | components["schemas"]["ActVialsMolted"] | components["schemas"]["ActGraded"] | components["schemas"]["ActPromised"] | components["schemas"]["ActCapped"] | components["schemas"]["ActHostChosen"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"] | components["schemas"]["ActCaseTaken"] | components["schemas"]["ActSecondLook"] | components["schemas"]["ActDivided"] | components["schemas"]["ActVialsMolted"] | components["schemas"]["ActGraded"] | components["schemas"]["ActPromised"] | components["schemas"]["ActCapped"] | components["schemas"]["ActHostChosen"] | components["schemas"]["ActCalciumLooked"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
@@ -1752,6 +1768,15 @@ export interface components {
              * @description Of many: how many of them; when left out all, but one for what buries itself.
              */
             count?: null | number;
+        };
+        /** @description The calcium of a tub was looked after: what is left of each source, and what was put in. */
+        ActCalciumLooked: {
+            /** @enum {string} */
+            kind: "calciumLooked";
+            /** @description What was seen; empty where nobody looked. */
+            seen: components["schemas"]["CalciumLook"][];
+            /** @description Sources that were put in, or renewed. */
+            put: string[];
         };
         /** @description The keeper says how many young are wanted, before they are laid or later: what is beyond that is not reared. */
         ActCapped: {
@@ -2545,6 +2570,7 @@ export interface components {
             lifeline: components["schemas"]["Lifeline"];
             cautions: string[];
             house: null | components["schemas"]["HouseEvent"];
+            calcium: components["schemas"]["AnswerOfCalciumBoard"];
             fit: components["schemas"]["AnswerOfHousingFit"];
             quarantine: components["schemas"]["AnswerOfQuarantine"];
             hazard: null | components["schemas"]["Hazard"];
@@ -2582,6 +2608,14 @@ export interface components {
         /** @description A computed value together with what it follows from. */
         AnswerOfBroodMeasure: {
             value: null | components["schemas"]["BroodMeasure"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfCalciumBoard: {
+            value: null | components["schemas"]["CalciumBoard"];
             /** @description The judgement in one plain sentence. */
             summary: string;
             /** @description The steps that led to it, most telling first. */
@@ -2761,6 +2795,39 @@ export interface components {
             summary: string;
             /** @description The steps that led to it, most telling first. */
             reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A queen that founds, or a colony of ants. */
+        AntsView: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            species: string;
+            place: components["schemas"]["Place"];
+            /** Format: int32 */
+            count: number;
+            /** @description Whether it is a queen without workers. */
+            isQueenAlone: boolean;
+            founding: null | components["schemas"]["Founding"];
+            /** @description What it is at. */
+            phaseWord: string;
+            /**
+             * Format: int32
+             * @description Closed shutters, 0–3.
+             */
+            shutters: number;
+            first: null | components["schemas"]["VigilForecast"];
+            /**
+             * Format: date
+             * @description Night on which the tube is looked at next.
+             */
+            lookOn: null | string;
+            /**
+             * Format: date
+             * @description Night of the last look.
+             */
+            lookedOn: null | string;
+            /** @description What its line of the round says. */
+            do: string;
         };
         /** @description When the young of a brood are put apart in time, and what that takes. */
         Apart: {
@@ -3385,6 +3452,93 @@ export interface components {
             tag: components["schemas"]["RuleTag"];
             source: string;
         };
+        /** @description The calcium of a tub: what stands, how long it lasts, and when it must be seen to. */
+        CalciumBoard: {
+            /** @description Sources that stand, the first to go first. */
+            lines: components["schemas"]["CalciumLine"][];
+            /**
+             * Format: int32
+             * @description How many of them count.
+             */
+            standing: number;
+            /**
+             * Format: int32
+             * @description How many of those are a fine powder.
+             */
+            powders: number;
+            /**
+             * Format: date
+             * @description Night on which it must be seen to: tonight where too little stands; none while nothing was ever put in.
+             */
+            see: null | string;
+            /** @description What is lacking, or will be first: "a fine powder", "a second source"; empty while nothing is. */
+            lacks: string;
+            renew: null | components["schemas"]["CalciumSource"];
+            /**
+             * Format: double
+             * @description How long a piece lasts in this tub, beside others: 1 as in most.
+             */
+            pace: number;
+        };
+        /**
+         * @description How much of a source of calcium is left.
+         * @enum {unknown}
+         */
+        CalciumLeft: "plenty" | "some" | "gone";
+        /** @description One source that stands in a tub. */
+        CalciumLine: {
+            /** @description Source of the rulebook. */
+            sourceId: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Whether it is a fine powder, as the young need it. */
+            isPowder: boolean;
+            /** @description Whether it counts as a standing source: not what is gone in hours, nor what gives too slowly. */
+            counts: boolean;
+            /**
+             * Format: date
+             * @description Night on which it was put in.
+             */
+            putOn: string;
+            left: null | components["schemas"]["CalciumLeft"];
+            /**
+             * Format: date
+             * @description Night of that look.
+             */
+            seenOn: null | string;
+            /**
+             * Format: date
+             * @description Night by which it is gone in one of ten such tubs.
+             */
+            earlyGone: string;
+            /**
+             * Format: date
+             * @description Night by which it is gone in half of them.
+             */
+            likelyGone: string;
+        };
+        /** @description How much of one source was left at a look. */
+        CalciumLook: {
+            /** @description Source of the rulebook. */
+            sourceId: string;
+            /** @description How much. */
+            left: components["schemas"]["CalciumLeft"];
+        };
+        /** @description A source of calcium, in one form. */
+        CalciumSource: {
+            /** @description Identifier. */
+            id: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Whether it is a fine powder. */
+            isPowder: boolean;
+            /** @description Whether it counts as a standing source. */
+            counts: boolean;
+            /** @description What is to be done with it before; empty for nothing. */
+            prepare: string;
+            /** @description Days until one is used up. */
+            days: components["schemas"]["RuleOfWaitPrior"];
+        };
         /**
          * @description At what time of the day moths and butterflies find each other.
          * @enum {unknown}
@@ -3743,6 +3897,15 @@ export interface components {
             zone: string;
             /** @description What is wrong with a reading; none when it can be. */
             problem: null | string;
+        };
+        /** @description Everything that is kept as a colony. */
+        ColonyDesk: {
+            /** Format: date */
+            tonight: string;
+            /** @description Tubs of isopods, those to be seen to first. */
+            tubs: components["schemas"]["TubView"][];
+            /** @description Queens that found, then colonies. */
+            ants: components["schemas"]["AntsView"][];
         };
         /** @description The condition score: abdomen width ÷ carapace width. */
         Condition: {
@@ -4362,7 +4525,7 @@ export interface components {
             chances: number[];
         };
         /** @enum {unknown} */
-        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | "secondLook" | "caseTaken" | "divided" | "vialsMolted" | "graded" | "promised" | "capped" | "hostChosen" | null;
+        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | "secondLook" | "caseTaken" | "divided" | "vialsMolted" | "graded" | "promised" | "capped" | "hostChosen" | "calciumLooked" | null;
         /** @description One piece of evidence. */
         Evidence: {
             /** @description The sign, `clean-look` or `meal`. */
@@ -7311,7 +7474,7 @@ export interface components {
          * @description A part of an animal's page.
          * @enum {unknown}
          */
-        PageSection: "life" | "awaited" | "inmates" | "signs" | "ends" | "turns" | "leftover" | "water" | "upkeep" | "meal" | "firstMeal" | "stage" | "condition" | "enclosure" | "quarantine" | "cautions" | "food" | "fasting" | "growth" | "numbers" | "brood" | "young" | "notes" | "hush" | "journal";
+        PageSection: "life" | "awaited" | "inmates" | "signs" | "ends" | "turns" | "leftover" | "water" | "upkeep" | "meal" | "firstMeal" | "stage" | "condition" | "enclosure" | "quarantine" | "cautions" | "food" | "fasting" | "growth" | "numbers" | "brood" | "calcium" | "young" | "notes" | "hush" | "journal";
         /** @description A female and a male of one species, and what speaks for and against them. */
         PairChoice: {
             /**
@@ -8838,6 +9001,7 @@ export interface components {
             species: components["schemas"]["SpeciesName"][];
             feeders: components["schemas"]["FeederRules"][];
             signs: components["schemas"]["SignRule"][];
+            calcium: components["schemas"]["CalciumSource"][];
         };
         /** @description One of two that are put together. */
         RunMate: {
@@ -10106,6 +10270,27 @@ export interface components {
              */
             firstFrom: null | string;
         };
+        /** @description A tub that lives on calcium: isopods. */
+        TubView: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            species: string;
+            place: components["schemas"]["Place"];
+            /**
+             * Format: int32
+             * @description How many it was last said to hold.
+             */
+            count: number;
+            /**
+             * Format: date
+             * @description Night of that count; none where nobody counted.
+             */
+            countedOn: null | string;
+            /** @description Its calcium. */
+            calcium: components["schemas"]["AnswerOfCalciumBoard"];
+            do: string;
+        };
         /**
          * @description How much water a queen's tube, or a colony's, still holds.
          * @enum {unknown}
@@ -10141,6 +10326,8 @@ export interface components {
              * @description Night on which it was last done.
              */
             last: null | string;
+            /** @description What is to be done, where more is known than the task itself says; none where not. */
+            says?: null | string;
             /** @description What is logged when it is done. */
             done: components["schemas"]["Act"];
         };
@@ -10887,6 +11074,26 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    colonies: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ColonyDesk"];
                 };
             };
         };

@@ -22,6 +22,7 @@ const places = {
   stock: ['s', 'Stock', '/stock'],
   pairing: ['p', 'Pairing', '/pairing'],
   nursery: ['n', 'Nursery', '/nursery'],
+  colonies: ['c', 'Colonies', '/colonies'],
   larder: ['l', 'Larder', '/larder'],
   almanac: ['a', 'Almanac', '/almanac'],
   guide: ['u', 'Guide', '/guide'],
@@ -37,7 +38,7 @@ const places = {
 
 export type PlaceId = keyof typeof places;
 
-/** Every place with the letter that stays its own: `g` and the letter go there. C and T are kept for places to come. */
+/** Every place with the letter that stays its own: `g` and the letter go there. T is kept for a place to come. */
 export const placeOf = (id: PlaceId) => {
   const [letter, word, path] = places[id];
   return { id, letter, word, path };

@@ -38,9 +38,10 @@ export const LarderIcon = () => (
   </Icon>
 );
 
-export const RoomIcon = () => (
+export const ColoniesIcon = () => (
   <Icon>
-    <path d="M3.5 20.5h17M5.5 20.5V9l6.5-5.5L18.5 9v11.5M10 20.5v-6h4v6" />
+    <path d="M3.5 9.5h17v9q0 2-2 2h-13q-2 0-2-2ZM3.5 9.5l2-4h13l2 4" />
+    <path d="M8 15.5q0-2 2-2t2 2-2 2-2-2m4.5 1.5q0-1.5 1.7-1.5t1.7 1.5-1.7 1.5" />
   </Icon>
 );
 
@@ -55,24 +56,6 @@ export const GuideIcon = () => (
   <Icon>
     <path d="M2.5 12S6 5.5 12 5.5 21.5 12 21.5 12 18 18.5 12 18.5 2.5 12 2.5 12Z" />
     <circle cx="12" cy="12" r="2.8" />
-  </Icon>
-);
-
-export const RulebookIcon = () => (
-  <Icon>
-    <path d="M12 6c-2-1.6-5-2-8-2v14c3 0 6 .4 8 2 2-1.6 5-2 8-2V4c-3 0-6 .4-8 2ZM12 6v14" />
-  </Icon>
-);
-
-export const HonestyIcon = () => (
-  <Icon>
-    <path d="M3.5 20.5h17M5 16.5v-5M10 16.5v-9M15 16.5V9M20 16.5V4.5M3.5 7.5h3" />
-  </Icon>
-);
-
-export const BenchIcon = () => (
-  <Icon>
-    <path d="M3 9h18M5 9v11M19 9v11M8 9V5h8v4M9 14h6" />
   </Icon>
 );
 
@@ -103,34 +86,8 @@ export const ShelvesIcon = () => (
   </Icon>
 );
 
-export const ChoresIcon = () => (
-  <Icon>
-    <path d="M4 6.5l1.6 1.6L8.5 5M4 12.5l1.6 1.6 2.9-3.1M4 18.5l1.6 1.6 2.9-3.1M12 7h8M12 13h8M12 19h8" />
-  </Icon>
-);
-
 export const AlmanacIcon = () => (
   <Icon>
     <path d="M3.5 4v16M3.5 7h7M8 12h9M13 17h7.5M6.5 5.5v3M13 10.5v3M17 15.5v3" />
-  </Icon>
-);
-
-export const PaperIcon = () => (
-  <Icon>
-    <path d="M6 3.5h8l4 4v13H6ZM14 3.5v4h4M9 12h6M9 16h6" />
-  </Icon>
-);
-
-export const PeopleIcon = () => (
-  <Icon>
-    <circle cx="9" cy="8" r="3.2" />
-    <path d="M3 20c0-4 2.6-6 6-6s6 2 6 6M15.5 5.2a3.2 3.2 0 0 1 0 5.6M17 14.4c2.5.6 4 2.5 4 5.6" />
-  </Icon>
-);
-
-export const AboutIcon = () => (
-  <Icon>
-    <circle cx="12" cy="12" r="8.5" />
-    <path d="M12 11v5.5M12 7.5v.2" />
   </Icon>
 );

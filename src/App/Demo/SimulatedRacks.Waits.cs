@@ -3,6 +3,7 @@ using Husbandry.Growth;
 using Husbandry.Journal;
 using Husbandry.Records;
 using Husbandry.Rulebook;
+using Husbandry.Upkeep;
 using Husbandry.Vigils;
 
 namespace App.Demo;
@@ -181,12 +182,21 @@ internal sealed partial class SimulatedRacks
         }
     }
 
+    private static CalciumLooked Seen(params (string Source, CalciumLeft Left)[] seen) =>
+        new([.. seen.Select(s => new CalciumLook(s.Source, s.Left))], []);
+
     private void Colonies()
     {
         Begin("Pill box", "armadillidium-vulgare", "C", Sex.Unknown, 400, null, kind: StockKind.Colony, count: 60)
+            .At(70, new CalciumLooked([], ["powder-heap", "cuttlebone", "egg-shell-half"]))
+            .At(46, Seen(("powder-heap", CalciumLeft.Plenty), ("cuttlebone", CalciumLeft.Some)))
+            .At(29, Seen(("powder-heap", CalciumLeft.Some), ("cuttlebone", CalciumLeft.Gone)))
+            .At(12, Seen(("powder-heap", CalciumLeft.Some), ("egg-shell-half", CalciumLeft.Plenty)))
             .At(2, new Offered("leaf-litter", "one", 1, Preparation.Fresh, OfferOutcome.Eaten))
             .Watered(1, WaterKind.Damp);
         Begin("Powder box", "porcellionides-pruinosus", "C", Sex.Unknown, 300, null, kind: StockKind.Colony, count: 200)
+            .At(9, new CalciumLooked([], ["powder", "limestone", "shed-skin"]))
+            .At(3, Seen(("powder", CalciumLeft.Plenty), ("shed-skin", CalciumLeft.Gone)))
             .At(1, new Offered("leaf-litter", "one", 1, Preparation.Fresh, OfferOutcome.Eaten))
             .Watered(2, WaterKind.Damp);
         Begin("Bronze", "carabus-nemoralis", "C", Sex.Female, 90, null, mature: true)

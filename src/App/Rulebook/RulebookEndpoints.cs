@@ -58,7 +58,8 @@ public sealed record RulebookView(
     IReadOnlyList<GroupView> Groups,
     IReadOnlyList<SpeciesName> Species,
     IReadOnlyList<FeederRules> Feeders,
-    IReadOnlyList<SignRule> Signs
+    IReadOnlyList<SignRule> Signs,
+    IReadOnlyList<CalciumSource> Calcium
 );
 
 /// <summary>What can be chosen in forms, and what each sign means.</summary>
@@ -101,7 +102,8 @@ public static class RulebookEndpoints
                 [.. rules.Groups.Select(Of)],
                 [.. rules.Species.Select(s => new SpeciesName(s.Id, s.ScientificName, s.Group))],
                 rules.Feeders,
-                rules.Signs
+                rules.Signs,
+                rules.Room.Colonies.Calcium
             )
         );
     }

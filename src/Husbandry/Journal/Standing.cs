@@ -44,6 +44,7 @@ public sealed record TendedEvent(string Task, DateTimeOffset At)
 /// <param name="Tray">Of a brood in numbered vials: vial by vial.</param>
 /// <param name="Kept">Of an egg case kept apart from its mother: how.</param>
 /// <param name="HandOn">What is to become of its young: promised, and how many are wanted.</param>
+/// <param name="Calcium">Calcium of a tub: every piece that stands, and the last that are gone.</param>
 /// <param name="Loan">With whom it is for a time; none while it is here.</param>
 /// <param name="PutOffUntil">Night until which the work was put off.</param>
 /// <param name="Departure">How it left, if it did.</param>
@@ -68,13 +69,14 @@ public sealed record Standing(
     TrayState Tray,
     KeptCase? Kept,
     HandOnState HandOn,
+    IReadOnlyList<CalciumPiece> Calcium,
     LoanEvent? Loan,
     DateOnly? PutOffUntil,
     DepartureEvent? Departure
 )
 {
     /// <summary>Changes with the shape of this record and its parts, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 21;
+    public const int Shape = 22;
 
     /// <summary>With a task of the upkeep done at an instant.</summary>
     public Standing WithTended(string task, DateTimeOffset at) =>
@@ -220,6 +222,7 @@ public sealed record Standing(
             TrayState.Empty,
             Kept: null,
             HandOnState.Empty,
+            Calcium: [],
             Loan: null,
             PutOffUntil: null,
             Departure: null

@@ -68,6 +68,7 @@ public static class EntryKinds
         PromisedEntry.It,
         CappedEntry.It,
         HostChosenEntry.It,
+        CalciumLookedEntry.It,
     ];
 
     /// <summary>

@@ -104,4 +104,7 @@ public enum EntryForm
 
     /// <summary>The plant that larvae are fed with.</summary>
     HostChosen,
+
+    /// <summary>Calcium of a tub, source by source.</summary>
+    CalciumLooked,
 }

@@ -8,6 +8,7 @@ using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Tanks;
+using Husbandry.Upkeep;
 using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
@@ -179,7 +180,10 @@ public sealed record LogMenu(
 
         for (var (i, clocks) = (0, j.Upkeep.Value.Clocks); i < clocks.Count; i++)
         {
-            yield return new LogOffer(TendKeys[i], clocks[i].Task.Done.ToUpperFirst(), [clocks[i].Done], null);
+            if (!clocks[i].IsTold)
+            {
+                yield return new LogOffer(TendKeys[i], clocks[i].Task.Done.ToUpperFirst(), [clocks[i].Done], null);
+            }
         }
 
         if (j.Subject.Group.Courtship?.SpermWeb.Value == true && PairingTasks.MaySpin(j.Subject, j.Stage.Value))
@@ -284,6 +288,7 @@ public sealed record LogMenu(
                 MayBear(j) && CaseTakenEntry.MayBeTaken(s)
             ),
             (",", "Young promised to somebody…", EntryForm.Promised, PromisedEntry.MayBePromised(s)),
+            ("-", "Calcium, source by source…", EntryForm.CalciumLooked, CalciumLookedEntry.Concerns(s)),
             (";", "Food plant…", EntryForm.HostChosen, HostChosenEntry.HasHost(s, j.Stage.Value)),
             (".", "How many young are wanted…", EntryForm.Capped, PromisedEntry.MayBePromised(s)),
             ("9", "Lent to somebody…", EntryForm.Lent, !tank && s.Standing.Details.Borrowed is null),

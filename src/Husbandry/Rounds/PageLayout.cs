@@ -2,6 +2,7 @@ using Husbandry.Growth;
 using Husbandry.Housing;
 using Husbandry.Reasons;
 using Husbandry.Rulebook;
+using Husbandry.Upkeep;
 
 namespace Husbandry.Rounds;
 
@@ -41,6 +42,7 @@ public sealed record PageLayout(
     [
         new(PageSection.Inmates, f => f.Judgement.Subject.Standing.IsTank),
         new(PageSection.Brood, f => f.Judgement.Subject.IsBrood),
+        new(PageSection.Calcium, f => CalciumLookedEntry.Concerns(f.Judgement.Subject)),
     ];
 
     private static readonly Part[] TonightParts =

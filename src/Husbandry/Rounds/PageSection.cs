@@ -66,6 +66,9 @@ public enum PageSection
     /// <summary>A brood as a whole: how many live, beside what is usual; when they go apart; vial by vial.</summary>
     Brood,
 
+    /// <summary>The calcium of a tub, source by source.</summary>
+    Calcium,
+
     /// <summary>The young that came of it.</summary>
     Young,
 

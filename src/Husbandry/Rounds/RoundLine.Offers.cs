@@ -2,6 +2,7 @@ using System.Text.Json.Serialization;
 using Husbandry.Feeding;
 using Husbandry.Journal;
 using Husbandry.Records;
+using Husbandry.Upkeep;
 using Husbandry.Vigils;
 
 namespace Husbandry.Rounds;
@@ -100,8 +101,9 @@ public sealed partial record RoundLine
     private LineTogether? TogetherBy(string key, string word) =>
         Choices.FirstOrDefault(c => c.Key == key) is { } choice ? new LineTogether(word, choice.Acts) : null;
 
-    private static List<LineOffer> BesideOf(RoundLine line, DateOnly tonight)
+    private static List<LineOffer> BesideOf(RoundLine line, Judgement j)
     {
+        var tonight = j.Subject.Room.Tonight;
         var offers = new List<LineOffer>();
         var looks = line.Act == RoundAct.LookForMolt;
         if (looks)
@@ -126,14 +128,19 @@ public sealed partial record RoundLine
 
         if (line.Act == RoundAct.LookForAdult)
         {
-            offers.Add(LineOffer.OfForm("o", "One is out", "Out", EntryForm.Ended, isMain: true));
+            offers.Add(LineOffer.OfForm("o", "One is out", "Emerged", EntryForm.Ended));
             // "Not yet" is one of its choices, and says until when.
             return offers;
         }
 
+        if (j.Upkeep.Value.DueOn(tonight).Any(c => c.Task.Id == CalciumLookedEntry.Task))
+        {
+            offers.Add(LineOffer.OfForm("u", "Calcium, source by source", "Calcium", EntryForm.CalciumLooked));
+        }
+
         if (line.Act == RoundAct.TellSex)
         {
-            offers.Add(LineOffer.OfForm("x", "Sex told", "Sex", EntryForm.SexSeen, isMain: true));
+            offers.Add(LineOffer.OfForm("x", "Told by something else", "Otherwise", EntryForm.SexSeen));
         }
 
         if (line.Act == RoundAct.CountYoung)

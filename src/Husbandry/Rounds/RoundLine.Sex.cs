@@ -36,7 +36,11 @@ public sealed partial record RoundLine
                     ),
                 ]
             ),
-            [new LineChoice("n", "Not certain", "Not certain", [new SexSeen(Sex.Unknown, marks[0])])]
+            [
+                new LineChoice("n", "Not certain", "Not certain", [new SexSeen(Sex.Unknown, marks[0])]),
+                new LineChoice("f", "Female", "Female", [new SexSeen(Sex.Female, marks[0])]),
+                new LineChoice("m", "Male", "Male", [new SexSeen(Sex.Male, marks[0])]),
+            ]
         );
     }
 }

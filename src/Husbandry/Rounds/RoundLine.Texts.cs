@@ -7,6 +7,7 @@ using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Trays;
+using Husbandry.Upkeep;
 
 namespace Husbandry.Rounds;
 
@@ -143,7 +144,7 @@ public sealed partial record RoundLine
             j,
             RoundAct.Tend,
             "upkeep",
-            string.Join("; ", all.Select((c, i) => i == 0 ? c.Task.Do : c.Task.Do.ToLowerFirst())),
+            string.Join("; ", all.Select((c, i) => i == 0 ? c.Do.TrimEnd('.') : c.Do.TrimEnd('.').ToLowerFirst())),
             Join(
                 all.All(c => c.Last is not null) && last is { } night
                     ? $"last {j.Subject.Room.Wording.Day(night)}"
@@ -151,8 +152,41 @@ public sealed partial record RoundLine
                 Some(j)
             ),
             As(RoundAct.Tend, j.Upkeep),
-            [new LineChoice("d", "Done", "Done", [.. all.Select(c => c.Done)])]
+            Tending(j, all)
         );
+    }
+
+    /// <summary>What is ticked off together; calcium that is on record is told with what is there, or what is put in.</summary>
+    private static List<LineChoice> Tending(Judgement j, IReadOnlyList<UpkeepClock> due)
+    {
+        var ticked = due.Where(c => !c.IsTold).Select(c => c.Done).ToList();
+        if (due.All(c => !c.IsTold))
+        {
+            return [new LineChoice("d", "Done", "Done", ticked)];
+        }
+
+        var board = CalciumBoard.Of(j.Subject).Value!;
+        var what =
+            board.Renew is { } source ? $"Put in: {source.Name}"
+            : board.Lines.Count == 1 ? "Plenty of it left"
+            : "Plenty left of each";
+        return
+        [
+            new LineChoice(
+                "d",
+                ticked.Count > 0 ? $"{what}; the rest done" : what,
+                board.Renew is null ? "Plenty left" : "Put in",
+                [
+                    .. ticked,
+                    board.Renew is { } put
+                        ? new CalciumLooked([], [put.Id])
+                        : new CalciumLooked(
+                            [.. board.Lines.Select(l => new CalciumLook(l.SourceId, Journal.CalciumLeft.Plenty))],
+                            []
+                        ),
+                ]
+            ),
+        ];
     }
 
     /// <summary>What else is due of the upkeep while the lid is off.</summary>

@@ -113,11 +113,7 @@ public sealed partial record RoundLine(
         if (due.Line is not null && putOff is null)
         {
             var line = due.Line() with { NextDue = candidates.Min(c => c.At) };
-            return line with
-            {
-                Beside = BesideOf(line, tonight),
-                LookWorth = line.Signs && !s.IsMany ? j.LookWorth : null,
-            };
+            return line with { Beside = BesideOf(line, j), LookWorth = line.Signs && !s.IsMany ? j.LookWorth : null };
         }
 
         var next = candidates.Count == 0 ? (DateTimeOffset?)null : candidates.Min(c => c.At);

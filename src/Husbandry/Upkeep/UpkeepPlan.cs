@@ -11,8 +11,17 @@ namespace Husbandry.Upkeep;
 /// <param name="Task">The task.</param>
 /// <param name="Due">Night on which it is due; none while it is held by the hush.</param>
 /// <param name="Last">Night on which it was last done.</param>
-public sealed record UpkeepClock(UpkeepTask Task, DateOnly? Due, DateOnly? Last)
+/// <param name="Says">What is to be done, where more is known than the task itself says; none where not.</param>
+public sealed record UpkeepClock(UpkeepTask Task, DateOnly? Due, DateOnly? Last, string? Says = null)
 {
+    /// <summary>What is to be done, in words.</summary>
+    [JsonIgnore]
+    public string Do => Says ?? Task.Do;
+
+    /// <summary>Whether it is told in a form of its own, what is left and what was put in, rather than ticked off.</summary>
+    [JsonIgnore]
+    public bool IsTold => Says is not null;
+
     /// <summary>What is logged when it is done.</summary>
     public Act Done => new Tended(Task.Id);
 
@@ -51,7 +60,24 @@ public sealed record UpkeepPlan(IReadOnlyList<UpkeepClock> Clocks)
                 && (hush[care].Verdict == Verdict.Never || (hush[care].Verdict == Verdict.Avoid && !subject.IsMany))
                     ? hush[care]
                     : null;
-            clocks.Add(new UpkeepClock(task, held is null ? due : null, last is { } at ? subject.Night(at) : null));
+            var board = task.Id == CalciumLookedEntry.Task ? CalciumBoard.Of(subject) : null;
+            if (board?.Value is { See: { } see })
+            {
+                // Whoever has just looked, and found enough, is not sent back the same week.
+                var rest = subject.Room.Rules.Room.Colonies.LookAgainNights.Value;
+                var again = last is null || board.Value.Renew is not null ? see : Later(see, since.AddDays(rest));
+                due = again < due ? again : due;
+                reasons.AddRange(board.Reasons);
+            }
+
+            clocks.Add(
+                new UpkeepClock(
+                    task,
+                    held is null ? due : null,
+                    last is { } at ? subject.Night(at) : null,
+                    board?.Value is { See: not null } ? board.Summary : null
+                )
+            );
             reasons.Add(
                 held is not null
                     ? held.Contributors[0].Why
@@ -67,6 +93,8 @@ public sealed record UpkeepPlan(IReadOnlyList<UpkeepClock> Clocks)
         var plan = new UpkeepPlan([.. clocks.OrderBy(c => c.Due ?? DateOnly.MaxValue)]);
         return new Answer<UpkeepPlan>(plan, Summary(subject, plan), reasons);
     }
+
+    private static DateOnly Later(DateOnly a, DateOnly b) => a > b ? a : b;
 
     /// <summary>The first due; none where nothing is done besides.</summary>
     public UpkeepClock? First => Clocks.Count == 0 ? null : Clocks[0];

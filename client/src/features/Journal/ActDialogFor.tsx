@@ -38,7 +38,12 @@ function waterKindsOf(animal: AnimalView, group: Schemas['GroupView'] | undefine
 }
 
 /** The animal as its entry forms need it. */
-export const subjectOf = (animal: AnimalView, group: Schemas['GroupView'] | undefined): ActSubject => ({
+export const subjectOf = (
+  animal: AnimalView,
+  group: Schemas['GroupView'] | undefined,
+  calcium: readonly Schemas['CalciumSource'][],
+): ActSubject => ({
+  calcium: { sources: calcium, standing: animal.calcium.value?.lines ?? [] },
   stockId: animal.stockId,
   name: animal.details.nickname,
   code: animal.place,
@@ -90,7 +95,7 @@ export function ActDialogFor({ stockId, ...props }: Omit<ActDialogProps, 'subjec
   const group = rulebook.data.groups.find((g) => g.id === animal.details.group);
   return (
     <Suspense>
-      <ActDialog {...props} subject={subjectOf(animal, group)} />
+      <ActDialog {...props} subject={subjectOf(animal, group, rulebook.data.calcium)} />
     </Suspense>
   );
 }

@@ -16,6 +16,7 @@ const subject: ActSubject = {
   tankId: null,
   vials: null,
   sexShowsBy: ['shedSkin', 'furrow'],
+  calcium: { sources: [], standing: [] },
   waters: ['dish', 'mist'],
   waiting: null,
   waits: [

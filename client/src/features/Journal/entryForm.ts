@@ -36,6 +36,11 @@ export interface ActSubject {
   hasMolted: boolean;
   count: number;
   tonight: string;
+  /** Sources of calcium there are, and those that stand in it. */
+  calcium: {
+    sources: readonly Schemas['CalciumSource'][];
+    standing: readonly { sourceId: string; name: string }[];
+  };
   /** What it lives in, once that was measured. */
   enclosure: Schemas['Enclosure'] | null;
   /** What the core would offer, to begin the form with. */

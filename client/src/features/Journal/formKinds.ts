@@ -43,6 +43,7 @@ export const formKinds = [
   'promised',
   'capped',
   'hostChosen',
+  'calciumLooked',
 ] as const satisfies readonly ActKind[];
 
 export type FormKind = (typeof formKinds)[number];

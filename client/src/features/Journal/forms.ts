@@ -3,6 +3,7 @@ import { growthForms } from '../Growth/growthForms';
 import { housingForms } from '../Housing/housingForms';
 import { pairingForms } from '../Pairing/pairingForms';
 import { countForms } from '../Records/countForms';
+import { calciumForms } from '../Colonies/calciumForm';
 import { hostForms } from '../Nursery/hostForm';
 import { handOnForms } from '../Records/handOnForms';
 import { loanForms } from '../Records/loanForms';
@@ -24,6 +25,7 @@ export const forms = {
   ...countForms,
   ...handOnForms,
   ...hostForms,
+  ...calciumForms,
   ...pairingForms,
   ...tankForms,
   ...offshootForms,

@@ -4,6 +4,7 @@ import { housingParts } from '../Housing/housingParts';
 import { HushList } from '../Hush/HushList';
 import { JournalList } from '../Journal/JournalList';
 import { answerLine, WhyHead } from '../Reasons/WhyHead';
+import { CalciumPanel } from '../Colonies/CalciumPanel';
 import { nurseryParts } from '../Nursery/nurseryParts';
 import { recordParts } from '../Records/recordParts';
 import { InmatesPanel } from '../Tanks/InmatesPanel';
@@ -48,6 +49,7 @@ export const pageParts = {
   ...recordParts,
   ...nurseryParts,
   inmates: InmatesPanel,
+  calcium: CalciumPanel,
   cautions,
   upkeep,
   hush,

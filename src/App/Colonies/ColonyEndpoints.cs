@@ -1,0 +1,134 @@
+using App.Hosting;
+using Husbandry.Reasons;
+using Husbandry.Rounds;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+using Husbandry.Upkeep;
+using Husbandry.Vigils;
+using Ledger;
+using Microsoft.AspNetCore.Http.HttpResults;
+
+namespace App.Colonies;
+
+/// <summary>A tub that lives on calcium: isopods.</summary>
+/// <param name="Count">How many it was last said to hold.</param>
+/// <param name="CountedOn">Night of that count; none where nobody counted.</param>
+/// <param name="Calcium">Its calcium.</param>
+public sealed record TubView(
+    Guid StockId,
+    string Name,
+    string Species,
+    Place Place,
+    int Count,
+    DateOnly? CountedOn,
+    Answer<CalciumBoard?> Calcium,
+    string Do
+);
+
+/// <summary>A queen that founds, or a colony of ants.</summary>
+/// <param name="IsQueenAlone">Whether it is a queen without workers.</param>
+/// <param name="Founding">How she founds; none where nobody knows.</param>
+/// <param name="PhaseWord">What it is at.</param>
+/// <param name="Shutters">Closed shutters, 0–3.</param>
+/// <param name="First">When her first workers are to be expected.</param>
+/// <param name="LookOn">Night on which the tube is looked at next.</param>
+/// <param name="LookedOn">Night of the last look.</param>
+/// <param name="Do">What its line of the round says.</param>
+public sealed record AntsView(
+    Guid StockId,
+    string Name,
+    string Species,
+    Place Place,
+    int Count,
+    bool IsQueenAlone,
+    Founding? Founding,
+    string PhaseWord,
+    int Shutters,
+    VigilForecast? First,
+    DateOnly? LookOn,
+    DateOnly? LookedOn,
+    string Do
+);
+
+/// <summary>Everything that is kept as a colony.</summary>
+/// <param name="Tubs">Tubs of isopods, those to be seen to first.</param>
+/// <param name="Ants">Queens that found, then colonies.</param>
+public sealed record ColonyDesk(DateOnly Tonight, IReadOnlyList<TubView> Tubs, IReadOnlyList<AntsView> Ants);
+
+/// <summary>Colonies: what stands in the tubs, who founds, when to look.</summary>
+public static class ColonyEndpoints
+{
+    public static void MapColonies(this WebApplication app) =>
+        app.MapGet("/api/colonies", ReadAsync).WithTags("Colonies").WithName("colonies");
+
+    private static async Task<Ok<ColonyDesk>> ReadAsync(RoomNow now, JournalReader reader, CancellationToken cancel)
+    {
+        var room = await now.ReadAsync(cancel);
+        var index = await now.IndexAsync(cancel);
+        bool IsColonial(string group) =>
+            room.Rules.Group(group) is { } g && (g.IsColonial || g.Tasks.Any(t => t.Id == CalciumLookedEntry.Task));
+        var ids = index.Here.Where(g => IsColonial(g.Who.Group)).Select(g => g.StockId).ToList();
+        var judged = (await reader.StandingsAsync(ids, cancel))
+            .AsParallel()
+            .WithCancellation(cancel)
+            .Select(s => Judgement.Of(s, room))
+            .ToList();
+        return TypedResults.Ok(
+            new ColonyDesk(
+                room.Tonight,
+                [
+                    .. judged
+                        .Where(j => CalciumLookedEntry.Concerns(j.Subject))
+                        .Select(TubOf)
+                        .OrderBy(t => t.Calcium.Value?.See ?? DateOnly.MinValue)
+                        .ThenBy(t => t.Place, room.Layout.WalkingOrder()),
+                ],
+                [
+                    .. judged
+                        .Where(j => !CalciumLookedEntry.Concerns(j.Subject))
+                        .Select(AntsOf)
+                        .OrderByDescending(a => a.IsQueenAlone)
+                        .ThenBy(a => a.First?.P50 ?? DateOnly.MaxValue)
+                        .ThenBy(a => a.Place, room.Layout.WalkingOrder()),
+                ]
+            )
+        );
+    }
+
+    private static TubView TubOf(Judgement j)
+    {
+        var s = j.Subject;
+        var counted = s.Standing.Counts.LastOrDefault(c => c.Change == Husbandry.Journal.CountChange.Counted);
+        return new TubView(
+            s.Standing.StockId,
+            s.Standing.Details.Nickname,
+            s.SpeciesName,
+            s.Place,
+            s.Standing.Details.Count,
+            counted is null ? null : s.Night(counted.At),
+            CalciumBoard.Of(s),
+            RoundLine.Of(j).Do
+        );
+    }
+
+    private static AntsView AntsOf(Judgement j)
+    {
+        var s = j.Subject;
+        var tube = j.Water.Value.Clocks.FirstOrDefault(c => c.Way == WaterWay.Tube);
+        return new AntsView(
+            s.Standing.StockId,
+            s.Standing.Details.Nickname,
+            s.SpeciesName,
+            s.Place,
+            s.Standing.Details.Count,
+            s.IsQueenAlone,
+            s.Profile.Founding?.Value,
+            PhaseMark.Of(j.Phase.Value).Word,
+            PhaseMark.Of(j.Phase.Value).Shutters,
+            j.Waits.Select(w => w.Value).FirstOrDefault(w => w?.Vigil == VigilKind.FirstWorkers),
+            tube?.Due,
+            tube?.Last,
+            RoundLine.Of(j).Do
+        );
+    }
+}
