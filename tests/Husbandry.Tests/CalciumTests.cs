@@ -157,7 +157,8 @@ public class CalciumTests
             {
                 var dose = tub.Put(day);
                 told.Put(dose);
-                var (look, warned, on) = (tub.NextLook(day), (double?)null, false);
+                // A warning that rests for the night of a look and goes on after it is one.
+                var (look, warned, silent) = (tub.NextLook(day), (double?)null, int.MaxValue / 2);
                 for (day = Math.Ceiling(day); ; day++)
                 {
                     if (look <= day)
@@ -171,8 +172,8 @@ public class CalciumTests
 
                     var warns = told.Warns(day);
                     warned ??= warns && day < dose.GoneDay ? day : null;
-                    early += warns && !on && dose.GoneDay - day > 28 ? 1 : 0;
-                    on = warns;
+                    early += warns && silent > 1 && dose.GoneDay - day > 28 ? 1 : 0;
+                    silent = warns ? 0 : silent + 1;
                 }
 
                 doses++;
@@ -197,6 +198,7 @@ public class CalciumTests
         private static readonly Room Room = Diary.Room();
         private static readonly Standing Empty = Box().Standing();
         private IReadOnlyList<CalciumPiece> pieces = [];
+        private DateTimeOffset lookedAt;
         private long sequence;
 
         public void Put(TubDose dose) => Tell(dose.PutDay, [], [dose.IsHeap ? "powder-heap" : "powder", "limestone"]);
@@ -211,11 +213,14 @@ public class CalciumTests
         public bool Warns(double day)
         {
             var room = Diary.Room(now: First.AddDays(day));
-            var board = CalciumBoard.Of(Subject.Of(Empty with { Calcium = pieces }, room)).Value!;
+            var told = Empty with { Calcium = pieces, Tended = [new TendedEvent("calcium", lookedAt)] };
+            var board = CalciumBoard.Of(Subject.Of(told, room)).Value!;
             return board.See <= room.Tonight;
         }
 
-        private void Tell(double day, IEnumerable<(string, CalciumLeft)> seen, IEnumerable<string> put) =>
+        private void Tell(double day, IEnumerable<(string, CalciumLeft)> seen, IEnumerable<string> put)
+        {
+            lookedAt = First.AddDays(day);
             pieces = CalciumPieces.After(
                 pieces,
                 new JournalEntry(
@@ -231,5 +236,6 @@ public class CalciumTests
                 seen,
                 put
             );
+        }
     }
 }

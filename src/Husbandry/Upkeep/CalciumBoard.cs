@@ -77,10 +77,16 @@ public sealed record CalciumBoard(
         var powderLow = LowOn(tub.Room, rules, t => powders.Aggregate(1.0, (all, p) => all * p.GoneBy(t)));
         var fewLow = LowOn(tub.Room, rules, t => FewerThan(least, [.. counting.Select(p => p.GoneBy(t))]));
         var everPut = tub.Standing.Calcium.Count > 0;
-        var see =
+        var lacking = powders.Count == 0 || counting.Count < least;
+        var low = powderLow < fewLow ? powderLow : fewLow;
+        var looked = tub.Standing.Tended.LastOrDefault(t => t.Task == CalciumLookedEntry.Task)?.At;
+        // Whoever has just looked, and found enough, is not sent back the same evening.
+        var rested =
+            looked is { } at && !lacking ? tub.Night(at).AddDays(rules.LookAgainNights.Value) : tub.Room.Tonight;
+        DateOnly? see =
             !everPut ? null
-            : powderLow < fewLow ? (DateOnly?)powderLow
-            : fewLow;
+            : low < rested ? rested
+            : low;
         var lacks =
             !everPut ? ""
             : powders.Count == 0 ? "a fine powder"
@@ -93,7 +99,7 @@ public sealed record CalciumBoard(
             powders.Count,
             see,
             lacks,
-            everPut && (powders.Count == 0 || counting.Count < least) ? Usual(powders.Count == 0, pieces, rules) : null,
+            everPut && lacking ? Usual(powders.Count == 0, pieces, rules) : null,
             Math.Exp(pace.Shift)
         );
         return new Answer<CalciumBoard?>(board, Say(board, tub.Room, rules), Why(board, rules));

@@ -63,10 +63,7 @@ public sealed record UpkeepPlan(IReadOnlyList<UpkeepClock> Clocks)
             var board = task.Id == CalciumLookedEntry.Task ? CalciumBoard.Of(subject) : null;
             if (board?.Value is { See: { } see })
             {
-                // Whoever has just looked, and found enough, is not sent back the same week.
-                var rest = subject.Room.Rules.Room.Colonies.LookAgainNights.Value;
-                var again = last is null || board.Value.Renew is not null ? see : Later(see, since.AddDays(rest));
-                due = again < due ? again : due;
+                due = see < due ? see : due;
                 reasons.AddRange(board.Reasons);
             }
 
@@ -93,8 +90,6 @@ public sealed record UpkeepPlan(IReadOnlyList<UpkeepClock> Clocks)
         var plan = new UpkeepPlan([.. clocks.OrderBy(c => c.Due ?? DateOnly.MaxValue)]);
         return new Answer<UpkeepPlan>(plan, Summary(subject, plan), reasons);
     }
-
-    private static DateOnly Later(DateOnly a, DateOnly b) => a > b ? a : b;
 
     /// <summary>The first due; none where nothing is done besides.</summary>
     public UpkeepClock? First => Clocks.Count == 0 ? null : Clocks[0];

@@ -76,7 +76,7 @@ export function CalciumSpans({
           textAnchor={day === 0 ? 'start' : day === ahead ? 'end' : 'middle'}
           className="fill-muted text-[10px]"
         >
-          {day === 0 ? 'tonight' : `${day} nights`}
+          {day === 0 ? 'tonight' : day === ahead ? `${day} nights` : day}
         </text>
       ))}
     </svg>

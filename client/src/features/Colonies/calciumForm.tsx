@@ -59,7 +59,6 @@ const calciumLooked: EntryForm<'calciumLooked'> = {
                 }
               />
               {source.name}
-              {source.isPowder && ' ·'}
             </label>
           ))}
         </div>
