@@ -92,13 +92,14 @@ public sealed class CutProxy : IDisposable
     {
         using var line = browser;
         using var ahead = new TcpClient();
-        if (Now == Passage.Closed)
-        {
-            return;
-        }
-
+        // Asked and kept in one step: a line that comes as the proxy is closed is cut as well.
         lock (gate)
         {
+            if (passage == Passage.Closed)
+            {
+                return;
+            }
+
             open.Add(line);
         }
 
