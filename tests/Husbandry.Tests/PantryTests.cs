@@ -195,6 +195,18 @@ public class PantryTests
         Assert.Null(Refused(begun, new HostChosen(hosts[1], Anyway: true)));
     }
 
+    /// <summary>The round forbids another plant only to those that do not change over.</summary>
+    [Theory]
+    [InlineData("saturnia-pyri", true)]
+    [InlineData("papilio-machaon", false)]
+    public void The_round_names_the_plant_and_whether_it_may_be_changed(string species, bool fixedPlant)
+    {
+        var host = RuleSet.Shipped.Profile(species)!.Larvae!.Hosts.Value[0];
+        var line = Larvae(species).With(5, new HostChosen(host)).Line();
+        Assert.Contains($"of {host}", line.Detail, StringComparison.Ordinal);
+        Assert.Equal(fixedPlant, line.Detail.Contains("no other plant", StringComparison.Ordinal));
+    }
+
     [Fact]
     public void What_eats_no_leaf_has_no_plant()
     {

@@ -6,8 +6,6 @@ namespace Husbandry.Larder;
 /// <summary>What is to be done at the food plants: watering, throwing away, cutting, buying.</summary>
 internal static class PantryWork
 {
-    private const double CutMinutes = 10;
-
     /// <summary>All of it that can be seen coming; nothing before somebody wrote down a plant.</summary>
     public static IEnumerable<LarderWork> Of(LarderStanding larder, LarderPlan plan, Room room)
     {
@@ -77,7 +75,7 @@ internal static class PantryWork
                 cut,
                 $"Cut about {Wording.Plain(Math.Ceiling(outlook.CutGrams))} g of {outlook.Plant}",
                 "wash it, bag it, keep it cold; unsprayed, not from the roadside",
-                CutMinutes,
+                room.Rules.Room.Plants.CutMinutes.Value,
                 answer.Reasons
             );
         }

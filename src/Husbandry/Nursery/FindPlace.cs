@@ -19,9 +19,6 @@ public sealed record OutsideFind(Guid StockId, string Name, string Species, Date
 /// <remarks>Source: the room's own record; nothing is told of a place where nothing was found.</remarks>
 public sealed record FindPlace(string Place, IReadOnlyList<OutsideFind> Finds, DateOnly LookFrom, DateOnly LookTo)
 {
-    // Finds so near to each other are one wave, and a wave is looked for that much earlier.
-    private const int WaveDays = 14;
-
     /// <summary>The places of all finds, the next to look at first.</summary>
     /// <param name="all">Everything that is or was in the room.</param>
     /// <param name="tonight">Tonight.</param>
@@ -32,7 +29,14 @@ public sealed record FindPlace(string Place, IReadOnlyList<OutsideFind> Finds, D
         [
             .. all.Where(s => s.Standing.Details.Wild is not null)
                 .GroupBy(s => s.Standing.Details.Wild!.Place.Trim(), StringComparer.OrdinalIgnoreCase)
-                .Select(g => At(g.Key, [.. g.Select(Find).OrderByDescending(f => f.On)], tonight))
+                .Select(g =>
+                    At(
+                        g.Key,
+                        [.. g.Select(Find).OrderByDescending(f => f.On)],
+                        tonight,
+                        g.First().Room.Rules.Room.Nursery.WaveDays.Value
+                    )
+                )
                 .OrderBy(p => p.LookFrom)
                 .ThenBy(p => p.Place, StringComparer.Ordinal),
         ];
@@ -50,20 +54,20 @@ public sealed record FindPlace(string Place, IReadOnlyList<OutsideFind> Finds, D
             )
         );
 
-    private static FindPlace At(string place, List<OutsideFind> finds, DateOnly tonight)
+    private static FindPlace At(string place, List<OutsideFind> finds, DateOnly tonight, int waveDays)
     {
-        var waves = Waves(finds);
-        var next = waves.Select(w => Next(w, tonight)).MinBy(w => w.From);
+        var waves = Waves(finds, waveDays);
+        var next = waves.Select(w => Next(w, tonight, waveDays)).MinBy(w => w.From);
         return new FindPlace(place, finds, next.From, next.To);
     }
 
     /// <summary>Times of the year with finds, as days of a year; what lies near is one.</summary>
-    private static List<(int From, int To)> Waves(List<OutsideFind> finds)
+    private static List<(int From, int To)> Waves(List<OutsideFind> finds, int waveDays)
     {
         var waves = new List<(int From, int To)>();
         foreach (var day in finds.Select(f => f.On.DayOfYear).Order())
         {
-            if (waves.Count > 0 && day - waves[^1].To <= WaveDays)
+            if (waves.Count > 0 && day - waves[^1].To <= waveDays)
             {
                 waves[^1] = (waves[^1].From, day);
             }
@@ -76,12 +80,12 @@ public sealed record FindPlace(string Place, IReadOnlyList<OutsideFind> Finds, D
         return waves;
     }
 
-    private static (DateOnly From, DateOnly To) Next((int From, int To) wave, DateOnly tonight)
+    private static (DateOnly From, DateOnly To) Next((int From, int To) wave, DateOnly tonight, int waveDays)
     {
         DateOnly On(int year, int day) => new DateOnly(year, 1, 1).AddDays(day - 1);
-        var (from, to) = (On(tonight.Year, wave.From), On(tonight.Year, wave.To).AddDays(WaveDays));
+        var (from, to) = (On(tonight.Year, wave.From), On(tonight.Year, wave.To).AddDays(waveDays));
         return to < tonight
-            ? (On(tonight.Year + 1, wave.From), On(tonight.Year + 1, wave.To).AddDays(WaveDays))
+            ? (On(tonight.Year + 1, wave.From), On(tonight.Year + 1, wave.To).AddDays(waveDays))
             : (from, to);
     }
 }

@@ -18,10 +18,6 @@ public sealed record LarvaGuess(
     double Score
 )
 {
-    // A plant that it takes tells more than a single look, as most take few; one that it is not known to take, less.
-    private const double PlantFits = 2;
-    private const double PlantAgainst = 1;
-
     /// <summary>
     /// Species that an unknown larva may be, the likeliest first: by the plant it sat on and what is seen of it. A guess among those
     /// of the rulebook only: it is reared through, and confirmed or changed when it is grown. Source: house.
@@ -38,14 +34,19 @@ public sealed record LarvaGuess(
         [
             .. rules
                 .Species.Where(s => s.Larvae?.Looks is not null)
-                .Select(s => One(s, named, seen))
+                .Select(s => One(s, named, seen, rules.Room.Plants))
                 .Where(g => g.Score > 0)
                 .OrderByDescending(g => g.Score)
                 .ThenBy(g => g.Name, StringComparer.Ordinal),
         ];
     }
 
-    private static LarvaGuess One(SpeciesProfile species, string? plant, IReadOnlyCollection<LarvaLook> seen)
+    private static LarvaGuess One(
+        SpeciesProfile species,
+        string? plant,
+        IReadOnlyCollection<LarvaLook> seen,
+        RoomPlantRules rules
+    )
     {
         var looks = species.Larvae!.Looks!.Value;
         List<LarvaLook> fits = [.. seen.Where(looks.Contains)];
@@ -56,8 +57,8 @@ public sealed record LarvaGuess(
             - against.Count
             + eats switch
             {
-                true => PlantFits,
-                false => -PlantAgainst,
+                true => rules.PlantFits.Value,
+                false => -rules.PlantAgainst.Value,
                 null => 0,
             };
         return new LarvaGuess(species.Id, species.ScientificName, fits, against, eats, score);

@@ -226,7 +226,7 @@ public sealed partial record RoundLine
                 ? $"full grown: {s.Profile.PupatesIn?.Value ?? "loose leaf or twigs under the lid, or soil"}"
                 : "",
             s.Group.Feeding.Diet == Diet.Leaves && Plants.HostChosenEntry.OnRecord(s.Standing) is { } plant
-                ? $"of {plant}, no other plant"
+                ? $"of {plant}{(s.Profile.Larvae?.HostMayChange.Value == true ? "" : ", no other plant")}"
                 : "",
             ThenTend(j),
             LifeLeft(j),

@@ -63,6 +63,7 @@ public sealed record VialSeed(string What, string FeederId, int Each);
 /// <param name="VialPitch">Width of shelf that a vial takes, in widths of the vial.</param>
 /// <param name="SurplusEggs">What is done with eggs beyond those wanted.</param>
 /// <param name="SurplusYoung">What is done with young beyond those wanted.</param>
+/// <param name="WaveDays">Finds outside so many days apart are one wave, and a wave is looked for as long after its last find.</param>
 public sealed record RoomNurseryRules(
     Rule<double> EyeSeesOneIn,
     Rule<double> BodiesScatter,
@@ -76,5 +77,6 @@ public sealed record RoomNurseryRules(
     Rule<double> FliesEach,
     Rule<double> VialPitch,
     Rule<string> SurplusEggs,
-    Rule<string> SurplusYoung
+    Rule<string> SurplusYoung,
+    Rule<int> WaveDays
 );

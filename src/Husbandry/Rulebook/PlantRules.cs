@@ -75,6 +75,9 @@ public enum LarvaLook
 /// <param name="PotSowDays">Days from sowing until a pot can be fed from.</param>
 /// <param name="CutKeepsSoft">Days for which soft leaf keeps, washed, bagged and cold.</param>
 /// <param name="CutKeepsWoody">The same for woody leaf.</param>
+/// <param name="CutMinutes">Minutes to go out, cut, wash and bag leaf.</param>
+/// <param name="PlantFits">Looks that a plant it takes counts for, in guessing an unknown larva.</param>
+/// <param name="PlantAgainst">Looks that one it is not known to take counts against it.</param>
 public sealed record RoomPlantRules(
     Rule<double> MassRatio,
     Rule<double> SpoilsSoft,
@@ -88,5 +91,8 @@ public sealed record RoomPlantRules(
     Rule<double> PotBuyDays,
     Rule<double> PotSowDays,
     Rule<double> CutKeepsSoft,
-    Rule<double> CutKeepsWoody
+    Rule<double> CutKeepsWoody,
+    Rule<double> CutMinutes,
+    Rule<double> PlantFits,
+    Rule<double> PlantAgainst
 );
