@@ -30,14 +30,22 @@ public class EmergenceWatchTests
         Assert.Equal(looked, line.Act == RoundAct.LookForAdult);
     }
 
+    /// <summary>"Not yet" puts the box off till tomorrow, so that it must come behind what its larvae need tonight.</summary>
     [Fact]
-    public void It_is_asked_again_tomorrow_and_after_its_likely_time_once_a_week()
+    public void It_is_asked_again_tomorrow_and_never_before_those_that_eat_are_fed()
     {
-        DateOnly Again(Diary pupa) =>
-            Assert.IsType<PutOff>(Assert.Single(pupa.Line().Choices.Single(c => c.Key == "n").Acts)).UntilNight;
         var tonight = Diary.Room().Tonight;
-        Assert.Equal(tonight.AddDays(1), Again(Pupa("samia-ricini", FirstDays + 2)));
-        Assert.Equal(tonight.AddDays(7), Again(Pupa("samia-ricini", 40)));
+        foreach (var nights in new[] { FirstDays + 2, 40 })
+        {
+            var not = Pupa("samia-ricini", nights).Line().Choices.Single(c => c.Key == "n");
+            Assert.Equal(tonight.AddDays(1), Assert.IsType<PutOff>(Assert.Single(not.Acts)).UntilNight);
+        }
+
+        var box = new Diary("samia-ricini", Sex.Unknown, 60, molts: 3, kind: StockKind.Brood, count: 20).With(
+            FirstDays + 2,
+            new Began(VigilKind.Emergence, 4)
+        );
+        Assert.NotEqual(RoundAct.LookForAdult, box.Line().Act);
     }
 
     /// <summary>A pupa in its winter cold is not watched, nor a beetle in its cell, nor by a sitter.</summary>

@@ -26,7 +26,6 @@ public sealed partial record RoundLine
         var answer = j.Waits.First(w => w.Value?.Vigil == VigilKind.Emergence);
         var forecast = answer.Value!;
         var rounds = s.Room.Rules.Room.Rounds;
-        var every = forecast.LongerThanNormal ? rounds.LateLookNights.Value : 1;
         var hour = s.Profile.Larvae?.ComesOut?.Value;
         var text =
             $"Between {s.Room.Wording.Between(forecast.P10, forecast.P90)} it is likely: adults come out unnoticed, and must climb at once. {watch.Value}";
@@ -44,12 +43,12 @@ public sealed partial record RoundLine
                     rounds.EmergenceAheadNights.Because(
                         "From when",
                         "room.emergenceAheadNights",
-                        $"Looked at daily from {Wording.Nights(rounds.EmergenceAheadNights.Value)} before one in ten is out; past its usual time every {Wording.Nights(rounds.LateLookNights.Value)}."
+                        $"Looked at daily from {Wording.Nights(rounds.EmergenceAheadNights.Value)} before one in ten is out."
                     ),
                     .. answer.Reasons,
                 ]
             ),
-            [new LineChoice("n", "Not yet", "Not yet", [new PutOff(s.Room.Tonight.AddDays(every))])]
+            [new LineChoice("n", "Not yet", "Not yet", [new PutOff(s.Room.Tonight.AddDays(1))])]
         );
     }
 }

@@ -167,11 +167,6 @@ public sealed partial record RoundLine(
             yield return (StartOf(missing), () => LookAgainLine(j));
         }
 
-        if (EmergingSince(j) is { } emerging)
-        {
-            yield return (StartOf(emerging), () => EmergenceLine(j));
-        }
-
         if (NotCountedSince(j) is { } hatched)
         {
             yield return (StartOf(hatched), () => CountLine(j));
@@ -232,6 +227,12 @@ public sealed partial record RoundLine(
         foreach (var after in AfterPairing(j))
         {
             yield return after;
+        }
+
+        // Behind food and water: what is put off with it till tomorrow is then nothing that somebody needs tonight.
+        if (EmergingSince(j) is { } emerging)
+        {
+            yield return (StartOf(emerging), () => EmergenceLine(j));
         }
 
         if (MayTellSex(j))

@@ -36,7 +36,6 @@ public sealed record RoomRules(
 /// <param name="WaterAskedFrom">Enclosures without water on record from which it is asked once for all.</param>
 /// <param name="AlmanacWeeks">How far the almanac looks ahead.</param>
 /// <param name="EmergenceAheadNights">So many nights before one in ten is out pupae are looked at daily.</param>
-/// <param name="LateLookNights">So many nights between two looks at a pupa that is past its likely time.</param>
 /// <param name="SexLookNights">So many nights after a molt that shows the sex it is asked for.</param>
 public sealed record RoundRules(
     IReadOnlyDictionary<string, Rule<double>> SecondsPerAct,
@@ -46,8 +45,7 @@ public sealed record RoundRules(
     Rule<int> WaterAskedFrom,
     Rule<int> AlmanacWeeks,
     Rule<int> SexLookNights,
-    Rule<int> EmergenceAheadNights,
-    Rule<int> LateLookNights
+    Rule<int> EmergenceAheadNights
 );
 
 /// <summary>Rules of growth and condition.</summary>
