@@ -104,6 +104,7 @@ public class AgreementTests
                             or RoundAct.LookForWeb
                             or RoundAct.TellSex
                             or RoundAct.LookForAdult
+                            or RoundAct.WarmUp
                             or RoundAct.PairAgain
                         ? RoundLine.ForAnotherHand(j)
                         : line;

@@ -68,6 +68,11 @@ internal static class AnyStock
             ["powder", "cuttlebone"]
         ),
         r => new HostChosen(r.Next(2) == 0 ? "oak" : "nettle", r.Next(2) == 0),
+        r => new Boxed((BoxSchool)r.Next(5), r.Next(2) == 0 ? null : r.Next(1, 9), r.Next(3) == 0 ? null : 0.5),
+        r => new SickSeen(r.Next(4) == 0 ? [SickSign.OddColour] : [(SickSign)r.Next(4)], null),
+        r => new WarmUpPlanned(
+            r.Next(4) == 0 ? null : DateOnly.FromDateTime(Diary.Evening.DateTime).AddDays(r.Next(-9, 90))
+        ),
         r => new Promised(r.Next(2) == 0 ? "Ada" : "Ben", r.Next(9)),
         r => new Capped(r.Next(3) == 0 ? null : r.Next(60)),
         r => new Divided(1 + r.Next(20)),

@@ -63,7 +63,7 @@ public class LeafNeedTests
     public void Many_larvae_go_into_many_boxes(int count, int boxes)
     {
         var j = Box("samia-ricini", count, 1).Judge();
-        var plan = BoxPlan.Of(j.Subject, j.Stage.Value)!.Value;
+        var plan = BoxPlan.Of(j.Subject, j.Stage.Value, null)!.Value;
         Assert.Equal(boxes, plan.Boxes);
         Assert.True(plan.Boxes * plan.Each >= count);
         Assert.False(plan.IsAlone);
@@ -73,9 +73,9 @@ public class LeafNeedTests
     public void Solitary_larvae_are_better_alone()
     {
         var j = Box("papilio-machaon", 18, 2).Judge();
-        var plan = BoxPlan.Of(j.Subject, j.Stage.Value)!;
+        var plan = BoxPlan.Of(j.Subject, j.Stage.Value, null)!;
         Assert.True(plan.Value.IsAlone);
         Assert.Contains("alone", plan.Summary, StringComparison.Ordinal);
-        Assert.Null(BoxPlan.Of(Box("samia-ricini", 1, 1).Judge().Subject, Stage.Sling));
+        Assert.Null(BoxPlan.Of(Box("samia-ricini", 1, 1).Judge().Subject, Stage.Sling, null));
     }
 }

@@ -145,6 +145,13 @@ public class WordingTests
                 "calcium: powder, dusted in some; put in half a cuttlebone"
             },
             { new HostChosen("oak"), "fed with oak from now on" },
+            {
+                new Boxed(BoxSchool.Vented, 2.5, 0.8, "paper towel"),
+                "kept: a box with a vented lid, 2.5 L, holes of 0.8 mm, paper towel"
+            },
+            { new SickSeen([SickSign.RunnyFrass, SickSign.Sluggish], 2), "2 runny frass, sluggish" },
+            { new SickSeen([SickSign.OddColour]), "some coloured otherwise" },
+            { new WarmUpPlanned(), "no night planned for taking it out of the cold" },
             { new SecondLook(2), "looked a second time: 2 found, the rest are lost" },
             {
                 new Graded([new VialGrade(3, SizeGrade.Runt), new VialGrade(1, SizeGrade.Fast, 9)]),

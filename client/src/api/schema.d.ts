@@ -1749,7 +1749,7 @@ export interface components {
             address: string;
         };
         /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"] | components["schemas"]["ActCaseTaken"] | components["schemas"]["ActSecondLook"] | components["schemas"]["ActDivided"] | components["schemas"]["ActVialsMolted"] | components["schemas"]["ActGraded"] | components["schemas"]["ActPromised"] | components["schemas"]["ActCapped"] | components["schemas"]["ActHostChosen"] | components["schemas"]["ActCalciumLooked"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"] | components["schemas"]["ActCaseTaken"] | components["schemas"]["ActSecondLook"] | components["schemas"]["ActDivided"] | components["schemas"]["ActVialsMolted"] | components["schemas"]["ActGraded"] | components["schemas"]["ActPromised"] | components["schemas"]["ActCapped"] | components["schemas"]["ActHostChosen"] | components["schemas"]["ActBoxed"] | components["schemas"]["ActSickSeen"] | components["schemas"]["ActWarmUpPlanned"] | components["schemas"]["ActCalciumLooked"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
@@ -1768,6 +1768,25 @@ export interface components {
              * @description Of many: how many of them; when left out all, but one for what buries itself.
              */
             count?: null | number;
+        };
+        /** @description How larvae are kept from now on: in a box, on stems, on a living plant. */
+        ActBoxed: {
+            /** @enum {string} */
+            kind: "boxed";
+            /** @description The way. */
+            school: components["schemas"]["BoxSchool"];
+            /**
+             * Format: double
+             * @description Volume, 0.02–500 litres, where it is known.
+             */
+            litres?: null | number;
+            /**
+             * Format: double
+             * @description Width of the widest hole, 0–20 mm, where it is known.
+             */
+            holeMm?: null | number;
+            /** @description What lies on the floor, 1–60 characters. */
+            lining?: null | string;
         };
         /** @description The calcium of a tub was looked after: what is left of each source, and what was put in. */
         ActCalciumLooked: {
@@ -2296,6 +2315,18 @@ export interface components {
             sex: components["schemas"]["Sex"];
             by: components["schemas"]["SexEvidence"];
         };
+        /** @description Young were looked at, and some did not thrive. */
+        ActSickSeen: {
+            /** @enum {string} */
+            kind: "sickSeen";
+            /** @description What was seen, at least one. */
+            signs: components["schemas"]["SickSign"][];
+            /**
+             * Format: int32
+             * @description How many of them, where that was counted.
+             */
+            count?: null | number;
+        };
         /** @description A sign of the rulebook was seen. */
         ActSignSeen: {
             /** @enum {string} */
@@ -2327,6 +2358,16 @@ export interface components {
             kind: "vialsMolted";
             /** @description Numbers of the vials in which a skin was found. */
             vials: number[];
+        };
+        /** @description The night on which a wintering pupa is to be taken out of the cold was planned. */
+        ActWarmUpPlanned: {
+            /** @enum {string} */
+            kind: "warmUpPlanned";
+            /**
+             * Format: date
+             * @description The night; none takes the plan back.
+             */
+            on?: null | string;
         };
         /** @description Water was given. */
         ActWatered: {
@@ -2477,7 +2518,7 @@ export interface components {
          * @description What a line of the almanac is about.
          * @enum {unknown}
          */
-        AlmanacKind: "molt" | "firstMeal" | "wait" | "chore" | "season" | "booking" | "quarantine" | "apart";
+        AlmanacKind: "molt" | "firstMeal" | "wait" | "chore" | "season" | "booking" | "quarantine" | "apart" | "warmUp";
         /** @description The weeks ahead as bands. */
         AlmanacPlan: {
             /**
@@ -2673,6 +2714,14 @@ export interface components {
         /** @description A computed value together with what it follows from. */
         AnswerOfHousingFit: {
             value: null | components["schemas"]["HousingFit"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfInstarLooks: {
+            value: null | components["schemas"]["InstarLooks"];
             /** @description The judgement in one plain sentence. */
             summary: string;
             /** @description The steps that led to it, most telling first. */
@@ -3132,7 +3181,7 @@ export interface components {
             /** @description What was told twice. */
             twice: components["schemas"]["ToldBoth"][];
         };
-        /** @description Into how many boxes larvae are put, and how large these are. */
+        /** @description Into how many boxes larvae are put, how large these are, and what to mind with the way they are kept. */
         BoxPlan: {
             /**
              * Format: int32
@@ -3151,7 +3200,16 @@ export interface components {
             litres: number;
             /** @description Whether each is best alone by now. */
             isAlone: boolean;
+            /** @description How they are kept, in words; none while that is not on record. */
+            kept: null | string;
+            /** @description What does not fit, each in a sentence. */
+            mind: string[];
         };
+        /**
+         * @description How larvae are kept.
+         * @enum {unknown}
+         */
+        BoxSchool: "tightLid" | "vented" | "stemsInWater" | "livingPlant" | "jar";
         /** @description How many of a brood live how long. */
         BroodCurve: {
             /**
@@ -4525,7 +4583,7 @@ export interface components {
             chances: number[];
         };
         /** @enum {unknown} */
-        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | "secondLook" | "caseTaken" | "divided" | "vialsMolted" | "graded" | "promised" | "capped" | "hostChosen" | "calciumLooked" | null;
+        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | "secondLook" | "caseTaken" | "divided" | "vialsMolted" | "graded" | "promised" | "capped" | "hostChosen" | "calciumLooked" | "boxed" | "sickSeen" | "warmUpPlanned" | null;
         /** @description One piece of evidence. */
         Evidence: {
             /** @description The sign, `clean-look` or `meal`. */
@@ -5521,6 +5579,25 @@ export interface components {
             /** @description What it is about tonight. */
             text: string;
         };
+        /** @description What the larvae of a species look like in an instar. */
+        InstarCue: {
+            /**
+             * Format: int32
+             * @description The instar, from 1.
+             */
+            instar: number;
+            /** @description How it looks, in words. */
+            looks: components["schemas"]["RuleOfstring"];
+        };
+        /** @description What larvae look like in their instar, and how they will after the next molt. */
+        InstarLooks: {
+            /** @description How they look now; none where nobody wrote that down. */
+            now: null | string;
+            /** @description How they look when they change next; none where that is not known or they are full grown. */
+            next: null | string;
+            /** @description The instar of that, as written. */
+            nextInstar: null | string;
+        };
         /** @description How a brood came through one instar. */
         InstarShare: {
             /** @description The instar as written, e.g. "L2". */
@@ -6268,6 +6345,8 @@ export interface components {
             malesEarlierDays: components["schemas"]["RuleOfdouble"];
             comesOut?: null | components["schemas"]["RuleOfstring"];
             looks?: null | components["schemas"]["RuleOfIReadOnlyListOfLarvaLook"];
+            /** @description How it looks instar by instar; empty where nobody wrote that down. */
+            cues?: null | components["schemas"]["InstarCue"][];
         };
         /** @description What is seen of a larva that nobody knows. */
         LarvaSeen: {
@@ -6286,6 +6365,7 @@ export interface components {
             /** @description The leaf. */
             need: components["schemas"]["AnswerOfLeafNeed"];
             boxes: null | components["schemas"]["AnswerOfBoxPlan"];
+            looks: null | components["schemas"]["AnswerOfInstarLooks"];
         };
         /** @description Larvae of one age. */
         LarvaeGiven: {
@@ -7167,6 +7247,10 @@ export interface components {
             leaf: components["schemas"]["LarvaeAtTable"][];
             /** @description Places where something was found outside, the next to look at first. */
             finds: components["schemas"]["FindPlace"][];
+            /** @description The year ahead of moths and butterflies, species by species. */
+            years: components["schemas"]["YearAhead"][];
+            /** @description Boxes in which sick ones were seen of late. */
+            sick: components["schemas"]["SickBox"][];
         };
         /** @description A mother after her brood. */
         NurseryMother: {
@@ -8537,7 +8621,7 @@ export interface components {
          * @description What a line of the round asks for.
          * @enum {unknown}
          */
-        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask" | "askBack" | "giveBack" | "tend" | "partThem" | "lookForWeb" | "pairAgain" | "lookForAdult" | "tellSex" | "putApart" | "countYoung" | "lookAgain";
+        RoundAct: "none" | "help" | "removeLeftovers" | "lookForMolt" | "checkFangs" | "feed" | "water" | "lookAtTube" | "dampSide" | "ask" | "askBack" | "giveBack" | "tend" | "partThem" | "lookForWeb" | "pairAgain" | "lookForAdult" | "warmUp" | "tellSex" | "putApart" | "countYoung" | "lookAgain";
         /** @description Where the round was left. */
         RoundBreak: {
             place: components["schemas"]["Place"];
@@ -8608,6 +8692,8 @@ export interface components {
             hazard: null | components["schemas"]["Hazard"];
             /** @description Whether it stands apart as new stock: last, with tools of its own. */
             quarantine: boolean;
+            /** @description Whether sick ones were seen there of late: last of all, with tools of its own. */
+            isSick: boolean;
             /** @description Whether signs can be seen on it. */
             signs: boolean;
             /** @description How water is given to it, what is due first; none where no water is poured. */
@@ -9370,6 +9456,35 @@ export interface components {
             /** @description Enclosures in use, by name, to choose from. */
             sizes: components["schemas"]["Enclosure"][];
         };
+        /** @description A box or brood in which sick ones were seen of late. */
+        SickBox: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            species: string;
+            place: components["schemas"]["Place"];
+            /**
+             * Format: date
+             * @description Night on which they were seen last.
+             */
+            seenOn: string;
+            /** @description What was seen, in words. */
+            what: string;
+            /** @description What to do about it. */
+            advice: string;
+            /**
+             * Format: date
+             * @description Night until which it is tended last, and the others are watched.
+             */
+            until: string;
+            /** @description Others of its kind, to be looked at daily. */
+            lookAt: string[];
+        };
+        /**
+         * @description What is seen of young that do not thrive. Source: handbook of the trade, common practice.
+         * @enum {unknown}
+         */
+        SickSign: "sluggish" | "runnyFrass" | "shrunken" | "darkAndSoft" | "oddColour";
         /**
          * @description What something seen means for the run.
          * @enum {unknown}
@@ -9771,7 +9886,7 @@ export interface components {
         SpeciesWarmUp: {
             /** @description The species. */
             species: string;
-            /** @description Those whose sex is told, females first, each with its night. */
+            /** @description Boxes, and those whose sex is told, females first, each with its night. */
             pupae: components["schemas"]["WarmUpPupa"][];
             /**
              * Format: double
@@ -9790,7 +9905,7 @@ export interface components {
             atOnceOn: string;
             /**
              * Format: int32
-             * @description Pupae in the cold of which nobody told the sex.
+             * @description Pupae by themselves in the cold of which nobody told the sex.
              */
             unsexed: number;
             /** @description The plan in a sentence. */
@@ -10326,6 +10441,11 @@ export interface components {
              * @description Night on which it was last done.
              */
             last: null | string;
+            /**
+             * Format: double
+             * @description Days between two times of doing it.
+             */
+            everyDays: number;
             /** @description What is to be done, where more is known than the task itself says; none where not. */
             says?: null | string;
             /** @description What is logged when it is done. */
@@ -10589,17 +10709,27 @@ export interface components {
             /** @description Their other ends, in the past tense; none of molts. */
             otherwise: null | string;
         };
-        /** @description A pupa in the plan of warming up. */
+        /** @description A pupa, or a box of them, in the plan of warming up. */
         WarmUpPupa: {
             /**
              * Format: uuid
-             * @description The pupa.
+             * @description The pupa, or the box.
              */
             stockId: string;
             /** @description Its name. */
             name: string;
-            /** @description Its sex. */
+            /** @description Its sex; unknown of a box, half of which are reckoned males. */
             sex: components["schemas"]["Sex"];
+            /**
+             * Format: int32
+             * @description How many; 1 of a pupa by itself.
+             */
+            count: number;
+            /**
+             * Format: date
+             * @description Night on which it is to be taken out by what is on record; none while nothing is.
+             */
+            kept: null | string;
             /**
              * Format: date
              * @description Night on which it is taken out of the cold.
@@ -10764,6 +10894,44 @@ export interface components {
             host?: null | string;
             /** @description Why that was lawful, in the keeper's words, at most 200 characters. */
             permit?: null | string;
+        };
+        /** @description The year ahead of some animals of one species, as one band. */
+        YearAhead: {
+            /** @description The species. */
+            species: string;
+            /** @description Whose year it is. */
+            names: string[];
+            /**
+             * Format: int32
+             * @description How many they are.
+             */
+            count: number;
+            /** @description The stretches from tonight on, in order. */
+            spans: components["schemas"]["YearSpan"][];
+            /** @description What it rests on. */
+            why: components["schemas"]["Reason"][];
+        };
+        /**
+         * @description A part of the year of a moth or butterfly.
+         * @enum {unknown}
+         */
+        YearPart: "eggs" | "larvae" | "pupae" | "winter" | "adults";
+        /** @description One stretch of the year. */
+        YearSpan: {
+            /** @description What they are then. */
+            part: components["schemas"]["YearPart"];
+            /**
+             * Format: date
+             * @description First night.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Last night.
+             */
+            to: string;
+            /** @description Whether it is told by the forecasts of those that live here; else by what is usual of the kind. */
+            isForecast: boolean;
         };
     };
     responses: never;

@@ -34,6 +34,7 @@ export const line = (changed: Partial<RoundLine>): RoundLine => ({
   signs: true,
   waters: ['dish'],
   quarantine: false,
+  isSick: false,
   nextDue: null,
   section: 'shelf',
   together: null,

@@ -96,6 +96,42 @@ export function Choice<T extends string>({ label, options, value, onChange }: Ch
   );
 }
 
+interface ChoicesProps<T extends string> {
+  label: string;
+  options: readonly (readonly [T, string])[];
+  values: readonly T[];
+  onChange: (values: T[]) => void;
+  error?: string | undefined;
+}
+
+/** Several choices side by side, any of them taken. */
+export function Choices<T extends string>({ label, options, values, onChange, error }: ChoicesProps<T>) {
+  return (
+    <fieldset>
+      <legend className="mb-1 text-13 font-semibold">{label}</legend>
+      <div className="flex flex-wrap gap-2">
+        {options.map(([key, text]) => (
+          <label
+            key={key}
+            className="flex min-h-11 cursor-pointer items-center rounded-sm border border-edge px-3 text-13 has-checked:border-lampmark has-checked:bg-raised has-checked:font-semibold has-focus-visible:outline-2"
+          >
+            <input
+              type="checkbox"
+              className="sr-only"
+              checked={values.includes(key)}
+              onChange={() =>
+                onChange(values.includes(key) ? values.filter((v) => v !== key) : [...values, key])
+              }
+            />
+            {text}
+          </label>
+        ))}
+      </div>
+      {error !== undefined && <p className="mt-1 text-13 text-ember">{error}</p>}
+    </fieldset>
+  );
+}
+
 /** What was refused, at the foot of a form. */
 export function FormError({ children }: { children: string | undefined }) {
   return children === undefined ? null : (

@@ -68,6 +68,7 @@ internal static class DemoCases
             // Full grown: its next molt makes the pupa.
             Life("E1·04", "Thole", "samia-ricini", 30, 4)
                 .At(20, new HostChosen("privet"))
+                .At(19, new Boxed(BoxSchool.Vented, 1.5, 2))
                 .At(1, Fresh("fresh-leaves")),
             // Adults that do not feed, and adults that take nectar.
             Life("E1·05", "Gull", "samia-ricini", 4, mature: true, sex: Sex.Female),
@@ -109,6 +110,8 @@ internal static class DemoCases
             // A box of caterpillars on soft leaf: two died, one got out, and one more is missing.
             Life("E2·06", "Fennel box", "papilio-machaon", 14, 2, count: 22)
                 .At(13, new HostChosen("fennel"))
+                .At(12, new Boxed(BoxSchool.StemsInWater, 6, 1, "paper towel"))
+                .At(3, new SickSeen([SickSign.RunnyFrass, SickSign.Sluggish], 2))
                 .At(10, new Departed(DepartureKind.Died, "small and pale", 2))
                 .At(6, new Departed(DepartureKind.Escaped, "under the lid", 1))
                 .At(2, new Counted(18, Method: CountMethod.OneByOne))

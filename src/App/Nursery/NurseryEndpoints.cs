@@ -97,7 +97,27 @@ public static class NurseryEndpoints
                         .OrderByDescending(l => l.Need.Value.Within(7))
                         .ThenBy(l => l.Place, room.Layout.WalkingOrder()),
                 ],
-                FindPlace.Of(all.Values, room.Tonight)
+                FindPlace.Of(all.Values, room.Tonight),
+                YearAhead.Of(
+                    here.Concat(larvae)
+                        .Select(j =>
+                            (
+                                j.Subject,
+                                j.Stage.Value,
+                                j.Waits.FirstOrDefault(w =>
+                                    w.Value?.Vigil is VigilKind.Hatching or VigilKind.Emergence
+                                )?.Value?.P50
+                            )
+                        )
+                        .DistinctBy(a => a.Subject.Standing.StockId)
+                ),
+                [
+                    .. here.Concat(larvae)
+                        .DistinctBy(j => j.Subject.Standing.StockId)
+                        .Select(j => SickBox.Of(j, here.Concat(larvae)))
+                        .OfType<SickBox>()
+                        .OrderByDescending(b => b.Until),
+                ]
             )
         );
     }

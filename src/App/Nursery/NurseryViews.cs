@@ -104,6 +104,8 @@ public sealed record NurseryMother(
 /// <param name="WarmUps">When to take them out of it, species by species.</param>
 /// <param name="Leaf">Larvae and eggs that need leaf, the hungriest first.</param>
 /// <param name="Finds">Places where something was found outside, the next to look at first.</param>
+/// <param name="Years">The year ahead of moths and butterflies, species by species.</param>
+/// <param name="Sick">Boxes in which sick ones were seen of late.</param>
 public sealed record NurseryDesk(
     DateOnly Tonight,
     IReadOnlyList<NurseryWait> Waits,
@@ -112,7 +114,9 @@ public sealed record NurseryDesk(
     IReadOnlyList<PupaInWinter> Winters,
     IReadOnlyList<SpeciesWarmUp> WarmUps,
     IReadOnlyList<LarvaeAtTable> Leaf,
-    IReadOnlyList<FindPlace> Finds
+    IReadOnlyList<FindPlace> Finds,
+    IReadOnlyList<YearAhead> Years,
+    IReadOnlyList<SickBox> Sick
 );
 
 /// <summary>One vial of a brood.</summary>

@@ -26,7 +26,9 @@ public sealed class RoundReader(RoomNow now, LanternDb db, JournalReader journal
             {
                 var out1 = a.Act == RoundAct.RemoveLeftovers ? 0 : 1;
                 var out2 = b.Act == RoundAct.RemoveLeftovers ? 0 : 1;
-                return out1 != out2 ? out1.CompareTo(out2) : order.Compare(a.Place, b.Place);
+                return out1 != out2 ? out1.CompareTo(out2)
+                    : a.IsSick != b.IsSick ? a.IsSick.CompareTo(b.IsSick)
+                    : order.Compare(a.Place, b.Place);
             }
         );
         var unknown = WaterUnknown(lines, index, room);

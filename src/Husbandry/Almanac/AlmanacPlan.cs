@@ -32,6 +32,9 @@ public enum AlmanacKind
 
     /// <summary>The young of a brood are put apart, each alone.</summary>
     Apart,
+
+    /// <summary>A pupa is taken out of the cold, as planned.</summary>
+    WarmUp,
 }
 
 /// <summary>One band of the almanac: something expected within a range of nights.</summary>
@@ -151,6 +154,22 @@ public sealed record AlmanacPlan(
                 null,
                 apart.To,
                 g.IsHushed
+            );
+        }
+
+        if (g.Waits.WarmUp is { } warm)
+        {
+            yield return new AlmanacBand(
+                $"{g.StockId:N}-warm-up",
+                AlmanacKind.WarmUp,
+                g.StockId,
+                g.Where.Place.ShelfCode,
+                Who(g),
+                "out of the cold",
+                warm,
+                warm,
+                warm,
+                false
             );
         }
 

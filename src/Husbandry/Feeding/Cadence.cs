@@ -82,6 +82,11 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
 
         var room = subject.Room.Rules.Room;
         var woody = subject.Profile.Leaf?.Value == LeafKind.Woody;
+        if (subject.Standing.Feeding.Box is { } kept && room.Plants.Box(kept.School) is { } box)
+        {
+            return ByBox(box, woody, stage, room);
+        }
+
         var (rule, name) = woody
             ? (room.Feeding.LeafDaysWoody, "leafDaysWoody")
             : (room.Feeding.LeafDaysSoft, "leafDaysSoft");
@@ -95,6 +100,34 @@ public sealed record Cadence(double Days, IReadOnlyList<Reason> Why)
                 ),
             ]
         );
+    }
+
+    /// <summary>The same by how they are kept; of the last instar it is looked at oftener.</summary>
+    private static Cadence ByBox(BoxSchoolRules box, bool woody, Stage stage, RoomRules room)
+    {
+        var (rule, name) = woody ? (box.LeafWoodyDays, "leafWoodyDays") : (box.LeafSoftDays, "leafSoftDays");
+        var last = room.Plants.LastInstarLeafDays;
+        var why = new List<Reason>
+        {
+            rule.Because(
+                "Leaf",
+                $"room.boxes.{box.Id}.{name}",
+                $"{(woody ? "Woody" : "Soft")} leaf, kept in {box.Name}: every {Wording.Days(rule.Value)}, and at once when it is spent."
+            ),
+        };
+        if (stage != Stage.SubAdult || last.Value >= rule.Value)
+        {
+            return new Cadence(rule.Value, why);
+        }
+
+        why.Add(
+            last.Because(
+                "Last instar",
+                "room.lastInstarLeafDays",
+                $"In the last instar it is looked at every {Wording.Days(last.Value)}."
+            )
+        );
+        return new Cadence(last.Value, why);
     }
 
     /// <summary>Days of life that an adult of a short-lived kind has left; none for others, or when nobody knows since when it is adult.</summary>

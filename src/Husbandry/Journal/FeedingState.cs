@@ -109,7 +109,8 @@ public sealed record VialEvent(int Number, int Times, DateTimeOffset At);
 /// <summary>The plant that larvae are fed with.</summary>
 /// <param name="At">Since when.</param>
 /// <param name="Plant">Its name.</param>
-public sealed record HostEvent(DateTimeOffset At, string Plant);
+/// <param name="Anyway">Whether that stands against what is known of them.</param>
+public sealed record HostEvent(DateTimeOffset At, string Plant, bool Anyway = false);
 
 /// <summary>A food that was taken whole at least once.</summary>
 public sealed record TakenFood(string FeederId, string SizeClassId, int Times);
@@ -122,6 +123,7 @@ public sealed record TakenFood(string FeederId, string SizeClassId, int Times);
 /// <param name="Taken">Foods that it has taken whole.</param>
 /// <param name="ClearedAt">When leftovers were last taken out.</param>
 /// <param name="Host">The plant that larvae are fed with; none while nobody has said.</param>
+/// <param name="Box">How larvae are kept; none while nobody has said.</param>
 public sealed record FeedingState(
     IReadOnlyList<OfferEvent> Meals,
     IReadOnlyList<OfferEvent> Untaken,
@@ -129,7 +131,8 @@ public sealed record FeedingState(
     IReadOnlyList<OfferEvent> FoodIn,
     IReadOnlyList<TakenFood> Taken,
     DateTimeOffset? ClearedAt,
-    HostEvent? Host = null
+    HostEvent? Host = null,
+    BoxEvent? Box = null
 )
 {
     /// <summary>How many of the last meals are remembered; variety and appetite look no further back.</summary>

@@ -63,12 +63,16 @@ public sealed record AppetiteEvent(DateTimeOffset At, bool Taken, string? Feeder
 /// <param name="Signs">Signs seen in its whole life here, in order.</param>
 /// <param name="CleanLooks">Looks without a sign in its whole life here, in order.</param>
 /// <param name="Appetite">What came of the last offers, in order.</param>
+/// <param name="WarmUpOn">Night on which it is to be taken out of the cold, as planned; none while nothing is planned.</param>
+/// <param name="Sick">The last look at which some did not thrive.</param>
 public sealed record VigilState(
     IReadOnlyList<VigilEvent> All,
     ChillEvent? Chill,
     IReadOnlyList<SignEvent> Signs,
     IReadOnlyList<DateTimeOffset> CleanLooks,
-    IReadOnlyList<AppetiteEvent> Appetite
+    IReadOnlyList<AppetiteEvent> Appetite,
+    DateOnly? WarmUpOn = null,
+    SickEvent? Sick = null
 )
 {
     /// <summary>How many of the last offers count towards the appetite; enough for years of an adult.</summary>

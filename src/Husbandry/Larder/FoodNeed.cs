@@ -22,6 +22,11 @@ public sealed record FoodNeed(FoodKey Food, int Ahead, double Amount, double Var
     /// <param name="nights">Nights to look ahead.</param>
     public static IEnumerable<FoodNeed> Of(Judgement j, int nights)
     {
+        if (CleanersOf(j, nights) is { } cleaners)
+        {
+            yield return cleaners;
+        }
+
         // Leaf is planned plant by plant, in grams, where it is known how much a larva eats.
         if (j.Subject.Standing.Departure is not null || LeafEater.Of(j) is not null)
         {
@@ -102,6 +107,36 @@ public sealed record FoodNeed(FoodKey Food, int Ahead, double Amount, double Var
                 yield return new FoodNeed(key, ahead, each * chance, each * each * chance * (1 - chance));
             }
         }
+    }
+
+    /// <summary>
+    /// Cleaners that go into the vials before the young of a brood do: as many as the vials need, on the night on which they
+    /// are put apart, with the chance that eggs hatch at all.
+    /// </summary>
+    private static FoodNeed? CleanersOf(Judgement j, int nights)
+    {
+        var s = j.Subject;
+        if (
+            !s.IsBrood
+            || s.Group.Nursery?.Seed?.Value is not { } seed
+            || s.Room.Rules.Feeder(seed.FeederId) is not { } feeder
+            || j.Apart.Value is not { On: { } on } apart
+        )
+        {
+            return null;
+        }
+
+        var ahead = Math.Max(0, on.DayNumber - s.Room.Tonight.DayNumber);
+        var hoped = s.AllWaitFor(VigilKind.Hatching) ? j.Wait.Value?.Ends?.Ends[0].Chance ?? 1 : 1;
+        var amount = (double)seed.Each * apart.Vials;
+        return ahead < nights && amount > 0
+            ? new FoodNeed(
+                new FoodKey(feeder.Id, feeder.Classes[0].Id),
+                ahead,
+                amount * hoped,
+                amount * amount * hoped * (1 - hoped)
+            )
+            : null;
     }
 
     /// <summary>Nights until food may be given again: the plan's night, or the middle of what forbids it.</summary>

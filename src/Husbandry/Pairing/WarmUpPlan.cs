@@ -8,12 +8,14 @@ namespace Husbandry.Pairing;
 /// <param name="Emerges">Chance (0–1) that it emerges at all.</param>
 /// <param name="EmergesAfter">Days from being taken out until it emerges, if it does, by the share (0–1) of such pupae that are out by then.</param>
 /// <param name="Lives">Days that it lives then, by share.</param>
+/// <param name="Lot">Pupae of one lot lie in one box and are taken out together; none for one by itself.</param>
 public sealed record PupaToWarm(
     Sex Sex,
     int EarliestDay,
     double Emerges,
     Func<double, double> EmergesAfter,
-    Func<double, double> Lives
+    Func<double, double> Lives,
+    int? Lot = null
 );
 
 /// <summary>On which days pupae are taken out of the cold so that as many pairs as possible are out together.</summary>
@@ -33,8 +35,15 @@ public sealed record WarmUpPlan(IReadOnlyList<int> Days, double Pairs, double Pa
     /// <param name="rules">How far it looks, and what counts as together.</param>
     public static WarmUpPlan Of(IReadOnlyList<PupaToWarm> pupae, WarmUpRules rules)
     {
-        var chosenBy = Season.Draw(pupae, rules.Seasons.Value, seed: 1);
-        var toldBy = Season.Draw(pupae, rules.Seasons.Value, seed: 2);
+        var chosenBy = Season.Draw(pupae, rules, seed: 1);
+        var toldBy = Season.Draw(pupae, rules, seed: 2);
+        List<int[]> moved =
+        [
+            .. Enumerable
+                .Range(0, pupae.Count)
+                .GroupBy(k => pupae[k].Lot is { } lot ? (lot, -1) : (-1, k))
+                .Select(g => g.ToArray()),
+        ];
         var (nights, step) = (rules.NightsTogether.Value, rules.StepDays.Value);
         var atOnce = pupae.Count == 0 ? 0 : pupae.Max(p => p.EarliestDay);
         var together = Enumerable.Repeat(atOnce, pupae.Count).ToArray();
@@ -54,20 +63,20 @@ public sealed record WarmUpPlan(IReadOnlyList<int> Days, double Pairs, double Pa
         {
             for (var shift = 0; shift <= rules.LatestDays.Value; shift += step)
             {
-                Try([.. pupae.Select(p => (p.Sex == late ? shift : 0) + p.EarliestDay)], 0);
-                Try([.. pupae.Select(p => p.Sex == late ? atOnce + shift : atOnce)], 0);
+                Try([.. pupae.Select(p => (p.Sex == late && p.Lot is null ? shift : 0) + p.EarliestDay)], 0);
+                Try([.. pupae.Select(p => p.Sex == late && p.Lot is null ? atOnce + shift : atOnce)], 0);
             }
         }
 
         for (var round = 0; round < rules.Rounds.Value; round++)
         {
             var before = most;
-            for (var k = 0; k < pupae.Count; k++)
+            foreach (var lot in moved)
             {
-                for (var day = pupae[k].EarliestDay; day <= atOnce + rules.LatestDays.Value; day += step)
+                for (var day = pupae[lot[0]].EarliestDay; day <= atOnce + rules.LatestDays.Value; day += step)
                 {
                     int[] days = [.. best];
-                    days[k] = day;
+                    Array.ForEach(lot, k => days[k] = day);
                     Try(days, rules.WorthPairs.Value);
                 }
             }
@@ -85,12 +94,12 @@ public sealed record WarmUpPlan(IReadOnlyList<int> Days, double Pairs, double Pa
     }
 
     /// <summary>Seasons that may come: when each pupa emerges after being taken out, and how long it lives.</summary>
-    private sealed class Season(IReadOnlyList<PupaToWarm> pupae, double[][] emerges, double[][] lives)
+    private sealed class Season(IReadOnlyList<PupaToWarm> pupae, double[][] emerges, double[][] lives, int places)
     {
         /// <summary>Each pupa's waits and lives stand in equal shares, shuffled so that no two hang together.</summary>
-        public static Season Draw(IReadOnlyList<PupaToWarm> pupae, int seasons, int seed)
+        public static Season Draw(IReadOnlyList<PupaToWarm> pupae, WarmUpRules rules, int seed)
         {
-            var random = new Random(seed);
+            var (random, seasons) = (new Random(seed), rules.Seasons.Value);
             double[] Drawn(Func<double, double> quantile, double chance = 1)
             {
                 var values = Enumerable
@@ -105,7 +114,8 @@ public sealed record WarmUpPlan(IReadOnlyList<int> Days, double Pairs, double Pa
             return new Season(
                 pupae,
                 [.. pupae.Select(p => Drawn(p.EmergesAfter, p.Emerges))],
-                [.. pupae.Select(p => Drawn(p.Lives))]
+                [.. pupae.Select(p => Drawn(p.Lives))],
+                rules.CagePlaces.Value
             );
         }
 
@@ -126,10 +136,34 @@ public sealed record WarmUpPlan(IReadOnlyList<int> Days, double Pairs, double Pa
                     spans[k] = new FlightSpan(pupae[k].Sex, from, from + lives[k][s]);
                 }
 
+                if (spans.Length > places)
+                {
+                    Crowd(spans, places);
+                }
+
                 pairs += FlightSpans.MostPairs(spans, nights);
             }
 
             return pairs / (double)seasons;
+        }
+
+        /// <summary>Who comes out while every place of the cages is taken makes no pair.</summary>
+        private static void Crowd(FlightSpan[] spans, int places)
+        {
+            var there = new List<double>();
+            foreach (var k in Enumerable.Range(0, spans.Length).OrderBy(k => spans[k].From))
+            {
+                var from = spans[k].From;
+                there.RemoveAll(to => to <= from);
+                if (there.Count < places)
+                {
+                    there.Add(spans[k].To);
+                }
+                else
+                {
+                    spans[k] = spans[k] with { To = from };
+                }
+            }
         }
     }
 }

@@ -52,7 +52,7 @@ public sealed class HostChosenEntry() : EntryDefinition<HostChosen>("hostChosen"
     protected override Standing Fold(HostChosen act, Standing standing, JournalEntry entry) =>
         standing with
         {
-            Feeding = standing.Feeding with { Host = new HostEvent(entry.When.To, act.Plant.Trim()) },
+            Feeding = standing.Feeding with { Host = new HostEvent(entry.When.To, act.Plant.Trim(), act.Anyway) },
         };
 
     /// <inheritdoc/>

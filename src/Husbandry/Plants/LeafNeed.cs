@@ -106,7 +106,7 @@ public sealed record LeafNeed(
             );
 
     /// <summary>Days of each instar by the waits of the species, at the warmth for which they hold.</summary>
-    private static List<double> InstarDays(SpeciesProfile profile)
+    internal static List<double> InstarDays(SpeciesProfile profile)
     {
         var instars = (int)Math.Round(profile.MoltsToAdult.Female.Value.Middle) + 1;
         var last = instars - 1;

@@ -68,6 +68,9 @@ public static class EntryKinds
         PromisedEntry.It,
         CappedEntry.It,
         HostChosenEntry.It,
+        BoxedEntry.It,
+        SickSeenEntry.It,
+        WarmUpPlannedEntry.It,
         CalciumLookedEntry.It,
     ];
 

@@ -1,6 +1,7 @@
 using System.Globalization;
 using Husbandry.Growth;
 using Husbandry.Journal;
+using Husbandry.Plants;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
@@ -128,6 +129,17 @@ public sealed class PartedEntry() : EntryDefinition<Parted>("parted")
         if (vigils.Chill is { To: null } chill)
         {
             begun.Add((Occurrence.At(chill.From), new Chilled(true)));
+        }
+
+        // They go on with the plant they began on, and are watched like those they come from.
+        if (from.Feeding.Host is { } host)
+        {
+            begun.Add((Occurrence.At(host.At), new HostChosen(host.Plant, host.Anyway)));
+        }
+
+        if (vigils.Sick is { } sick)
+        {
+            begun.Add((Occurrence.At(sick.At), new SickSeen(sick.Signs)));
         }
 
         begun.AddRange(

@@ -107,4 +107,13 @@ public enum EntryForm
 
     /// <summary>Calcium of a tub, source by source.</summary>
     CalciumLooked,
+
+    /// <summary>How larvae are kept.</summary>
+    Boxed,
+
+    /// <summary>Some of many do not thrive.</summary>
+    SickSeen,
+
+    /// <summary>The night on which a pupa is taken out of the cold.</summary>
+    WarmUpPlanned,
 }

@@ -105,7 +105,8 @@ public sealed record Glance(
                 GlanceBand.Of(j),
                 EndedWait.Of(s),
                 standing.Births.Count > 0 || standing.Vigils.All.Any(v => v.Vigil == VigilKind.Young),
-                GlanceApart.Of(j)
+                GlanceApart.Of(j),
+                s.IsChilled ? standing.Vigils.WarmUpOn : null
             ),
             new GlanceCare(j.Meal.Value.LastMeal, j.Care),
             new GlanceHouse(

@@ -70,6 +70,7 @@ public sealed record GlanceWhere(
 /// <param name="EndedWaits">The last waits of it that are over, other than for molts.</param>
 /// <param name="HasBrooded">Whether it broods, or has had young.</param>
 /// <param name="Apart">When its young are put apart; none where they are not.</param>
+/// <param name="WarmUp">Night on which it is taken out of the cold, as planned.</param>
 public sealed record GlanceWaits(
     Phase Phase,
     int Shutters,
@@ -81,7 +82,8 @@ public sealed record GlanceWaits(
     GlanceBand? Band,
     IReadOnlyList<EndedWait> EndedWaits,
     bool HasBrooded,
-    GlanceApart? Apart
+    GlanceApart? Apart,
+    DateOnly? WarmUp
 );
 
 /// <summary>Of a brood of which each will live alone: when it is put apart.</summary>

@@ -226,8 +226,13 @@ public sealed record LogMenu(
         if (ChilledEntry.MayBeChilled(s) && !s.Standing.IsTank)
         {
             yield return s.IsChilled
-                ? new LogOffer($"{key}", "Taken out of the cold…", [new Chilled(false)], EntryForm.Chilled)
-                : new LogOffer($"{key}", "Put into the cold…", [new Chilled(true)], EntryForm.Chilled);
+                ? new LogOffer($"{key++}", "Taken out of the cold…", [new Chilled(false)], EntryForm.Chilled)
+                : new LogOffer($"{key++}", "Put into the cold…", [new Chilled(true)], EntryForm.Chilled);
+        }
+
+        if (WarmUpPlannedEntry.MayBePlanned(s))
+        {
+            yield return Form($"{key}", "Night out of the cold, planned…", EntryForm.WarmUpPlanned);
         }
     }
 
@@ -290,6 +295,8 @@ public sealed record LogMenu(
             (",", "Young promised to somebody…", EntryForm.Promised, PromisedEntry.MayBePromised(s)),
             ("-", "Calcium, source by source…", EntryForm.CalciumLooked, CalciumLookedEntry.Concerns(s)),
             (";", "Food plant…", EntryForm.HostChosen, HostChosenEntry.HasHost(s, j.Stage.Value)),
+            ("[", "How they are kept…", EntryForm.Boxed, HostChosenEntry.HasHost(s, j.Stage.Value)),
+            ("=", "Some do not thrive…", EntryForm.SickSeen, SickSeenEntry.Concerns(s, j.Stage.Value)),
             (".", "How many young are wanted…", EntryForm.Capped, PromisedEntry.MayBePromised(s)),
             ("9", "Lent to somebody…", EntryForm.Lent, !tank && s.Standing.Details.Borrowed is null),
             (

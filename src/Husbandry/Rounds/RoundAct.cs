@@ -54,6 +54,9 @@ public enum RoundAct
     /// <summary>Look whether an adult has come out of its pupa.</summary>
     LookForAdult,
 
+    /// <summary>Take a pupa out of the cold, as planned.</summary>
+    WarmUp,
+
     /// <summary>Look at the marks that tell its sex since the last molt.</summary>
     TellSex,
 

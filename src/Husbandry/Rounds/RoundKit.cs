@@ -1,5 +1,6 @@
 using Husbandry.Feeding;
 using Husbandry.Journal;
+using Husbandry.Plants;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Rounds;
@@ -46,6 +47,7 @@ public static class RoundKit
     private const string SecondPerson = "a second person";
     private const string CatchCup = "catch cup and soft brush";
     private const string CleanHands = "hands washed with soap: no cream, no spray";
+    private const string OwnTools = "brush, cloth and gloves for the sick alone";
     private const string Apart = "tongs, cup and cloth of the quarantine shelf";
 
     /// <summary>What to mind with the lid off. Source: common practice, no published source.</summary>
@@ -67,6 +69,11 @@ public static class RoundKit
 
         var s = j.Subject;
         var mind = new List<string>();
+        if (SickSeenEntry.WatchedUntil(s) is { } until)
+        {
+            mind.Add($"Sick ones were seen: last of all until {s.Room.Wording.Date(until)}, with tools of its own");
+        }
+
         if (s.Profile.Quick?.Value == true)
         {
             mind.Add("Quick: catch cup and soft brush at hand, room closed");
@@ -114,6 +121,9 @@ public static class RoundKit
                 break;
             case RoundAct.CheckFangs or RoundAct.LookForMolt or RoundAct.LookForWeb or RoundAct.LookForAdult:
                 Tool(Torch);
+                break;
+            case RoundAct.WarmUp:
+                Tool("a box with a damp bed");
                 break;
             case RoundAct.TellSex:
                 Tool("magnifier and a clear cup");
@@ -215,6 +225,11 @@ public static class RoundKit
         if (j.Subject.Room.Layout.IsQuarantine(j.Subject.Place))
         {
             Tool(Apart);
+        }
+
+        if (SickSeenEntry.WatchedUntil(j.Subject) is not null)
+        {
+            Tool(OwnTools);
         }
 
         return items;

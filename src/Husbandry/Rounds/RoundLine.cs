@@ -2,6 +2,7 @@ using System.Text.Json.Serialization;
 using Husbandry.Feeding;
 using Husbandry.Journal;
 using Husbandry.Nursery;
+using Husbandry.Plants;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
@@ -32,6 +33,7 @@ namespace Husbandry.Rounds;
 /// <param name="Vials">Numbers of the vials of a brood, but for those that are still soft after a molt; none for one animal or a colony.</param>
 /// <param name="Hazard">What it can do to people; none for most.</param>
 /// <param name="Quarantine">Whether it stands apart as new stock: last, with tools of its own.</param>
+/// <param name="IsSick">Whether sick ones were seen there of late: last of all, with tools of its own.</param>
 /// <param name="Signs">Whether signs can be seen on it.</param>
 /// <param name="Waters">How water is given to it, what is due first; none where no water is poured.</param>
 /// <param name="NextDue">Instant from which it will need a hand, when it does not tonight.</param>
@@ -58,6 +60,7 @@ public sealed partial record RoundLine(
     IReadOnlyList<int>? Vials,
     Hazard? Hazard,
     bool Quarantine,
+    bool IsSick,
     bool Signs,
     IReadOnlyList<WaterKind> Waters,
     DateTimeOffset? NextDue,
@@ -93,6 +96,7 @@ public sealed partial record RoundLine(
                 or RoundAct.LookForWeb
                 or RoundAct.TellSex
                 or RoundAct.LookForAdult
+                or RoundAct.WarmUp
                 or RoundAct.PairAgain;
 
     private static RoundLine Of(Judgement j, bool forAnotherHand)
@@ -235,6 +239,11 @@ public sealed partial record RoundLine(
             yield return (StartOf(emerging), () => EmergenceLine(j));
         }
 
+        if (s.IsChilled && s.Standing.Vigils.WarmUpOn is { } warm)
+        {
+            yield return (StartOf(warm), () => WarmUpLine(j));
+        }
+
         if (MayTellSex(j))
         {
             yield return (StartOf(s.Night(s.Standing.Growth.LastMolt!.When.To)), () => SexLine(j));
@@ -324,6 +333,7 @@ public sealed partial record RoundLine(
                 : null,
             j.Subject.Profile.Hazard?.Value,
             j.Subject.Room.Layout.IsQuarantine(j.Subject.Place),
+            SickSeenEntry.WatchedUntil(j.Subject) is not null,
             LogMenu.ShowsSigns(j),
             LogMenu.Given(j),
             null,

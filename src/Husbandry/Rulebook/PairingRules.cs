@@ -56,6 +56,7 @@ public sealed record RoomPairingRules(
 /// <param name="Rounds">How often the plan is bettered pupa by pupa at most.</param>
 /// <param name="WorthPairs">Pairs that holding one back must gain.</param>
 /// <param name="MostPupae">Most pupae of a species that are planned together.</param>
+/// <param name="CagePlaces">Adults for which there is room at once.</param>
 public sealed record WarmUpRules(
     Rule<double> NightsTogether,
     Rule<int> LatestDays,
@@ -63,7 +64,8 @@ public sealed record WarmUpRules(
     Rule<int> Seasons,
     Rule<int> Rounds,
     Rule<double> WorthPairs,
-    Rule<int> MostPupae
+    Rule<int> MostPupae,
+    Rule<int> CagePlaces
 );
 
 /// <summary>How a pair is fed after its pairing, by school.</summary>

@@ -110,6 +110,7 @@ public static class RuleSheet
         ["emergenceWatch"] = ("Waits", "As adults come out"),
         ["comesOut"] = ("Larvae", "Adults come out"),
         ["looks"] = ("Larvae", "Looks of the grown larva"),
+        ["cues"] = ("Larvae", "Looks instar by instar"),
         ["togetherUntil"] = ("Larvae", "Keep company until"),
         ["leafOfLifeG"] = ("Larvae", "Leaf in one life"),
         ["hosts"] = ("Larvae", "Food plants"),

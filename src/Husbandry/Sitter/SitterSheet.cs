@@ -182,6 +182,7 @@ public sealed record SitterSheet(
             or RoundAct.LookForWeb
             or RoundAct.TellSex
             or RoundAct.LookForAdult
+            or RoundAct.WarmUp
             or RoundAct.PairAgain
             or RoundAct.PutApart
             or RoundAct.CountYoung

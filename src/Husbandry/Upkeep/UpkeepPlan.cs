@@ -11,8 +11,9 @@ namespace Husbandry.Upkeep;
 /// <param name="Task">The task.</param>
 /// <param name="Due">Night on which it is due; none while it is held by the hush.</param>
 /// <param name="Last">Night on which it was last done.</param>
+/// <param name="EveryDays">Days between two times of doing it.</param>
 /// <param name="Says">What is to be done, where more is known than the task itself says; none where not.</param>
-public sealed record UpkeepClock(UpkeepTask Task, DateOnly? Due, DateOnly? Last, string? Says = null)
+public sealed record UpkeepClock(UpkeepTask Task, DateOnly? Due, DateOnly? Last, double EveryDays, string? Says = null)
 {
     /// <summary>What is to be done, in words.</summary>
     [JsonIgnore]
@@ -27,13 +28,16 @@ public sealed record UpkeepClock(UpkeepTask Task, DateOnly? Due, DateOnly? Last,
 
     /// <summary>The clock as one of its care.</summary>
     [JsonIgnore]
-    public CareDue Care => new(CareClock.Upkeep, Task.Name.ToLowerFirst(), Due, Task.EveryDays.Value, Last);
+    public CareDue Care => new(CareClock.Upkeep, Task.Name.ToLowerFirst(), Due, EveryDays, Last);
 }
 
 /// <summary>What is to be done for it at regular times besides food and water; empty for most.</summary>
 /// <param name="Clocks">The clocks, the first due first, those held last.</param>
 public sealed record UpkeepPlan(IReadOnlyList<UpkeepClock> Clocks)
 {
+    /// <summary>The task of taking the frass of larvae out.</summary>
+    private const string Frass = "frass";
+
     /// <summary>The clocks of its stage: from when it was last done, or from when it came.</summary>
     /// <param name="subject">The animal.</param>
     /// <param name="stage">Its stage of life.</param>
@@ -53,7 +57,8 @@ public sealed record UpkeepPlan(IReadOnlyList<UpkeepClock> Clocks)
         {
             var last = subject.Standing.Tended.LastOrDefault(t => t.Task == task.Id || t.Task == task.DoneBy)?.At;
             var since = subject.Night(last ?? subject.Standing.ArrivedAt);
-            var due = since.AddDays((int)Math.Ceiling(task.EveryDays.Value));
+            var (every, rule) = EveryOf(task, subject, stage);
+            var due = since.AddDays((int)Math.Ceiling(every.Value));
             // Of many the rest need it all the same; the task itself says to leave those that molt in peace.
             var held =
                 task.Care is { } care
@@ -72,16 +77,17 @@ public sealed record UpkeepPlan(IReadOnlyList<UpkeepClock> Clocks)
                     task,
                     held is null ? due : null,
                     last is { } at ? subject.Night(at) : null,
+                    every.Value,
                     board?.Value is { See: not null } ? board.Summary : null
                 )
             );
             reasons.Add(
                 held is not null
                     ? held.Contributors[0].Why
-                    : task.EveryDays.Because(
+                    : every.Because(
                         task.Name,
-                        $"group.upkeep.{Growth.StageReading.Key(stage)}.{task.Id}.everyDays",
-                        $"{task.Do}: every {Wording.Days(task.EveryDays.Value)}"
+                        rule,
+                        $"{task.Do}: every {Wording.Days(every.Value)}"
                             + (last is null ? "." : $", last {subject.Room.Wording.Day(subject.Night(last.Value))}.")
                     )
             );
@@ -90,6 +96,14 @@ public sealed record UpkeepPlan(IReadOnlyList<UpkeepClock> Clocks)
         var plan = new UpkeepPlan([.. clocks.OrderBy(c => c.Due ?? DateOnly.MaxValue)]);
         return new Answer<UpkeepPlan>(plan, Summary(subject, plan), reasons);
     }
+
+    /// <summary>How often a task is done: frass by how larvae are kept, where that is on record.</summary>
+    private static (Rule<double> Every, string Name) EveryOf(UpkeepTask task, Subject subject, Stage stage) =>
+        task.Id == Frass
+        && subject.Standing.Feeding.Box is { } kept
+        && subject.Room.Rules.Room.Plants.Box(kept.School) is { } box
+            ? (box.FrassDays, $"room.boxes.{box.Id}.frassDays")
+            : (task.EveryDays, $"group.upkeep.{Growth.StageReading.Key(stage)}.{task.Id}.everyDays");
 
     /// <summary>The first due; none where nothing is done besides.</summary>
     public UpkeepClock? First => Clocks.Count == 0 ? null : Clocks[0];

@@ -35,7 +35,10 @@ public sealed class ChilledEntry() : EntryDefinition<Chilled>("chilled")
     {
         var at = entry.When.To;
         var chill = act.IntoCold ? new ChillEvent(at, null) : new ChillEvent(standing.Vigils.Chill?.From ?? at, at);
-        return standing with { Vigils = standing.Vigils with { Chill = chill } };
+        return standing with
+        {
+            Vigils = standing.Vigils with { Chill = chill, WarmUpOn = act.IntoCold ? standing.Vigils.WarmUpOn : null },
+        };
     }
 
     /// <inheritdoc/>

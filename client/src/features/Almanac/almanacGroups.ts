@@ -27,6 +27,7 @@ const kindTitle: Record<Schemas['AlmanacKind'], string> = {
   booking: 'Gear booked',
   quarantine: 'New stock apart',
   apart: 'Young put apart',
+  warmUp: 'Out of the cold',
 };
 
 const kinds = Object.keys(kindTitle) as Schemas['AlmanacKind'][];

@@ -1,5 +1,5 @@
 import type { Schemas } from '../../api/client';
-import { Choice } from '../../ui/Field';
+import { Choice, Choices } from '../../ui/Field';
 import type { ActOf, EntryForm } from '../Journal/entryForm';
 
 const lefts: readonly (readonly [Schemas['CalciumLeft'] | 'unseen', string])[] = [
@@ -37,32 +37,12 @@ const calciumLooked: EntryForm<'calciumLooked'> = {
           onChange={(left) => change(withSeen(act, sourceId, left))}
         />
       ))}
-      <fieldset>
-        <legend className="mb-1 text-13 font-semibold">Put in now, or renewed</legend>
-        <div className="flex flex-wrap gap-2">
-          {subject.calcium.sources.map((source) => (
-            <label
-              key={source.id}
-              className="flex min-h-11 cursor-pointer items-center rounded-sm border border-edge px-3 text-13 has-checked:border-lampmark has-checked:bg-raised has-checked:font-semibold has-focus-visible:outline-2"
-            >
-              <input
-                type="checkbox"
-                className="sr-only"
-                checked={act.put.includes(source.id)}
-                onChange={() =>
-                  change({
-                    ...act,
-                    put: act.put.includes(source.id)
-                      ? act.put.filter((id) => id !== source.id)
-                      : [...act.put, source.id],
-                  })
-                }
-              />
-              {source.name}
-            </label>
-          ))}
-        </div>
-      </fieldset>
+      <Choices
+        label="Put in now, or renewed"
+        options={subject.calcium.sources.map(({ id, name }) => [id, name] as const)}
+        values={act.put}
+        onChange={(put) => change({ ...act, put })}
+      />
       {subject.calcium.sources
         .filter((source) => source.prepare !== '' && act.put.includes(source.id))
         .map((source) => (

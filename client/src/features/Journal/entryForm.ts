@@ -103,5 +103,15 @@ export function wholeNumber(field: string, text: string): number | Refusal {
 export const wholeNumberIfAny = (field: string, text: string): number | null | Refusal =>
   text.trim() === '' ? null : wholeNumber(field, text);
 
+/** A number that may be left out, or what is wrong with it. */
+export function numberIfAny(field: string, text: string): number | null | Refusal {
+  const value = Number(text.replace(',', '.'));
+  return text.trim() === ''
+    ? null
+    : Number.isFinite(value)
+      ? value
+      : new Refusal('', { [field]: ['Write a number.'] }, 400);
+}
+
 /** Nothing for an empty text. */
 export const textOrNone = (text: string): string | null => (text === '' ? null : text);

@@ -44,6 +44,9 @@ export const formKinds = [
   'capped',
   'hostChosen',
   'calciumLooked',
+  'boxed',
+  'sickSeen',
+  'warmUpPlanned',
 ] as const satisfies readonly ActKind[];
 
 export type FormKind = (typeof formKinds)[number];

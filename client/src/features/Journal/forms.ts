@@ -4,7 +4,7 @@ import { housingForms } from '../Housing/housingForms';
 import { pairingForms } from '../Pairing/pairingForms';
 import { countForms } from '../Records/countForms';
 import { calciumForms } from '../Colonies/calciumForm';
-import { hostForms } from '../Nursery/hostForm';
+import { larvaForms } from '../Nursery/larvaForms';
 import { handOnForms } from '../Records/handOnForms';
 import { loanForms } from '../Records/loanForms';
 import { offshootForms } from '../Records/offshootForms';
@@ -24,7 +24,7 @@ export const forms = {
   ...recordForms,
   ...countForms,
   ...handOnForms,
-  ...hostForms,
+  ...larvaForms,
   ...calciumForms,
   ...pairingForms,
   ...tankForms,

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
 import { fromDays, shortDate, toDays } from '../../ui/dates';
 import { WhyButton } from '../../ui/WhyButton';
 import { leafGrams as grams } from '../Larder/leafGrams';
@@ -23,7 +24,9 @@ function mostOf(gramsByDay: readonly number[], tonight: string): string {
 /** Who eats leaf, how much of it, and in how many boxes they are kept. */
 export function Leaf({ larvae, tonight }: { larvae: readonly Larvae[]; tonight: string }) {
   const { toggle } = useWhy();
-  const [hostOf, setHostOf] = useState<string | null>(null);
+  const [telling, setTelling] = useState<{ of: string; what: 'hostChosen' | 'boxed' | 'sickSeen' } | null>(
+    null,
+  );
   if (larvae.length === 0) {
     return null;
   }
@@ -35,7 +38,7 @@ export function Leaf({ larvae, tonight }: { larvae: readonly Larvae[]; tonight: 
       </h2>
       <ul className="mt-1">
         {larvae.map((one) => {
-          const { need, boxes } = one;
+          const { need, boxes, looks } = one;
           const leaf = need.value;
           return leaf === null ? null : (
             <li key={one.stockId} className="nursery-row">
@@ -50,6 +53,23 @@ export function Leaf({ larvae, tonight }: { larvae: readonly Larvae[]; tonight: 
                   {leaf.instar === null ? 'eggs yet' : `L${leaf.instar}`}
                   {`, last leaf about ${shortDate(leaf.pupates, tonight)}`}
                 </small>
+                {looks?.value != null && looks.value.now !== null && (
+                  <small className="block text-13 text-muted">
+                    {looks.value.now}{' '}
+                    <WhyButton
+                      of={`the looks of ${one.name}`}
+                      onClick={() =>
+                        toggle({
+                          title: 'Which instar?',
+                          animal: about(one),
+                          summary: looks.summary,
+                          reasons: looks.reasons,
+                        })
+                      }
+                    />
+                    {looks.value.next !== null && ` · ${looks.value.nextInstar}: ${looks.value.next}`}
+                  </small>
+                )}
               </span>
               <span>
                 <b className="font-semibold">
@@ -93,11 +113,16 @@ export function Leaf({ larvae, tonight }: { larvae: readonly Larvae[]; tonight: 
                       (leaf.mayChange ? ': may be changed over' : ': no change midway')}
                   </>
                 )}{' '}
-                <button type="button" className="linkish" onClick={() => setHostOf(one.stockId)}>
+                <button
+                  type="button"
+                  className="linkish"
+                  onClick={() => setTelling({ of: one.stockId, what: 'hostChosen' })}
+                >
                   {leaf.isHostOnRecord ? 'Another plant…' : 'Say which…'}
                 </button>
                 {boxes !== null && (
                   <small className="block text-13 text-muted">
+                    {boxes.value?.kept != null && <b className="font-semibold">Now {boxes.value.kept}. </b>}
                     {boxes.summary}{' '}
                     <WhyButton
                       of={`the boxes of ${one.name}`}
@@ -112,12 +137,29 @@ export function Leaf({ larvae, tonight }: { larvae: readonly Larvae[]; tonight: 
                     />
                   </small>
                 )}
+                {boxes?.value?.mind.map((mind) => (
+                  <small key={mind} className="block border-l-2 border-lampmark pl-2 text-13">
+                    {mind}
+                  </small>
+                ))}
+                {leaf.instar !== null && (
+                  <span className="flex flex-wrap gap-x-3">
+                    <Button kind="link" onClick={() => setTelling({ of: one.stockId, what: 'boxed' })}>
+                      How they are kept…<span className="sr-only"> {one.name}</span>
+                    </Button>
+                    <Button kind="link" onClick={() => setTelling({ of: one.stockId, what: 'sickSeen' })}>
+                      Some do not thrive…<span className="sr-only"> {one.name}</span>
+                    </Button>
+                  </span>
+                )}
               </span>
             </li>
           );
         })}
       </ul>
-      {hostOf !== null && <ActDialogFor stockId={hostOf} kind="hostChosen" onClose={() => setHostOf(null)} />}
+      {telling !== null && (
+        <ActDialogFor stockId={telling.of} kind={telling.what} onClose={() => setTelling(null)} />
+      )}
     </section>
   );
 }

@@ -11,7 +11,9 @@ import { Finds } from './Finds';
 import { HandOnLine } from './HandOnLine';
 import { Leaf } from './Leaf';
 import { useNursery } from './queries';
+import { SickBoxes } from './SickBoxes';
 import { Winters } from './Winters';
+import { Years } from './Years';
 
 type Brood = Schemas['NurseryBrood'];
 type Wait = Schemas['NurseryWait'];
@@ -41,12 +43,14 @@ export function NurseryPage() {
             />
           ) : (
             <>
+              <SickBoxes boxes={desk.sick} tonight={desk.tonight} />
               <Broods broods={desk.broods} tonight={desk.tonight} />
               <Waits waits={desk.waits} tonight={desk.tonight} />
               <Leaf larvae={desk.leaf} tonight={desk.tonight} />
               <Winters winters={desk.winters} plans={desk.warmUps} tonight={desk.tonight} />
               <Mothers mothers={desk.mothers} tonight={desk.tonight} />
               <Finds places={desk.finds} tonight={desk.tonight} />
+              <Years years={desk.years} tonight={desk.tonight} />
             </>
           )
         }

@@ -29,7 +29,7 @@ export function WarmUpDrawing({ pupae, tonight }: Props) {
           return (
             <g key={p.stockId} transform={`translate(0 ${k * row})`}>
               <text x={left - 8} y={15} textAnchor="end" className="fill-soft!">
-                {p.name} {male ? '♂' : '♀'}
+                {p.name} {p.count > 1 ? `(${p.count})` : male ? '♂' : '♀'}
               </text>
               <path d={`M${x(out)} 11H${x(from)}`} stroke="var(--edge)" strokeDasharray="2 3" />
               <circle cx={x(out)} cy={11} r={4} fill="var(--lampmark)" />

@@ -1,7 +1,9 @@
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
 import { shortDate, toDays } from '../../ui/dates';
 import { WhyButton } from '../../ui/WhyButton';
+import { useDone } from '../Journal/DoneContext';
 import { useWhy } from '../Reasons/WhyContext';
 import { DayStrip } from './DayStrip';
 import { WarmUpDrawing } from './WarmUpDrawing';
@@ -84,6 +86,14 @@ export function Winters({ winters, plans, tonight }: Props) {
 
 function WarmUp({ plan, tonight }: { plan: Schemas['SpeciesWarmUp']; tonight: string }) {
   const { toggle } = useWhy();
+  const { logMany, busy } = useDone();
+  const isKept = plan.pupae.every((p) => p.kept === p.on);
+  const someKept = plan.pupae.some((p) => p.kept !== null);
+  const plans = (on: (p: Schemas['WarmUpPupa']) => string | null) =>
+    void logMany(
+      plan.pupae.map((p) => ({ stockId: p.stockId, act: { kind: 'warmUpPlanned', on: on(p) } })),
+      `nights out of the cold of ${plan.species}`,
+    );
   return (
     <div className="mt-2 border-t border-line pt-2">
       <p>
@@ -107,6 +117,29 @@ function WarmUp({ plan, tonight }: { plan: Schemas['SpeciesWarmUp']; tonight: st
       {plan.pupae.length > 0 && (
         <>
           <WarmUpDrawing pupae={plan.pupae} tonight={tonight} />
+          <p className="flex flex-wrap items-center gap-x-3">
+            {isKept ? (
+              <span className="text-13">These nights are on the round.</span>
+            ) : (
+              <Button kind="link" disabled={busy} onClick={() => plans((p) => p.on)}>
+                {someKept ? 'Keep these nights instead' : 'Put these nights on the round'}
+                <span className="sr-only">: {plan.species}</span>
+              </Button>
+            )}
+            {someKept && (
+              <Button kind="link" disabled={busy} onClick={() => plans(() => null)}>
+                Take them off<span className="sr-only">: {plan.species}</span>
+              </Button>
+            )}
+          </p>
+          {someKept && !isKept && (
+            <p className="text-13 text-muted">
+              On the round:{' '}
+              {plan.pupae
+                .flatMap((p) => (p.kept === null ? [] : [`${p.name} ${shortDate(p.kept, tonight)}`]))
+                .join(', ')}
+            </p>
+          )}
           <p className="text-13 text-muted">
             Dot: taken out of the cold. Band: comes out, 8 times in 10. Line: its usual life, from the middle
             of the band.
@@ -114,8 +147,9 @@ function WarmUp({ plan, tonight }: { plan: Schemas['SpeciesWarmUp']; tonight: st
           <ul className="sr-only">
             {plan.pupae.map((p) => (
               <li key={p.stockId}>
-                {p.name}, {p.sex}: taken out {shortDate(p.on, tonight)}, out of the pupa{' '}
-                {shortDate(p.emergesFrom, tonight)} to {shortDate(p.emergesTo, tonight)}
+                {p.name}, {p.count > 1 ? `${p.count} of either sex` : p.sex}: taken out{' '}
+                {shortDate(p.on, tonight)}, out of the pupa {shortDate(p.emergesFrom, tonight)} to{' '}
+                {shortDate(p.emergesTo, tonight)}
               </li>
             ))}
           </ul>

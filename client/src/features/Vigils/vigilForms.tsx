@@ -1,6 +1,6 @@
 import type { Schemas } from '../../api/client';
-import { Choice } from '../../ui/Field';
-import type { EntryForm } from '../Journal/entryForm';
+import { Choice, TextField } from '../../ui/Field';
+import { type EntryForm, textOrNone } from '../Journal/entryForm';
 import { SignPicker } from './SignPicker';
 
 const forAll = () => 'Empty for all';
@@ -95,5 +95,21 @@ const chilled: EntryForm<'chilled'> = {
   ),
 };
 
+const warmUpPlanned: EntryForm<'warmUpPlanned'> = {
+  title: 'Night out of the cold',
+  begin: (subject) => ({ kind: 'warmUpPlanned', on: subject.tonight }),
+  ahead: true,
+  Fields: ({ act, change, error }) => (
+    <TextField
+      label="To be taken out on the night of"
+      hint="Empty takes the plan back; the round asks for it then"
+      type="date"
+      error={error('on')}
+      value={act.on ?? ''}
+      onChange={(on) => change({ ...act, on: textOrNone(on) })}
+    />
+  ),
+};
+
 /** Forms of what is awaited and of what tells of it. */
-export const vigilForms = { signSeen, looked, began, ended, chilled };
+export const vigilForms = { signSeen, looked, began, ended, chilled, warmUpPlanned };
