@@ -1,3 +1,4 @@
+using Husbandry.Colonies;
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Housing;
@@ -68,6 +69,16 @@ internal static class AnyStock
             ["powder", "cuttlebone"]
         ),
         r => new HostChosen(r.Next(2) == 0 ? "oak" : "nettle", r.Next(2) == 0),
+        r => new QueenCaught(Pick<CatchWay>(r), r.Next(2) == 0),
+        r => new Peeked(
+            [.. Enum.GetValues<BroodSeen>().Where(_ => r.Next(3) == 0 || r.Next(9) == 0)],
+            Water: r.Next(2) == 0 ? Pick<TubeWater>(r) : null
+        ),
+        r => new NestMoved(Pick<NestStep>(r), NestSchool.Connect),
+        r => new TubLooked([.. Enum.GetValues<TubSign>().Where(_ => r.Next(4) == 0)]),
+        r => new Marked(5 + r.Next(40)),
+        r => new Recaught(10 + r.Next(30), r.Next(10)),
+        r => new Scooped([r.Next(30), r.Next(30), r.Next(30)], r.Next(2) == 0),
         r => new Boxed((BoxSchool)r.Next(5), r.Next(2) == 0 ? null : r.Next(1, 9), r.Next(3) == 0 ? null : 0.5),
         r => new SickSeen(r.Next(4) == 0 ? [SickSign.OddColour] : [(SickSign)r.Next(4)], null),
         r => new WarmUpPlanned(

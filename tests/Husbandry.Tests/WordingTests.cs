@@ -1,3 +1,4 @@
+using Husbandry.Colonies;
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Housing;
@@ -151,6 +152,23 @@ public class WordingTests
             },
             { new SickSeen([SickSign.RunnyFrass, SickSign.Sluggish], 2), "2 runny frass, sluggish" },
             { new SickSeen([SickSign.OddColour]), "some coloured otherwise" },
+            {
+                new QueenCaught(CatchWay.Walking, false, "warm, after rain"),
+                "caught walking, without wings, warm, after rain"
+            },
+            { new QueenCaught(CatchWay.Dug, true), "dug from a nest, with her wings" },
+            { new Peeked([], Water: TubeWater.Low), "peeked: no brood; water low" },
+            { new Peeked([BroodSeen.Pupae, BroodSeen.Workers], 12, 15), "peeked: pupae, workers (12–15)" },
+            {
+                new NestMoved(NestStep.Begun, NestSchool.Connect),
+                "connected to a new nest: new one dark, old one light"
+            },
+            { new NestMoved(NestStep.Over), "all in the new nest, the queen among them" },
+            { new TubLooked([]), "looked into the tub: all as it should be" },
+            { new TubLooked([TubSign.Pouches, TubSign.DeadInMolt]), "in the tub: full pouches, dead in the molt" },
+            { new Marked(30), "30 marked with a dot of paint and put back" },
+            { new Recaught(40, 6), "40 caught again, 6 of them marked" },
+            { new Scooped([12, 9], Bait: true), "at the bait: 12, 9" },
             { new WarmUpPlanned(), "no night planned for taking it out of the cold" },
             { new SecondLook(2), "looked a second time: 2 found, the rest are lost" },
             {

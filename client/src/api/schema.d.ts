@@ -1749,7 +1749,7 @@ export interface components {
             address: string;
         };
         /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"] | components["schemas"]["ActCaseTaken"] | components["schemas"]["ActSecondLook"] | components["schemas"]["ActDivided"] | components["schemas"]["ActVialsMolted"] | components["schemas"]["ActGraded"] | components["schemas"]["ActPromised"] | components["schemas"]["ActCapped"] | components["schemas"]["ActHostChosen"] | components["schemas"]["ActBoxed"] | components["schemas"]["ActSickSeen"] | components["schemas"]["ActWarmUpPlanned"] | components["schemas"]["ActCalciumLooked"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"] | components["schemas"]["ActCaseTaken"] | components["schemas"]["ActSecondLook"] | components["schemas"]["ActDivided"] | components["schemas"]["ActVialsMolted"] | components["schemas"]["ActGraded"] | components["schemas"]["ActPromised"] | components["schemas"]["ActCapped"] | components["schemas"]["ActHostChosen"] | components["schemas"]["ActBoxed"] | components["schemas"]["ActQueenCaught"] | components["schemas"]["ActPeeked"] | components["schemas"]["ActNestMoved"] | components["schemas"]["ActTubLooked"] | components["schemas"]["ActMarked"] | components["schemas"]["ActRecaught"] | components["schemas"]["ActScooped"] | components["schemas"]["ActSickSeen"] | components["schemas"]["ActWarmUpPlanned"] | components["schemas"]["ActCalciumLooked"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
@@ -2063,6 +2063,16 @@ export interface components {
             /** @enum {string} */
             kind: "looked";
         };
+        /** @description Some of a tub were marked with a dot of paint and put back. */
+        ActMarked: {
+            /** @enum {string} */
+            kind: "marked";
+            /**
+             * Format: int32
+             * @description How many, 5 to 1000.
+             */
+            count: number;
+        };
         /** @description A measure was taken. */
         ActMeasured: {
             /** @enum {string} */
@@ -2110,6 +2120,14 @@ export interface components {
             /** @enum {string} */
             kind: "moved";
             place: components["schemas"]["Place"];
+        };
+        /** @description A colony moves into another nest: begun, first scout, over or given up. */
+        ActNestMoved: {
+            /** @enum {string} */
+            kind: "nestMoved";
+            /** @description How far it has come. */
+            step: components["schemas"]["NestStep"];
+            school?: null | components["schemas"]["NestSchool"];
         };
         /** @description A note in the keeper's words. */
         ActNoted: {
@@ -2237,6 +2255,24 @@ export interface components {
              */
             vial?: null | number;
         };
+        /** @description A look at a queen's brood, or at a colony. */
+        ActPeeked: {
+            /** @enum {string} */
+            kind: "peeked";
+            /** @description What was seen; empty where there was no brood. */
+            seen: components["schemas"]["BroodSeen"][];
+            /**
+             * Format: int32
+             * @description How many workers, where they were counted.
+             */
+            workers?: null | number;
+            /**
+             * Format: int32
+             * @description At most so many, where that is a range.
+             */
+            workersMost?: null | number;
+            water?: null | components["schemas"]["TubeWater"];
+        };
         /** @description A picture was kept on the record. */
         ActPictured: {
             /** @enum {string} */
@@ -2290,6 +2326,32 @@ export interface components {
             /** @description Why, in the keeper's words; may be left out. */
             reason?: null | string;
         };
+        /** @description How a queen was caught. */
+        ActQueenCaught: {
+            /** @enum {string} */
+            kind: "queenCaught";
+            /** @description How. */
+            way: components["schemas"]["CatchWay"];
+            /** @description Whether she had her wings; none where nobody looked. */
+            winged?: null | boolean;
+            /** @description The weather of the flight, 1–60 characters. */
+            weather?: null | string;
+        };
+        /** @description A second catch, some days after some were marked. */
+        ActRecaught: {
+            /** @enum {string} */
+            kind: "recaught";
+            /**
+             * Format: int32
+             * @description How many were caught, 1 to 10 000.
+             */
+            caught: number;
+            /**
+             * Format: int32
+             * @description How many of them bore a mark.
+             */
+            markedAmong: number;
+        };
         /** @description It is back from a loan. */
         ActReturned: {
             /** @enum {string} */
@@ -2297,6 +2359,18 @@ export interface components {
             /** @description How it came back; may be left out. */
             remark?: null | string;
             condition?: null | components["schemas"]["BodyCondition"];
+        };
+        /** @description Equal scoops, or equal times at a bait, counted: an index of how many there are. */
+        ActScooped: {
+            /** @enum {string} */
+            kind: "scooped";
+            /** @description Animals in each, 2 to 20 scoops of 0 to 5000. */
+            each: number[];
+            /**
+             * @description Whether at a bait.
+             * @default false
+             */
+            bait: boolean;
         };
         /** @description After a count that found fewer than were on record it was looked a second time; who is not found now is lost. */
         ActSecondLook: {
@@ -2345,6 +2419,13 @@ export interface components {
             kind: "tended";
             /** @description What, by its id in the rules of the stage. */
             task: string;
+        };
+        /** @description A look into a tub of isopods or springtails. */
+        ActTubLooked: {
+            /** @enum {string} */
+            kind: "tubLooked";
+            /** @description What was seen; empty where all was as it should be. */
+            signs: components["schemas"]["TubSign"][];
         };
         /** @description The water of a tube was looked at; it cannot be filled while somebody lives in it. */
         ActTubeSeen: {
@@ -2623,6 +2704,14 @@ export interface components {
             journal: components["schemas"]["JournalLine"][];
         };
         /** @description A computed value together with what it follows from. */
+        AnswerOfAntWinter: {
+            value: null | components["schemas"]["AntWinter"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
         AnswerOfApart: {
             value: null | components["schemas"]["Apart"];
             /** @description The judgement in one plain sentence. */
@@ -2663,6 +2752,14 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
         };
         /** @description A computed value together with what it follows from. */
+        AnswerOfColonyGrowth: {
+            value: null | components["schemas"]["ColonyGrowth"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
         AnswerOfCondition: {
             /** @description The value. */
             value: components["schemas"]["Condition"];
@@ -2682,6 +2779,14 @@ export interface components {
         /** @description A computed value together with what it follows from. */
         AnswerOfFirstMeal: {
             value: null | components["schemas"]["FirstMeal"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfFoundingChain: {
+            value: null | components["schemas"]["FoundingChain"];
             /** @description The judgement in one plain sentence. */
             summary: string;
             /** @description The steps that led to it, most telling first. */
@@ -2761,6 +2866,14 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
         };
         /** @description A computed value together with what it follows from. */
+        AnswerOfNestPlan: {
+            value: null | components["schemas"]["NestPlan"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
         AnswerOfNotEating: {
             value: null | components["schemas"]["NotEating"];
             /** @description The judgement in one plain sentence. */
@@ -2820,6 +2933,30 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
         };
         /** @description A computed value together with what it follows from. */
+        AnswerOfTubHarvest: {
+            value: null | components["schemas"]["TubHarvest"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfTubTrend: {
+            value: null | components["schemas"]["TubTrend"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfTubTrouble: {
+            value: null | components["schemas"]["TubTrouble"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
         AnswerOfUpkeepPlan: {
             /** @description The value. */
             value: components["schemas"]["UpkeepPlan"];
@@ -2844,6 +2981,54 @@ export interface components {
             summary: string;
             /** @description The steps that led to it, most telling first. */
             reasons: components["schemas"]["Reason"][];
+        };
+        /** @description The winter rest of a queen or colony: what it needs, what it had by what was read, and when it goes in and out. */
+        AntWinter: {
+            /** @description Whether it is in the cold now. */
+            isCold: boolean;
+            /**
+             * Format: date
+             * @description Night since which it is.
+             */
+            since: null | string;
+            /** @description Days counted: read, and no warmer than it may be. */
+            done: components["schemas"]["ChillDone"];
+            /**
+             * Format: int32
+             * @description Days that were read colder than is good for it.
+             */
+            tooColdDays: number;
+            /** @description Mean of each day since, °C; none where nothing was read. */
+            meansC: (null | number)[];
+            /**
+             * Format: double
+             * @description A day counts when its mean is no warmer, °C.
+             */
+            mostC: number;
+            /**
+             * Format: date
+             * @description Night about which it goes into the cold; none while it is there.
+             */
+            goesIn: null | string;
+            /**
+             * Format: date
+             * @description First night on which it comes out.
+             */
+            outFrom: string;
+            /**
+             * Format: date
+             * @description Last night.
+             */
+            outTo: string;
+        };
+        /** @description Winter rest of ants. */
+        AntWinterRules: {
+            /** @description Weeks of it. */
+            weeks: components["schemas"]["RuleOfRange"];
+            /** @description Warmth of it, °C. */
+            celsius: components["schemas"]["RuleOfRange"];
+            /** @description Day of the year (1–365) in the north on which it usually begins. */
+            fromDay: components["schemas"]["RuleOfint"];
         };
         /** @description A queen that founds, or a colony of ants. */
         AntsView: {
@@ -2877,6 +3062,14 @@ export interface components {
             lookedOn: null | string;
             /** @description What its line of the round says. */
             do: string;
+            chain: null | components["schemas"]["AnswerOfFoundingChain"];
+            /** @description What her catch tells of her mating; empty where it tells nothing. */
+            mated: string;
+            /** @description What was seen at the last peek, in words; empty where nobody peeked. */
+            seen: string;
+            winter: null | components["schemas"]["AnswerOfAntWinter"];
+            nest: null | components["schemas"]["AnswerOfNestPlan"];
+            growth: null | components["schemas"]["AnswerOfColonyGrowth"];
         };
         /** @description When the young of a brood are put apart in time, and what that takes. */
         Apart: {
@@ -3345,6 +3538,11 @@ export interface components {
             /** @description When instars began. */
             instars: components["schemas"]["RiverMark"][];
         };
+        /**
+         * @description What is seen of a queen's brood at a peek.
+         * @enum {unknown}
+         */
+        BroodSeen: "eggs" | "larvae" | "largeLarvae" | "pupae" | "workers" | "mold";
         /** @description A brood in full. */
         BroodView: {
             /** Format: uuid */
@@ -3650,6 +3848,11 @@ export interface components {
         CareClock: "food" | "water" | "upkeep";
         /** @enum {unknown} */
         CaseLoss: "eaten" | "abandoned" | "moldy" | "dry" | "notFertile" | null;
+        /**
+         * @description How a queen was come by.
+         * @enum {unknown}
+         */
+        CatchWay: "walking" | "dug" | "flying" | "fromKeeper";
         /** @description Stages one after the other, such as egg, larva, pupa and first workers. */
         ChainRequest: {
             /** @description 1 to 12 stages, each with days within which 10, 50 and 90 in 100 end. */
@@ -3664,6 +3867,36 @@ export interface components {
         ChainResult: {
             /** @description Stage by stage. */
             cumulative: components["schemas"]["StageEnd"][];
+        };
+        /** @description One stage of a founding. */
+        ChainStep: {
+            /** @description What appears: eggs, larvae, pupae, workers. */
+            stage: components["schemas"]["BroodSeen"];
+            /**
+             * Format: date
+             * @description Last night on which it was looked for and not there; none where nobody looked.
+             */
+            notYetOn: null | string;
+            /**
+             * Format: date
+             * @description Night on which it was first seen; none while it was not.
+             */
+            seenOn: null | string;
+            /**
+             * Format: date
+             * @description One in ten such stages has begun by then.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Half have.
+             */
+            likely: string;
+            /**
+             * Format: date
+             * @description Nine in ten have.
+             */
+            to: string;
         };
         /** @description A rule that the keeper has changed, as it is told. */
         ChangedRule: {
@@ -3964,6 +4197,56 @@ export interface components {
             tubs: components["schemas"]["TubView"][];
             /** @description Queens that found, then colonies. */
             ants: components["schemas"]["AntsView"][];
+            /** @description Nuptial flights of the species of the rulebook; empty where no ants are kept. */
+            flights: components["schemas"]["FlightSeason"][];
+        };
+        /** @description How a colony grows, by its counts and the stage lengths of its brood. */
+        ColonyGrowth: {
+            /** @description Counts on record. */
+            counts: components["schemas"]["WorkerCount"][];
+            /** @description Workers week by week from tonight on. */
+            ahead: components["schemas"]["GrowthNight"][];
+            /**
+             * Format: double
+             * @description Larvae that such a colony has now, about.
+             */
+            larvae: number;
+            /**
+             * Format: double
+             * @description Protein that they eat in a day, mg of fresh insect.
+             */
+            proteinMgPerDay: number;
+            /**
+             * Format: date
+             * @description Night about which it will be crowded in its tube; none where it is, or within the nights shown will not be.
+             */
+            movesOn: null | string;
+        };
+        /** @description How a species of ants founds, winters, flies and moves. */
+        ColonyLife: {
+            /** @description From the catch to the first eggs. */
+            eggs: components["schemas"]["RuleOfWaitPrior"];
+            /** @description From the first eggs to larvae. */
+            larvae: components["schemas"]["RuleOfWaitPrior"];
+            /** @description From the first larvae to pupae. */
+            pupae: components["schemas"]["RuleOfWaitPrior"];
+            /** @description From the first pupae to workers. */
+            workers: components["schemas"]["RuleOfWaitPrior"];
+            /** @description Nuptial flights, first and last day of the year (1–365) in the north. */
+            flies: components["schemas"]["RuleOfRange"];
+            /** @description Whether a queen that flew late lays only after her winter. */
+            wintersFirst: components["schemas"]["RuleOfboolean"];
+            winter: null | components["schemas"]["AntWinterRules"];
+            /** @description Workers with which a colony moves out of its tube. */
+            moveWorkers: components["schemas"]["RuleOfRange"];
+            /** @description Whether the larvae spin, and need grains of sand for it. */
+            spinsCocoons: components["schemas"]["RuleOfboolean"];
+            /** @description Length of the largest workers, mm: the bore of tubing goes by it. */
+            largestWorkerMm: components["schemas"]["RuleOfdouble"];
+            /** @description Workers of a grown colony. */
+            finalWorkers: components["schemas"]["RuleOfdouble"];
+            /** @description Queens of a colony, in words. */
+            queens: components["schemas"]["RuleOfstring"];
         };
         /** @description The condition score: abdomen width ÷ carapace width. */
         Condition: {
@@ -4161,7 +4444,7 @@ export interface components {
             isUnexplained: boolean;
         };
         /** @enum {unknown} */
-        CountMethod: "oneByOne" | "inPicture" | "fromPart" | "byWeight" | "byEye" | null;
+        CountMethod: "oneByOne" | "inPicture" | "fromPart" | "byWeight" | "byEye" | "recaptured" | null;
         /** @description The other stock of a change in numbers. */
         CountParty: {
             /**
@@ -4583,7 +4866,7 @@ export interface components {
             chances: number[];
         };
         /** @enum {unknown} */
-        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | "secondLook" | "caseTaken" | "divided" | "vialsMolted" | "graded" | "promised" | "capped" | "hostChosen" | "calciumLooked" | "boxed" | "sickSeen" | "warmUpPlanned" | null;
+        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | "secondLook" | "caseTaken" | "divided" | "vialsMolted" | "graded" | "promised" | "capped" | "hostChosen" | "calciumLooked" | "boxed" | "sickSeen" | "warmUpPlanned" | "queenCaught" | "peeked" | "nestMoved" | "tubLooked" | "marked" | "recaught" | "scooped" | null;
         /** @description One piece of evidence. */
         Evidence: {
             /** @description The sign, `clean-look` or `meal`. */
@@ -4858,6 +5141,28 @@ export interface components {
          * @enum {unknown}
          */
         FitWord: "unknown" | "fits" | "outgrows" | "misfits";
+        /** @description The nuptial flights of a species as the calendar of this place has them. */
+        FlightSeason: {
+            /** @description Scientific name. */
+            species: string;
+            /**
+             * Format: date
+             * @description First night of the flights, of this season or the next.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Last night.
+             */
+            to: string;
+            /**
+             * Format: int32
+             * @description Days that are left of them; none while they have not begun.
+             */
+            daysLeft: null | number;
+            /** @description The rule. */
+            why: components["schemas"]["Reason"];
+        };
         /**
          * @description Form of a floor.
          * @enum {unknown}
@@ -4943,6 +5248,22 @@ export interface components {
         };
         /** @enum {unknown} */
         Founding: "claustral" | "semiClaustral" | null;
+        /** @description A queen's founding as one line: eggs, larvae, pupae, first workers. */
+        FoundingChain: {
+            /** @description The stages in turn. */
+            steps: components["schemas"]["ChainStep"][];
+            /** @description Whether she ate her brood and began anew, by what was seen. */
+            beganAnew: boolean;
+            /** @description The first workers at other warmths; empty where nothing is read there. */
+            whatIf: components["schemas"]["WarmerOrCooler"][];
+            /**
+             * Format: double
+             * @description Warmth that is never passed, °C.
+             */
+            tubeMostC: number;
+            /** @description Whether it was passed of late where the tube stands. */
+            isTooWarm: boolean;
+        };
         /**
          * @description How many became more.
          * @enum {unknown}
@@ -5145,6 +5466,29 @@ export interface components {
             n: number;
             next: components["schemas"]["NextSize"];
             steps: components["schemas"]["GrowthStep"][];
+        };
+        /** @description Workers on a night ahead. */
+        GrowthNight: {
+            /**
+             * Format: date
+             * @description The night.
+             */
+            night: string;
+            /**
+             * Format: double
+             * @description One in ten such colonies has fewer.
+             */
+            p10: number;
+            /**
+             * Format: double
+             * @description Half have fewer.
+             */
+            p50: number;
+            /**
+             * Format: double
+             * @description Nine in ten have fewer.
+             */
+            p90: number;
         };
         /** @description A hard-part length at an instar. */
         GrowthPoint: {
@@ -7019,6 +7363,53 @@ export interface components {
             /** @description What moves, from what to what. */
             what: string;
         };
+        /** @description A move into another nest. */
+        NestEvent: {
+            /**
+             * Format: date-time
+             * @description When it was begun.
+             */
+            begunAt: string;
+            /** @description How. */
+            school: components["schemas"]["NestSchool"];
+            /**
+             * Format: date-time
+             * @description When the first scout was seen.
+             */
+            scoutAt: null | string;
+            /**
+             * Format: date-time
+             * @description When it was over or given up; none while it goes on.
+             */
+            endedAt: null | string;
+            /** @description Whether all went over. */
+            isOver: boolean;
+        };
+        /** @description When a colony moves into another nest, how large that is, and what to have ready. */
+        NestPlan: {
+            /**
+             * Format: int32
+             * @description Workers by the last look.
+             */
+            workers: number;
+            /** @description Whether it is time. */
+            isDue: boolean;
+            /**
+             * Format: double
+             * @description Volume of the new nest, mL.
+             */
+            nestMl: number;
+            /** @description What to have ready, item by item. */
+            ready: string[];
+            move: null | components["schemas"]["NestEvent"];
+        };
+        /** @enum {unknown} */
+        NestSchool: "connect" | "forceps" | null;
+        /**
+         * @description How far a move has come.
+         * @enum {unknown}
+         */
+        NestStep: "begun" | "scout" | "over" | "givenUp";
         /** @description A new animal or brood. */
         NewStock: {
             /**
@@ -9865,6 +10256,7 @@ export interface components {
             sexing?: null | {
                 [key: string]: components["schemas"]["SexingRule"];
             };
+            colony?: null | components["schemas"]["ColonyLife"];
         };
         /** @description Everything the rulebook says of a species. */
         SpeciesSheet: {
@@ -10385,6 +10777,78 @@ export interface components {
              */
             firstFrom: null | string;
         };
+        /** @description What may be taken from a tub, and whether a second one is begun for safety. */
+        TubHarvest: {
+            /**
+             * Format: double
+             * @description Animals that may be taken in a week; 0 for none.
+             */
+            perWeek: number;
+            /** @description Whether a second tub is due. */
+            insure: boolean;
+            /**
+             * Format: int32
+             * @description Animals for that.
+             */
+            starter: number;
+        };
+        /** @description One count of a tub, or an index of one. */
+        TubNumber: {
+            /**
+             * Format: date
+             * @description When.
+             */
+            night: string;
+            /**
+             * Format: double
+             * @description How many, or the mean of equal scoops.
+             */
+            value: number;
+            /**
+             * Format: double
+             * @description Lower end, 95 in 100.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Upper end.
+             */
+            high: number;
+        };
+        /**
+         * @description What is seen in a tub of isopods or springtails.
+         * @enum {unknown}
+         */
+        TubSign: "pouches" | "fewYoung" | "manyYoung" | "deadInMolt" | "bloom" | "sour" | "dryEnd";
+        /** @description How a tub grows, by repeated counts of one kind. */
+        TubTrend: {
+            /** @description The counts, in order. */
+            counts: components["schemas"]["TubNumber"][];
+            /** @description Whether they are scoops: they tell growth, and not how many there are. */
+            isIndex: boolean;
+            /**
+             * Format: double
+             * @description Growth of ln(animals) in a day.
+             */
+            perDay: number;
+            /**
+             * Format: double
+             * @description Lower end of that, 8 in 10.
+             */
+            low: number;
+            /**
+             * Format: double
+             * @description Upper end.
+             */
+            high: number;
+        };
+        /** @description Signs of trouble of a tub, and what to look at, the likeliest first. */
+        TubTrouble: {
+            /** @description What was seen, and when. */
+            signs: string[];
+            /** @description What to look at in turn, each with what is on record of it. */
+            lookAt: string[];
+        };
         /** @description A tub that lives on calcium: isopods. */
         TubView: {
             /** Format: uuid */
@@ -10404,6 +10868,31 @@ export interface components {
             countedOn: null | string;
             /** @description Its calcium. */
             calcium: components["schemas"]["AnswerOfCalciumBoard"];
+            /** @description What the last count says, in words. */
+            number: string;
+            trend: null | components["schemas"]["AnswerOfTubTrend"];
+            harvest: null | components["schemas"]["AnswerOfTubHarvest"];
+            trouble: null | components["schemas"]["AnswerOfTubTrouble"];
+            /**
+             * Format: date
+             * @description Night on which young were last seen.
+             */
+            youngOn: null | string;
+            /**
+             * Format: date
+             * @description Night on which full pouches were last seen.
+             */
+            pouchesOn: null | string;
+            /**
+             * Format: int32
+             * @description Animals that bear a mark and wait to be caught again; none where none do.
+             */
+            markedCount: null | number;
+            /**
+             * Format: date
+             * @description Night on which they were marked.
+             */
+            markedOn: null | string;
             do: string;
         };
         /**
@@ -10751,6 +11240,19 @@ export interface components {
              */
             livesTo: string;
         };
+        /** @description When the first workers would be there at another warmth. */
+        WarmerOrCooler: {
+            /**
+             * Format: double
+             * @description Warmth of the tube, °C.
+             */
+            celsius: number;
+            /**
+             * Format: date
+             * @description Night by which half of such foundings have workers.
+             */
+            likely: string;
+        };
         /** @description How temperature changes the pace of waits. */
         Warmth: {
             /**
@@ -10894,6 +11396,24 @@ export interface components {
             host?: null | string;
             /** @description Why that was lawful, in the keeper's words, at most 200 characters. */
             permit?: null | string;
+        };
+        /** @description A count of workers on record. */
+        WorkerCount: {
+            /**
+             * Format: date
+             * @description When.
+             */
+            night: string;
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            workers: number;
+            /**
+             * Format: int32
+             * @description At most so many, where that was a range.
+             */
+            most: null | number;
         };
         /** @description The year ahead of some animals of one species, as one band. */
         YearAhead: {

@@ -1,5 +1,9 @@
 using App.Hosting;
+using Husbandry.Colonies;
+using Husbandry.Journal;
 using Husbandry.Reasons;
+using Husbandry.Records;
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
@@ -14,6 +18,14 @@ namespace App.Colonies;
 /// <param name="Count">How many it was last said to hold.</param>
 /// <param name="CountedOn">Night of that count; none where nobody counted.</param>
 /// <param name="Calcium">Its calcium.</param>
+/// <param name="Number">What the last count says, in words.</param>
+/// <param name="Trend">How it grows; none before two counts.</param>
+/// <param name="Harvest">What may be taken; none while nobody counted it.</param>
+/// <param name="Trouble">Signs of trouble; none for most.</param>
+/// <param name="YoungOn">Night on which young were last seen.</param>
+/// <param name="PouchesOn">Night on which full pouches were last seen.</param>
+/// <param name="MarkedCount">Animals that bear a mark and wait to be caught again; none where none do.</param>
+/// <param name="MarkedOn">Night on which they were marked.</param>
 public sealed record TubView(
     Guid StockId,
     string Name,
@@ -22,6 +34,14 @@ public sealed record TubView(
     int Count,
     DateOnly? CountedOn,
     Answer<CalciumBoard?> Calcium,
+    string Number,
+    Answer<TubTrend>? Trend,
+    Answer<TubHarvest>? Harvest,
+    Answer<TubTrouble>? Trouble,
+    DateOnly? YoungOn,
+    DateOnly? PouchesOn,
+    int? MarkedCount,
+    DateOnly? MarkedOn,
     string Do
 );
 
@@ -34,6 +54,12 @@ public sealed record TubView(
 /// <param name="LookOn">Night on which the tube is looked at next.</param>
 /// <param name="LookedOn">Night of the last look.</param>
 /// <param name="Do">What its line of the round says.</param>
+/// <param name="Chain">Her founding, stage by stage; none of others.</param>
+/// <param name="Mated">What her catch tells of her mating; empty where it tells nothing.</param>
+/// <param name="Seen">What was seen at the last peek, in words; empty where nobody peeked.</param>
+/// <param name="Winter">The winter rest.</param>
+/// <param name="Nest">The move into a nest; none of a queen alone.</param>
+/// <param name="Growth">How the colony grows; none before workers were counted.</param>
 public sealed record AntsView(
     Guid StockId,
     string Name,
@@ -47,13 +73,25 @@ public sealed record AntsView(
     VigilForecast? First,
     DateOnly? LookOn,
     DateOnly? LookedOn,
-    string Do
+    string Do,
+    Answer<FoundingChain>? Chain,
+    string Mated,
+    string Seen,
+    Answer<AntWinter>? Winter,
+    Answer<NestPlan>? Nest,
+    Answer<ColonyGrowth>? Growth
 );
 
 /// <summary>Everything that is kept as a colony.</summary>
 /// <param name="Tubs">Tubs of isopods, those to be seen to first.</param>
 /// <param name="Ants">Queens that found, then colonies.</param>
-public sealed record ColonyDesk(DateOnly Tonight, IReadOnlyList<TubView> Tubs, IReadOnlyList<AntsView> Ants);
+/// <param name="Flights">Nuptial flights of the species of the rulebook; empty where no ants are kept.</param>
+public sealed record ColonyDesk(
+    DateOnly Tonight,
+    IReadOnlyList<TubView> Tubs,
+    IReadOnlyList<AntsView> Ants,
+    IReadOnlyList<FlightSeason> Flights
+);
 
 /// <summary>Colonies: what stands in the tubs, who founds, when to look.</summary>
 public static class ColonyEndpoints
@@ -90,7 +128,8 @@ public static class ColonyEndpoints
                         .OrderByDescending(a => a.IsQueenAlone)
                         .ThenBy(a => a.First?.P50 ?? DateOnly.MaxValue)
                         .ThenBy(a => a.Place, room.Layout.WalkingOrder()),
-                ]
+                ],
+                judged.Exists(j => QueenCaughtEntry.Concerns(j.Subject)) ? FlightSeason.Of(room) : []
             )
         );
     }
@@ -98,7 +137,7 @@ public static class ColonyEndpoints
     private static TubView TubOf(Judgement j)
     {
         var s = j.Subject;
-        var counted = s.Standing.Counts.LastOrDefault(c => c.Change == Husbandry.Journal.CountChange.Counted);
+        var counted = s.Standing.Counts.LastOrDefault(c => c.Change == CountChange.Counted);
         return new TubView(
             s.Standing.StockId,
             s.Standing.Details.Nickname,
@@ -107,9 +146,20 @@ public static class ColonyEndpoints
             s.Standing.Details.Count,
             counted is null ? null : s.Night(counted.At),
             CalciumBoard.Of(s),
+            counted?.Taken is { } taken ? CountedEntry.Text(taken) : "",
+            TubTrend.Of(s),
+            TubHarvest.Of(s),
+            TubTrouble.Of(s),
+            LastSeen(s, TubSign.FewYoung, TubSign.ManyYoung),
+            LastSeen(s, TubSign.Pouches),
+            s.Standing.Colony.Marked?.Count,
+            s.Standing.Colony.Marked is { } marked ? s.Night(marked.At) : null,
             RoundLine.Of(j).Do
         );
     }
+
+    private static DateOnly? LastSeen(Subject s, params TubSign[] signs) =>
+        s.Standing.Colony.Looks.LastOrDefault(l => l.Signs.Any(signs.Contains)) is { } look ? s.Night(look.At) : null;
 
     private static AntsView AntsOf(Judgement j)
     {
@@ -128,7 +178,17 @@ public static class ColonyEndpoints
             j.Waits.Select(w => w.Value).FirstOrDefault(w => w?.Vigil == VigilKind.FirstWorkers),
             tube?.Due,
             tube?.Last,
-            RoundLine.Of(j).Do
+            RoundLine.Of(j).Do,
+            FoundingChain.Of(s),
+            QueenCaughtEntry.Mated(s.Standing.Colony.Catch),
+            s.Standing.Colony.Peeks is [.., var peek]
+                ? peek.Seen.Count == 0
+                    ? "no brood"
+                    : string.Join(", ", peek.Seen.Select(PeekedEntry.Word))
+                : "",
+            AntWinter.Of(s),
+            NestPlan.Of(s),
+            ColonyGrowth.Of(s)
         );
     }
 }

@@ -1,3 +1,4 @@
+using Husbandry.Colonies;
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Housing;
@@ -75,7 +76,8 @@ internal static class DemoCases
             Life("E1·06", "Flare", "papilio-machaon", 5, mature: true).At(1, Fresh("nectar")),
             // A lone queen whose founding nobody wrote down, one who must be fed, and one in her winter.
             Life("E1·07", "Anchor", "lasius-niger", 40, mature: true, sex: Sex.Female)
-                .At(22, new TubeSeen(TubeWater.Full)),
+                .At(39, new QueenCaught(CatchWay.Walking, false, "warm evening after rain"))
+                .At(22, new Peeked([BroodSeen.Eggs], Water: TubeWater.Full)),
             Life("E1·08", "Skipper", "manica-rubida", 60, mature: true, sex: Sex.Female)
                 .At(4, Fresh("cut-insect"))
                 .At(4, Fresh("sugar-water"))

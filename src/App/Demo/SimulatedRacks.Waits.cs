@@ -1,3 +1,4 @@
+using Husbandry.Colonies;
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
@@ -138,7 +139,8 @@ internal sealed partial class SimulatedRacks
         )
         {
             var life = Begin(name, species, "C", Sex.Female, arrived, null, mature: true, StockKind.Colony);
-            life.At(arrived - 1, new Began(VigilKind.FirstWorkers));
+            life.At(arrived - 1, new Began(VigilKind.FirstWorkers))
+                .At(arrived - 1, new QueenCaught(CatchWay.Walking, name == "Jetty", "warm and still, after rain"));
             var warmth = Math.Exp(0.055 * (weather.Celsius(arrived, "C") - 24));
             var ago = arrived - 1 - (Chance.Gamma(random, 18, 54) / warmth);
             var fails = name == "Mole";
@@ -152,9 +154,36 @@ internal sealed partial class SimulatedRacks
                 }
             }
 
+            foreach (var (nights, seen) in PeeksAt(name))
+            {
+                life.At(nights, seen);
+            }
+
             life.At(2, new TubeSeen(TubeWater.Full));
         }
     }
+
+    /// <summary>What was seen at peeks: a queen with eggs, colonies that grow, one of them moved.</summary>
+    private static IEnumerable<(int NightsAgo, Act Seen)> PeeksAt(string name) =>
+        name switch
+        {
+            "Groyne" => [(13, new Peeked([BroodSeen.Eggs], Water: TubeWater.Full))],
+            "Wharf" =>
+            [
+                (55, new Peeked([BroodSeen.Larvae, BroodSeen.Pupae, BroodSeen.Workers], 6)),
+                (20, new Peeked([BroodSeen.Eggs, BroodSeen.Larvae, BroodSeen.Pupae, BroodSeen.Workers], 11, 13)),
+            ],
+            "Quay" =>
+            [
+                (120, new Peeked([BroodSeen.Larvae, BroodSeen.Workers], 28, 34)),
+                (61, new NestMoved(NestStep.Begun, NestSchool.Connect)),
+                (60, new NestMoved(NestStep.Scout)),
+                (58, new NestMoved(NestStep.Over)),
+                (12, new Peeked([BroodSeen.Eggs, BroodSeen.Larvae, BroodSeen.Pupae, BroodSeen.Workers], 90, 120)),
+            ],
+            "Sluice" => [(15, new Peeked([BroodSeen.LargeLarvae, BroodSeen.Workers], 22))],
+            _ => [],
+        };
 
     /// <summary>Mothers with their sacs: most bring their young out, one loses hers, one still broods.</summary>
     private void Mothers()
@@ -192,11 +221,19 @@ internal sealed partial class SimulatedRacks
             .At(46, Seen(("powder-heap", CalciumLeft.Plenty), ("cuttlebone", CalciumLeft.Some)))
             .At(29, Seen(("powder-heap", CalciumLeft.Some), ("cuttlebone", CalciumLeft.Gone)))
             .At(12, Seen(("powder-heap", CalciumLeft.Some), ("egg-shell-half", CalciumLeft.Plenty)))
+            .At(190, new Counted(62, 50, 80, CountMethod.FromPart))
+            .At(44, new Marked(25))
+            .At(40, new Recaught(30, 7))
+            .At(12, new TubLooked([TubSign.FewYoung, TubSign.DeadInMolt]))
             .At(2, new Offered("leaf-litter", "one", 1, Preparation.Fresh, OfferOutcome.Eaten))
             .Watered(1, WaterKind.Damp);
         Begin("Powder box", "porcellionides-pruinosus", "C", Sex.Unknown, 300, null, kind: StockKind.Colony, count: 200)
             .At(9, new CalciumLooked([], ["powder", "limestone", "shed-skin"]))
             .At(3, Seen(("powder", CalciumLeft.Plenty), ("shed-skin", CalciumLeft.Gone)))
+            .At(150, new Counted(150, 120, 190, CountMethod.FromPart))
+            .At(30, new Counted(200, 160, 260, CountMethod.FromPart))
+            .At(4, new Marked(40))
+            .At(3, new TubLooked([TubSign.Pouches, TubSign.ManyYoung]))
             .At(1, new Offered("leaf-litter", "one", 1, Preparation.Fresh, OfferOutcome.Eaten))
             .Watered(2, WaterKind.Damp);
         Begin("Bronze", "carabus-nemoralis", "C", Sex.Female, 90, null, mature: true)

@@ -91,6 +91,9 @@ public enum CountMethod
 
     /// <summary>Estimated by eye.</summary>
     ByEye,
+
+    /// <summary>Some marked, and caught again.</summary>
+    Recaptured,
 }
 
 /// <summary>What was counted, and how sure it is.</summary>

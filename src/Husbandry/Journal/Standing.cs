@@ -45,6 +45,7 @@ public sealed record TendedEvent(string Task, DateTimeOffset At)
 /// <param name="Kept">Of an egg case kept apart from its mother: how.</param>
 /// <param name="HandOn">What is to become of its young: promised, and how many are wanted.</param>
 /// <param name="Calcium">Calcium of a tub: every piece that stands, and the last that are gone.</param>
+/// <param name="Colony">What was seen of a colony: its catch, peeks, moves, looks and counts of its own.</param>
 /// <param name="Loan">With whom it is for a time; none while it is here.</param>
 /// <param name="PutOffUntil">Night until which the work was put off.</param>
 /// <param name="Departure">How it left, if it did.</param>
@@ -70,6 +71,7 @@ public sealed record Standing(
     KeptCase? Kept,
     HandOnState HandOn,
     IReadOnlyList<CalciumPiece> Calcium,
+    ColonyState Colony,
     LoanEvent? Loan,
     DateOnly? PutOffUntil,
     DepartureEvent? Departure
@@ -223,6 +225,7 @@ public sealed record Standing(
             Kept: null,
             HandOnState.Empty,
             Calcium: [],
+            Colony: ColonyState.Empty,
             Loan: null,
             PutOffUntil: null,
             Departure: null

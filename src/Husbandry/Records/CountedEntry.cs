@@ -54,6 +54,7 @@ public sealed class CountedEntry() : EntryDefinition<Counted>("counted")
             CountMethod.FromPart => "reckoned from a part",
             CountMethod.ByWeight => "by weight",
             CountMethod.ByEye => "by eye",
+            CountMethod.Recaptured => "by marked ones caught again",
             _ => throw new ArgumentOutOfRangeException(nameof(method), method, "No words for such a method."),
         };
 

@@ -1,5 +1,6 @@
 using System.Collections.Immutable;
 using System.Text.Json.Serialization.Metadata;
+using Husbandry.Colonies;
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Housing;
@@ -69,6 +70,13 @@ public static class EntryKinds
         CappedEntry.It,
         HostChosenEntry.It,
         BoxedEntry.It,
+        QueenCaughtEntry.It,
+        PeekedEntry.It,
+        NestMovedEntry.It,
+        TubLookedEntry.It,
+        MarkedEntry.It,
+        RecaughtEntry.It,
+        ScoopedEntry.It,
         SickSeenEntry.It,
         WarmUpPlannedEntry.It,
         CalciumLookedEntry.It,

@@ -116,4 +116,25 @@ public enum EntryForm
 
     /// <summary>The night on which a pupa is taken out of the cold.</summary>
     WarmUpPlanned,
+
+    /// <summary>How a queen was caught.</summary>
+    QueenCaught,
+
+    /// <summary>A look at a queen's brood.</summary>
+    Peeked,
+
+    /// <summary>A colony moves into another nest.</summary>
+    NestMoved,
+
+    /// <summary>A look into a tub.</summary>
+    TubLooked,
+
+    /// <summary>Some of a tub marked.</summary>
+    Marked,
+
+    /// <summary>Some of a tub caught again.</summary>
+    Recaught,
+
+    /// <summary>Equal scoops of a tub.</summary>
+    Scooped,
 }

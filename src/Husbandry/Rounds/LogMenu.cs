@@ -1,3 +1,4 @@
+using Husbandry.Colonies;
 using Husbandry.Feeding;
 using Husbandry.Growth;
 using Husbandry.Journal;
@@ -297,6 +298,18 @@ public sealed record LogMenu(
             (";", "Food plant…", EntryForm.HostChosen, HostChosenEntry.HasHost(s, j.Stage.Value)),
             ("[", "How they are kept…", EntryForm.Boxed, HostChosenEntry.HasHost(s, j.Stage.Value)),
             ("=", "Some do not thrive…", EntryForm.SickSeen, SickSeenEntry.Concerns(s, j.Stage.Value)),
+            ("[", "How she was caught…", EntryForm.QueenCaught, QueenCaughtEntry.Concerns(s)),
+            ("=", "Peek: what is in there…", EntryForm.Peeked, QueenCaughtEntry.Concerns(s)),
+            ("]", "Into another nest…", EntryForm.NestMoved, NestMovedEntry.MayMove(s)),
+            ("!", "Pouches, young, trouble in the tub…", EntryForm.TubLooked, TubLookedEntry.Concerns(s)),
+            ("]", "Some marked and put back…", EntryForm.Marked, TubLookedEntry.Concerns(s)),
+            (
+                "'",
+                "Caught again, some marked…",
+                EntryForm.Recaught,
+                TubLookedEntry.Concerns(s) && s.Standing.Colony.Marked is not null
+            ),
+            ("+", "Equal scoops counted…", EntryForm.Scooped, TubLookedEntry.Concerns(s)),
             (".", "How many young are wanted…", EntryForm.Capped, PromisedEntry.MayBePromised(s)),
             ("9", "Lent to somebody…", EntryForm.Lent, !tank && s.Standing.Details.Borrowed is null),
             (

@@ -138,6 +138,13 @@ public sealed partial record RoundLine
             offers.Add(LineOffer.OfForm("u", "Calcium, source by source", "Calcium", EntryForm.CalciumLooked));
         }
 
+        if (line.Act == RoundAct.LookAtTube)
+        {
+            offers.Add(
+                LineOffer.OfForm("p", "What is in there: eggs, larvae, pupae, workers", "Peek", EntryForm.Peeked)
+            );
+        }
+
         if (line.Act == RoundAct.TellSex)
         {
             offers.Add(LineOffer.OfForm("x", "Told by something else", "Otherwise", EntryForm.SexSeen));

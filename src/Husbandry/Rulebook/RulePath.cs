@@ -28,6 +28,7 @@ public static class RulePath
         "plants",
         "larvae",
         "colonies",
+        "colony",
         "pairing",
     };
 

@@ -45,6 +45,7 @@ public enum Habit
 /// <param name="Pairing">How it is paired; none where it is not paired by hand.</param>
 /// <param name="Larvae">What its larvae eat and how they are kept; none for what has no caterpillars.</param>
 /// <param name="Sexing">By what its sex is told and from when on, where that is not as in its group.</param>
+/// <param name="Colony">How it founds, winters, flies and moves; none of what is no ant.</param>
 public sealed record SpeciesProfile(
     string Id,
     string ScientificName,
@@ -76,7 +77,8 @@ public sealed record SpeciesProfile(
     Rule<string>? PupatesIn = null,
     SpeciesPairing? Pairing = null,
     LarvaRules? Larvae = null,
-    IReadOnlyDictionary<SexEvidence, SexingRule>? Sexing = null
+    IReadOnlyDictionary<SexEvidence, SexingRule>? Sexing = null,
+    ColonyLife? Colony = null
 )
 {
     /// <summary>Size of adults of a sex; unknown sex is taken as female, the larger.</summary>

@@ -50,7 +50,9 @@ internal sealed record OpenWait(
         var evidence = vigil == VigilKind.EggCase ? PairingEvidence.Of(subject, waiting) : null;
         var shares = evidence?.Weigh(takes) ?? takes;
         var colds = vigil == VigilKind.Emergence ? lessons.Winter(subject.Room.Rules.Room).Left(subject) : [];
-        var elapsed = colds.Count > 0 ? EffectiveDays.Zero : Warm(subject, began, subject.Room.Now).NotNegative;
+        var peeks = vigil == VigilKind.FirstWorkers ? FoundingPeeks.Of(subject, began) : null;
+        var elapsed =
+            colds.Count > 0 ? EffectiveDays.Zero : Warm(subject, peeks?.Began ?? began, subject.Room.Now).NotNegative;
         return new OpenWait(
             subject,
             waiting,
@@ -69,6 +71,11 @@ internal sealed record OpenWait(
         {
             var prior = WaitPriors.Of(subject, vigil, end.Id, began);
             var whole = WholeWait.Of(subject, prior, lessons.For(subject, vigil, end.Id), end.IsHoped ? own : []);
+            if (end.IsHoped && peeks is { Looks.Count: > 0 } && subject.Profile.Colony is { } life)
+            {
+                whole = peeks.Weigh(whole, life, subject.Room.Rules.Room.Colonies.Overlooked.Value);
+            }
+
             return new EndClock(end, shares[end.Id], prior, new RemainingWait(whole, elapsed));
         }
     }

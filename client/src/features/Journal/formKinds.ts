@@ -47,6 +47,13 @@ export const formKinds = [
   'boxed',
   'sickSeen',
   'warmUpPlanned',
+  'queenCaught',
+  'peeked',
+  'nestMoved',
+  'tubLooked',
+  'marked',
+  'recaught',
+  'scooped',
 ] as const satisfies readonly ActKind[];
 
 export type FormKind = (typeof formKinds)[number];

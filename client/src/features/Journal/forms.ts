@@ -4,6 +4,7 @@ import { housingForms } from '../Housing/housingForms';
 import { pairingForms } from '../Pairing/pairingForms';
 import { countForms } from '../Records/countForms';
 import { calciumForms } from '../Colonies/calciumForm';
+import { colonyForms } from '../Colonies/colonyForms';
 import { larvaForms } from '../Nursery/larvaForms';
 import { handOnForms } from '../Records/handOnForms';
 import { loanForms } from '../Records/loanForms';
@@ -26,6 +27,7 @@ export const forms = {
   ...handOnForms,
   ...larvaForms,
   ...calciumForms,
+  ...colonyForms,
   ...pairingForms,
   ...tankForms,
   ...offshootForms,

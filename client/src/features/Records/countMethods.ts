@@ -7,4 +7,5 @@ export const methods: readonly (readonly [NonNullable<Schemas['CountMethod']>, s
   ['fromPart', 'Reckoned from a part'],
   ['byWeight', 'By weight'],
   ['byEye', 'Estimated by eye'],
+  ['recaptured', 'Marked ones caught again'],
 ];

@@ -1,0 +1,217 @@
+using Husbandry.Climate;
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rooms;
+using Husbandry.Rulebook;
+
+namespace Husbandry.Vigils;
+
+/// <summary>One stage of a founding.</summary>
+/// <param name="Stage">What appears: eggs, larvae, pupae, workers.</param>
+/// <param name="NotYetOn">Last night on which it was looked for and not there; none where nobody looked.</param>
+/// <param name="SeenOn">Night on which it was first seen; none while it was not.</param>
+/// <param name="From">One in ten such stages has begun by then.</param>
+/// <param name="Likely">Half have.</param>
+/// <param name="To">Nine in ten have.</param>
+public sealed record ChainStep(
+    BroodSeen Stage,
+    DateOnly? NotYetOn,
+    DateOnly? SeenOn,
+    DateOnly From,
+    DateOnly Likely,
+    DateOnly To
+);
+
+/// <summary>When the first workers would be there at another warmth.</summary>
+/// <param name="Celsius">Warmth of the tube, °C.</param>
+/// <param name="Likely">Night by which half of such foundings have workers.</param>
+public sealed record WarmerOrCooler(double Celsius, DateOnly Likely);
+
+/// <summary>A queen's founding as one line: eggs, larvae, pupae, first workers.</summary>
+/// <param name="Steps">The stages in turn.</param>
+/// <param name="BeganAnew">Whether she ate her brood and began anew, by what was seen.</param>
+/// <param name="WhatIf">The first workers at other warmths; empty where nothing is read there.</param>
+/// <param name="TubeMostC">Warmth that is never passed, °C.</param>
+/// <param name="IsTooWarm">Whether it was passed of late where the tube stands.</param>
+public sealed record FoundingChain(
+    IReadOnlyList<ChainStep> Steps,
+    bool BeganAnew,
+    IReadOnlyList<WarmerOrCooler> WhatIf,
+    double TubeMostC,
+    bool IsTooWarm
+)
+{
+    private static readonly BroodSeen[] InTurn = [BroodSeen.Eggs, BroodSeen.Larvae, BroodSeen.Pupae, BroodSeen.Workers];
+    private static readonly double[] Apart2C = [-2, 2];
+    private const double Negligible = 1e-9;
+    private const double SlowestPace = 0.05;
+
+    /// <summary>The chain of a queen who founds; none of others, and of species of whose stages nothing is known.</summary>
+    public static Answer<FoundingChain>? Of(Subject subject)
+    {
+        ArgumentNullException.ThrowIfNull(subject);
+        if (
+            subject.Profile.Colony is not { } life
+            || !subject.IsQueenAlone
+            || subject.Standing.Departure is not null
+            || subject.WaitsOfAll.FirstOrDefault(w => w.Vigil == VigilKind.FirstWorkers) is not { } waiting
+        )
+        {
+            return null;
+        }
+
+        var rules = subject.Room.Rules.Room.Colonies;
+        var began = waiting.Began.Middle;
+        var peeks = FoundingPeeks.Of(subject, began);
+        var wait = OpenWait.Of(subject, waiting);
+        var whole = wait.Hoped.Left.Whole as SeenStagesWait ?? new SeenStagesWait(wait.Hoped.Left.Whole, _ => 1);
+        var elapsed = wait.Hoped.Left.Elapsed.Value;
+        var pace = subject.PaceAhead;
+        var shares = FoundingPeeks.Shares(life);
+        // Every length of the whole that is still possible, with every way to divide it, by how well both agree with the looks.
+        var ways = whole
+            .Cells.Where(c => c.Days > elapsed && c.Chance > Negligible)
+            .SelectMany(c =>
+                shares.Select(s =>
+                    (c.Days, Shares: s, Weight: c.Chance * peeks.Likelihood(c.Days, s, rules.Overlooked.Value))
+                )
+            )
+            .ToList();
+        DateOnly Night(double days) =>
+            days >= elapsed
+                ? pace.Ahead(new EffectiveDays(days - elapsed)).After(subject.Room.Tonight)
+                : subject.Room.Tonight.AddDays(
+                    -(int)Math.Round((elapsed - days) / Math.Max(SlowestPace, subject.Pace.RateNow))
+                );
+        var steps = InTurn
+            .Select(
+                (stage, k) =>
+                {
+                    var at = Quantiles(ways.Select(w => (w.Days * w.Shares[k], w.Weight)));
+                    var looked = subject.Standing.Colony.Peeks.Where(p => p.At >= peeks.Began).ToList();
+                    return new ChainStep(
+                        stage,
+                        looked.LastOrDefault(p => p.Furthest() <= k) is { } not ? subject.Night(not.At) : null,
+                        looked.FirstOrDefault(p => p.Furthest() > k) is { } seen ? subject.Night(seen.At) : null,
+                        Night(at.P10),
+                        Night(at.P50),
+                        Night(at.P90)
+                    );
+                }
+            )
+            .ToList();
+        // The last of them is the forecast that everything else goes by.
+        steps[^1] = steps[^1] with
+        {
+            From = wait.Quantile(0.1),
+            Likely = wait.Quantile(0.5),
+            To = wait.Quantile(0.9),
+        };
+        var chain = new FoundingChain(
+            steps,
+            peeks.Began > began,
+            WhatIfOf(subject, wait),
+            rules.TubeMostC.Value,
+            subject.Pace.IsKnown && subject.Pace.CelsiusNow > rules.TubeMostC.Value
+        );
+        return new Answer<FoundingChain>(chain, Says(chain, subject), Why(subject, life, peeks, rules));
+    }
+
+    private static (double P10, double P50, double P90) Quantiles(IEnumerable<(double At, double Weight)> ways)
+    {
+        var ordered = ways.OrderBy(w => w.At).ToList();
+        var total = ordered.Sum(w => w.Weight);
+        double At(double share)
+        {
+            var sum = 0.0;
+            foreach (var (at, weight) in ordered)
+            {
+                sum += weight;
+                if (sum >= share * total)
+                {
+                    return at;
+                }
+            }
+
+            return ordered[^1].At;
+        }
+
+        return ordered.Count == 0 ? (0, 0, 0) : (At(0.1), At(0.5), At(0.9));
+    }
+
+    private static List<WarmerOrCooler> WhatIfOf(Subject subject, OpenWait wait)
+    {
+        if (!subject.Pace.IsKnown || subject.IsChilled)
+        {
+            return [];
+        }
+
+        var (now, warmth, rules) = (
+            subject.Pace.CelsiusNow,
+            subject.Profile.Warmth.Value,
+            subject.Room.Rules.Room.Climate
+        );
+        var left = wait.Hoped.Left.Quantile(0.5).Value;
+        return
+        [
+            .. Apart2C
+                .Select(by => Math.Round(now + by, 1))
+                .Where(c => c <= subject.Room.Rules.Room.Colonies.TubeMostC.Value)
+                .Select(c => new WarmerOrCooler(
+                    c,
+                    subject.Room.Tonight.AddDays((int)Math.Round(left / Pace.Rate(warmth, rules, c)))
+                )),
+        ];
+    }
+
+    private static string Says(FoundingChain chain, Subject subject)
+    {
+        var next = chain.Steps.FirstOrDefault(s => s.SeenOn is null) ?? chain.Steps[^1];
+        var word = next.Stage switch
+        {
+            BroodSeen.Eggs => "Eggs",
+            BroodSeen.Larvae => "Larvae",
+            BroodSeen.Pupae => "Pupae",
+            _ => "First workers",
+        };
+        return (chain.BeganAnew ? "She ate her brood and began anew, by what was seen. " : "")
+            + $"{word} about {subject.Room.Wording.Date(next.Likely)}, between {subject.Room.Wording.Between(next.From, next.To)}.";
+    }
+
+    private static List<Reason> Why(Subject subject, ColonyLife life, FoundingPeeks peeks, RoomColonyRules rules)
+    {
+        string Stage(Rule<WaitPrior> r) => $"{Wording.Plain(r.Value.P10)}–{Wording.Plain(r.Value.P90)}";
+        var why = new List<Reason>
+        {
+            life.Larvae.Because(
+                "Stages",
+                "species.larvae",
+                $"At the warmth for which they hold: eggs after {Stage(life.Eggs)} days, larvae {Stage(life.Larvae)} later, pupae {Stage(life.Pupae)} after that, workers {Stage(life.Workers)} after those."
+            ),
+            rules.Overlooked.Because(
+                "Peeks",
+                "room.overlooked",
+                peeks.Looks.Count == 0
+                    ? "Nobody has looked yet: every look moves these nights."
+                    : $"{peeks.Looks.Count} look{(peeks.Looks.Count == 1 ? "" : "s")} counted; what is there is overlooked {Wording.Chance(rules.Overlooked.Value)} times."
+            ),
+            rules.TubeMostC.Because(
+                "Warmth",
+                "room.tubeMostC",
+                $"Never above {Wording.Plain(rules.TubeMostC.Value)} °C, heat at the water end or one side, never near her."
+            ),
+        };
+        if (life.WintersFirst.Value)
+        {
+            why.Add(
+                life.WintersFirst.Because(
+                    "Winter",
+                    "species.wintersFirst",
+                    "Flies late: many lay nothing until after their winter. That is no cause for worry."
+                )
+            );
+        }
+
+        return why;
+    }
+}

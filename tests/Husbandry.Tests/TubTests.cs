@@ -1,0 +1,137 @@
+using Husbandry.Colonies;
+using Husbandry.Housing;
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Records;
+using Husbandry.Rooms;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+using Husbandry.Upkeep;
+
+namespace Husbandry.Tests;
+
+/// <summary>Tubs of isopods that nobody can count: marked ones, scoops, trend, harvest, trouble.</summary>
+public class TubTests
+{
+    private static Diary Tub(int count = 60) =>
+        new("porcellio-scaber", Sex.Unknown, 300, kind: StockKind.Colony, count: count);
+
+    private static string? Refused(Diary diary, Act act) =>
+        EntryCheck.Check(act, Occurrence.At(Diary.Evening), diary.Standing(), Diary.Room()) is [var first, ..]
+            ? first.Field
+            : null;
+
+    /// <summary>Chapman (1951): (25 + 1)(30 + 1) / (7 + 1) − 1 = 99.75; reckoned by hand.</summary>
+    [Fact]
+    public void Marked_ones_caught_again_are_the_number_of_the_tub()
+    {
+        var tub = Tub().With(4, new Marked(25)).With(1, new Recaught(30, 7));
+        var count = tub.Standing().Counts[^1];
+        Assert.Equal((100, CountMethod.Recaptured), (count.Now, count.Taken!.Method));
+        Assert.InRange(count.Taken.Low!.Value, 48, 100);
+        Assert.InRange(count.Taken.High!.Value, 100, 160);
+        Assert.Null(tub.Standing().Colony.Marked);
+    }
+
+    [Fact]
+    public void A_mark_counts_for_a_week_and_no_longer()
+    {
+        Assert.Null(Refused(Tub().With(6, new Marked(25)), new Recaught(30, 7)));
+        Assert.Equal("act.kind", Refused(Tub().With(9, new Marked(25)), new Recaught(30, 7)));
+        Assert.Equal("act.kind", Refused(Tub(), new Recaught(30, 7)));
+        Assert.Equal("act.markedAmong", Refused(Tub().With(2, new Marked(25)), new Recaught(30, 26)));
+        Assert.Equal("act.markedAmong", Refused(Tub().With(2, new Marked(25)), new Recaught(30, 31)));
+        Assert.Equal("act.count", Refused(Tub(), new Marked(0)));
+        Assert.Equal("act.kind", Refused(new Diary(), new Marked(20)));
+        Assert.Equal("act.each", Refused(Tub(), new Scooped([4])));
+        Assert.Equal("act.each", Refused(Tub(), new Scooped([4, -1])));
+        Assert.Equal("act.signs", Refused(Tub(), new TubLooked([TubSign.Sour, TubSign.Sour])));
+    }
+
+    /// <summary>60 and 120 counted 70 days apart double: ln 2 ÷ 70 a day, by definition.</summary>
+    [Fact]
+    public void Growth_is_read_off_repeated_counts()
+    {
+        var trend = TubTrend.Of(Tub().With(70, new Counted(60)).With(0, new Counted(120)).Judge().Subject)!.Value;
+        Assert.Equal(Math.Log(2) / 70, trend.PerDay, 1e-9);
+        Assert.InRange(trend.Low, 0, trend.PerDay);
+        Assert.False(trend.IsIndex);
+        Assert.Null(TubTrend.Of(Tub().With(70, new Counted(60)).Judge().Subject));
+        // A guess by eye says much less.
+        var rough = TubTrend
+            .Of(
+                Tub()
+                    .With(70, new Counted(60, Method: CountMethod.ByEye))
+                    .With(0, new Counted(120, Method: CountMethod.ByEye))
+                    .Judge()
+                    .Subject
+            )!
+            .Value;
+        Assert.True(rough.Low < trend.Low);
+    }
+
+    [Fact]
+    public void Equal_scoops_tell_growth_and_not_how_many()
+    {
+        var tub = Tub().With(40, new Scooped([10, 14, 12])).With(2, new Scooped([22, 30, 26]));
+        var trend = TubTrend.Of(tub.Judge().Subject)!.Value;
+        Assert.True(trend.IsIndex);
+        Assert.InRange(trend.PerDay, 0.015, 0.025);
+        // 12 ± t(0.975, 2) · 2 ÷ √3 = 12 ± 4.303 · 1.1547: Student (1908), table value from memory.
+        Assert.Equal((12 - 4.968, 12 + 4.968), (trend.Counts[0].Low, trend.Counts[0].High), new Near(0.01));
+        Assert.Null(TubHarvest.Of(tub.Judge().Subject));
+    }
+
+    private sealed class Near(double by) : IEqualityComparer<(double, double)>
+    {
+        public bool Equals((double, double) a, (double, double) b) =>
+            Math.Abs(a.Item1 - b.Item1) < by && Math.Abs(a.Item2 - b.Item2) < by;
+
+        public int GetHashCode((double, double) x) => 0;
+    }
+
+    private static Diary Housed(Diary tub) =>
+        tub.With(
+            200,
+            new Housed(
+                new Enclosure("tub", 300, 200, 150, 60, Ventilation.FewHoles, DampSide.Left, HeatSource.Room, null),
+                true
+            )
+        );
+
+    /// <summary>9 L hold 540 by the rule; 0.012 · 540 ÷ 4 = 1.62 a day at most, half of that 0.81, 5.67 a week.</summary>
+    [Fact]
+    public void Half_of_the_largest_lasting_harvest_is_advised()
+    {
+        var tub = Housed(Tub()).With(3, new Counted(200)).Judge().Subject;
+        var harvest = TubHarvest.Of(tub)!.Value;
+        Assert.Equal(5, harvest.PerWeek);
+        Assert.True(harvest.Insure);
+        Assert.InRange(harvest.Starter, 10, 20);
+    }
+
+    [Fact]
+    public void Nothing_is_taken_from_a_small_shrinking_or_ailing_tub()
+    {
+        Assert.Equal(0, TubHarvest.Of(Housed(Tub()).With(3, new Counted(40)).Judge().Subject)!.Value.PerWeek);
+        var shrinking = Housed(Tub()).With(60, new Counted(300)).With(3, new Counted(150));
+        Assert.Equal(0, TubHarvest.Of(shrinking.Judge().Subject)!.Value.PerWeek);
+        var ailing = Housed(Tub()).With(9, new Counted(200)).With(3, new TubLooked([TubSign.DeadInMolt]));
+        Assert.Equal(0, TubHarvest.Of(ailing.Judge().Subject)!.Value.PerWeek);
+        Assert.False(TubHarvest.Of(ailing.Judge().Subject)!.Value.Insure);
+    }
+
+    [Fact]
+    public void Trouble_is_traced_to_calcium_and_the_damp_end_first()
+    {
+        var tub = Tub().With(30, new CalciumLooked([], ["cuttlebone"])).With(2, new TubLooked([TubSign.DeadInMolt]));
+        var trouble = TubTrouble.Of(tub.Judge().Subject)!.Value;
+        Assert.StartsWith("Calcium: 1 source", trouble.LookAt[0], StringComparison.Ordinal);
+        Assert.StartsWith("The damp end", trouble.LookAt[1], StringComparison.Ordinal);
+        Assert.Null(TubTrouble.Of(Tub().With(2, new TubLooked([TubSign.ManyYoung])).Judge().Subject));
+        // Looked at again, and all well: it is over.
+        Assert.Null(TubTrouble.Of(tub.With(1, new TubLooked([])).Judge().Subject));
+        var barren = Tub().With(120, new TubLooked([TubSign.FewYoung])).With(1, new TubLooked([TubSign.Pouches]));
+        Assert.Contains("No young", TubTrouble.Of(barren.Judge().Subject)!.Summary, StringComparison.Ordinal);
+    }
+}
