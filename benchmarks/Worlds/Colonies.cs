@@ -51,7 +51,7 @@ public sealed class MadeQueen
 public sealed class MadeColony
 {
     private const int Days = 260;
-    private const double Queen = 2.3;
+    private const double Queen = 1.2;
     private const double QueenSpread = 0.5;
     private const double PerWorker = 0.035;
     private const double LivesToWork = 0.875;

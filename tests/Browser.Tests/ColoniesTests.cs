@@ -39,4 +39,70 @@ public sealed class ColoniesTests() : BrowserRoom(demo: true)
         Keeper.SeeText("main", "put in powder, in a heap");
         Assert.Empty(Keeper.Complaints());
     }
+
+    /// <summary>Peek by peek to the first workers, then into a nest: what is seen moves what is said.</summary>
+    [Fact]
+    public void A_queen_is_followed_by_peeks_until_her_colony_moves()
+    {
+        const string Ants = "section[aria-labelledby=ants]";
+        Keeper.Open("/colonies");
+        Keeper.See($"{Ants} svg[aria-label*='Founding: eggs seen']");
+        Keeper.PressNamed("Peeked… Anchor");
+        Keeper.Press("Eggs", "[role=dialog]");
+        Keeper.Press("Larvae", "[role=dialog]");
+        Keeper.Press("Full", "[role=dialog]");
+        Keeper.Press("Log it", "[role=dialog]");
+        Keeper.SeeText(Ants, "last seen: eggs, larvae");
+        Keeper.See($"{Ants} svg[aria-label*='larvae seen']");
+        Keeper.PressNamed("Peeked… Anchor");
+        Keeper.Press("Pupae", "[role=dialog]");
+        Keeper.Press("Workers", "[role=dialog]");
+        Keeper.Type("Workers, if counted", "22");
+        Keeper.Press("Log it", "[role=dialog]");
+        Keeper.SeeText(Ants, "a colony, 22 workers");
+        Keeper.SeeText(Ants, "22 workers: crowded in a tube");
+        Keeper.PressNamed("Into another nest… Anchor");
+        Keeper.Press("Log it", "[role=dialog]");
+        Keeper.SeeText(Ants, "no scout yet");
+        Keeper.PressNamed("Into another nest… Anchor");
+        Keeper.Press("All over, queen too", "[role=dialog]");
+        Keeper.Press("Log it", "[role=dialog]");
+        Keeper.SeeText(Ants, "In a nest; 22 workers");
+        Assert.Empty(Keeper.Complaints());
+    }
+
+    /// <summary>A tub counted by marked ones, in trouble and well again, all with a finger.</summary>
+    [Fact]
+    public void A_tub_is_counted_by_marked_ones_and_its_trouble_is_traced()
+    {
+        const string Tubs = "section[aria-labelledby=tubs]";
+        Keeper.Phone();
+        Keeper.Open("/colonies");
+        Keeper.SeeText(Tubs, "40 marked");
+        Keeper.PressNamed("Caught again…: Powder box");
+        Keeper.Type("Caught now", "60");
+        Keeper.Type("Marked among them", "61");
+        Keeper.Tap("Log it", "[role=dialog]");
+        Keeper.SeeText("[role=dialog]", "Must be 0 to 60");
+        Keeper.Type("Marked among them", "9");
+        Keeper.Tap("Log it", "[role=dialog]");
+        // Chapman: 41 · 61 ÷ 10 − 1, reckoned by hand.
+        Keeper.SeeText(Tubs, "249 (");
+        Keeper.PressNamed("Young or trouble…: Powder box");
+        Keeper.Tap("Dead in the molt", "[role=dialog]");
+        Keeper.Tap("Log it", "[role=dialog]");
+        Keeper.SeeText($"{Tubs} li:nth-child(2)", "Take none: see to the tub first");
+        Keeper.PressNamed("Young or trouble…: Powder box");
+        Keeper.Tap("Many young", "[role=dialog]");
+        Keeper.Tap("Log it", "[role=dialog]");
+        Keeper.SeeNoText($"{Tubs} li:nth-child(2)", "Take none: see to the tub first");
+        Keeper.PressNamed("Scoops…: Powder box");
+        Keeper.Type("Animals in each", "12 nine");
+        Keeper.Tap("Log it", "[role=dialog]");
+        Keeper.SeeText("[role=dialog]", "Write whole numbers");
+        Keeper.Type("Animals in each", "12 9 15");
+        Keeper.Tap("Log it", "[role=dialog]");
+        Keeper.SeeNoText("body", "Write whole numbers");
+        Assert.Empty(Keeper.Complaints());
+    }
 }

@@ -75,4 +75,36 @@ public sealed class LarvaeTests() : BrowserRoom(demo: true)
         Keeper.SeeText("section[aria-labelledby=leaf]", "On nettle");
         Assert.Empty(Keeper.Complaints());
     }
+
+    /// <summary>How they are kept, sick ones, and the nights out of the cold, from the plan to the round.</summary>
+    [Fact]
+    public void Boxes_are_written_down_and_planned_nights_are_asked_for_on_the_round()
+    {
+        const string Leaf = "section[aria-labelledby=leaf]";
+        const string Winters = "section[aria-labelledby=winters]";
+        Keeper.Open("/nursery");
+        Keeper.SeeText("section[aria-labelledby=sick]", "Fennel box");
+        Keeper.SeeText(Leaf, "Is the neck plugged?");
+        Keeper.PressNamed("How they are kept… Fennel box");
+        Keeper.Press("Vented lid", "[role=dialog]");
+        Keeper.Type("Litres, if known", "0.5");
+        Keeper.Press("Log it", "[role=dialog]");
+        Keeper.SeeText(Leaf, "Now a box with a vented lid, 0.5 L");
+        Keeper.SeeText(Leaf, "0.5 L is small");
+        Keeper.SeeNoText(Leaf, "Is the neck plugged?");
+        Keeper.PressNamed("Some do not thrive… Thole");
+        Keeper.Press("Only coloured otherwise", "[role=dialog]");
+        Keeper.SeeText("[role=dialog]", "Perhaps its mother’s line");
+        Keeper.Press("Log it", "[role=dialog]");
+        Keeper.SeeNoText("section[aria-labelledby=sick]", "Thole");
+        Keeper.SeeText("section[aria-labelledby=years]", "Papilio machaon");
+
+        Keeper.PressNamed("Put these nights on the round: Saturnia pyri");
+        Keeper.SeeText(Winters, "These nights are on the round");
+        Keeper.Open("/almanac");
+        Keeper.SeeText("main", "out of the cold");
+        Keeper.Open("/");
+        Keeper.SeeText("main", "Take it out of the cold");
+        Assert.Empty(Keeper.Complaints());
+    }
 }

@@ -3010,6 +3010,8 @@ export interface components {
              * @description Night about which it goes into the cold; none while it is there.
              */
             goesIn: null | string;
+            /** @description Whether that night is over and it is still warm. */
+            isDue: boolean;
             /**
              * Format: date
              * @description First night on which it comes out.
@@ -3067,6 +3069,11 @@ export interface components {
             mated: string;
             /** @description What was seen at the last peek, in words; empty where nobody peeked. */
             seen: string;
+            /**
+             * Format: date
+             * @description Night of that peek.
+             */
+            seenOn: null | string;
             winter: null | components["schemas"]["AnswerOfAntWinter"];
             nest: null | components["schemas"]["AnswerOfNestPlan"];
             growth: null | components["schemas"]["AnswerOfColonyGrowth"];

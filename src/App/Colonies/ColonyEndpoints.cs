@@ -57,6 +57,7 @@ public sealed record TubView(
 /// <param name="Chain">Her founding, stage by stage; none of others.</param>
 /// <param name="Mated">What her catch tells of her mating; empty where it tells nothing.</param>
 /// <param name="Seen">What was seen at the last peek, in words; empty where nobody peeked.</param>
+/// <param name="SeenOn">Night of that peek.</param>
 /// <param name="Winter">The winter rest.</param>
 /// <param name="Nest">The move into a nest; none of a queen alone.</param>
 /// <param name="Growth">How the colony grows; none before workers were counted.</param>
@@ -77,6 +78,7 @@ public sealed record AntsView(
     Answer<FoundingChain>? Chain,
     string Mated,
     string Seen,
+    DateOnly? SeenOn,
     Answer<AntWinter>? Winter,
     Answer<NestPlan>? Nest,
     Answer<ColonyGrowth>? Growth
@@ -186,6 +188,7 @@ public static class ColonyEndpoints
                     ? "no brood"
                     : string.Join(", ", peek.Seen.Select(PeekedEntry.Word))
                 : "",
+            s.Standing.Colony.Peeks is [.., var latest] ? s.Night(latest.At) : null,
             AntWinter.Of(s),
             NestPlan.Of(s),
             ColonyGrowth.Of(s)

@@ -154,7 +154,8 @@ internal sealed partial class SimulatedRacks
                 }
             }
 
-            foreach (var (nights, seen) in PeeksAt(name))
+            // Workers are seen after they came, eggs before.
+            foreach (var (nights, seen) in PeeksAt(name).Where(p => ago <= 1 || p.NightsAgo < ago - 1))
             {
                 life.At(nights, seen);
             }

@@ -13,6 +13,7 @@ namespace Husbandry.Colonies;
 /// <param name="MeansC">Mean of each day since, °C; none where nothing was read.</param>
 /// <param name="MostC">A day counts when its mean is no warmer, °C.</param>
 /// <param name="GoesIn">Night about which it goes into the cold; none while it is there.</param>
+/// <param name="IsDue">Whether that night is over and it is still warm.</param>
 /// <param name="OutFrom">First night on which it comes out.</param>
 /// <param name="OutTo">Last night.</param>
 public sealed record AntWinter(
@@ -23,6 +24,7 @@ public sealed record AntWinter(
     IReadOnlyList<double?> MeansC,
     double MostC,
     DateOnly? GoesIn,
+    bool IsDue,
     DateOnly OutFrom,
     DateOnly OutTo
 )
@@ -48,7 +50,17 @@ public sealed record AntWinter(
             read = [.. read.Select(_ => (double?)null)];
         }
 
-        var inOn = cold ? subject.Night(chill!.From) : NextOn(rules.FromDay.Value, room);
+        var next = NextOn(rules.FromDay.Value, room);
+        var season = next.AddDays(-FlightSeason.Year);
+        // It may still go in for as long as a whole winter fits before the next spring.
+        var due =
+            !cold
+            && room.Tonight.DayNumber - season.DayNumber <= weeks.Low * Week
+            && !(chill is { To: { } warm } && subject.Night(warm) >= season);
+        var inOn =
+            cold ? subject.Night(chill!.From)
+            : due ? season
+            : next;
         var winter = new AntWinter(
             cold,
             cold ? inOn : null,
@@ -57,8 +69,9 @@ public sealed record AntWinter(
             read,
             most,
             cold ? null : inOn,
-            inOn.AddDays((int)(weeks.Low * Week)),
-            inOn.AddDays((int)(weeks.High * Week))
+            due,
+            (due ? room.Tonight : inOn).AddDays((int)(weeks.Low * Week)),
+            (due ? room.Tonight : inOn).AddDays((int)(weeks.High * Week))
         );
         return new Answer<AntWinter>(winter, Says(winter, rules, room), Why(rules, room));
     }
@@ -69,7 +82,9 @@ public sealed record AntWinter(
     private static string Says(AntWinter w, AntWinterRules rules, Room room)
     {
         var warmth = $"{Wording.Plain(rules.Celsius.Value.Low)}–{Wording.Plain(rules.Celsius.Value.High)} °C";
-        return !w.IsCold
+        return w.IsDue
+                ? $"Its winter is due since about {room.Wording.Date(w.GoesIn!.Value)}: once larvae stop growing, {Wording.Plain(rules.Weeks.Value.Low)}–{Wording.Plain(rules.Weeks.Value.High)} weeks at {warmth}."
+            : !w.IsCold
                 ? $"Winter from about {room.Wording.Date(w.GoesIn!.Value)}, when larvae stop: {Wording.Plain(rules.Weeks.Value.Low)}–{Wording.Plain(rules.Weeks.Value.High)} weeks at {warmth}, out {room.Wording.Dates(w.OutFrom, w.OutTo)}."
             : w.Done.UnreadDays > w.Done.DoneDays
                 ? $"In its winter since {room.Wording.Date(w.Since!.Value)}, out {room.Wording.Dates(w.OutFrom, w.OutTo)} by the calendar; read the place at {warmth} to be sure."
@@ -108,7 +123,7 @@ public sealed record AntWinter(
 /// <param name="Why">The rule.</param>
 public sealed record FlightSeason(string Species, DateOnly From, DateOnly To, int? DaysLeft, Reason Why)
 {
-    private const int Year = 365;
+    internal const int Year = 365;
 
     /// <summary>The flights of every species whose season is known, those that go on first.</summary>
     public static IReadOnlyList<FlightSeason> Of(Room room)

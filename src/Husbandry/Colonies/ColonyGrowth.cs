@@ -180,7 +180,7 @@ public sealed record ColonyGrowth(
     private static string Says(ColonyGrowth g, Subject subject)
     {
         var month = g.Ahead[Math.Min(g.Ahead.Count - 1, 8)];
-        return $"{g.Counts[^1].Workers} workers counted {subject.Room.Wording.Date(g.Counts[^1].Night)}; by {subject.Room.Wording.Date(month.Night)} about {Wording.Plain(Math.Round(month.P50))}, 8 times in 10 between {Wording.Plain(Math.Round(month.P10))} and {Wording.Plain(Math.Round(month.P90))}.";
+        return $"{g.Counts[^1].Workers} workers counted {subject.Room.Wording.Date(g.Counts[^1].Night)}; kept as warm as now, by {subject.Room.Wording.Date(month.Night)} about {Wording.Plain(Math.Round(month.P50))}, 8 times in 10 between {Wording.Plain(Math.Round(month.P10))} and {Wording.Plain(Math.Round(month.P90))}.";
     }
 
     private static List<Reason> Why(ColonyLife life, RoomColonyRules rules) =>

@@ -87,8 +87,9 @@ public sealed record YearAhead(
         var spans = new List<YearSpan>();
         var (from, isNow) = (tonight, true);
         var wintered = s.Standing.Vigils.Chill is { To: not null };
-        while (from < end && To(s, part, stage, from, isNow, over, wintered) is { } to)
+        while (from < end)
         {
+            var to = To(s, part, stage, from, isNow, over, wintered);
             var last = to <= from ? from.AddDays(1) : to;
             spans.Add(new YearSpan(part, from, last > end ? end : last, isNow));
             var before = part;
@@ -115,7 +116,7 @@ public sealed record YearAhead(
     /// <summary>Whether its kind rests a winter as a pupa without fail, or this one lies in the cold.</summary>
     private static bool Rests(Subject s) => s.Profile.Diapause?.Value is { } rest && (!rest.Facultative || s.IsChilled);
 
-    private static DateOnly? To(
+    private static DateOnly To(
         Subject s,
         YearPart part,
         Stage stage,
@@ -125,20 +126,30 @@ public sealed record YearAhead(
         bool wintered
     )
     {
-        DateOnly? After(Rule<WaitPrior>? wait) => wait is null ? null : from.AddDays((int)Math.Round(wait.Value.P50));
+        DateOnly After(VigilKind vigil) =>
+            from.AddDays(
+                (int)
+                    Math.Round(
+                        (
+                            s.Profile.Waits?.GetValueOrDefault(vigil)
+                            ?? s.Group.Vigils.Waits.GetValueOrDefault(vigil)
+                            ?? s.Room.Rules.Room.Lessons.UnknownWait
+                        )
+                            .Value
+                            .P50
+                    )
+            );
         var profile = s.Profile;
         var life = s.AdultLife.Value;
         return part switch
         {
-            YearPart.Eggs => isNow && over is not null
-                ? over
-                : After(profile.Waits?.GetValueOrDefault(VigilKind.Hatching)),
+            YearPart.Eggs => isNow && over is { } hatched ? hatched : After(VigilKind.Hatching),
             YearPart.Larvae => isNow && LeafNeed.Of(s, stage, null) is { } leaf
                 ? leaf.Value.Pupates
                 : from.AddDays((int)Math.Round(LeafNeed.InstarDays(profile).Sum())),
             YearPart.Pupae => Rests(s) && !wintered ? ColdFrom(s, from)
-            : isNow && over is not null ? over
-            : After(profile.Waits?.GetValueOrDefault(VigilKind.Emergence)),
+            : isNow && over is { } emerged ? emerged
+            : After(VigilKind.Emergence),
             YearPart.Winter => isNow && s.Standing.Vigils.WarmUpOn is { } planned ? planned
             : isNow && WinterWeeks.Of(s) is { } winter ? from.AddDays(winter.Days.MissingDays)
             : from.AddDays(

@@ -31,7 +31,8 @@ public sealed class SickSeenEntry() : EntryDefinition<SickSeen>("sickSeen")
     public static bool Concerns(Subject subject, Stage stage)
     {
         ArgumentNullException.ThrowIfNull(subject);
-        return (subject.IsBrood || subject.Group.Feeding.Diet == Diet.Leaves)
+        return subject.Group.Feeding.Diet != Diet.SugarAndProtein
+            && (subject.IsBrood || subject.Group.Feeding.Diet == Diet.Leaves)
             && stage is not (Stage.Egg or Stage.Pupa)
             && !subject.AllWaitFor(VigilKind.Hatching)
             && !subject.AllWaitFor(VigilKind.Emergence);

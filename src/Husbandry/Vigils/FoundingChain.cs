@@ -166,17 +166,27 @@ public sealed record FoundingChain(
 
     private static string Says(FoundingChain chain, Subject subject)
     {
-        var next = chain.Steps.FirstOrDefault(s => s.SeenOn is null) ?? chain.Steps[^1];
-        var word = next.Stage switch
-        {
-            BroodSeen.Eggs => "Eggs",
-            BroodSeen.Larvae => "Larvae",
-            BroodSeen.Pupae => "Pupae",
-            _ => "First workers",
-        };
+        var (words, tonight) = (subject.Room.Wording, subject.Room.Tonight);
+        var unseen = chain.Steps.Where(s => s.SeenOn is null).ToList();
+        var next = unseen.FirstOrDefault(s => s.Likely > tonight) ?? chain.Steps[^1];
+        var there = unseen.Where(s => s.Likely <= tonight && s != next).Select(s => Word(s.Stage)).ToList();
         return (chain.BeganAnew ? "She ate her brood and began anew, by what was seen. " : "")
-            + $"{word} about {subject.Room.Wording.Date(next.Likely)}, between {subject.Room.Wording.Between(next.From, next.To)}.";
+            + $"{Word(next.Stage).ToUpperFirst()} about {words.Date(next.Likely)}, between {words.Between(next.From, next.To)}"
+            + (subject.IsChilled ? ", if she is warm from tonight on." : ".")
+            + (
+                there.Count > 0 ? $" Likely there by now, though nobody has seen them: {string.Join(", ", there)}." : ""
+            );
     }
+
+    private static string Word(BroodSeen stage) =>
+        stage switch
+        {
+            BroodSeen.Eggs => "eggs",
+            BroodSeen.Larvae => "larvae",
+            BroodSeen.Pupae => "pupae",
+            BroodSeen.Workers => "first workers",
+            _ => throw new ArgumentOutOfRangeException(nameof(stage), stage, "No stage of a founding."),
+        };
 
     private static List<Reason> Why(Subject subject, ColonyLife life, FoundingPeeks peeks, RoomColonyRules rules)
     {

@@ -47,15 +47,22 @@ internal sealed record FoundingPeeks(DateTimeOffset Began, IReadOnlyList<(double
         );
     }
 
-    /// <summary>The furthest stage that was seen since; 0 for none.</summary>
-    public int Furthest => Looks.Count == 0 ? 0 : Looks.Max(l => l.Furthest);
-
-    /// <summary>Days by which a stage was seen, and up to which it was not.</summary>
-    public (double NotYet, double? Seen) Bounds(int stage)
-    {
-        var seen = Looks.Where(l => l.Furthest >= stage).Select(l => (double?)l.Days).FirstOrDefault();
-        return (Looks.Where(l => l.Furthest < stage).Select(l => l.Days).DefaultIfEmpty(0).Max(), seen);
-    }
+    /// <summary>Of each stage, days by which it was seen, and up to which it was not; without an end where it was not seen.</summary>
+    private readonly (double NotYet, double Seen)[] bounds =
+    [
+        .. Enumerable
+            .Range(1, Stages)
+            .Select(stage =>
+                (
+                    Looks.Where(l => l.Furthest < stage).Select(l => l.Days).DefaultIfEmpty(0).Max(),
+                    Looks
+                        .Where(l => l.Furthest >= stage)
+                        .Select(l => l.Days)
+                        .DefaultIfEmpty(double.PositiveInfinity)
+                        .First()
+                )
+            ),
+    ];
 
     /// <summary>
     /// Shares of the whole at which each stage begins, drawn evenly from the stage lengths of the species: rows end with 1.
@@ -88,12 +95,11 @@ internal sealed record FoundingPeeks(DateTimeOffset Began, IReadOnlyList<(double
     public double Likelihood(double wholeDays, double[] shares, double overlooked)
     {
         var likelihood = 1.0;
-        for (var stage = 1; stage <= Stages; stage++)
+        for (var k = 0; k < Stages; k++)
         {
-            var (notYet, seen) = Bounds(stage);
-            var begins = wholeDays * shares[stage - 1];
-            likelihood *= begins > notYet ? 1 : overlooked;
-            likelihood *= seen is null || begins <= seen ? 1 : Impossible;
+            var begins = wholeDays * shares[k];
+            likelihood *= begins > bounds[k].NotYet ? 1 : overlooked;
+            likelihood *= begins <= bounds[k].Seen ? 1 : Impossible;
         }
 
         return likelihood;

@@ -97,7 +97,7 @@ function Who({ ants: a, tonight }: { ants: AntsRow; tonight: string }) {
       {a.seen !== '' && (
         <small className="block text-13 text-muted">
           last seen: {a.seen}
-          {a.lookedOn !== null && `, ${shortDate(a.lookedOn, tonight)}`}
+          {a.seenOn !== null && `, ${shortDate(a.seenOn, tonight)}`}
         </small>
       )}
     </span>
@@ -170,7 +170,7 @@ function Ahead({ ants: a, tonight }: { ants: AntsRow; tonight: string }) {
         </>
       )}
       {winter !== null && a.winter !== null && (
-        <small className="block text-13 text-muted">
+        <small className={`block text-13 ${winter.isDue ? 'border-l-2 border-lampmark pl-2' : 'text-muted'}`}>
           {a.winter.summary}{' '}
           <WhyButton
             of={`the winter of ${a.name}`}

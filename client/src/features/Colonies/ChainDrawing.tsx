@@ -2,7 +2,7 @@ import { scaleLinear } from 'd3-scale';
 import type { Schemas } from '../../api/client';
 import { fromDays, shortDate, toDays } from '../../ui/dates';
 
-const [width, row, left, right] = [420, 20, 58, 412];
+const [width, row, left, right] = [300, 20, 52, 294];
 
 const words: Record<Schemas['BroodSeen'], string> = {
   eggs: 'eggs',
@@ -38,7 +38,7 @@ export function ChainDrawing({
       viewBox={`0 0 ${width} ${height}`}
       role="img"
       aria-label={`Founding: ${said}`}
-      className="mt-1 block w-full max-w-[420px]"
+      className="mt-1 block w-full max-w-[340px]"
     >
       <path d={`M${x(now)} 0V${height - 16}`} stroke="var(--lampmark)" strokeDasharray="3 3" />
       {steps.map((step, k) => {
@@ -71,7 +71,7 @@ export function ChainDrawing({
           </g>
         );
       })}
-      {x.ticks(4).map((day) => (
+      {x.ticks(3).map((day) => (
         <text
           key={day}
           x={x(day)}

@@ -3,7 +3,7 @@ import { area, line } from 'd3-shape';
 import type { Schemas } from '../../api/client';
 import { fromDays, shortDate, toDays } from '../../ui/dates';
 
-const [width, height, left, right, base] = [420, 110, 34, 412, 88];
+const [width, height, left, right, base] = [300, 110, 34, 294, 88];
 
 /** Workers counted, and how many there will be: the line for half of such colonies, the band for eight in ten. */
 export function GrowthDrawing({ growth, tonight }: { growth: Schemas['ColonyGrowth']; tonight: string }) {
@@ -29,7 +29,7 @@ export function GrowthDrawing({ growth, tonight }: { growth: Schemas['ColonyGrow
       viewBox={`0 0 ${width} ${height}`}
       role="img"
       aria-label={`Workers: ${growth.counts.map((c) => `${c.workers} on ${shortDate(c.night, tonight)}`).join(', ')}`}
-      className="mt-1 block w-full max-w-[420px]"
+      className="mt-1 block w-full max-w-[340px]"
     >
       {y.ticks(3).map((n) => (
         <g key={n}>
@@ -45,7 +45,7 @@ export function GrowthDrawing({ growth, tonight }: { growth: Schemas['ColonyGrow
       {counts.map((c) => (
         <circle key={c.night} cx={x(c.day)} cy={y(c.workers)} r={4} fill="var(--ink)" />
       ))}
-      {x.ticks(4).map((day) => (
+      {x.ticks(3).map((day) => (
         <text
           key={day}
           x={x(day)}

@@ -251,7 +251,7 @@ const scooped: EntryForm<'scooped'> = {
           ['scoop', 'Equal scoops of the floor'],
           ['bait', 'Equal times at a bait'],
         ]}
-        value={act.bait === true ? 'bait' : 'scoop'}
+        value={act.bait ? 'bait' : 'scoop'}
         onChange={(what) => change({ ...act, bait: what === 'bait' })}
       />
       <TextField

@@ -39,6 +39,14 @@ export function Years({ years, tonight }: { years: readonly Schemas['YearAhead']
       <p className="text-13 text-muted">
         From tonight: what is now by its own forecast (outlined), what follows as is usual of the kind.
       </p>
+      <p className="flex flex-wrap gap-x-4 text-13 text-muted" aria-hidden="true">
+        {Object.values(parts).map(({ word, fill, opacity }) => (
+          <span key={word} className="flex items-center gap-1.5">
+            <span className="inline-block size-3 rounded-xs" style={{ background: fill, opacity }} />
+            {word}
+          </span>
+        ))}
+      </p>
       <ul className="mt-1">
         {years.map((year) => (
           <li key={`${year.species}-${year.spans[0]?.part}`} className="border-t border-line py-2">
