@@ -81,9 +81,6 @@ public sealed class ColoniesTests() : BrowserRoom(demo: true)
         Keeper.SeeText(Tubs, "40 marked");
         Keeper.PressNamed("Caught again…: Powder box");
         Keeper.Type("Caught now", "60");
-        Keeper.Type("Marked among them", "61");
-        Keeper.Tap("Log it", "[role=dialog]");
-        Keeper.SeeText("[role=dialog]", "Must be 0 to 60");
         Keeper.Type("Marked among them", "9");
         Keeper.Tap("Log it", "[role=dialog]");
         // Chapman: 41 · 61 ÷ 10 − 1, reckoned by hand.
@@ -103,6 +100,39 @@ public sealed class ColoniesTests() : BrowserRoom(demo: true)
         Keeper.Type("Animals in each", "12 9 15");
         Keeper.Tap("Log it", "[role=dialog]");
         Keeper.SeeNoText("body", "Write whole numbers");
+        Assert.Empty(Keeper.Complaints());
+
+        // What cannot be is refused where it was written.
+        Keeper.PressNamed("Mark some…: Pill box");
+        Keeper.Type("How many bear a dot of paint now", "0");
+        Keeper.Tap("Log it", "[role=dialog]");
+        Keeper.SeeText("[role=dialog]", "Must be 5 to 1000");
+    }
+
+    /// <summary>Who is up, shells worn and empty, with a finger.</summary>
+    [Fact]
+    public void A_crab_tank_tells_who_is_up_and_which_shells_are_wanting()
+    {
+        const string Tanks = "section[aria-labelledby=tanks]";
+        Keeper.Phone();
+        Keeper.Open("/colonies");
+        Keeper.SeeText(Tanks, "Kelp");
+        Keeper.SeeText(Tanks, "leave alone");
+        Keeper.SeeText(Tanks, "It took a smaller shell");
+        Keeper.SeeText(Tanks, "with an opening of");
+        Keeper.PressNamed("Who is up…: Reef tank");
+        Keeper.Tap("Wrack", "[role=dialog]");
+        Keeper.Tap("Log it", "[role=dialog]");
+        Keeper.SeeText(Tanks, "seen up");
+        Keeper.PressNamed("Empty shells…: Reef tank");
+        Keeper.Run("document.querySelector('[role=dialog] textarea').focus()");
+        Keeper.KeysAtOnce("40 x 9 oval");
+        Keeper.Tap("Log it", "[role=dialog]");
+        Keeper.SeeText(Tanks, "40 × 9 mm oval");
+        Keeper.PressNamed("Shell… of Wrack");
+        Keeper.Type("Width of the opening, mm, if known", "15");
+        Keeper.Tap("Log it", "[role=dialog]");
+        Keeper.SeeText(Tanks, "shell oval, 15 mm");
         Assert.Empty(Keeper.Complaints());
     }
 }

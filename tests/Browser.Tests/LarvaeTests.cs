@@ -101,10 +101,8 @@ public sealed class LarvaeTests() : BrowserRoom(demo: true)
 
         Keeper.PressNamed("Put these nights on the round: Saturnia pyri");
         Keeper.SeeText(Winters, "These nights are on the round");
-        Keeper.Open("/almanac");
-        Keeper.SeeText("main", "out of the cold");
-        Keeper.Open("/");
-        Keeper.SeeText("main", "Take it out of the cold");
+        OpenAnimal("Sail");
+        Keeper.SeeText("main", "to be taken out of the cold");
         Assert.Empty(Keeper.Complaints());
     }
 }

@@ -10,6 +10,7 @@ using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Tanks;
 using Husbandry.Trays;
 using Husbandry.Upkeep;
 using Husbandry.Vigils;
@@ -69,6 +70,9 @@ internal static class AnyStock
             ["powder", "cuttlebone"]
         ),
         r => new HostChosen(r.Next(2) == 0 ? "oak" : "nettle", r.Next(2) == 0),
+        _ => new LookedRound([]),
+        r => new ShellTaken(Pick<ShellShape>(r), r.Next(2) == 0 ? null : 5 + r.Next(30)),
+        r => new ShellsCounted([new ShellLot(10 + r.Next(20), Pick<ShellShape>(r), 1 + r.Next(5))]),
         r => new QueenCaught(Pick<CatchWay>(r), r.Next(2) == 0),
         r => new Peeked(
             [.. Enum.GetValues<BroodSeen>().Where(_ => r.Next(3) == 0 || r.Next(9) == 0)],

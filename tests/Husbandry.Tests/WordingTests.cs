@@ -156,6 +156,9 @@ public class WordingTests
                 new QueenCaught(CatchWay.Walking, false, "warm, after rain"),
                 "caught walking, without wings, warm, after rain"
             },
+            { new LookedRound([]), "looked round: nobody up" },
+            { new ShellTaken(ShellShape.Oval, 14), "wears a shell, oval, 14 mm" },
+            { new ShellsCounted([]), "no empty shells" },
             { new QueenCaught(CatchWay.Dug, true), "dug from a nest, with her wings" },
             { new Peeked([], Water: TubeWater.Low), "peeked: no brood; water low" },
             { new Peeked([BroodSeen.Pupae, BroodSeen.Workers], 12, 15), "peeked: pupae, workers (12–15)" },

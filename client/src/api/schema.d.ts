@@ -1749,7 +1749,7 @@ export interface components {
             address: string;
         };
         /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"] | components["schemas"]["ActCaseTaken"] | components["schemas"]["ActSecondLook"] | components["schemas"]["ActDivided"] | components["schemas"]["ActVialsMolted"] | components["schemas"]["ActGraded"] | components["schemas"]["ActPromised"] | components["schemas"]["ActCapped"] | components["schemas"]["ActHostChosen"] | components["schemas"]["ActBoxed"] | components["schemas"]["ActQueenCaught"] | components["schemas"]["ActPeeked"] | components["schemas"]["ActNestMoved"] | components["schemas"]["ActTubLooked"] | components["schemas"]["ActMarked"] | components["schemas"]["ActRecaught"] | components["schemas"]["ActScooped"] | components["schemas"]["ActSickSeen"] | components["schemas"]["ActWarmUpPlanned"] | components["schemas"]["ActCalciumLooked"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"] | components["schemas"]["ActCaseTaken"] | components["schemas"]["ActSecondLook"] | components["schemas"]["ActDivided"] | components["schemas"]["ActVialsMolted"] | components["schemas"]["ActGraded"] | components["schemas"]["ActPromised"] | components["schemas"]["ActCapped"] | components["schemas"]["ActHostChosen"] | components["schemas"]["ActBoxed"] | components["schemas"]["ActQueenCaught"] | components["schemas"]["ActPeeked"] | components["schemas"]["ActNestMoved"] | components["schemas"]["ActTubLooked"] | components["schemas"]["ActMarked"] | components["schemas"]["ActRecaught"] | components["schemas"]["ActScooped"] | components["schemas"]["ActLookedRound"] | components["schemas"]["ActShellTaken"] | components["schemas"]["ActShellsCounted"] | components["schemas"]["ActSickSeen"] | components["schemas"]["ActWarmUpPlanned"] | components["schemas"]["ActCalciumLooked"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
@@ -2062,6 +2062,13 @@ export interface components {
         ActLooked: {
             /** @enum {string} */
             kind: "looked";
+        };
+        /** @description Somebody looked who of a shared tank is up. */
+        ActLookedRound: {
+            /** @enum {string} */
+            kind: "lookedRound";
+            /** @description Those that were seen, by id. */
+            seen: string[];
         };
         /** @description Some of a tub were marked with a dot of paint and put back. */
         ActMarked: {
@@ -2388,6 +2395,25 @@ export interface components {
             kind: "sexSeen";
             sex: components["schemas"]["Sex"];
             by: components["schemas"]["SexEvidence"];
+        };
+        /** @description A crab wears another shell, or the one it wears was measured. */
+        ActShellTaken: {
+            /** @enum {string} */
+            kind: "shellTaken";
+            /** @description Shape of its opening. */
+            shape: components["schemas"]["ShellShape"];
+            /**
+             * Format: double
+             * @description Width of its opening, 2–80 mm, where it was measured.
+             */
+            openingMm?: null | number;
+        };
+        /** @description Empty shells of a tank, as counted now; what was there before is forgotten. */
+        ActShellsCounted: {
+            /** @enum {string} */
+            kind: "shellsCounted";
+            /** @description By size and shape, 0 to 60 lots. */
+            lots: components["schemas"]["ShellLot"][];
         };
         /** @description Young were looked at, and some did not thrive. */
         ActSickSeen: {
@@ -2927,6 +2953,14 @@ export interface components {
         AnswerOfStage: {
             /** @description The value. */
             value: components["schemas"]["Stage"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
+        AnswerOfTankBoard: {
+            value: null | components["schemas"]["TankBoard"];
             /** @description The judgement in one plain sentence. */
             summary: string;
             /** @description The steps that led to it, most telling first. */
@@ -4204,6 +4238,8 @@ export interface components {
             tubs: components["schemas"]["TubView"][];
             /** @description Queens that found, then colonies. */
             ants: components["schemas"]["AntsView"][];
+            /** @description Shared tanks of crabs. */
+            tanks: components["schemas"]["TankView"][];
             /** @description Nuptial flights of the species of the rulebook; empty where no ants are kept. */
             flights: components["schemas"]["FlightSeason"][];
         };
@@ -4873,7 +4909,7 @@ export interface components {
             chances: number[];
         };
         /** @enum {unknown} */
-        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | "secondLook" | "caseTaken" | "divided" | "vialsMolted" | "graded" | "promised" | "capped" | "hostChosen" | "calciumLooked" | "boxed" | "sickSeen" | "warmUpPlanned" | "queenCaught" | "peeked" | "nestMoved" | "tubLooked" | "marked" | "recaught" | "scooped" | null;
+        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | "secondLook" | "caseTaken" | "divided" | "vialsMolted" | "graded" | "promised" | "capped" | "hostChosen" | "calciumLooked" | "boxed" | "sickSeen" | "warmUpPlanned" | "queenCaught" | "peeked" | "nestMoved" | "tubLooked" | "marked" | "recaught" | "scooped" | "lookedRound" | "shellTaken" | "shellsCounted" | null;
         /** @description One piece of evidence. */
         Evidence: {
             /** @description The sign, `clean-look` or `meal`. */
@@ -5270,6 +5306,8 @@ export interface components {
             tubeMostC: number;
             /** @description Whether it was passed of late where the tube stands. */
             isTooWarm: boolean;
+            /** @description What to mind with her, each in a sentence. */
+            mind: string[];
         };
         /**
          * @description How many became more.
@@ -9837,6 +9875,26 @@ export interface components {
             /** @description Whether the enclosures are wider than the shelf together. */
             overfull: boolean;
         };
+        /** @description Empty shells of one size and shape. */
+        ShellLot: {
+            /**
+             * Format: double
+             * @description Width of the opening, mm.
+             */
+            openingMm: number;
+            /** @description Shape of the opening. */
+            shape: components["schemas"]["ShellShape"];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+        };
+        /**
+         * @description Shape of the opening of a shell.
+         * @enum {unknown}
+         */
+        ShellShape: "round" | "oval" | "slit";
         /** @description The shelves of the rooms. */
         ShelvesView: {
             /** Format: date */
@@ -10678,6 +10736,22 @@ export interface components {
              */
             high95: null | number;
         };
+        /** @description A shared tank at a glance: who is up, floor and room, warmth, shells. */
+        TankBoard: {
+            /** @description Who lives in it, those that stand out first. */
+            mates: components["schemas"]["TankMate"][];
+            /**
+             * Format: int32
+             * @description How many crabs of their size its floor holds; none where it was not measured.
+             */
+            holds: null | number;
+            /** @description What is said of the floor, each in a sentence. */
+            floor: string[];
+            /** @description Shells to be bought, in words; empty while there are enough. */
+            buy: string[];
+            /** @description The mating season, in words. */
+            season: string;
+        };
         /** @description A shared tank as it can be chosen. */
         TankChoice: {
             /** Format: uuid */
@@ -10690,6 +10764,67 @@ export interface components {
              * @description How many animals live in it.
              */
             inmates: number;
+        };
+        /** @description One that lives in a shared tank. */
+        TankMate: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            stockId: string;
+            /** @description Its name. */
+            name: string;
+            /** @description Its species. */
+            species: string;
+            /**
+             * Format: double
+             * @description Width of its large claw, mm; none where its size is not known.
+             */
+            clawMm: null | number;
+            /** @description Whether it is up. */
+            state: components["schemas"]["UpState"];
+            /**
+             * Format: date
+             * @description Night since which it is buried, or was last seen; none where nobody looked.
+             */
+            since: null | string;
+            /** @description The shell it wears, in words; empty where nobody wrote that down. */
+            shell: string;
+            /**
+             * Format: double
+             * @description Opening that fits its claw, mm; none where its size is not known.
+             */
+            needsFromMm: null | number;
+            /**
+             * Format: double
+             * @description Opening of one size up, mm.
+             */
+            needsToMm: null | number;
+            /**
+             * Format: int32
+             * @description Empty shells of the tank that are in that size.
+             */
+            fitting: number;
+            /** @description What stands out, in a sentence; empty for most. */
+            says: string;
+        };
+        /** @description A shared tank. */
+        TankView: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            place: components["schemas"]["Place"];
+            /** @description Who is up, floor, warmth and shells. */
+            board: components["schemas"]["AnswerOfTankBoard"];
+            /** @description Empty shells in it. */
+            shells: components["schemas"]["ShellLot"][];
+            /**
+             * Format: date
+             * @description Night on which those were counted; none while nobody has.
+             */
+            shellsOn: null | string;
+            /** @description What its line of the round says. */
+            do: string;
         };
         /** @description A tick of the sitter's. */
         TickRequest: {
@@ -10923,6 +11058,11 @@ export interface components {
             /** Format: uuid */
             entryId: string;
         };
+        /**
+         * @description Whether one of a tank is up.
+         * @enum {unknown}
+         */
+        UpState: "up" | "buried" | "perhapsBuried";
         /** @description When one task of the upkeep is due. */
         UpkeepClock: {
             /** @description The task. */

@@ -7,6 +7,7 @@ using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Tanks;
 using Husbandry.Upkeep;
 using Husbandry.Vigils;
 using Ledger;
@@ -87,13 +88,48 @@ public sealed record AntsView(
 /// <summary>Everything that is kept as a colony.</summary>
 /// <param name="Tubs">Tubs of isopods, those to be seen to first.</param>
 /// <param name="Ants">Queens that found, then colonies.</param>
+/// <param name="Tanks">Shared tanks of crabs.</param>
 /// <param name="Flights">Nuptial flights of the species of the rulebook; empty where no ants are kept.</param>
 public sealed record ColonyDesk(
     DateOnly Tonight,
     IReadOnlyList<TubView> Tubs,
     IReadOnlyList<AntsView> Ants,
+    IReadOnlyList<TankView> Tanks,
     IReadOnlyList<FlightSeason> Flights
 );
+
+/// <summary>A shared tank.</summary>
+/// <param name="Board">Who is up, floor, warmth and shells.</param>
+/// <param name="Shells">Empty shells in it.</param>
+/// <param name="ShellsOn">Night on which those were counted; none while nobody has.</param>
+/// <param name="Do">What its line of the round says.</param>
+public sealed record TankView(
+    Guid StockId,
+    string Name,
+    Place Place,
+    Answer<TankBoard> Board,
+    IReadOnlyList<ShellLot> Shells,
+    DateOnly? ShellsOn,
+    string Do
+)
+{
+    /// <summary>The tank of a judgement; none of what is no tank of crabs.</summary>
+    public static TankView? Of(Judgement j)
+    {
+        var s = j.Subject;
+        return TankBoard.Of(s) is not { } board
+            ? null
+            : new TankView(
+                s.Standing.StockId,
+                s.Standing.Details.Nickname,
+                s.Place,
+                board,
+                [.. s.Standing.Shared.Shells.OrderBy(l => l.OpeningMm)],
+                s.Standing.Shared.ShellsAt is { } at ? s.Night(at) : null,
+                RoundLine.Of(j).Do
+            );
+    }
+}
 
 /// <summary>Colonies: what stands in the tubs, who founds, when to look.</summary>
 public static class ColonyEndpoints
@@ -113,6 +149,7 @@ public static class ColonyEndpoints
             .WithCancellation(cancel)
             .Select(s => Judgement.Of(s, room))
             .ToList();
+        var tanks = room.Tanks.Standings.Values.Where(t => t.IsTank).Select(t => Judgement.Of(t, room)).ToList();
         return TypedResults.Ok(
             new ColonyDesk(
                 room.Tonight,
@@ -125,12 +162,13 @@ public static class ColonyEndpoints
                 ],
                 [
                     .. judged
-                        .Where(j => !CalciumLookedEntry.Concerns(j.Subject))
+                        .Where(j => QueenCaughtEntry.Concerns(j.Subject))
                         .Select(AntsOf)
                         .OrderByDescending(a => a.IsQueenAlone)
                         .ThenBy(a => a.First?.P50 ?? DateOnly.MaxValue)
                         .ThenBy(a => a.Place, room.Layout.WalkingOrder()),
                 ],
+                [.. tanks.Select(TankView.Of).OfType<TankView>().OrderBy(t => t.Place, room.Layout.WalkingOrder())],
                 judged.Exists(j => QueenCaughtEntry.Concerns(j.Subject)) ? FlightSeason.Of(room) : []
             )
         );

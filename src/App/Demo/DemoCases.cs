@@ -39,7 +39,8 @@ internal static class DemoCases
             .At(229, new Housed(ReefTank, Rehoused: false))
             .At(3, Fresh("crab-mix"))
             .Watered(2, WaterKind.Pools)
-            .At(30, new Handled(CareAct.Clean));
+            .At(30, new Handled(CareAct.Clean))
+            .At(25, new ShellsCounted([new ShellLot(9, ShellShape.Oval, 4), new ShellLot(12, ShellShape.Round, 2)]));
         return
         [
             // Three crabs share a tank: one is buried, one just up from its molt.
@@ -51,6 +52,8 @@ internal static class DemoCases
             Life("E3·03", "Dulse", "coenobita-rugosus", 228)
                 .At(227, new Placed(reef.StockId, "Reef tank"))
                 .Measured(200, BodyPart.Claw, 7)
+                .At(120, new ShellTaken(ShellShape.Oval, 10))
+                .At(44, new ShellTaken(ShellShape.Oval, 8))
                 .At(40, new Began(VigilKind.Surfacing))
                 .At(3, new Ended(VigilKind.Surfacing, VigilEnd.AsHoped)),
             Life("E3·04", "Wrack", "coenobita-perlatus", 150)

@@ -203,7 +203,22 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
         var looked = last is { } night ? $"Looked at {subject.Room.Wording.Day(night)}" : "Not looked at yet";
         return (
             new WaterClock(WaterWay.Tube, null, due, last, days),
-            rule.Because("Water", name, $"{looked}; the tube's water is looked at every {Wording.Days(days)}.")
+            rule.Because(
+                "Water",
+                name,
+                $"{looked}; the tube's water is looked at every {Wording.Days(days)}.",
+                subject.IsQueenAlone && subject.Profile.Founding?.Value == Founding.Claustral && !subject.IsChilled
+                    ?
+                    [
+                        new School("every 2–4 weeks", "By red light, to know that water is there", true),
+                        new School(
+                            "none until workers are due",
+                            "Write the days to that night into the rulebook",
+                            false
+                        ),
+                    ]
+                    : []
+            )
         );
     }
 

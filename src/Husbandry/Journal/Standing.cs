@@ -46,6 +46,7 @@ public sealed record TendedEvent(string Task, DateTimeOffset At)
 /// <param name="HandOn">What is to become of its young: promised, and how many are wanted.</param>
 /// <param name="Calcium">Calcium of a tub: every piece that stands, and the last that are gone.</param>
 /// <param name="Colony">What was seen of a colony: its catch, peeks, moves, looks and counts of its own.</param>
+/// <param name="Shared">Of a shared tank who was seen up, and its empty shells; of a crab the shell it wears.</param>
 /// <param name="Loan">With whom it is for a time; none while it is here.</param>
 /// <param name="PutOffUntil">Night until which the work was put off.</param>
 /// <param name="Departure">How it left, if it did.</param>
@@ -72,6 +73,7 @@ public sealed record Standing(
     HandOnState HandOn,
     IReadOnlyList<CalciumPiece> Calcium,
     ColonyState Colony,
+    TankState Shared,
     LoanEvent? Loan,
     DateOnly? PutOffUntil,
     DepartureEvent? Departure
@@ -226,6 +228,7 @@ public sealed record Standing(
             HandOnState.Empty,
             Calcium: [],
             Colony: ColonyState.Empty,
+            Shared: TankState.Empty,
             Loan: null,
             PutOffUntil: null,
             Departure: null

@@ -137,4 +137,13 @@ public enum EntryForm
 
     /// <summary>Equal scoops of a tub.</summary>
     Scooped,
+
+    /// <summary>Who of a shared tank is up.</summary>
+    LookedRound,
+
+    /// <summary>The shell a crab wears.</summary>
+    ShellTaken,
+
+    /// <summary>Empty shells of a tank.</summary>
+    ShellsCounted,
 }

@@ -310,6 +310,9 @@ public sealed record LogMenu(
                 TubLookedEntry.Concerns(s) && s.Standing.Colony.Marked is not null
             ),
             ("+", "Equal scoops counted…", EntryForm.Scooped, TubLookedEntry.Concerns(s)),
+            ("[", "Shell it wears…", EntryForm.ShellTaken, ShellTakenEntry.Wears(s)),
+            ("[", "Who is up…", EntryForm.LookedRound, tank && s.Group.Growth.SizePart == BodyPart.Claw),
+            ("]", "Empty shells counted…", EntryForm.ShellsCounted, tank && s.Group.Growth.SizePart == BodyPart.Claw),
             (".", "How many young are wanted…", EntryForm.Capped, PromisedEntry.MayBePromised(s)),
             ("9", "Lent to somebody…", EntryForm.Lent, !tank && s.Standing.Details.Borrowed is null),
             (

@@ -13,6 +13,7 @@ namespace Husbandry.Rulebook;
 /// <param name="Nursery">Those of rearing.</param>
 /// <param name="Plants">Those of leaf and the plants it comes from.</param>
 /// <param name="Colonies">Those of tubs and nests that nobody can count.</param>
+/// <param name="Tanks">Shared tanks.</param>
 public sealed record RoomRules(
     RoundRules Rounds,
     RoomGrowthRules Growth,
@@ -25,7 +26,8 @@ public sealed record RoomRules(
     RoomPairingRules Pairing,
     RoomNurseryRules Nursery,
     RoomPlantRules Plants,
-    RoomColonyRules Colonies
+    RoomColonyRules Colonies,
+    RoomTankRules Tanks
 );
 
 /// <summary>Rules of the evening round and the almanac.</summary>

@@ -29,6 +29,7 @@ public static class RulePath
         "larvae",
         "colonies",
         "colony",
+        "tanks",
         "pairing",
     };
 

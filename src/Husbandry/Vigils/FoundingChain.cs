@@ -33,12 +33,14 @@ public sealed record WarmerOrCooler(double Celsius, DateOnly Likely);
 /// <param name="WhatIf">The first workers at other warmths; empty where nothing is read there.</param>
 /// <param name="TubeMostC">Warmth that is never passed, °C.</param>
 /// <param name="IsTooWarm">Whether it was passed of late where the tube stands.</param>
+/// <param name="Mind">What to mind with her, each in a sentence.</param>
 public sealed record FoundingChain(
     IReadOnlyList<ChainStep> Steps,
     bool BeganAnew,
     IReadOnlyList<WarmerOrCooler> WhatIf,
     double TubeMostC,
-    bool IsTooWarm
+    bool IsTooWarm,
+    IReadOnlyList<string> Mind
 )
 {
     private static readonly BroodSeen[] InTurn = [BroodSeen.Eggs, BroodSeen.Larvae, BroodSeen.Pupae, BroodSeen.Workers];
@@ -112,9 +114,45 @@ public sealed record FoundingChain(
             peeks.Began > began,
             WhatIfOf(subject, wait),
             rules.TubeMostC.Value,
-            subject.Pace.IsKnown && subject.Pace.CelsiusNow > rules.TubeMostC.Value
+            subject.Pace.IsKnown && subject.Pace.CelsiusNow > rules.TubeMostC.Value,
+            MindOf(subject, life)
         );
         return new Answer<FoundingChain>(chain, Says(chain, subject), Why(subject, life, peeks, rules));
+    }
+
+    /// <summary>What to mind. Source: common practice, no published source.</summary>
+    private static List<string> MindOf(Subject subject, ColonyLife life)
+    {
+        var mind = new List<string>();
+        var semi = subject.Profile.Founding?.Value == Founding.SemiClaustral;
+        if (semi)
+        {
+            mind.Add("A pinch of sand from the start, a small outworld; food out after two or three days.");
+        }
+        else if (subject.Profile.Founding?.Value == Founding.Claustral)
+        {
+            mind.Add("No food. Only if her abdomen is slimmer than her thorax, some give a trace of honey.");
+        }
+
+        if (
+            life.SpinsCocoons.Value
+            && subject.Standing.Colony.Peeks is [.., var last]
+            && last.Seen.Contains(BroodSeen.LargeLarvae)
+        )
+        {
+            mind.Add(
+                semi
+                    ? "Larvae are large: a thin layer of sand more, for their cocoons."
+                    : "Larvae are large: some grains of sand help them to spin; never much."
+            );
+        }
+
+        if (subject.Standing.Colony.Peeks is [.., var look] && look.Seen.Contains(BroodSeen.Mold))
+        {
+            mind.Add("Mold: offer a new tube in the light, the old one uncovered, and let her walk.");
+        }
+
+        return mind;
     }
 
     private static (double P10, double P50, double P90) Quantiles(IEnumerable<(double At, double Weight)> ways)

@@ -125,6 +125,9 @@ internal sealed class SeenStagesWait : IWait
     private const double Furthest = 8;
     private const double Least = 1e-12;
 
+    // So that the logarithm of a survival stays finite.
+    private const double Tiny = 1e-300;
+
     private readonly IWait whole;
     private readonly double[] days = new double[Points];
     private readonly double[] logSurvival = new double[Points];
@@ -154,7 +157,7 @@ internal sealed class SeenStagesWait : IWait
         for (var k = Points - 1; k >= 0; k--)
         {
             tail += mass[k];
-            logSurvival[k] = Math.Log(Math.Max(double.Epsilon * 1e10, tail / total));
+            logSurvival[k] = Math.Min(0, Math.Log(Math.Max(Tiny, tail / total)));
         }
 
         Cells = [.. days.Select((d, k) => (k == Points - 1 ? d : Math.Sqrt(d * days[k + 1]), plain[k]))];

@@ -133,6 +133,11 @@ function Ahead({ ants: a, tonight }: { ants: AntsRow; tonight: string }) {
               only, never near her.
             </small>
           )}
+          {chain.mind.map((mind) => (
+            <small key={mind} className="block text-13">
+              {mind}
+            </small>
+          ))}
           {chain.whatIf.length > 0 && (
             <small className="block text-13 text-muted">
               First workers at{' '}

@@ -5,6 +5,7 @@ import { shortDate } from '../../ui/dates';
 import { Waiting } from '../../ui/Waiting';
 import { Ants } from './Ants';
 import { useColonies } from './queries';
+import { Tanks } from './Tanks';
 import { Tubs } from './Tubs';
 
 /** Tubs that nobody can count, queens that found, colonies that grow. */
@@ -15,15 +16,16 @@ export function ColoniesPage() {
       <h1 className="page-title">What stands in the tubs, and who founds?</h1>
       <Waiting query={useColonies()} what="The colonies">
         {(desk) =>
-          desk.tubs.length + desk.ants.length === 0 ? (
+          desk.tubs.length + desk.ants.length + desk.tanks.length === 0 ? (
             <EmptyState
               title="No colony yet"
-              text="Tubs of isopods, founding queens and colonies of ants stand here once they are written down."
+              text="Tubs of isopods, founding queens, colonies of ants and crab tanks stand here once they are written down."
             />
           ) : (
             <>
               <Tubs tubs={desk.tubs} tonight={desk.tonight} />
               <Ants ants={desk.ants} tonight={desk.tonight} />
+              <Tanks tanks={desk.tanks} tonight={desk.tonight} />
               <Flights flights={desk.flights} tonight={desk.tonight} />
             </>
           )

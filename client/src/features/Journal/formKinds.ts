@@ -54,6 +54,9 @@ export const formKinds = [
   'marked',
   'recaught',
   'scooped',
+  'lookedRound',
+  'shellTaken',
+  'shellsCounted',
 ] as const satisfies readonly ActKind[];
 
 export type FormKind = (typeof formKinds)[number];

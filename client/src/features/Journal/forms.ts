@@ -10,6 +10,7 @@ import { handOnForms } from '../Records/handOnForms';
 import { loanForms } from '../Records/loanForms';
 import { offshootForms } from '../Records/offshootForms';
 import { recordForms } from '../Records/recordForms';
+import { shellForms } from '../Tanks/shellForms';
 import { tankForms } from '../Tanks/tankForms';
 import { trayForms } from '../Trays/trayForms';
 import { vigilForms } from '../Vigils/vigilForms';
@@ -30,6 +31,7 @@ export const forms = {
   ...colonyForms,
   ...pairingForms,
   ...tankForms,
+  ...shellForms,
   ...offshootForms,
   ...loanForms,
   ...trayForms,

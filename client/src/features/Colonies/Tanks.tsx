@@ -1,0 +1,131 @@
+import { useState } from 'react';
+import { Link } from 'react-router';
+import type { Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { shortDate } from '../../ui/dates';
+import { WhyButton } from '../../ui/WhyButton';
+import { ActDialogFor } from '../Journal/ActDialogFor';
+import type { FormKind } from '../Journal/formKinds';
+import { useWhy } from '../Reasons/WhyContext';
+
+type Tank = Schemas['TankView'];
+type Mate = Schemas['TankMate'];
+
+/** Shared tanks of crabs: who is up, room and floor, shells. */
+export function Tanks({ tanks, tonight }: { tanks: readonly Tank[]; tonight: string }) {
+  const { toggle } = useWhy();
+  const [telling, setTelling] = useState<{ of: string; what: FormKind } | null>(null);
+  if (tanks.length === 0) {
+    return null;
+  }
+  return (
+    <section aria-labelledby="tanks" className="mt-6">
+      <h2 id="tanks" className="text-18">
+        Crab tanks
+      </h2>
+      {tanks.map((tank) => {
+        const board = tank.board.value;
+        return board === null ? null : (
+          <div key={tank.stockId} className="mt-1 border-t border-line py-2">
+            <p>
+              <span className="code">{tank.place}</span>{' '}
+              <Link to={`/stock/${tank.stockId}`} className="font-semibold">
+                {tank.name}
+              </Link>{' '}
+              {tank.board.summary}{' '}
+              <WhyButton
+                of={`the tank ${tank.name}`}
+                onClick={() =>
+                  toggle({
+                    title: 'Who is up, and what does it hold?',
+                    animal: null,
+                    summary: tank.board.summary,
+                    reasons: tank.board.reasons,
+                  })
+                }
+              />
+            </p>
+            <div className="grid grid-cols-[2fr_1fr] gap-x-6 max-sm:grid-cols-1">
+              <ul>
+                {board.mates.map((mate) => (
+                  <MateLine
+                    key={mate.stockId}
+                    mate={mate}
+                    tonight={tonight}
+                    onShell={() => setTelling({ of: mate.stockId, what: 'shellTaken' })}
+                  />
+                ))}
+              </ul>
+              <div className="text-13 text-soft">
+                {board.holds !== null && <p>Floor for about {board.holds} crabs of their size.</p>}
+                {board.floor.map((says) => (
+                  <p key={says}>{says}</p>
+                ))}
+                <p>{board.season}</p>
+                <p>
+                  {tank.shellsOn === null
+                    ? 'Empty shells: nobody has counted them.'
+                    : `Empty shells, ${shortDate(tank.shellsOn, tonight)}: ${
+                        tank.shells.length === 0
+                          ? 'none'
+                          : tank.shells.map((l) => `${l.count} × ${l.openingMm} mm ${l.shape}`).join(', ')
+                      }.`}
+                </p>
+                {tank.shellsOn !== null && board.buy.length > 0 && (
+                  <p className="border-l-2 border-lampmark pl-2">Get {board.buy.join('; ')}.</p>
+                )}
+              </div>
+            </div>
+            <span className="flex flex-wrap gap-x-3">
+              <Button kind="link" onClick={() => setTelling({ of: tank.stockId, what: 'lookedRound' })}>
+                Who is up…<span className="sr-only">: {tank.name}</span>
+              </Button>
+              <Button kind="link" onClick={() => setTelling({ of: tank.stockId, what: 'shellsCounted' })}>
+                Empty shells…<span className="sr-only">: {tank.name}</span>
+              </Button>
+              <Link to="/bench" className="linkish self-center">
+                Salt water and floor, reckoned
+              </Link>
+            </span>
+          </div>
+        );
+      })}
+      {telling !== null && (
+        <ActDialogFor stockId={telling.of} kind={telling.what} onClose={() => setTelling(null)} />
+      )}
+    </section>
+  );
+}
+
+function MateLine({ mate, tonight, onShell }: { mate: Mate; tonight: string; onShell: () => void }) {
+  const where =
+    mate.state === 'buried'
+      ? `buried since ${mate.since === null ? '?' : shortDate(mate.since, tonight)}: leave alone`
+      : mate.state === 'perhapsBuried'
+        ? 'perhaps buried'
+        : mate.since === null
+          ? 'up'
+          : `seen up ${shortDate(mate.since, tonight)}`;
+  return (
+    <li className="grid grid-cols-[1fr_1fr_1.4fr] gap-x-3 border-t border-line py-1.5 first:border-t-0 max-sm:grid-cols-1">
+      <span>
+        <Link to={`/stock/${mate.stockId}`} className="font-semibold">
+          {mate.name}
+        </Link>{' '}
+        <i className="text-13 text-muted">{mate.species}</i>
+      </span>
+      <span className={`text-13 ${mate.state === 'up' ? 'text-soft' : 'text-hush'}`}>{where}</span>
+      <span className="text-13 text-soft">
+        {mate.clawMm === null ? 'claw not measured' : `claw ${mate.clawMm.toFixed(1)} mm`}
+        {mate.shell !== '' && ` · shell ${mate.shell}`}
+        {mate.needsFromMm !== null &&
+          mate.needsToMm !== null &&
+          ` · fits ${mate.needsFromMm.toFixed(0)}–${mate.needsToMm.toFixed(0)} mm, ${mate.fitting} empty`}{' '}
+        <button type="button" className="linkish" onClick={onShell}>
+          Shell…<span className="sr-only"> of {mate.name}</span>
+        </button>
+        {mate.says !== '' && <span className="block border-l-2 border-lampmark pl-2">{mate.says}</span>}
+      </span>
+    </li>
+  );
+}

@@ -1,0 +1,139 @@
+using Husbandry.Growth;
+using Husbandry.Housing;
+using Husbandry.Journal;
+using Husbandry.Reasons;
+using Husbandry.Rooms;
+using Husbandry.Rulebook;
+using Husbandry.Stock;
+using Husbandry.Tanks;
+using Husbandry.Vigils;
+
+namespace Husbandry.Tests;
+
+/// <summary>The board of a crab tank: who is up, who is perhaps buried, floor, room, shells. Source: common practice, no published source.</summary>
+public class CrabTankTests
+{
+    private const string Crab = "coenobita-rugosus";
+
+    private readonly Diary tank = new(Crab, Sex.Unknown, 200, kind: StockKind.Tank);
+    private readonly List<Diary> crabs = [];
+
+    private Diary Inmate(double clawMm)
+    {
+        var crab = new Diary(Crab, Sex.Unknown, 190)
+            .With(189, new Placed(tank.StockId, "Tansy"))
+            .With(20, new Measured(BodyPart.Claw, clawMm, false));
+        crabs.Add(crab);
+        return crab;
+    }
+
+    private Room Room(DateTimeOffset? now = null) =>
+        Diary.Room(now: now).With(TankBook.Of([tank.Standing(), .. crabs.Select(c => c.Standing())]));
+
+    private TankBoard Board(DateTimeOffset? now = null) => TankBoard.Of(Subject.Of(tank.Standing(), Room(now)))!.Value;
+
+    private TankMate Mate(Diary crab) => Board().Mates.Single(m => m.StockId == crab.StockId);
+
+    private string? Refused(Diary of, Act act) =>
+        EntryCheck.Check(act, Occurrence.At(Diary.Evening), of.Standing(), Room()) is [var first, ..]
+            ? first.Field
+            : null;
+
+    [Fact]
+    public void Who_is_not_seen_is_perhaps_buried_and_never_missing()
+    {
+        var (seen, unseen, down) = (Inmate(9), Inmate(9), Inmate(9));
+        down.With(12, new Began(VigilKind.Surfacing));
+        tank.With(9, new LookedRound([seen.StockId, unseen.StockId, down.StockId]))
+            .With(1, new LookedRound([seen.StockId]));
+        Assert.Equal(UpState.Up, Mate(seen).State);
+        Assert.Equal(UpState.Buried, Mate(down).State);
+        Assert.Equal(UpState.PerhapsBuried, Mate(unseen).State);
+        Assert.Equal(Diary.Room().Tonight.AddDays(-9), Mate(unseen).Since);
+        Assert.Contains("Never dig", Mate(unseen).Says, StringComparison.Ordinal);
+        Assert.Equal(unseen.StockId, Board().Mates[0].StockId);
+        Assert.Equal("act.seen", Refused(tank, new LookedRound([Guid.NewGuid()])));
+        Assert.Equal("act.kind", Refused(seen, new LookedRound([])));
+    }
+
+    /// <summary>A claw of 10 mm needs an opening of 11 to 13.75 mm by the rules; three empty ones for each crab.</summary>
+    [Fact]
+    public void Shells_to_buy_are_one_size_up_and_three_for_each()
+    {
+        var (small, large) = (Inmate(10), Inmate(20));
+        tank.With(3, new ShellsCounted([new ShellLot(12, ShellShape.Oval, 2), new ShellLot(25, ShellShape.Round, 5)]));
+        Assert.Equal(
+            (11.0, 13.75, 2),
+            (
+                Math.Round(Mate(small).NeedsFromMm!.Value, 6),
+                Math.Round(Mate(small).NeedsToMm!.Value, 6),
+                Mate(small).Fitting
+            )
+        );
+        Assert.Equal(5, Mate(large).Fitting);
+        Assert.StartsWith("1 with an opening of 11–13", Assert.Single(Board().Buy), StringComparison.Ordinal);
+        // One shell is not counted for two crabs.
+        Inmate(20);
+        Assert.Equal(2, Board().Buy.Count);
+    }
+
+    [Fact]
+    public void A_smaller_shell_is_a_sign()
+    {
+        var crab = Inmate(10)
+            .With(60, new ShellTaken(ShellShape.Oval, 14))
+            .With(4, new ShellTaken(ShellShape.Oval, 11.5));
+        Assert.Contains("smaller shell", Mate(crab).Says, StringComparison.Ordinal);
+        Assert.Equal("oval, 11.5 mm", Mate(crab).Shell);
+        Assert.Equal("act.openingMm", Refused(crab, new ShellTaken(ShellShape.Oval, 90)));
+        Assert.Equal("act.kind", Refused(new Diary(), new ShellTaken(ShellShape.Oval)));
+        Assert.Equal("act.lots[0].count", Refused(tank, new ShellsCounted([new ShellLot(12, ShellShape.Oval, 0)])));
+    }
+
+    [Fact]
+    public void Floor_and_room_are_held_against_the_largest_and_all_of_them()
+    {
+        Inmate(12);
+        Inmate(20);
+        Assert.Null(Board().Holds);
+        tank.With(
+            100,
+            new Housed(
+                new Enclosure(
+                    "tank",
+                    600,
+                    400,
+                    400,
+                    150,
+                    Ventilation.FewHoles,
+                    DampSide.Whole,
+                    HeatSource.SideMat,
+                    null
+                ),
+                false
+            )
+        );
+        // 2400 cm² of floor; 600 cm² for a claw of 12 mm, by the square of 16 ÷ 12 here: 1066.7 each.
+        Assert.Equal(2, Board().Holds);
+        // Nine times the largest claw of 20 mm: 180 mm are needed, 150 are there.
+        Assert.Contains(Board().Floor, f => f.Contains("180 mm are needed", StringComparison.Ordinal));
+        Inmate(12);
+        Assert.Contains(Board().Floor, f => f.StartsWith("3 crabs", StringComparison.Ordinal));
+    }
+
+    [Theory]
+    [InlineData(7, true)]
+    [InlineData(1, false)]
+    public void The_season_of_mating_is_told_by_the_calendar(int month, bool mates)
+    {
+        Inmate(12);
+        var season = Board(new DateTimeOffset(2027, month, 10, 21, 0, 0, TimeSpan.Zero)).Season;
+        Assert.Equal(mates, season.StartsWith("Mating season", StringComparison.Ordinal));
+    }
+
+    [Fact]
+    public void What_is_no_crab_tank_has_no_such_board() =>
+        Assert.Null(
+            TankBoard.Of(new Diary("porcellio-scaber", Sex.Unknown, 9, kind: StockKind.Colony).Judge().Subject)
+        );
+}
