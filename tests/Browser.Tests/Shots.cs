@@ -72,8 +72,9 @@ public class Shots
         keeper.Press("Work it out", "main");
         keeper.See("main svg[role=img]");
         Save(keeper, "bench");
-        Animal(keeper, "Reef tank", "lantern");
-        Save(keeper, "tank");
+        keeper.Open("/colonies");
+        keeper.SeeText("main", "Queens and colonies");
+        Save(keeper, "colonies");
         Larder(keeper);
     }
 
