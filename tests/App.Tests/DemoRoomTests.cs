@@ -40,13 +40,23 @@ public sealed class DemoRoomTests
         var acts = round["lines"]!.AsArray().Select(l => l!["act"]!.GetValue<string>()).ToHashSet();
         Assert.Superset(new HashSet<string> { "removeLeftovers", "checkFangs", "feed", "water", "none" }, acts);
         Assert.NotEmpty(round["done"]!.AsArray());
-        // What was left in comes out first; else the lines stand as the keeper walks.
+        // What was left in comes out first, the sick come last; else the lines stand as the keeper walks.
         var walk = round["lines"]!
             .AsArray()
-            .Select(l => (Out: l!["act"]!.GetValue<string>() == "removeLeftovers", At: l["place"]!.GetValue<string>()))
+            .Select(l =>
+                (
+                    Out: l!["act"]!.GetValue<string>() == "removeLeftovers",
+                    Sick: l["isSick"]!.GetValue<bool>(),
+                    At: l["place"]!.GetValue<string>()
+                )
+            )
             .ToList();
         Assert.True(walk[0].Out);
-        Assert.Equal(walk.OrderBy(l => l.Out ? 0 : 1).ThenBy(l => l.At, StringComparer.Ordinal), walk);
+        Assert.Contains(walk, l => l.Sick);
+        Assert.Equal(
+            walk.OrderBy(l => l.Out ? 0 : 1).ThenBy(l => l.Sick).ThenBy(l => l.At, StringComparer.Ordinal),
+            walk
+        );
     }
 
     [Theory]

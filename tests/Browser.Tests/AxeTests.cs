@@ -102,7 +102,7 @@ public sealed class AxeTests() : BrowserRoom(demo: true)
         );
         Check("nursery", "/nursery", "What is hatching, and who lives?");
         Check("unknown larva", "/nursery/unknown", "What is seen of it");
-        Check("colonies", "/colonies", "Calcium in the tubs");
+        Check("colonies", "/colonies", "Tubs and their calcium");
         Check("new", "/stock/new", "First measure");
         Check("room", "/room", "Time zone");
         Check("animal", "/stock", "Bramble", Bramble);

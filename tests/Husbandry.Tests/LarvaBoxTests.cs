@@ -57,6 +57,17 @@ public class LarvaBoxTests
     }
 
     [Fact]
+    public void The_round_asks_for_leaf_as_they_are_kept()
+    {
+        var fed = new Offered("fresh-leaves", "one", 1, Preparation.Fresh, OfferOutcome.Eaten);
+        RoundLine Line(BoxSchool school) =>
+            Larvae().With(9, new Boxed(school)).With(4, fed).With(0, new Tended("frass")).Line();
+        Assert.StartsWith("Look: is leaf left on the plant?", Line(BoxSchool.LivingPlant).Do, StringComparison.Ordinal);
+        Assert.Contains("the neck plugged", Line(BoxSchool.StemsInWater).Detail, StringComparison.Ordinal);
+        Assert.DoesNotContain("plant", Line(BoxSchool.Vented).Do, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public void Frass_of_a_tight_box_comes_out_daily_and_falls_clear_on_a_plant()
     {
         DateOnly Due(BoxSchool? school)

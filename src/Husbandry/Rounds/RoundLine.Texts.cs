@@ -195,6 +195,12 @@ public sealed partial record RoundLine
             ? $"then: {string.Join(", ", due.Select(c => c.Task.Name.ToLowerFirst()))}"
             : "";
 
+    /// <summary>How larvae are kept, where that is on record; none of adults and of what eats no leaf.</summary>
+    private static BoxSchool? BoxOf(Judgement j) =>
+        j.Subject.Group.Feeding.Diet == Diet.Leaves && j.Stage.Value is not (Stage.Adult or Stage.Pupa or Stage.Egg)
+            ? j.Subject.Standing.Feeding.Box?.School
+            : null;
+
     private static RoundLine FeedLine(Judgement j)
     {
         var s = j.Subject;
@@ -208,6 +214,7 @@ public sealed partial record RoundLine
                 ? $"measure {s.Them}, then feed: {(j.Prey.Value is null ? "size unknown" : "nothing here fits")}"
             : s.Group.Feeding.Diet == Diet.Prey
                 ? $"offer {offer.What}{(FitsByHabit(j, offer) ? ", as taken before" : limit)}"
+            : BoxOf(j) == BoxSchool.LivingPlant ? "look: is leaf left on the plant? Else move them on"
             : j.Leftover.Value is null && OldFoodIn(s, offer) ? $"change the food: {offer.All}"
             : $"put in {offer.All}";
         var poured = Pour(j, waters);
@@ -228,6 +235,7 @@ public sealed partial record RoundLine
             s.Group.Feeding.Diet == Diet.Leaves && Plants.HostChosenEntry.OnRecord(s.Standing) is { } plant
                 ? $"of {plant}{(s.Profile.Larvae?.HostMayChange.Value == true ? "" : ", no other plant")}"
                 : "",
+            BoxOf(j) == BoxSchool.StemsInWater ? "stems in water: the neck plugged" : "",
             ThenTend(j),
             LifeLeft(j),
             HushTable.JustUp(s) is { } who ? $"{who} just up: much food and calcium, no bath" : "",

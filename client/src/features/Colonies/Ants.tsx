@@ -4,11 +4,10 @@ import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { dateRange, shortDate } from '../../ui/dates';
 import { Lantern } from '../../ui/Lantern';
-import { WhyButton } from '../../ui/WhyButton';
 import { ActDialogFor } from '../Journal/ActDialogFor';
 import type { FormKind } from '../Journal/formKinds';
 import { DayStrip } from '../Nursery/DayStrip';
-import { useWhy } from '../Reasons/WhyContext';
+import { Said } from '../Reasons/Said';
 import { ChainDrawing } from './ChainDrawing';
 import { GrowthDrawing } from './GrowthDrawing';
 
@@ -106,7 +105,6 @@ function Who({ ants: a, tonight }: { ants: AntsRow; tonight: string }) {
 
 /** What is awaited: the founding stage by stage, the winter, or the growth. */
 function Ahead({ ants: a, tonight }: { ants: AntsRow; tonight: string }) {
-  const { toggle } = useWhy();
   const chain = a.chain?.value ?? null;
   const winter = a.winter?.value ?? null;
   const growth = a.growth?.value ?? null;
@@ -114,18 +112,9 @@ function Ahead({ ants: a, tonight }: { ants: AntsRow; tonight: string }) {
     <>
       {chain !== null && a.chain !== null && (
         <>
-          <b className="font-semibold">{a.chain.summary}</b>{' '}
-          <WhyButton
-            of={`the founding of ${a.name}`}
-            onClick={() =>
-              toggle({
-                title: 'When do they come?',
-                animal: a,
-                summary: a.chain?.summary ?? '',
-                reasons: a.chain?.reasons ?? [],
-              })
-            }
-          />
+          <b className="font-semibold">
+            <Said answer={a.chain} of={`the founding of ${a.name}`} title="When do they come?" animal={a} />
+          </b>
           <ChainDrawing steps={chain.steps} tonight={tonight} />
           {chain.isTooWarm && (
             <small className="block border-l-2 border-ember pl-2 text-13">
@@ -154,18 +143,7 @@ function Ahead({ ants: a, tonight }: { ants: AntsRow; tonight: string }) {
       )}
       {growth !== null && a.growth !== null && (
         <>
-          <span>{a.growth.summary}</span>{' '}
-          <WhyButton
-            of={`the growth of ${a.name}`}
-            onClick={() =>
-              toggle({
-                title: 'How does it grow?',
-                animal: a,
-                summary: a.growth?.summary ?? '',
-                reasons: a.growth?.reasons ?? [],
-              })
-            }
-          />
+          <Said answer={a.growth} of={`the growth of ${a.name}`} title="How does it grow?" animal={a} />
           <GrowthDrawing growth={growth} tonight={tonight} />
           <small className="block text-13 text-muted">
             About {Math.round(growth.larvae)} larvae: {Math.max(1, Math.round(growth.proteinMgPerDay))} mg of
@@ -176,18 +154,7 @@ function Ahead({ ants: a, tonight }: { ants: AntsRow; tonight: string }) {
       )}
       {winter !== null && a.winter !== null && (
         <small className={`block text-13 ${winter.isDue ? 'border-l-2 border-lampmark pl-2' : 'text-muted'}`}>
-          {a.winter.summary}{' '}
-          <WhyButton
-            of={`the winter of ${a.name}`}
-            onClick={() =>
-              toggle({
-                title: 'Its winter',
-                animal: a,
-                summary: a.winter?.summary ?? '',
-                reasons: a.winter?.reasons ?? [],
-              })
-            }
-          />
+          <Said answer={a.winter} of={`the winter of ${a.name}`} title="Its winter" animal={a} />
           {winter.meansC.length > 0 && <DayStrip meansC={winter.meansC} belowC={winter.mostC} />}
         </small>
       )}
@@ -196,22 +163,10 @@ function Ahead({ ants: a, tonight }: { ants: AntsRow; tonight: string }) {
 }
 
 function Nest({ ants: a }: { ants: AntsRow }) {
-  const { toggle } = useWhy();
   const nest = a.nest?.value ?? null;
   return nest === null || a.nest === null ? null : (
     <span className={`block ${nest.isDue ? 'border-l-2 border-lampmark pl-2' : ''}`}>
-      {a.nest.summary}{' '}
-      <WhyButton
-        of={`the nest of ${a.name}`}
-        onClick={() =>
-          toggle({
-            title: 'When and how does it move?',
-            animal: a,
-            summary: a.nest?.summary ?? '',
-            reasons: a.nest?.reasons ?? [],
-          })
-        }
-      />
+      <Said answer={a.nest} of={`the nest of ${a.name}`} title="When and how does it move?" animal={a} />
       {nest.isDue && nest.move === null && (
         <small className="block text-13 text-muted">Have ready: {nest.ready.join('; ')}.</small>
       )}

@@ -3,17 +3,15 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { shortDate } from '../../ui/dates';
-import { WhyButton } from '../../ui/WhyButton';
 import { ActDialogFor } from '../Journal/ActDialogFor';
 import type { FormKind } from '../Journal/formKinds';
-import { useWhy } from '../Reasons/WhyContext';
+import { Said } from '../Reasons/Said';
 
 type Tank = Schemas['TankView'];
 type Mate = Schemas['TankMate'];
 
 /** Shared tanks of crabs: who is up, room and floor, shells. */
 export function Tanks({ tanks, tonight }: { tanks: readonly Tank[]; tonight: string }) {
-  const { toggle } = useWhy();
   const [telling, setTelling] = useState<{ of: string; what: FormKind } | null>(null);
   if (tanks.length === 0) {
     return null;
@@ -32,17 +30,11 @@ export function Tanks({ tanks, tonight }: { tanks: readonly Tank[]; tonight: str
               <Link to={`/stock/${tank.stockId}`} className="font-semibold">
                 {tank.name}
               </Link>{' '}
-              {tank.board.summary}{' '}
-              <WhyButton
+              <Said
+                answer={tank.board}
                 of={`the tank ${tank.name}`}
-                onClick={() =>
-                  toggle({
-                    title: 'Who is up, and what does it hold?',
-                    animal: null,
-                    summary: tank.board.summary,
-                    reasons: tank.board.reasons,
-                  })
-                }
+                title="Who is up, and what does it hold?"
+                animal={null}
               />
             </p>
             <div className="grid grid-cols-[2fr_1fr] gap-x-6 max-sm:grid-cols-1">

@@ -3,17 +3,15 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { shortDate } from '../../ui/dates';
-import { WhyButton } from '../../ui/WhyButton';
 import { ActDialogFor } from '../Journal/ActDialogFor';
 import type { FormKind } from '../Journal/formKinds';
-import { useWhy } from '../Reasons/WhyContext';
+import { Said } from '../Reasons/Said';
 import { CalciumSpans } from './CalciumSpans';
 
 type Tub = Schemas['TubView'];
 
 /** Tubs that live on calcium: what stands, how many there are, what may be taken, and signs of trouble. */
 export function Tubs({ tubs, tonight }: { tubs: readonly Tub[]; tonight: string }) {
-  const { toggle } = useWhy();
   const [telling, setTelling] = useState<{ of: string; what: FormKind } | null>(null);
   if (tubs.length === 0) {
     return null;
@@ -40,10 +38,11 @@ export function Tubs({ tubs, tonight }: { tubs: readonly Tub[]; tonight: string 
                     : 'block'
                 }
               >
-                {tub.calcium.summary}{' '}
-                <WhyButton
+                <Said
+                  answer={tub.calcium}
                   of={`the calcium of ${tub.name}`}
-                  onClick={() => toggle({ title: 'Why calcium, and when?', animal: tub, ...tub.calcium })}
+                  title="Why calcium, and when?"
+                  animal={tub}
                 />
               </span>
               <Trouble tub={tub} />
@@ -121,38 +120,20 @@ function Trouble({ tub }: { tub: Tub }) {
 }
 
 function Growing({ tub }: { tub: Tub }) {
-  const { toggle } = useWhy();
   return (
     <>
       {tub.trend !== null && (
         <span className="mt-1 block text-13 text-soft">
-          {tub.trend.summary}{' '}
-          <WhyButton
-            of={`the growth of ${tub.name}`}
-            onClick={() =>
-              toggle({
-                title: 'Does it grow?',
-                animal: tub,
-                summary: tub.trend?.summary ?? '',
-                reasons: tub.trend?.reasons ?? [],
-              })
-            }
-          />
+          <Said answer={tub.trend} of={`the growth of ${tub.name}`} title="Does it grow?" animal={tub} />
         </span>
       )}
       {tub.harvest !== null && (
         <span className="mt-1 block text-13 text-soft">
-          {tub.harvest.summary}{' '}
-          <WhyButton
+          <Said
+            answer={tub.harvest}
             of={`the harvest of ${tub.name}`}
-            onClick={() =>
-              toggle({
-                title: 'How many may be taken?',
-                animal: tub,
-                summary: tub.harvest?.summary ?? '',
-                reasons: tub.harvest?.reasons ?? [],
-              })
-            }
+            title="How many may be taken?"
+            animal={tub}
           />
         </span>
       )}
