@@ -64,7 +64,12 @@ public sealed class RightLineTests() : BrowserRoom(demo: true)
                   const box = button.getBoundingClientRect();
                   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
                   tap(x, y);
-                  setTimeout(() => { tap(x, y); done(''); }, {{delayMs}});
+                  const began = performance.now();
+                  // On a busy machine the second comes late: then it is a tap of its own, and not what is asked here.
+                  setTimeout(() => {
+                    if (performance.now() - began < {{delayMs}} + 60) tap(x, y);
+                    done('');
+                  }, {{delayMs}});
                 };
                 first();
                 """
