@@ -69,6 +69,18 @@ public class AntColonyTests
         );
     }
 
+    /// <summary>What is said beside the stages is what the hush says: no food for one that lives on her reserves.</summary>
+    [Fact]
+    public void Beside_the_stages_nothing_is_offered_that_the_hush_forbids()
+    {
+        var queen = Queen(20).Judge();
+        Assert.Equal(Verdict.Never, queen.Hush[CareAct.FeedDead].Verdict);
+        Assert.DoesNotContain(
+            FoundingChain.Of(queen.Subject)!.Value.Mind,
+            m => m.Contains("honey", StringComparison.Ordinal)
+        );
+    }
+
     [Fact]
     public void A_queen_that_ate_her_brood_begins_anew()
     {

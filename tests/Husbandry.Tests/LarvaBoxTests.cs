@@ -135,6 +135,8 @@ public class LarvaBoxTests
         Assert.Contains(line.Mind, m => m.StartsWith("Sick ones were seen", StringComparison.Ordinal));
         Assert.Contains(line.Kit, k => k.What.Contains("for the sick alone", StringComparison.Ordinal));
         Assert.False(Larvae().With(15, new SickSeen([SickSign.RunnyFrass])).Line().IsSick);
+        // A larva about to molt is sluggish too, and dies of being moved.
+        Assert.Contains("about to molt: leave it", SickSeenEntry.Advice([SickSign.Sluggish]), StringComparison.Ordinal);
         // Only coloured otherwise is no sickness, and ends no watch for it.
         Assert.False(Larvae().With(2, new SickSeen([SickSign.OddColour])).Line().IsSick);
         var both = Larvae().With(3, new SickSeen([SickSign.Shrunken])).With(1, new SickSeen([SickSign.OddColour]));

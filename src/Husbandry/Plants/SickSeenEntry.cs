@@ -70,7 +70,7 @@ public sealed class SickSeenEntry() : EntryDefinition<SickSeen>("sickSeen")
         ArgumentNullException.ThrowIfNull(signs);
         return signs.All(s => s == SickSign.OddColour)
             ? "Only coloured otherwise: perhaps its mother’s line. Note it and watch; put it by itself if anything else appears."
-            : "Put those by themselves at once, in a small box of their own. Tend this box last, with tools of its own; look at the others of their kind daily.";
+            : "One that sits still with a swollen head is about to molt: leave it where it is. Put the others that ail by themselves at once, in a small box of their own. Tend this box last, with tools of its own; look at the others of their kind daily.";
     }
 
     /// <inheritdoc/>

@@ -214,7 +214,7 @@ public sealed partial record RoundLine
                 ? $"measure {s.Them}, then feed: {(j.Prey.Value is null ? "size unknown" : "nothing here fits")}"
             : s.Group.Feeding.Diet == Diet.Prey
                 ? $"offer {offer.What}{(FitsByHabit(j, offer) ? ", as taken before" : limit)}"
-            : BoxOf(j) == BoxSchool.LivingPlant ? "look: is leaf left on the plant? Else move them on"
+            : BoxOf(j) == BoxSchool.LivingPlant ? "look: is leaf left on the plant? Else set the next one beside it"
             : j.Leftover.Value is null && OldFoodIn(s, offer) ? $"change the food: {offer.All}"
             : $"put in {offer.All}";
         var poured = Pour(j, waters);

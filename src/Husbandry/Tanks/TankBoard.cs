@@ -155,7 +155,7 @@ public sealed record TankBoard(
             says.Add(
                 house.SubstrateMm >= needed
                     ? $"Floor {words.Length(house.SubstrateMm)} deep: deep enough for the largest."
-                    : $"Floor {words.Length(house.SubstrateMm)} deep, {words.Length(Math.Ceiling(needed))} are needed: a crab that cannot bury itself wholly dies in its molt. Add to it where nobody is buried."
+                    : $"Floor {words.Length(house.SubstrateMm)} deep, {words.Length(Math.Ceiling(needed))} are needed: a crab that cannot bury itself wholly dies in its molt. Add to it once nobody is buried."
             );
             var count = tank.Inmates.Sum(i => i.Details.Count);
             if (HoldsOf(tank, mates, rules) is { } holds && count > holds)

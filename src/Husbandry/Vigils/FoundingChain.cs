@@ -131,7 +131,12 @@ public sealed record FoundingChain(
         }
         else if (subject.Profile.Founding?.Value == Founding.Claustral)
         {
-            mind.Add("No food. Only if her abdomen is slimmer than her thorax, some give a trace of honey.");
+            // Said as the hush says it: a trace only where the keeper's rule allows it.
+            mind.Add(
+                subject.Group.Feeding.TraceForQueens?.Value == true
+                    ? "No food; a trace of honey only while her abdomen is slimmer than her thorax."
+                    : "No food: she lives on her reserves."
+            );
         }
 
         if (
@@ -149,7 +154,9 @@ public sealed record FoundingChain(
 
         if (subject.Standing.Colony.Peeks is [.., var look] && look.Seen.Contains(BroodSeen.Mold))
         {
-            mind.Add("Mold: offer a new tube in the light, the old one uncovered, and let her walk.");
+            mind.Add(
+                "Mold was seen: if it spreads, offer a new tube in the light, the old one uncovered, and let her walk over by herself."
+            );
         }
 
         return mind;

@@ -82,7 +82,7 @@ const peeked: EntryForm<'peeked'> = {
       />
       {act.seen.includes('mold') && (
         <p className="border-l-2 border-ember pl-2 text-13">
-          Much mold: offer a new tube in the light, the old one uncovered; let her walk.
+          If it spreads: offer a new tube in the light, the old one uncovered; let her walk over by herself.
         </p>
       )}
       {act.seen.includes('workers') && (

@@ -133,7 +133,7 @@ const sickSeen: EntryForm<'sickSeen'> = {
         <p className="border-l-2 border-lampmark pl-2 text-13">
           {act.signs.every((sign) => sign === 'oddColour')
             ? 'Perhaps its mother’s line: note it and watch.'
-            : 'Put those by themselves at once; tend this box last, with tools of its own.'}
+            : 'One that sits still with a swollen head is about to molt: leave it. Put the others by themselves at once; tend this box last, with tools of its own.'}
         </p>
       )}
     </>
