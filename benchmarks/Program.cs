@@ -36,6 +36,14 @@ if (args is [] or ["worlds", ..])
     );
 }
 
+if (args is [] or ["climate", ..])
+{
+    var at = Array.IndexOf(args, "--seed");
+    await ClimateBenchmark.RunAsync(
+        at < 0 ? [1, 2, 3] : [.. args.Skip(at + 1).Select(s => int.Parse(s, CultureInfo.InvariantCulture))]
+    );
+}
+
 if (args is [] or ["larder"])
 {
     await LarderBenchmark.RunAsync(animals: 2_000, entriesEach: 100);

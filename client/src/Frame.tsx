@@ -22,6 +22,7 @@ const SignInPage = lazy(async () => ({
 const SignInAgain = lazy(async () => ({
   default: (await import('./features/Access/SignInPage')).SignInAgain,
 }));
+const AlarmCall = lazy(async () => ({ default: (await import('./features/Climate/AlarmCall')).AlarmCall }));
 const WhyDrawer = lazy(async () => ({ default: (await import('./features/Reasons/WhyDrawer')).WhyDrawer }));
 const Palette = lazy(async () => ({ default: (await import('./commands/Palette')).Palette }));
 const KeySheet = lazy(async () => ({ default: (await import('./commands/KeySheet')).KeySheet }));
@@ -127,6 +128,9 @@ function Room() {
                   </div>
                 </div>
                 <Suspense>{why.why !== null && <WhyDrawer />}</Suspense>
+                <Suspense>
+                  <AlarmCall />
+                </Suspense>
               </div>
             </div>
             <TroubleHere>

@@ -5,6 +5,7 @@ import { Lantern } from './ui/Lantern';
 import { Menu, MenuItem } from './ui/Menu';
 import {
   AlmanacIcon,
+  ClimateIcon,
   ColoniesIcon,
   FindIcon,
   GuideIcon,
@@ -27,6 +28,7 @@ const icons = {
   nursery: NurseryIcon,
   colonies: ColoniesIcon,
   larder: LarderIcon,
+  climate: ClimateIcon,
   almanac: AlmanacIcon,
   guide: GuideIcon,
 } satisfies Partial<Record<PlaceId, () => ReactNode>>;

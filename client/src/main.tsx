@@ -28,6 +28,9 @@ const EditAnimalPage = lazy(async () => ({
 const PicturesPage = lazy(async () => ({
   default: (await import('./features/Growth/PicturesPage')).PicturesPage,
 }));
+const ClimatePage = lazy(async () => ({
+  default: (await import('./features/Climate/ClimatePage')).ClimatePage,
+}));
 const GuidePage = lazy(async () => ({ default: (await import('./features/Guide/GuidePage')).GuidePage }));
 const RulebookPage = lazy(async () => ({
   default: (await import('./features/Rulebook/RulebookPage')).RulebookPage,
@@ -148,6 +151,7 @@ const router = createBrowserRouter([
       { path: '/about', element: <AboutPage /> },
       { path: '/larder', element: <LarderPage /> },
       { path: '/larder/feeders', element: <FeedersPage /> },
+      { path: '/climate', element: <ClimatePage /> },
       { path: '/guide', element: <GuidePage /> },
       { path: '/rulebook', element: <RulebookPage /> },
       { path: '/rulebook/:id', element: <SpeciesPage /> },

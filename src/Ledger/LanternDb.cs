@@ -38,6 +38,21 @@ public sealed class LanternDb : DbContext
     /// <summary>Climate readings.</summary>
     public DbSet<ClimateRow> Climate => Set<ClimateRow>();
 
+    /// <summary>The journal of the room's air.</summary>
+    public DbSet<ClimateNoteRow> ClimateNotes => Set<ClimateNoteRow>();
+
+    /// <summary>What brings readings.</summary>
+    public DbSet<GatewayRow> Gateways => Set<GatewayRow>();
+
+    /// <summary>Numbers of sensors.</summary>
+    public DbSet<SensorRow> Sensors => Set<SensorRow>();
+
+    /// <summary>Readings of sensors, for a month.</summary>
+    public DbSet<SensorReadingRow> SensorReadings => Set<SensorReadingRow>();
+
+    /// <summary>Readings of sensors, put together.</summary>
+    public DbSet<SensorSpanRow> SensorSpans => Set<SensorSpanRow>();
+
     /// <summary>Changed rules.</summary>
     public DbSet<OverrideRow> Overrides => Set<OverrideRow>();
 
@@ -123,6 +138,19 @@ public sealed class LanternDb : DbContext
         SideJournal<LarderRow>(modelBuilder);
         SideJournal<ChoreRow>(modelBuilder);
         SideJournal<ContactRow>(modelBuilder);
+        SideJournal<ClimateNoteRow>(modelBuilder);
+        modelBuilder.Entity<GatewayRow>().HasIndex(g => g.TokenHash).IsUnique();
+        modelBuilder.Entity<SensorRow>().HasKey(s => s.No);
+        modelBuilder.Entity<SensorRow>().HasIndex(s => s.Id).IsUnique();
+        modelBuilder.Entity<SensorReadingRow>().HasKey(r => new { r.SensorNo, r.At });
+        modelBuilder
+            .Entity<SensorSpanRow>()
+            .HasKey(s => new
+            {
+                s.SensorNo,
+                s.Minutes,
+                s.From,
+            });
         modelBuilder.Entity<PersonRow>().HasIndex(p => p.Name);
         modelBuilder.Entity<SessionRow>().HasIndex(s => s.PersonId);
         modelBuilder.Entity<SitterLinkRow>().HasIndex(l => l.TokenHash).IsUnique();

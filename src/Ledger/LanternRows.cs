@@ -206,3 +206,91 @@ public sealed class FeederRow
     /// <summary>The feeder as JSON.</summary>
     public required string Feeder { get; set; }
 }
+
+/// <summary>A line of the journal of the room's air: instruments, answers to alarms, programmes.</summary>
+public sealed class ClimateNoteRow : SideRow;
+
+/// <summary>Something that brings readings: a gateway of the keeper's, with a secret of its own.</summary>
+public sealed class GatewayRow
+{
+    /// <summary>Which.</summary>
+    public Guid Id { get; set; }
+
+    /// <summary>What the keeper calls it.</summary>
+    public required string Name { get; set; }
+
+    /// <summary>Hash of its secret, which is shown once.</summary>
+    public required string TokenHash { get; set; }
+
+    /// <summary>When it was made, UTC ticks.</summary>
+    public long MadeTicks { get; set; }
+
+    /// <summary>When it was taken back, UTC ticks.</summary>
+    public long? EndedTicks { get; set; }
+
+    /// <summary>When something was last heard of it, UTC ticks.</summary>
+    public long? HeardTicks { get; set; }
+}
+
+/// <summary>The short number under which readings of a sensor are stored.</summary>
+public sealed class SensorRow
+{
+    /// <summary>The number.</summary>
+    public int No { get; set; }
+
+    /// <summary>The sensor.</summary>
+    public Guid Id { get; set; }
+}
+
+/// <summary>One reading of a sensor, as it said it; kept for a month.</summary>
+public sealed class SensorReadingRow
+{
+    /// <summary>Number of the sensor.</summary>
+    public int SensorNo { get; set; }
+
+    /// <summary>Seconds since 1970, UTC.</summary>
+    public long At { get; set; }
+
+    /// <summary>Hundredths of a degree Celsius.</summary>
+    public int CentiC { get; set; }
+
+    /// <summary>Tenths of a per cent.</summary>
+    public int? DeciHumidity { get; set; }
+}
+
+/// <summary>Readings of a sensor put together: ten minutes (kept for a year), an hour, a day.</summary>
+public sealed class SensorSpanRow
+{
+    /// <summary>Number of the sensor.</summary>
+    public int SensorNo { get; set; }
+
+    /// <summary>Width, minutes: 10, 60 or 1440.</summary>
+    public int Minutes { get; set; }
+
+    /// <summary>Its start, seconds since 1970, UTC.</summary>
+    public long From { get; set; }
+
+    /// <summary>Readings in it.</summary>
+    public int Count { get; set; }
+
+    /// <summary>Lowest, hundredths of a degree.</summary>
+    public int MinC { get; set; }
+
+    /// <summary>Sum, hundredths of a degree.</summary>
+    public long SumC { get; set; }
+
+    /// <summary>Highest, hundredths of a degree.</summary>
+    public int MaxC { get; set; }
+
+    /// <summary>Readings of humidity in it.</summary>
+    public int HumidityCount { get; set; }
+
+    /// <summary>Lowest, tenths of a per cent.</summary>
+    public int MinHumidity { get; set; }
+
+    /// <summary>Sum, tenths of a per cent.</summary>
+    public long SumHumidity { get; set; }
+
+    /// <summary>Highest, tenths of a per cent.</summary>
+    public int MaxHumidity { get; set; }
+}

@@ -16,6 +16,7 @@ public sealed class RoomCache
 {
     private volatile RuleSet? rules;
     private volatile RoomClimate? climate;
+    private volatile ClimateBook? air;
     private volatile TaughtUntil? taught;
     private volatile ScoredUntil? scored;
     private volatile KeptNeeds? needs;
@@ -95,6 +96,12 @@ public sealed class RoomCache
         get => scored;
         set => scored = value;
     }
+
+    /// <summary>The journal replayed by the calendar alone; none when it was never asked for.</summary>
+    public ScoredUntil? ScoredByCalendar { get; set; }
+
+    /// <summary>Held by whoever replays the journal, so that only one does.</summary>
+    public SemaphoreSlim Scoring { get; } = new(1, 1);
 
     /// <summary>For what the needs hold: the journal, the rules, the night, the schools.</summary>
     public sealed record NeedsMark(
@@ -181,7 +188,7 @@ public sealed class RoomCache
     public void LetGo()
     {
         (Rules, Climate, Taught, Scored, Needs, Kept, Layout) = (null, null, null, null, null, null, null);
-        (Index, JudgedNight, Pace) = (null, null, null);
+        (Index, JudgedNight, Pace, Air, ScoredByCalendar) = (null, null, null, null, null);
         tanks = null;
         staleSpecies.Clear();
         SpeciesToJudge.Clear();
@@ -199,6 +206,13 @@ public sealed class RoomCache
     {
         get => climate;
         set => climate = value;
+    }
+
+    /// <summary>Instruments, answers to alarms and programmes; none when they must be read anew.</summary>
+    public ClimateBook? Air
+    {
+        get => air;
+        set => air = value;
     }
 
     /// <summary>The rules; none when they must be read anew.</summary>

@@ -37,7 +37,11 @@ public sealed record RoomFile(
     [property: Description("Racks and shelves, and the order in which they are walked.")] RoomLayout? Layout = null,
     [property: Description("The journal of chores and gear.")] IReadOnlyList<ChoreEntry>? Chores = null,
     [property: Description("The journal of the people outside with whom the keeper deals.")]
-        IReadOnlyList<ContactEntry>? Contacts = null
+        IReadOnlyList<ContactEntry>? Contacts = null,
+    [property: Description("The journal of the room's air: sensors, answers to alarms, programmes.")]
+        IReadOnlyList<ClimateEntry>? ClimateNotes = null,
+    [property: Description("Days of sensors, as they said it; hours and minutes go by CSV.")]
+        IReadOnlyList<RoomFileSensorDay>? SensorDays = null
 )
 {
     /// <summary>What <see cref="Format"/> must say.</summary>
@@ -178,3 +182,39 @@ public sealed record RoomFileEntry(
     [property: Description("The entry that this one corrects.")] Guid? Supersedes = null,
     [property: Description("What the hush table said against it when it was written.")] string? Against = null
 );
+
+/// <summary>One day of a sensor, uncorrected.</summary>
+public sealed record RoomFileSensorDay(
+    [property: Description("The sensor, as the journal of the room's air calls it.")] Guid SensorId,
+    [property: Description("The UTC day.")] DateOnly Day,
+    [property: Description("Readings on it, 1 to 100,000.")] int Count,
+    [property: Description("Lowest temperature, −20 to 60 °C.")] double MinC,
+    [property: Description("Mean temperature.")] double MeanC,
+    [property: Description("Highest temperature.")] double MaxC,
+    [property: Description("Lowest humidity, 0 to 100 per cent.")] double? MinHumidity = null,
+    [property: Description("Mean humidity.")] double? MeanHumidity = null,
+    [property: Description("Highest humidity.")] double? MaxHumidity = null
+)
+{
+    // A mean of many equal readings is off by its last digits.
+    private const double Rounding = 1e-6;
+    private const int MostReadings = 100_000;
+    private const int FirstYear = 2000;
+    private const int LastYear = 2200;
+
+    /// <summary>What is wrong with it; none when it can be.</summary>
+    internal string? Problem(ClimateBook book) =>
+        book.Sensor(SensorId) is null ? "No such sensor in climateNotes."
+        : Day.Year is < FirstYear or > LastYear ? $"The day must lie between {FirstYear} and {LastYear}."
+        : Count is < 1 or > MostReadings ? $"Must have 1 to {MostReadings} readings."
+        : !(MinC <= MeanC + Rounding && MeanC <= MaxC + Rounding) ? "The mean must lie between lowest and highest."
+        : new[] { MinC, MaxC }
+            .Select(c => new ClimateReading(DateTimeOffset.UnixEpoch, c, MinHumidity).Problem)
+            .Concat([new ClimateReading(DateTimeOffset.UnixEpoch, MeanC, MaxHumidity).Problem])
+            .FirstOrDefault(p => p is not null)
+            ?? (
+                MeanHumidity < MinHumidity || MeanHumidity > MaxHumidity
+                    ? "The mean must lie between lowest and highest."
+                    : null
+            );
+}

@@ -1,4 +1,5 @@
 using System.Text.Json;
+using Husbandry.Climate;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Records;
@@ -20,6 +21,8 @@ public sealed class RoomFileLoader(
     LarderStore larder,
     ChoreStore chores,
     ContactStore contacts,
+    ClimateStore air,
+    SensorStore sensors,
     RoomCache cache
 )
 {
@@ -195,6 +198,11 @@ public sealed class RoomFileLoader(
             return new LoadedRoom(0, 0, 0, strange);
         }
 
+        if (await AddSensorsAsync(file, room, cancel) is { Count: > 0 } unheard)
+        {
+            return new LoadedRoom(0, 0, 0, unheard);
+        }
+
         var readings = await AddClimateAsync(file, cancel);
         await AddPicturesAsync(file, cancel);
         room = room.With(await rulebook.ClimateAsync(cancel));
@@ -272,6 +280,29 @@ public sealed class RoomFileLoader(
         }
 
         await db.SaveChangesAsync(cancel);
+    }
+
+    private async Task<IReadOnlyList<Problem>> AddSensorsAsync(RoomFile file, Room room, CancellationToken cancel)
+    {
+        var notes = file.ClimateNotes ?? [];
+        if (await air.AddAsync(notes, room, cancel) is { Count: > 0 } problems)
+        {
+            return problems;
+        }
+
+        var book = ClimateBook.Fold(notes);
+        var wrong = (file.SensorDays ?? [])
+            .Select((d, i) => (Problem: d is null ? "Is missing." : d.Problem(book), Index: i))
+            .Where(x => x.Problem is not null)
+            .Select(x => new Problem($"sensorDays[{x.Index}]", x.Problem!))
+            .ToList();
+        if (wrong.Count == 0)
+        {
+            await db.SaveChangesAsync(cancel);
+            await sensors.AddDaysAsync(file.SensorDays ?? [], cancel);
+        }
+
+        return wrong;
     }
 
     private async Task<int> AddClimateAsync(RoomFile file, CancellationToken cancel)

@@ -13,7 +13,9 @@ public sealed class RoomFileWriter(
     RulebookStore rulebook,
     LarderStore larder,
     ChoreStore chores,
-    ContactStore contacts
+    ContactStore contacts,
+    ClimateStore air,
+    SensorStore sensors
 )
 {
     /// <summary>Reads the room as a file.</summary>
@@ -47,8 +49,32 @@ public sealed class RoomFileWriter(
             await larder.ReadAsync(cancel),
             (await rooms.LayoutAsync(cancel)) is { Version: > 0 } kept ? kept.Layout : null,
             await chores.ReadAsync(cancel),
-            await contacts.ReadAsync(cancel)
+            await contacts.ReadAsync(cancel),
+            await air.ReadAsync(cancel),
+            await SensorDaysAsync(cancel)
         );
+    }
+
+    private async Task<IReadOnlyList<RoomFileSensorDay>> SensorDaysAsync(CancellationToken cancel)
+    {
+        var days = await sensors.DaysAsync(DateTimeOffset.UnixEpoch, DateTimeOffset.MaxValue, cancel);
+        return
+        [
+            .. days.OrderBy(d => d.Key)
+                .SelectMany(of =>
+                    of.Value.Select(d => new RoomFileSensorDay(
+                        of.Key,
+                        DateOnly.FromDateTime(d.From.UtcDateTime),
+                        d.Count,
+                        d.MinC,
+                        d.MeanC,
+                        d.MaxC,
+                        d.MinHumidity,
+                        d.MeanHumidity,
+                        d.MaxHumidity
+                    ))
+                ),
+        ];
     }
 
     /// <summary>Writes the room to a file, whole or not at all.</summary>

@@ -7,7 +7,7 @@ using Microsoft.EntityFrameworkCore;
 namespace Ledger;
 
 /// <summary>Rules as they hold in this room: the shipped rulebook, the keeper's own species, and changed rules.</summary>
-public sealed class RulebookStore(LanternDb db, RoomCache cache)
+public sealed class RulebookStore(LanternDb db, RoomCache cache, ClimateStore air, SensorStore sensors)
 {
     /// <summary>The rules now.</summary>
     public async Task<RuleSet> ReadAsync(CancellationToken cancel)
@@ -228,13 +228,28 @@ public sealed class RulebookStore(LanternDb db, RoomCache cache)
 
         await db.SaveChangesAsync(cancel);
         var rows = await db.Climate.AsNoTracking().ToListAsync(cancel);
-        var climate = rows.Count == 0 ? RoomClimate.Unread : RoomClimate.Of(rows.Select(Reading));
+        var sensed = await SensedAsync(cancel);
+        var climate =
+            rows.Count + sensed.Count == 0 ? RoomClimate.Unread : RoomClimate.Of(rows.Select(Reading), sensed);
         if (db.Database.CurrentTransaction is null)
         {
             cache.Climate = climate;
         }
 
         return climate;
+    }
+
+    /// <summary>Days of sensors where they hung, corrected. A day on which one was moved or lay over salt counts for nothing.</summary>
+    private async Task<IReadOnlyList<ZoneDay>> SensedAsync(CancellationToken cancel)
+    {
+        var book = await air.BookAsync(cancel);
+        if (book.Sensors.Count == 0)
+        {
+            return [];
+        }
+
+        var days = await sensors.DaysAsync(DateTimeOffset.UnixEpoch, DateTimeOffset.MaxValue, cancel);
+        return [.. book.Sensors.SelectMany(s => s.DaysByZone(days.GetValueOrDefault(s.Id, [])))];
     }
 
     internal static ClimateReading Reading(ClimateRow row) =>

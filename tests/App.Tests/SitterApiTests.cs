@@ -36,6 +36,65 @@ public sealed class SitterApiTests : NetworkRoom
         };
 
     [Fact]
+    public async Task A_sitter_is_told_of_alarms_of_the_air_that_a_gateway_brings_without_signing_in()
+    {
+        using var owner = await OwnerAsync();
+        await AddAsync(owner);
+        var (_, made) = await owner.SendAsync(HttpMethod.Post, "/api/gateways", new JsonObject { ["name"] = "Loft" });
+        using var gateway = App.CreateClient();
+        async Task<HttpStatusCode> PostAsync(string token, IEnumerable<int> minutesAgo)
+        {
+            var readings = minutesAgo.Select(m =>
+                (JsonNode)
+                    new JsonObject
+                    {
+                        ["sensor"] = "shelf",
+                        ["temperatureC"] = 33,
+                        ["at"] = App.Clock.GetUtcNow().AddMinutes(-m).ToString("O"),
+                    }
+            );
+            using var request = new HttpRequestMessage(HttpMethod.Post, "/api/gateway/readings")
+            {
+                Content = new StringContent(
+                    new JsonObject { ["readings"] = new JsonArray([.. readings]) }.ToJsonString(),
+                    System.Text.Encoding.UTF8,
+                    "application/json"
+                ),
+            };
+            request.Headers.Authorization = new("Bearer", token);
+            using var response = await gateway.SendAsync(request);
+            return response.StatusCode;
+        }
+
+        var token = (string)made!["token"]!;
+        Assert.Equal(HttpStatusCode.Unauthorized, await PostAsync("another", [0]));
+        Assert.Equal(HttpStatusCode.OK, await PostAsync(token, [0]));
+        var (_, board) = await owner.SendAsync(HttpMethod.Get, "/api/climate/board");
+        var hung = Api.Act(
+            "sensorPlaced",
+            ("sensorId", (string)board!["sensors"]![0]!["id"]!),
+            ("name", "Top shelf"),
+            ("zone", "A1")
+        );
+        await owner.SendAsync(
+            HttpMethod.Post,
+            "/api/climate/journal",
+            new JsonObject { ["id"] = Guid.NewGuid().ToString(), ["act"] = hung }
+        );
+        App.Clock.Advance(TimeSpan.FromMinutes(40));
+        Assert.Equal(HttpStatusCode.OK, await PostAsync(token, Enumerable.Range(0, 40)));
+        using var sitter = new Visitor(App);
+        var (_, view) = await sitter.SendAsync(HttpMethod.Get, await LinkAsync(owner));
+        var alarm = Assert.Single(view!["alarms"]!.AsArray())!;
+        Assert.Contains("above 32 °C", (string)alarm["says"]!, StringComparison.Ordinal);
+        Assert.NotEmpty(alarm["now"]!.AsArray());
+        // The token opens nothing but its own address.
+        gateway.DefaultRequestHeaders.Authorization = new("Bearer", token);
+        using var closed = await gateway.GetAsync(new Uri("/api/climate/board", UriKind.Relative));
+        Assert.Equal(HttpStatusCode.Unauthorized, closed.StatusCode);
+    }
+
+    [Fact]
     public async Task A_sitters_link_opens_the_sheet_and_nothing_else()
     {
         using var owner = await OwnerAsync();

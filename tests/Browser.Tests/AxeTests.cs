@@ -57,6 +57,7 @@ public sealed class AxeTests() : BrowserRoom(demo: true)
                 Keeper.SeeText("aside[aria-label=Why]", "change");
             }
         );
+        Check("climate", "/climate", "sensors speak");
         Check("stock", "/stock", "Bramble");
         Check("pairing", "/pairing", "sac before her molt");
         Check(

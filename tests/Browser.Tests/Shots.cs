@@ -64,14 +64,13 @@ public class Shots
         keeper.Open("/guide");
         keeper.SeeText("main", "It lies on its back");
         Save(keeper, "guide");
+        keeper.Open("/climate");
+        keeper.See("section[aria-labelledby=sensor] svg");
+        Save(keeper, "climate");
         keeper.Open("/honesty");
         keeper.SeeText("main", "Brier score");
         keeper.SeeText("main", "How well do signs work");
         Save(keeper, "honesty");
-        keeper.Open("/bench/growth-fit");
-        keeper.Press("Work it out", "main");
-        keeper.See("main svg[role=img]");
-        Save(keeper, "bench");
         keeper.Open("/colonies");
         keeper.SeeText("main", "Queens and colonies");
         Save(keeper, "colonies");

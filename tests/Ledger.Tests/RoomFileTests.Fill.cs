@@ -1,5 +1,8 @@
+using System.Reflection;
 using System.Text.Json.Nodes;
+using System.Text.Json.Serialization;
 using Husbandry.Chores;
+using Husbandry.Climate;
 using Husbandry.Contacts;
 using Husbandry.Feeding;
 using Husbandry.Growth;
@@ -140,12 +143,13 @@ public sealed partial class RoomFileTests
             }
         );
         await db.SaveChangesAsync(Cancel);
-        var rules = new RulebookStore(db, new RoomCache());
+        var rules = RoomFiles.Rulebook(db, new RoomCache());
         var own = RuleSet.Shipped.Profile("caribena-versicolor")! with { Id = "caribena-nova" };
         Assert.Empty(await rules.AddSpeciesAsync([own], replace: false, Cancel));
         var feeder = RuleSet.Shipped.Feeder("cricket")! with { Id = "black-cricket" };
         Assert.Empty(await rules.SetFeederAsync(feeder, Cancel));
         await FillRoomAsync(db);
+        await FillAirAsync(db);
         await FillLarderAsync(db, await rules.ReadAsync(Cancel));
         Assert.Empty(
             (
@@ -203,6 +207,66 @@ public sealed partial class RoomFileTests
                 (await store.WriteAsync(id, act, Room.Now, "Ann", Room, Cancel)).Outcome
             );
         }
+    }
+
+    /// <summary>Something of every kind of entry of the room's air, in an order in which it can be, and days of a sensor.</summary>
+    private static async Task FillAirAsync(LanternDb db)
+    {
+        var (shelf, gone, programme) = (Guid.NewGuid(), Guid.NewGuid(), Guid.NewGuid());
+        var tonight = DateOnly.FromDateTime(Evening.DateTime);
+        var plan = new AirProgramme(
+            "Cool season",
+            "C",
+            [new ProgrammeStep(tonight, 14, 18, 40, 70)],
+            tonight.AddDays(60)
+        );
+        ClimateAct[] acts =
+        [
+            new SensorFound(shelf, "loft-1", Guid.NewGuid()),
+            new SensorPlaced(shelf, "Top shelf", "A1"),
+            new SaltCheckBegun(shelf, [Salt.TableSalt, Salt.MagnesiumChloride]),
+            new SaltChecked(shelf, 77),
+            new SaltChecked(shelf, 34),
+            new SaltCheckBegun(shelf, [Salt.TableSalt]),
+            new SaltCheckDropped(shelf),
+            new CorrectionDropped(shelf),
+            new SensorFound(gone, "loft-2", Guid.NewGuid()),
+            new SensorRetired(gone),
+            new AlarmSeen("Hot:x", Evening.AddHours(-2)),
+            new AlarmSnoozed("Dry:x", Evening.AddHours(-1), 60),
+            new QuietHoursSet(23, 7),
+            new ProgrammeSet(programme, plan),
+            new ProgrammeSet(Guid.NewGuid(), plan with { Zone = "" }),
+            new ProgrammeDropped(programme),
+        ];
+        Assert.Equal(
+            typeof(ClimateAct).GetCustomAttributes<JsonDerivedTypeAttribute>().Select(a => a.DerivedType).ToHashSet(),
+            acts.Select(a => a.GetType()).ToHashSet()
+        );
+        var store = new ClimateStore(db, new RoomCache());
+        foreach (var (act, i) in acts.Select((a, i) => (a, i)))
+        {
+            var (id, at) = (Guid.NewGuid(), Evening.AddHours(i - 40));
+            Assert.Equal(WriteOutcome.Written, (await store.WriteAsync(id, act, at, "Ann", Room, Cancel)).Outcome);
+            Assert.Equal(
+                WriteOutcome.WrittenBefore,
+                (await store.WriteAsync(id, act, at, "Ann", Room, Cancel)).Outcome
+            );
+            Assert.Equal(
+                WriteOutcome.Conflict,
+                (await store.WriteAsync(id, new QuietHoursSet(1, 2), at, "Ann", Room, Cancel)).Outcome
+            );
+        }
+
+        await new SensorStore(db).AddAsync(
+            [
+                .. Enumerable
+                    .Range(0, 100)
+                    .Select(h => new SensedReading(shelf, new SensorReading(Evening.AddHours(-h), 21 + (h % 7), 55))),
+            ],
+            Evening,
+            Cancel
+        );
     }
 
     private static async Task FillLarderAsync(LanternDb db, RuleSet rules)

@@ -110,7 +110,7 @@ public sealed partial class RoomFileTests : LedgerFolder
     {
         var cache = new RoomCache();
         await using var db = Open();
-        var rules = new RulebookStore(db, cache);
+        var rules = RoomFiles.Rulebook(db, cache);
         cache.See(await new JournalReader(db).LatestSequenceAsync(Cancel));
         Assert.Same(RoomClimate.Unread, await rules.ClimateAsync(Cancel));
         await LoadTextAsync(

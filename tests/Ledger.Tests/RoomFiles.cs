@@ -23,13 +23,18 @@ internal static class RoomFiles
             db,
             new RoomStore(db),
             new JournalReader(db),
-            new RulebookStore(db, new RoomCache()),
+            RoomFiles.Rulebook(db, new RoomCache()),
             new LarderStore(db, new RoomCache()),
             new ChoreStore(db),
-            new ContactStore(db)
+            new ContactStore(db),
+            new ClimateStore(db, new RoomCache()),
+            new SensorStore(db)
         );
         await writer.WriteAsync(path, Cancel);
     }
+
+    public static RulebookStore Rulebook(LanternDb db, RoomCache cache) =>
+        new(db, cache, new ClimateStore(db, cache), new SensorStore(db));
 
     public static async Task<LoadedRoom> LoadAsync(LedgerFile file, string path, DateTimeOffset now)
     {
@@ -47,10 +52,12 @@ internal static class RoomFiles
             db,
             new RoomStore(db),
             new JournalImport(db, reader),
-            new RulebookStore(db, cache),
+            RoomFiles.Rulebook(db, cache),
             new LarderStore(db, new RoomCache()),
             new ChoreStore(db),
             new ContactStore(db),
+            new ClimateStore(db, cache),
+            new SensorStore(db),
             cache
         );
         return await loader.LoadAsync(room!, now, Cancel);

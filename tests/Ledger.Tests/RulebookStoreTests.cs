@@ -27,7 +27,7 @@ public sealed class RulebookStoreTests : LedgerFolder
     private async Task SetAsync(RuleOverride change, DateTimeOffset at)
     {
         await using var db = Open();
-        Assert.Empty((await new RulebookStore(db, new RoomCache()).SetAsync(change, at, Cancel)).Problems);
+        Assert.Empty((await RoomFiles.Rulebook(db, new RoomCache()).SetAsync(change, at, Cancel)).Problems);
     }
 
     [Fact]
@@ -37,7 +37,7 @@ public sealed class RulebookStoreTests : LedgerFolder
         await SetAsync(first, Evening.AddDays(-20));
         await SetAsync(second, Evening.AddDays(-10));
         await using var db = Open();
-        var store = new RulebookStore(db, new RoomCache());
+        var store = RoomFiles.Rulebook(db, new RoomCache());
         Assert.Equal(second.Id, Assert.Single(await store.OverridesAsync(Cancel)).Id);
         Assert.Equal(17, EveryDays(await store.ReadAsync(Cancel)));
         Assert.True(await store.GiveUpAsync(second.Id, Evening, Cancel));
@@ -60,7 +60,7 @@ public sealed class RulebookStoreTests : LedgerFolder
     public async Task A_change_that_breaks_the_rulebook_is_refused_whole()
     {
         await using var db = Open();
-        var store = new RulebookStore(db, new RoomCache());
+        var store = RoomFiles.Rulebook(db, new RoomCache());
         var problems = (await store.SetAsync(Change(-3), Evening, Cancel)).Problems;
         Assert.Equal(("value", "Must be above 0 and at most 10000 days."), (problems[0].Field, problems[0].Message));
         Assert.Empty(db.Overrides);
@@ -73,7 +73,7 @@ public sealed class RulebookStoreTests : LedgerFolder
         await SetAsync(change, Evening.AddDays(-20));
         await SetAsync(Change(17), Evening.AddDays(-10));
         await using var db = Open();
-        var store = new RulebookStore(db, new RoomCache());
+        var store = RoomFiles.Rulebook(db, new RoomCache());
         var holding = Assert.Single(await store.OverridesAsync(Cancel));
         await store.GiveUpAsync(holding.Id, Evening.AddDays(-5), Cancel);
         var history = await store.HistoryAsync(Cancel);
@@ -117,7 +117,7 @@ public sealed class RulebookStoreTests : LedgerFolder
         );
         await SetAsync(slow, Evening.AddDays(-3));
         await using var db = Open();
-        var store = new RulebookStore(db, new RoomCache());
+        var store = RoomFiles.Rulebook(db, new RoomCache());
         var then = Replay.Of(entries, Room, await store.HistoryAsync(Cancel)).Forecasts;
         Assert.NotEmpty(then);
         Assert.Equal(
@@ -136,7 +136,7 @@ public sealed class RulebookStoreTests : LedgerFolder
         await SetAsync(Change(12, scope: OverrideScope.Species, species: "tliltocatl-albopilosus"), Evening);
         await SetAsync(Change(13, scope: OverrideScope.Animal, stockId: one), Evening);
         await using var db = Open();
-        var rules = await new RulebookStore(db, new RoomCache()).ReadAsync(Cancel);
+        var rules = await RoomFiles.Rulebook(db, new RoomCache()).ReadAsync(Cancel);
         double For(string species, Guid id) =>
             rules.For(Details(species: species).Species, id).Group.At(Stage.Adult).Food!.Cadence.Default.Value;
         Assert.Equal(13, For("tliltocatl-albopilosus", one));

@@ -128,6 +128,7 @@ public sealed class UpgradeTests : LedgerFolder
             ]
         ),
         ("ReadingIds", [(Spider, 150, """{"kind":"noted","text":"webbed the dish over"}""")]),
+        ("Sensors", [(Spider, 151, """{"kind":"watered","water":"dish"}""")]),
     ];
 
     public static TheoryData<int> EveryForm => [.. Enumerable.Range(0, Forms.Length)];

@@ -228,6 +228,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/honesty/warmth": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["warmthHelps"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/looks": {
         parameters: {
             query?: never;
@@ -286,6 +302,22 @@ export interface paths {
         get: operations["picture"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gateway/readings": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["gatewayReadings"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1358,6 +1390,134 @@ export interface paths {
         get: operations["climate"];
         put?: never;
         post: operations["addReading"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/climate/board": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["airBoard"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/climate/alarms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["alarms"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/climate/journal": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["logClimate"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/climate/series": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["airSeries"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/climate/degree-days": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["warmDays"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gateways": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["gateways"];
+        put?: never;
+        post: operations["makeGateway"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/gateways/{id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post?: never;
+        delete: operations["withdrawGateway"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/climate/readings.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["readingsFile"];
+        put?: never;
+        post: operations["takeReadingsFile"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2535,6 +2695,42 @@ export interface components {
          * @enum {unknown}
          */
         AgainstRulebook: "better" | "noBetter" | "worse" | "tooFew";
+        /** @description The room's air at a glance. */
+        AirBoard: {
+            /**
+             * Format: date-time
+             * @description The instant.
+             */
+            now: string;
+            /** @description Alarms that hold. */
+            alarms: components["schemas"]["ClimateAlarm"][];
+            /** @description Sensors in use, those that hang nowhere last. */
+            sensors: components["schemas"]["SensorView"][];
+            /** @description Tubs that dry, the fastest first. */
+            tubs: components["schemas"]["DryingTubView"][];
+            /** @description Who would stand better elsewhere. */
+            better: components["schemas"]["BetterPlace"][];
+            /** @description Programmes. */
+            programmes: components["schemas"]["ProgrammeView"][];
+            /** @description Hours in which only a danger is called out. */
+            quiet: components["schemas"]["QuietHours"];
+            /** @description Parts of the room of which something is read. */
+            zones: string[];
+        };
+        /** @description A cooling or dry season, a winter room, a thermostat's targets: what is wanted somewhere from day to day. */
+        AirProgramme: {
+            /** @description What it is for, 1–60 characters. */
+            name: string;
+            /** @description Empty for the whole room, or a rack, shelf or place. */
+            zone: string;
+            /** @description Steps in order, 1–24. */
+            steps: components["schemas"]["ProgrammeStep"][];
+            /**
+             * Format: date
+             * @description Last day.
+             */
+            until: string;
+        };
         /** @description Air to be judged. */
         AirRequest: {
             /**
@@ -2586,6 +2782,49 @@ export interface components {
              */
             relativeHumidityAt: null | number;
         };
+        /** @description What sensors said over a time. */
+        AirSeries: {
+            /**
+             * Format: date-time
+             * @description Start.
+             */
+            from: string;
+            /**
+             * Format: date-time
+             * @description End.
+             */
+            to: string;
+            /**
+             * Format: double
+             * @description Width of one span, minutes.
+             */
+            minutes: number;
+            /** @description One line for each sensor. */
+            sensors: components["schemas"]["SensorSeries"][];
+        };
+        /** @description An animal that an alarm is about. */
+        AlarmFor: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            place: string;
+            isHushed: boolean;
+        };
+        /**
+         * @description What an alarm is about.
+         * @enum {unknown}
+         */
+        AlarmKind: "hot" | "cold" | "dry" | "damp" | "winterWarm" | "winterFrost" | "silent" | "stuck" | "drifted";
+        /**
+         * @description How an alarm stands.
+         * @enum {unknown}
+         */
+        AlarmState: "open" | "seen" | "snoozed" | "saidAgain";
+        /** @description Alarms that hold now, and when only a danger is called out. */
+        AlarmsView: {
+            alarms: components["schemas"]["ClimateAlarm"][];
+            isQuiet: boolean;
+        };
         /** @description One band of the almanac: something expected within a range of nights. */
         AlmanacBand: {
             /** @description Names the same thing from one reading to the next; the calendar's UID is made of it. */
@@ -2625,7 +2864,7 @@ export interface components {
          * @description What a line of the almanac is about.
          * @enum {unknown}
          */
-        AlmanacKind: "molt" | "firstMeal" | "wait" | "chore" | "season" | "booking" | "quarantine" | "apart" | "warmUp";
+        AlmanacKind: "molt" | "firstMeal" | "wait" | "chore" | "season" | "booking" | "quarantine" | "apart" | "warmUp" | "programme";
         /** @description The weeks ahead as bands. */
         AlmanacPlan: {
             /**
@@ -3310,6 +3549,15 @@ export interface components {
             chillToMinutes: number;
             /** Format: double */
             lookEveryMinutes: number;
+        };
+        /** @description Animals that another part of the room would suit better. */
+        BetterPlace: {
+            /** @description Where they would stand better. */
+            zone: string;
+            /** @description Which. */
+            stockIds: string[];
+            /** @description Which and why, in a sentence. */
+            says: string;
         };
         /** @description Young that an animal had. */
         BirthEvent: {
@@ -4205,6 +4453,186 @@ export interface components {
             /** @description The newest entries in words. */
             log: components["schemas"]["ChoreLine"][];
         };
+        /** @description What is said of instruments, alarms and programmes of the room's air; only ever added to. */
+        ClimateAct: components["schemas"]["ClimateActSensorFound"] | components["schemas"]["ClimateActSensorPlaced"] | components["schemas"]["ClimateActSensorRetired"] | components["schemas"]["ClimateActSaltCheckBegun"] | components["schemas"]["ClimateActSaltChecked"] | components["schemas"]["ClimateActSaltCheckDropped"] | components["schemas"]["ClimateActCorrectionDropped"] | components["schemas"]["ClimateActAlarmSeen"] | components["schemas"]["ClimateActAlarmSnoozed"] | components["schemas"]["ClimateActQuietHoursSet"] | components["schemas"]["ClimateActProgrammeSet"] | components["schemas"]["ClimateActProgrammeDropped"];
+        /** @description Somebody has seen an alarm and does what is to be done. */
+        ClimateActAlarmSeen: {
+            /** @enum {string} */
+            kind: "alarmSeen";
+            /** @description Which alarm. */
+            alarm: string;
+            /**
+             * Format: date-time
+             * @description Since when it holds, so that the next one of its kind is a new one.
+             */
+            since: string;
+        };
+        /** @description An alarm is silent for a while. */
+        ClimateActAlarmSnoozed: {
+            /** @enum {string} */
+            kind: "alarmSnoozed";
+            /** @description Which alarm. */
+            alarm: string;
+            /**
+             * Format: date-time
+             * @description Since when it holds.
+             */
+            since: string;
+            /**
+             * Format: int32
+             * @description For how long, 10–720 minutes.
+             */
+            minutes: number;
+        };
+        /** @description An instrument is taken as it is from now on. */
+        ClimateActCorrectionDropped: {
+            /** @enum {string} */
+            kind: "correctionDropped";
+            /** Format: uuid */
+            sensorId: string;
+        };
+        /** @description A programme was given up. */
+        ClimateActProgrammeDropped: {
+            /** @enum {string} */
+            kind: "programmeDropped";
+            /** Format: uuid */
+            programmeId: string;
+        };
+        /** @description A programme was planned or its plan changed. */
+        ClimateActProgrammeSet: {
+            /** @enum {string} */
+            kind: "programmeSet";
+            /** Format: uuid */
+            programmeId: string;
+            plan: components["schemas"]["AirProgramme"];
+        };
+        /** @description Hours in which only a danger is called out. */
+        ClimateActQuietHoursSet: {
+            /** @enum {string} */
+            kind: "quietHoursSet";
+            /**
+             * Format: int32
+             * @description Local hour at which they begin, 0–23.
+             */
+            fromHour: number;
+            /**
+             * Format: int32
+             * @description Local hour at which they end, 0–23; the same for none.
+             */
+            toHour: number;
+        };
+        /** @description An instrument was closed in with a wet salt. */
+        ClimateActSaltCheckBegun: {
+            /** @enum {string} */
+            kind: "saltCheckBegun";
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            sensorId: string;
+            /** @description One or two salts over which it is to lie in turn. */
+            salts: components["schemas"]["Salt"][];
+        };
+        /** @description A check over salt was given up. */
+        ClimateActSaltCheckDropped: {
+            /** @enum {string} */
+            kind: "saltCheckDropped";
+            /** Format: uuid */
+            sensorId: string;
+        };
+        /** @description What an instrument said over the salt. */
+        ClimateActSaltChecked: {
+            /** @enum {string} */
+            kind: "saltChecked";
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            sensorId: string;
+            /**
+             * Format: double
+             * @description Per cent, as it says it uncorrected.
+             */
+            reading: number;
+        };
+        /** @description A gateway brought a reading of an instrument that was not known. */
+        ClimateActSensorFound: {
+            /** @enum {string} */
+            kind: "sensorFound";
+            /**
+             * Format: uuid
+             * @description Id under which it is kept from now on.
+             */
+            sensorId: string;
+            /** @description What its gateway calls it, 1–60 characters. */
+            key: string;
+            /**
+             * Format: uuid
+             * @description The gateway.
+             */
+            gateway: string;
+        };
+        /** @description An instrument hangs somewhere from now on. */
+        ClimateActSensorPlaced: {
+            /** @enum {string} */
+            kind: "sensorPlaced";
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            sensorId: string;
+            /** @description What the keeper calls it, 1–60 characters. */
+            name: string;
+            /** @description Empty for the whole room, or a rack, shelf or place; none for nowhere. */
+            zone: null | string;
+        };
+        /** @description An instrument was put away for good. */
+        ClimateActSensorRetired: {
+            /** @enum {string} */
+            kind: "sensorRetired";
+            /** Format: uuid */
+            sensorId: string;
+        };
+        /** @description Something about the air that somebody must know now. */
+        ClimateAlarm: {
+            /** @description The same while it holds. */
+            key: string;
+            /** @description What it is about. */
+            kind: components["schemas"]["AlarmKind"];
+            /**
+             * Format: uuid
+             * @description The sensor that tells it.
+             */
+            sensorId: string;
+            /** @description Its name. */
+            sensor: string;
+            /** @description Where it hangs; empty for the whole room. */
+            zone: string;
+            /**
+             * Format: date-time
+             * @description Since when.
+             */
+            since: string;
+            /** @description Whether minutes count, quiet hours or not. */
+            isDanger: boolean;
+            /** @description What is the matter, in a sentence. */
+            says: string;
+            /** @description What to do now, each in a sentence. */
+            now: string[];
+            /** @description Animals that it is about; empty for one of the sensor. */
+            for: components["schemas"]["AlarmFor"][];
+            /** @description How it stands. */
+            state: components["schemas"]["AlarmState"];
+            /** @description Who answered it. */
+            answeredBy: null | string;
+            /**
+             * Format: date-time
+             * @description It is silent until then.
+             */
+            until: null | string;
+            /** @description Whether it asks for somebody. */
+            isLoud: boolean;
+        };
         /** @description One reading of the room's climate. */
         ClimateReading: {
             /**
@@ -4229,6 +4657,16 @@ export interface components {
             zone: string;
             /** @description What is wrong with a reading; none when it can be. */
             problem: null | string;
+        };
+        /** @description An entry for the journal of the room's air. */
+        ClimateRequest: {
+            /**
+             * Format: uuid
+             * @description Made by the client; the same id is written once.
+             */
+            id: string;
+            /** @description What is said. */
+            act: components["schemas"]["ClimateAct"];
         };
         /** @description Everything that is kept as a colony. */
         ColonyDesk: {
@@ -4779,6 +5217,39 @@ export interface components {
             /** @description Fingerprint of the room's root (SHA-256), to be compared with what a phone shows. */
             fingerprint: null | string;
         };
+        /** @description How fast a tub dries, and what a misting must bring. */
+        DryingTub: {
+            /**
+             * Format: double
+             * @description Water that it loses a day in the air of now, mL.
+             */
+            mlADay: number;
+            /**
+             * Format: double
+             * @description What one misting brings, mL.
+             */
+            mlEach: number;
+            /**
+             * Format: double
+             * @description Days between two.
+             */
+            everyDays: number;
+            /** @description Which part of the floor is wetted. */
+            side: components["schemas"]["DampSide"];
+            /** @description Whether its keeper planned the amount, or it follows from vents and floor. */
+            isOwnPlan: boolean;
+            /** @description The same in a sentence. */
+            says: string;
+        };
+        /** @description A tub that is misted, and how fast it dries. */
+        DryingTubView: {
+            /** Format: uuid */
+            stockId: string;
+            name: string;
+            place: string;
+            tub: components["schemas"]["DryingTub"];
+            isHushed: boolean;
+        };
         /** @description Earlier broods of one origin or one way of rearing, taken together. */
         EarlierBroods: {
             /** @description Which, in two or three words: "bred here", "eggs taken from her". */
@@ -5095,6 +5566,21 @@ export interface components {
              */
             foodMg: number;
         };
+        /** @description What came of a file. */
+        FileTaken: {
+            /**
+             * Format: int32
+             * @description Readings that were new.
+             */
+            taken: number;
+            /**
+             * Format: int32
+             * @description Readings that were there already.
+             */
+            known: number;
+            /** @description Sensors in it. */
+            sensors: string[];
+        };
         /** @description What was found at a place over the years, and when to look there again: eggs come in waves. */
         FindPlace: {
             /** @description The place, in the keeper's words. */
@@ -5314,6 +5800,66 @@ export interface components {
          * @enum {unknown}
          */
         GainKind: "born" | "found" | "putIn";
+        /** @description A gateway that was just made, with its secret. */
+        GatewayMade: {
+            token: string;
+            gateways: components["schemas"]["GatewayView"][];
+        };
+        /** @description One reading as a gateway posts it. */
+        GatewayReading: {
+            /** @description What the gateway calls the sensor, 1–60 characters. */
+            sensor: string;
+            /**
+             * Format: double
+             * @description −20 to 60 °C.
+             */
+            temperatureC: number;
+            /**
+             * Format: double
+             * @description 0 to 100 per cent, where it is read.
+             */
+            relativeHumidity?: null | number;
+            /**
+             * Format: date-time
+             * @description When; left out, now.
+             */
+            at?: null | string;
+        };
+        /** @description Readings of a gateway. */
+        GatewayReadings: {
+            /** @description 1 to 5000; all are taken, or none. */
+            readings: components["schemas"]["GatewayReading"][];
+        };
+        /** @description A gateway to be made. */
+        GatewayRequest: {
+            /** @description What the keeper calls it, 1–60 characters. */
+            name: string;
+        };
+        /** @description What was taken. */
+        GatewayTaken: {
+            /**
+             * Format: int32
+             * @description Readings that were new.
+             */
+            taken: number;
+            /**
+             * Format: int32
+             * @description Readings that were there already.
+             */
+            known: number;
+        };
+        /** @description What brings readings, as listed; its secret is shown only when it is made. */
+        GatewayView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            /** Format: date-time */
+            madeAt: string;
+            /** Format: date-time */
+            heardAt: null | string;
+            /** Format: int32 */
+            sensors: number;
+        };
         /** @description Gear that several projects share, with its bookings in order. */
         Gear: {
             /** Format: uuid */
@@ -7096,7 +7642,7 @@ export interface components {
          * @description What was written, so that a screen knows what to look at again.
          * @enum {unknown}
          */
-        LiveTopic: "anything" | "journal" | "chores" | "shelves" | "larder" | "contacts" | "climate" | "rules" | "settings";
+        LiveTopic: "anything" | "journal" | "chores" | "shelves" | "larder" | "contacts" | "climate" | "alarms" | "rules" | "settings";
         /** @description An animal that is with somebody else for a time. */
         LoanEvent: {
             /**
@@ -8637,6 +9183,78 @@ export interface components {
             detail?: null | string;
             instance?: null | string;
         };
+        /** @description How a programme was kept, by what was read. */
+        ProgrammeKept: {
+            step: null | components["schemas"]["ProgrammeStep"];
+            next: null | components["schemas"]["ProgrammeStep"];
+            /**
+             * Format: int32
+             * @description Days on which the mean lay inside.
+             */
+            kept: number;
+            /**
+             * Format: int32
+             * @description Days on which it was warmer.
+             */
+            tooWarm: number;
+            /**
+             * Format: int32
+             * @description Days on which it was colder.
+             */
+            tooCold: number;
+            /**
+             * Format: int32
+             * @description Days on which the air was drier than wanted.
+             */
+            tooDry: number;
+            /**
+             * Format: int32
+             * @description Days on which it was damper.
+             */
+            tooDamp: number;
+            /**
+             * Format: int32
+             * @description Days on which nothing was read: they count for nothing.
+             */
+            unread: number;
+            /** @description The same in a sentence. */
+            says: string;
+        };
+        /** @description Warmth and humidity that are wanted from a day on. */
+        ProgrammeStep: {
+            /**
+             * Format: date
+             * @description First day.
+             */
+            from: string;
+            /**
+             * Format: double
+             * @description Lowest daily mean, −10 to 45 °C.
+             */
+            lowC: number;
+            /**
+             * Format: double
+             * @description Highest daily mean, −10 to 45 °C.
+             */
+            highC: number;
+            /**
+             * Format: double
+             * @description Lowest humidity, per cent; none where it does not matter.
+             */
+            lowHumidity?: null | number;
+            /**
+             * Format: double
+             * @description Highest humidity, per cent.
+             */
+            highHumidity?: null | number;
+        };
+        /** @description A programme and how it was kept. */
+        ProgrammeView: {
+            /** Format: uuid */
+            id: string;
+            plan: components["schemas"]["AirProgramme"];
+            kept: components["schemas"]["ProgrammeKept"];
+        };
         /** @description Young promised to somebody. */
         PromiseEvent: {
             /**
@@ -8743,6 +9361,19 @@ export interface components {
             until: string;
             /** @description Whether it stands on a shelf for new stock. */
             apart: boolean;
+        };
+        /** @description Hours in which only a danger is called out. */
+        QuietHours: {
+            /**
+             * Format: int32
+             * @description Local hour at which they begin.
+             */
+            fromHour: number;
+            /**
+             * Format: int32
+             * @description Local hour at which they end; the same for none.
+             */
+            toHour: number;
         };
         /** @description What would change the race. */
         RaceIf: {
@@ -9595,6 +10226,36 @@ export interface components {
              */
             chance: number;
         };
+        /**
+         * @description A salt whose wet paste holds the air in a closed jar at a known humidity.
+         * @enum {unknown}
+         */
+        Salt: "tableSalt" | "magnesiumChloride";
+        /** @description A check over salt that is going on. */
+        SaltView: {
+            /** @description Salt over which it lies now. */
+            over: string;
+            /**
+             * Format: double
+             * @description Humidity over it, per cent.
+             */
+            overPercent: number;
+            /**
+             * Format: date-time
+             * @description When it has lain long enough.
+             */
+            readableFrom: string;
+            /**
+             * Format: int32
+             * @description Salts that are done.
+             */
+            done: number;
+            /**
+             * Format: int32
+             * @description Salts in all.
+             */
+            of: number;
+        };
         /** @description One of several ways experienced keepers do a thing, and what it would mean here. */
         School: {
             /** @description Short name, e.g. "quick". */
@@ -9768,6 +10429,82 @@ export interface components {
              * @description What the hydrometer shows; none when its temperature was not given.
              */
             hydrometerReading: null | number;
+        };
+        /** @description What one sensor said over a time, corrected; each list has one figure for each span. */
+        SensorSeries: {
+            /** Format: uuid */
+            sensorId: string;
+            /** @description Seconds since 1970 of the start of each span. */
+            at: number[];
+            minC: number[];
+            meanC: number[];
+            maxC: number[];
+            humidity: (null | number)[];
+        };
+        /** @description A sensor and what it says. */
+        SensorView: {
+            /** Format: uuid */
+            id: string;
+            name: string;
+            key: string;
+            /** @description What brings its readings. */
+            gateway: string;
+            /** @description Where it hangs: empty for the whole room; none for nowhere. */
+            zone: null | string;
+            /**
+             * Format: date-time
+             * @description Its newest reading.
+             */
+            heardAt: null | string;
+            /** @description Whether it speaks and moves. */
+            isAlive: boolean;
+            /**
+             * Format: double
+             * @description Now, °C.
+             */
+            celsius: null | number;
+            /**
+             * Format: double
+             * @description Now, corrected, per cent.
+             */
+            humidity: null | number;
+            /**
+             * Format: double
+             * @description Now, as it says it, per cent.
+             */
+            rawHumidity: null | number;
+            /**
+             * Format: double
+             * @description Lowest of the last day.
+             */
+            lowC: null | number;
+            /**
+             * Format: double
+             * @description Highest of the last day.
+             */
+            highC: null | number;
+            /**
+             * Format: double
+             * @description Lowest of the last day.
+             */
+            lowHumidity: null | number;
+            /**
+             * Format: double
+             * @description Highest of the last day.
+             */
+            highHumidity: null | number;
+            /** @description Mean of each of the last 24 hours, °C; none where nothing was heard. */
+            hours: (null | number)[];
+            goodC: null | components["schemas"]["Range"];
+            /**
+             * Format: int32
+             * @description How many animals it is the nearest for, by place.
+             */
+            watches: number;
+            air: null | components["schemas"]["ZoneAir"];
+            /** @description How its humidity is corrected, in words; empty where it is not. */
+            corrected: string;
+            salt: null | components["schemas"]["SaltView"];
         };
         /** @description Whether one must sign in, and as whom one is. */
         SessionView: {
@@ -10041,6 +10778,17 @@ export interface components {
             strength: string;
             lesson: components["schemas"]["SignLesson"];
         };
+        /** @description An alarm as a sitter reads it. */
+        SitterAlarm: {
+            /** @description What is the matter. */
+            says: string;
+            /** @description Whether minutes count. */
+            isDanger: boolean;
+            /** @description What to do now. */
+            now: string[];
+            /** @description Places that it is about. */
+            for: string[];
+        };
         /** @description One safe act for somebody who minds the room. */
         SitterLine: {
             /**
@@ -10153,6 +10901,8 @@ export interface components {
             note: string;
             /** @description What to do if something looks wrong. */
             ifWrong: string[];
+            /** @description Alarms of the air that hold, with what to do now; those of sensors are the keeper's own. */
+            alarms: components["schemas"]["SitterAlarm"][];
         };
         /**
          * @description How a young one has grown beside its siblings.
@@ -10213,6 +10963,13 @@ export interface components {
              * @description Night until which it belongs apart.
              */
             quarantine: null | string;
+        };
+        /** @description What a species needs otherwise than its group; left out where it is as the group. */
+        SpeciesAir: {
+            goodC?: null | components["schemas"]["RuleOfRange"];
+            ceilingC?: null | components["schemas"]["RuleOfdouble"];
+            floorC?: null | components["schemas"]["RuleOfdouble"];
+            humidity?: null | components["schemas"]["RuleOfRange"];
         };
         /** @description A species as it can be chosen. */
         SpeciesName: {
@@ -10322,6 +11079,7 @@ export interface components {
                 [key: string]: components["schemas"]["SexingRule"];
             };
             colony?: null | components["schemas"]["ColonyLife"];
+            air?: null | components["schemas"]["SpeciesAir"];
         };
         /** @description Everything the rulebook says of a species. */
         SpeciesSheet: {
@@ -11345,6 +12103,21 @@ export interface components {
             /** @description Their other ends, in the past tense; none of molts. */
             otherwise: null | string;
         };
+        /** @description Degree-days of a part of the room: done by what was read, and to come by the season. */
+        WarmDays: {
+            /**
+             * Format: double
+             * @description °C·d from the first day to today, by what was read.
+             */
+            done: number;
+            /**
+             * Format: int32
+             * @description Days in that time on which nothing was read: they count for nothing.
+             */
+            unread: number;
+            /** @description °C·d day by day from tomorrow on, added up. */
+            ahead: number[];
+        };
         /** @description A pupa, or a box of them, in the plan of warming up. */
         WarmUpPupa: {
             /**
@@ -11417,6 +12190,29 @@ export interface components {
              * @description Below this temperature development stands still; then degree-days are counted, not Q10.
              */
             thresholdC: null | number;
+        };
+        /** @description Whether counting by warmth made the forecasts of a kind better, each held against what came. */
+        WarmthHelps: {
+            /** @description What was awaited. */
+            vigil: components["schemas"]["VigilKind"];
+            /**
+             * Format: int32
+             * @description Forecasts made both ways.
+             */
+            forecasts: number;
+            /**
+             * Format: double
+             * @description Mean pinball loss by warmth, days; less is better.
+             */
+            pinballWith: number;
+            /**
+             * Format: double
+             * @description The same by the calendar alone.
+             */
+            pinballWithout: number;
+            lossLikely: null | components["schemas"]["Likely"];
+            /** @description What that comes to. */
+            says: string;
         };
         /** @description One clock of an enclosure's water: a dish and a mist plan have one each. */
         WaterClock: {
@@ -11599,6 +12395,41 @@ export interface components {
             to: string;
             /** @description Whether it is told by the forecasts of those that live here; else by what is usual of the kind. */
             isForecast: boolean;
+        };
+        /** @description What follows for air as it is at a place. */
+        ZoneAir: {
+            /**
+             * Format: double
+             * @description Temperature at which it drips, °C; none for perfectly dry air.
+             */
+            dewPointC: null | number;
+            /**
+             * Format: double
+             * @description Vapour-pressure deficit, kPa: how strongly it dries.
+             */
+            deficitKPa: number;
+            /**
+             * Format: double
+             * @description Water in a cubic metre, g.
+             */
+            waterGm3: number;
+            /**
+             * Format: double
+             * @description Per cent in the same air a few degrees warmer, as over a heat mat.
+             */
+            warmerHumidity: number;
+            /**
+             * Format: double
+             * @description Per cent in the same air a few degrees cooler, as at night; 100 where it drips.
+             */
+            coolerHumidity: number;
+            /**
+             * Format: double
+             * @description So many degrees warmer and cooler, °C.
+             */
+            apart: number;
+            /** @description What it means, each in a sentence. */
+            says: string[];
         };
     };
     responses: never;
@@ -12011,6 +12842,26 @@ export interface operations {
             };
         };
     };
+    warmthHelps: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WarmthHelps"][];
+                };
+            };
+        };
+    };
     looks: {
         parameters: {
             query?: never;
@@ -12136,6 +12987,57 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    gatewayReadings: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GatewayReadings"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GatewayTaken"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -14469,6 +15371,314 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    airBoard: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AirBoard"];
+                };
+            };
+        };
+    };
+    alarms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AlarmsView"];
+                };
+            };
+        };
+    };
+    logClimate: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ClimateRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AirBoard"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    airSeries: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+                sensors?: string[];
+                points?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AirSeries"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    warmDays: {
+        parameters: {
+            query: {
+                zone?: string;
+                baseC: number;
+                from: string;
+                days?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WarmDays"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    gateways: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GatewayView"][];
+                };
+            };
+        };
+    };
+    makeGateway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["GatewayRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GatewayMade"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    withdrawGateway: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["GatewayView"][];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    readingsFile: {
+        parameters: {
+            query: {
+                from: string;
+                to: string;
+                minutes?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "text/csv": string;
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    takeReadingsFile: {
+        parameters: {
+            query?: {
+                sensor?: string;
+                zone?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "text/csv": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["FileTaken"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };

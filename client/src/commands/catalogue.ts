@@ -24,6 +24,7 @@ const places = {
   nursery: ['n', 'Nursery', '/nursery'],
   colonies: ['c', 'Colonies', '/colonies'],
   larder: ['l', 'Larder', '/larder'],
+  climate: ['t', 'Climate', '/climate'],
   almanac: ['a', 'Almanac', '/almanac'],
   guide: ['u', 'Guide', '/guide'],
   chores: ['k', 'Chores', '/chores'],
@@ -38,7 +39,7 @@ const places = {
 
 export type PlaceId = keyof typeof places;
 
-/** Every place with the letter that stays its own: `g` and the letter go there. T is kept for a place to come. */
+/** Every place with the letter that stays its own: `g` and the letter go there. */
 export const placeOf = (id: PlaceId) => {
   const [letter, word, path] = places[id];
   return { id, letter, word, path };

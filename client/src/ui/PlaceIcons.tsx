@@ -38,6 +38,13 @@ export const LarderIcon = () => (
   </Icon>
 );
 
+export const ClimateIcon = () => (
+  <Icon>
+    <path d="M8 13.5V5.5a2 2 0 0 1 4 0v8a4 4 0 1 1-4 0Z" />
+    <path d="M10 9v7.5M15.5 7.5q1.5-1.5 3 0t3 0M15.5 12q1.5-1.5 3 0t3 0" />
+  </Icon>
+);
+
 export const ColoniesIcon = () => (
   <Icon>
     <path d="M3.5 9.5h17v9q0 2-2 2h-13q-2 0-2-2ZM3.5 9.5l2-4h13l2 4" />

@@ -2,6 +2,7 @@ using System.Globalization;
 using System.Security.Claims;
 using System.Threading.RateLimiting;
 using App.Almanac;
+using App.Climate;
 using App.Hosting;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Authentication;
@@ -88,6 +89,7 @@ public static class AccessServices
                         }
                     )
             );
+            limiter.AddPolicy(GatewayEndpoints.Limit, GatewayEndpoints.LimitOf);
         });
         services.AddSingleton(
             PartitionedRateLimiter.Create<string, string>(name =>
@@ -177,6 +179,7 @@ public static class AccessServices
                 || path.Equals("/api/session", StringComparison.OrdinalIgnoreCase)
                 || path.Equals("/api/session/sign-in", StringComparison.OrdinalIgnoreCase)
                 || path.Equals("/api/health", StringComparison.OrdinalIgnoreCase)
+                || path.Equals(GatewayEndpoints.ReadingsPath, StringComparison.OrdinalIgnoreCase)
             : HttpMethods.IsGet(request.Method)
                 || HttpMethods.IsHead(request.Method)
                 || path.StartsWithSegments(AlmanacEndpoints.FeedRoot, StringComparison.OrdinalIgnoreCase);

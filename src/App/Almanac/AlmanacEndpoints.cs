@@ -33,28 +33,43 @@ public static class AlmanacEndpoints
         app.MapGet(FeedRoot + "/{secret}.ics", FeedAsync).ExcludeFromDescription();
     }
 
-    private static async Task<AlmanacPlan> PlanAsync(RoomNow now, ChoreStore chores, CancellationToken cancel)
+    private static async Task<AlmanacPlan> PlanAsync(
+        RoomNow now,
+        ChoreStore chores,
+        ClimateStore air,
+        CancellationToken cancel
+    )
     {
         var room = await now.ReadAsync(cancel);
         var index = await now.IndexAsync(cancel);
-        return AlmanacPlan.Of([.. index.Here, .. index.Gone], await chores.StandingAsync(cancel), room);
+        return AlmanacPlan.Of(
+            [.. index.Here, .. index.Gone],
+            await chores.StandingAsync(cancel),
+            room,
+            (await air.BookAsync(cancel)).Programmes
+        );
     }
 
     private static async Task<Ok<AlmanacView>> ReadAsync(
         RoomNow now,
         ChoreStore chores,
+        ClimateStore air,
         LanternDb db,
         CancellationToken cancel
-    ) => TypedResults.Ok(new AlmanacView(await PlanAsync(now, chores, cancel), PathOf(await TokenAsync(db, cancel))));
+    ) =>
+        TypedResults.Ok(
+            new AlmanacView(await PlanAsync(now, chores, air, cancel), PathOf(await TokenAsync(db, cancel)))
+        );
 
     private static async Task<FileContentHttpResult> ExportAsync(
         RoomNow now,
         ChoreStore chores,
+        ClimateStore air,
         CancellationToken cancel
     )
     {
         var room = await now.ReadAsync(cancel);
-        var text = AlmanacCalendar.Write(await PlanAsync(now, chores, cancel), room);
+        var text = AlmanacCalendar.Write(await PlanAsync(now, chores, air, cancel), room);
         return TypedResults.File(
             System.Text.Encoding.UTF8.GetBytes(text),
             CalendarType,
@@ -66,6 +81,7 @@ public static class AlmanacEndpoints
         string secret,
         RoomNow now,
         ChoreStore chores,
+        ClimateStore air,
         LanternDb db,
         CancellationToken cancel
     )
@@ -78,7 +94,7 @@ public static class AlmanacEndpoints
 
         var room = await now.ReadAsync(cancel);
         return Results.Text(
-            AlmanacCalendar.Write(await PlanAsync(now, chores, cancel), room),
+            AlmanacCalendar.Write(await PlanAsync(now, chores, air, cancel), room),
             CalendarType,
             System.Text.Encoding.UTF8
         );

@@ -1,4 +1,6 @@
 using System.Globalization;
+using App.Climate;
+using App.Hosting;
 using Husbandry.Rooms;
 using Ledger;
 using Microsoft.EntityFrameworkCore;
@@ -62,6 +64,21 @@ public static class DemoRoom
         File.WriteAllText(note, tonight);
     }
 
+    private static async Task HangSensorsAsync(IServiceProvider services, Room laid)
+    {
+        var db = services.GetRequiredService<LanternDb>();
+        db.Gateways.Add(
+            // Its secret is made when it is switched on.
+            GatewayEndpoints.Row(DemoClimate.GatewayName, Secrets.New(), laid.Now.AddDays(-365), DemoClimate.GatewayId)
+        );
+        await db.SaveChangesAsync();
+        var climate = new DemoClimate(laid, SimulatedRacks.WeatherOf(laid));
+        await services
+            .GetRequiredService<SensorStore>()
+            .AddAsync([.. climate.Readings()], laid.Now, CancellationToken.None);
+        services.GetRequiredService<RoomCache>().LetGo();
+    }
+
     /// <summary>Lays the demo out relative to tonight, unless it is laid out already.</summary>
     public static async Task LayOutDemoAsync(this IServiceProvider services, DateTimeOffset now)
     {
@@ -73,7 +90,8 @@ public static class DemoRoom
         var rules = await services.GetRequiredService<RulebookStore>().ReadAsync(CancellationToken.None);
         var former = await services.GetRequiredService<RoomStore>().ReadAsync(CancellationToken.None);
         var settings = former.Settings with { RoomName = NetLoft.RoomName };
-        var file = NetLoft.Write(Room.At(rules, settings, now));
+        var laid = Room.At(rules, settings, now);
+        var file = NetLoft.Write(laid);
         var loaded = await services.GetRequiredService<RoomFileLoader>().LoadAsync(file, now, CancellationToken.None);
         if (loaded.Problems.Count > 0)
         {
@@ -81,5 +99,7 @@ public static class DemoRoom
                 "The demo room is broken: " + string.Join("; ", loaded.Problems.Select(p => $"{p.Field}: {p.Message}"))
             );
         }
+
+        await HangSensorsAsync(services, laid);
     }
 }

@@ -54,7 +54,8 @@ internal static class NetLoft
             [.. climate, .. DemoWinters.Readings(room)],
             Larder: DemoLarder.Of(room),
             Layout: DemoHousing.Layout,
-            Chores: DemoHousing.Chores(room)
+            Chores: DemoHousing.Chores(room),
+            ClimateNotes: new DemoClimate(room, SimulatedRacks.WeatherOf(room)).Notes()
         );
     }
 

@@ -18,10 +18,15 @@ internal sealed partial class SimulatedRacks(Room room)
     private int shelfC;
     private int shelfD;
 
+    private const int WeatherNights = Nights + 40;
+
+    /// <summary>The weather in which they live, on its own.</summary>
+    public static SimulatedWeather WeatherOf(Room room) => new(new SimulatedRacks(room).random, WeatherNights);
+
     /// <summary>The lives, and what the thermometers said.</summary>
     public (IReadOnlyList<LifeWriter> Lives, IReadOnlyList<ClimateReading> Climate) Write()
     {
-        var weather = new SimulatedWeather(random, Nights + 40);
+        var weather = new SimulatedWeather(random, WeatherNights);
         foreach (var name in new[] { "Alder", "Birch", "Cedar", "Damson" })
         {
             Grow(0, name, weather, "C", random.Next(680, 725), random.Next(1, 3));

@@ -1,4 +1,5 @@
 using App.Hosting;
+using Husbandry.Climate;
 using Husbandry.Honesty;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
@@ -73,6 +74,7 @@ public static class HonestyEndpoints
     public static void MapHonesty(this WebApplication app)
     {
         app.MapGet("/api/honesty", ReadAsync).WithName("honesty").WithTags("Honesty");
+        app.MapGet("/api/honesty/warmth", WarmthAsync).WithName("warmthHelps").WithTags("Honesty");
         app.MapGet("/api/looks", LooksAsync).WithName("looks").WithTags("Honesty");
         app.MapGet("/api/lessons", LessonsAsync).WithName("lessons").WithTags("Honesty");
     }
@@ -86,25 +88,68 @@ public static class HonestyEndpoints
     )
     {
         var room = await now.ReadAsync(cancel);
-        var sequence = await reader.LatestSequenceAsync(cancel);
-        if (
-            cache.Scored is not { } scored
-            || scored.Sequence != sequence
-            || scored.Fingerprint != room.Rules.Fingerprint
-        )
-        {
-            var journal = await reader.ReadSinceAsync(DateTimeOffset.MinValue, cancel);
-            var rules = await rulebook.HistoryAsync(cancel);
-            scored = new RoomCache.ScoredUntil(Replay.Of(journal, room, rules), sequence, room.Rules.Fingerprint);
-            cache.Scored = scored;
-        }
-
+        var scored = await ScoredAsync(room, byWarmth: true, reader, rulebook, cache, cancel);
         var newest = scored
             .Replay.Forecasts.Where(f => f.HappenedTo is not null && f.AgeShare > 0)
             .OrderByDescending(f => f.MadeOn.AddDays((int)f.HappenedTo!.Value))
             .Take(ExamplesShown)
             .ToList();
         return TypedResults.Ok(new HonestyView(BacktestReport.Of(scored.Replay), newest, WaitsInWords.All));
+    }
+
+    /// <summary>The journal replayed, by one at a time: whoever asks meanwhile waits for the same answer.</summary>
+    private static async Task<RoomCache.ScoredUntil> ScoredAsync(
+        Room room,
+        bool byWarmth,
+        JournalReader reader,
+        RulebookStore rulebook,
+        RoomCache cache,
+        CancellationToken cancel
+    )
+    {
+        await cache.Scoring.WaitAsync(cancel);
+        try
+        {
+            var sequence = await reader.LatestSequenceAsync(cancel);
+            var kept = byWarmth ? cache.Scored : cache.ScoredByCalendar;
+            if (kept is not null && kept.Sequence == sequence && kept.Fingerprint == room.Rules.Fingerprint)
+            {
+                return kept;
+            }
+
+            var journal = await reader.ReadSinceAsync(DateTimeOffset.MinValue, cancel);
+            var rules = await rulebook.HistoryAsync(cancel);
+            var replay = Replay.Of(journal, byWarmth ? room : room.With(RoomClimate.Unread), rules);
+            var scored = new RoomCache.ScoredUntil(replay, sequence, room.Rules.Fingerprint);
+            if (byWarmth)
+            {
+                cache.Scored = scored;
+            }
+            else
+            {
+                cache.ScoredByCalendar = scored;
+            }
+
+            return scored;
+        }
+        finally
+        {
+            cache.Scoring.Release();
+        }
+    }
+
+    private static async Task<Ok<IReadOnlyList<WarmthHelps>>> WarmthAsync(
+        RoomNow now,
+        JournalReader reader,
+        RulebookStore rulebook,
+        RoomCache cache,
+        CancellationToken cancel
+    )
+    {
+        var room = await now.ReadAsync(cancel);
+        var with = await ScoredAsync(room, byWarmth: true, reader, rulebook, cache, cancel);
+        var without = await ScoredAsync(room, byWarmth: false, reader, rulebook, cache, cancel);
+        return TypedResults.Ok(WarmthHelps.Of(with.Replay, without.Replay));
     }
 
     private static async Task<Ok<LooksView>> LooksAsync(RoomNow now, JournalReader reader, CancellationToken cancel)

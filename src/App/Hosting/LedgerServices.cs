@@ -27,6 +27,8 @@ public static class LedgerServices
         services.AddScoped<LarderPlanner>();
         services.AddScoped<ChoreStore>();
         services.AddScoped<ContactStore>();
+        services.AddScoped<ClimateStore>();
+        services.AddScoped<SensorStore>();
         services.AddScoped<People>();
     }
 

@@ -30,6 +30,9 @@ public enum LiveTopic
     /// <summary>Temperatures read off.</summary>
     Climate,
 
+    /// <summary>Sensors, alarms and programmes.</summary>
+    Alarms,
+
     /// <summary>Rules, species or feeders of the keeper's own.</summary>
     Rules,
 

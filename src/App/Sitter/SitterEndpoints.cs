@@ -1,3 +1,4 @@
+using App.Climate;
 using App.Hosting;
 using Husbandry.Journal;
 using Husbandry.Reasons;
@@ -29,6 +30,7 @@ public sealed record TickUndo(Guid Id, Guid EntryId);
 /// <param name="Contacts">Whom to call.</param>
 /// <param name="Note">What else to know.</param>
 /// <param name="IfWrong">What to do if something looks wrong.</param>
+/// <param name="Alarms">Alarms of the air that hold, with what to do now; those of sensors are the keeper's own.</param>
 public sealed record SitterView(
     string RoomName,
     long Seen,
@@ -38,8 +40,16 @@ public sealed record SitterView(
     IReadOnlyList<TickedLine> Ticked,
     string Contacts,
     string Note,
-    IReadOnlyList<string> IfWrong
+    IReadOnlyList<string> IfWrong,
+    IReadOnlyList<SitterAlarm> Alarms
 );
+
+/// <summary>An alarm as a sitter reads it.</summary>
+/// <param name="Says">What is the matter.</param>
+/// <param name="IsDanger">Whether minutes count.</param>
+/// <param name="Now">What to do now.</param>
+/// <param name="For">Places that it is about.</param>
+public sealed record SitterAlarm(string Says, bool IsDanger, IReadOnlyList<string> Now, IReadOnlyList<string> For);
 
 /// <summary>A tick of the sitter's.</summary>
 /// <param name="Id">Made by the client; the same id is written once.</param>
@@ -168,7 +178,8 @@ public static class SitterEndpoints
             await reader.TickedAsync(link, room, cancel),
             link.Contacts,
             link.Note,
-            IfWrong
+            IfWrong,
+            await reader.AlarmsAsync(cancel)
         );
 
     private static async Task<IResult> TickAsync(
@@ -261,8 +272,16 @@ public static class SitterEndpoints
 }
 
 /// <summary>Reads links and sheets.</summary>
-public sealed class SitterReader(LanternDb db, JournalReader journal, RoomNow now)
+public sealed class SitterReader(LanternDb db, JournalReader journal, RoomNow now, AirReader air)
 {
+    /// <summary>Alarms of the air that hold, whoever has seen them: the sitter is the one who is there.</summary>
+    public async Task<IReadOnlyList<SitterAlarm>> AlarmsAsync(CancellationToken cancel) =>
+        [
+            .. (await air.ReadAsync(cancel))
+                .Alarms.Where(a => a.For.Count > 0)
+                .Select(a => new SitterAlarm(a.Says, a.IsDanger, a.Now, [.. a.For.Select(f => f.Place).Distinct()])),
+        ];
+
     /// <summary>The name under which a sitter's ticks are written.</summary>
     public static string HandOf(SitterLinkRow link) => $"{link.Name} (sitter)";
 

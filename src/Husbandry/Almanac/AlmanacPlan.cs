@@ -1,4 +1,5 @@
 using Husbandry.Chores;
+using Husbandry.Climate;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
@@ -35,6 +36,9 @@ public enum AlmanacKind
 
     /// <summary>A pupa is taken out of the cold, as planned.</summary>
     WarmUp,
+
+    /// <summary>A programme of the room's air changes its target.</summary>
+    Programme,
 }
 
 /// <summary>One band of the almanac: something expected within a range of nights.</summary>
@@ -86,13 +90,20 @@ public sealed record AlmanacPlan(
     /// <param name="all">What is and was in the room.</param>
     /// <param name="chores">Chores and gear.</param>
     /// <param name="room">The room.</param>
-    public static AlmanacPlan Of(IReadOnlyList<Glance> all, ChoreStanding chores, Room room)
+    /// <param name="programmes">Programmes of the room's air; none when left out.</param>
+    public static AlmanacPlan Of(
+        IReadOnlyList<Glance> all,
+        ChoreStanding chores,
+        Room room,
+        IReadOnlyList<PlannedProgramme>? programmes = null
+    )
     {
         var to = room.Tonight.AddDays(room.Rules.Room.Rounds.AlmanacWeeks.Value * 7);
         var bands = all.Where(g => g.IsHere)
             .SelectMany(OfAnimal)
             .Concat(chores.Chores.SelectMany(c => OfChore(c, room.Tonight, to)))
             .Concat(chores.Gear.SelectMany(OfGear))
+            .Concat((programmes ?? []).SelectMany(OfProgramme))
             .Where(b => b.To >= room.Tonight && b.From <= to)
             .OrderBy(b => b.From < room.Tonight ? room.Tonight : b.From)
             .ThenBy(b => b.To)
@@ -188,6 +199,29 @@ public sealed record AlmanacPlan(
                 false
             );
         }
+    }
+
+    /// <summary>The nights on which a thermostat is set anew, and the last of all.</summary>
+    private static IEnumerable<AlmanacBand> OfProgramme(PlannedProgramme programme)
+    {
+        var plan = programme.Plan;
+        AlmanacBand Band(DateOnly on, string label) =>
+            new(
+                $"{programme.Id:N}-{on:yyyyMMdd}",
+                AlmanacKind.Programme,
+                null,
+                plan.Zone,
+                plan.Name,
+                label,
+                on,
+                on,
+                on,
+                false
+            );
+        return plan
+            .Steps.Select(s => Band(s.From, $"{Wording.Plain(s.LowC)}–{Wording.Plain(s.HighC)} °C from here"))
+            .Append(Band(plan.Until, "last day"))
+            .DistinctBy(b => b.Key);
     }
 
     private static IEnumerable<AlmanacBand> OfChore(Chore chore, DateOnly tonight, DateOnly to)

@@ -10,13 +10,11 @@ internal sealed record DailyMeans(int FirstDay, double[] Celsius, int[] ReadOn)
 
     private readonly double[] sums = Sums(Celsius);
 
-    public static DailyMeans Of(IEnumerable<ClimateReading> readings)
+    /// <summary>Means of the days on which something was read; those between are interpolated.</summary>
+    /// <param name="days">Day and its mean, each once.</param>
+    public static DailyMeans Of(IEnumerable<(int Day, double C)> days)
     {
-        var byDay = readings
-            .GroupBy(r => RoomClimate.Day(r.At))
-            .OrderBy(g => g.Key)
-            .Select(g => (Day: g.Key, C: g.Average(r => r.TemperatureC)))
-            .ToList();
+        var byDay = days.OrderBy(d => d.Day).ToList();
         var first = byDay[0].Day;
         var means = new double[byDay[^1].Day - first + 1];
         var (before, after) = (0, 0);
@@ -32,6 +30,36 @@ internal sealed record DailyMeans(int FirstDay, double[] Celsius, int[] ReadOn)
         }
 
         return new DailyMeans(first, means, [.. byDay.Select(d => d.Day)]);
+    }
+
+    /// <summary>
+    /// What was read at a place, and on days on which it was not, what was read around it with what the place was warmer by, which
+    /// fades: an old reading never beats a living one. Of each day only what was read by then is used.
+    /// </summary>
+    /// <param name="around">The next part of the room out.</param>
+    /// <param name="fadeDays">Days in which the difference fades to a third.</param>
+    /// <remarks>Source: house; a difference that fades as an anomaly does [from memory].</remarks>
+    public DailyMeans Within(DailyMeans around, double fadeDays)
+    {
+        var days = ReadOn.Union(around.ReadOn).Order().ToList();
+        var (composed, offset, offsetDay) = (new List<(int, double)>(days.Count), 0.0, int.MinValue);
+        double? outside = null;
+        foreach (var day in days)
+        {
+            outside = around.Read(day) ?? outside;
+            if (Read(day) is { } own)
+            {
+                composed.Add((day, own));
+                (offset, offsetDay) = (outside is { } there ? own - there : 0, day);
+            }
+            else
+            {
+                var faded = offsetDay == int.MinValue ? 0 : offset * Math.Exp(-(day - offsetDay) / fadeDays);
+                composed.Add((day, outside!.Value + faded));
+            }
+        }
+
+        return Of(composed);
     }
 
     public double[] Cumulate(Func<double, double> rate) => Sums([.. Celsius.Select(rate)]);

@@ -5,15 +5,10 @@ namespace Husbandry.Climate;
 /// <summary>Vapour-pressure deficit of the air by day, kPa.</summary>
 internal sealed record DryAir(IReadOnlyDictionary<int, double> DeficitKPa)
 {
-    public static DryAir Of(IEnumerable<ClimateReading> readings) =>
+    public static DryAir Of(IEnumerable<ZoneDay> days) =>
         new(
-            readings
-                .Where(r => r.RelativeHumidity is not null)
-                .GroupBy(r => RoomClimate.Day(r.At))
-                .ToDictionary(
-                    g => g.Key,
-                    g => g.Average(r => new MoistAir(r.TemperatureC, r.RelativeHumidity!.Value).DeficitKPa)
-                )
+            days.Where(d => d.MeanHumidity is not null)
+                .ToDictionary(d => d.Day, d => new MoistAir(d.MeanC, d.MeanHumidity!.Value).DeficitKPa)
         );
 
     /// <summary>The last days over those before; none when either were not read.</summary>
@@ -25,6 +20,13 @@ internal sealed record DryAir(IReadOnlyDictionary<int, double> DeficitKPa)
         return recent.Count > 0 && former.Count >= rules.DryFewestDays.Value && former.Average() > 0
             ? recent.Average() / former.Average()
             : null;
+    }
+
+    /// <summary>The newest of the last week; none where there is none.</summary>
+    public double? Newest(int day)
+    {
+        const int Week = 7;
+        return Between(day - Week + 1, day) is [.., var newest] ? newest : null;
     }
 
     private List<double> Between(int from, int to) =>

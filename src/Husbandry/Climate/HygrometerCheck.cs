@@ -1,5 +1,15 @@
 namespace Husbandry.Climate;
 
+/// <summary>A salt whose wet paste holds the air in a closed jar at a known humidity.</summary>
+public enum Salt
+{
+    /// <summary>Sodium chloride: table salt without iodine or anything against lumps.</summary>
+    TableSalt,
+
+    /// <summary>Magnesium chloride.</summary>
+    MagnesiumChloride,
+}
+
 /// <summary>One check of a hygrometer over a saturated salt.</summary>
 /// <param name="Reference">True relative humidity, per cent.</param>
 /// <param name="Reading">What the instrument said, per cent.</param>
@@ -16,6 +26,16 @@ public sealed record HygrometerCheck(double Slope, double Offset)
     /// <summary>Source of the reference humidities.</summary>
     public const string Source =
         "Greenspan (1977), J. Res. NBS 81A:89–96: at 25 °C sodium chloride 75.29 %, magnesium chloride 32.78 % (from memory)";
+
+    // Per cent at 25 °C; Greenspan (1977), table 2 (from memory).
+    private const double OverTableSalt = 75.3;
+    private const double OverMagnesiumChloride = 32.8;
+
+    /// <summary>Humidity over a salt at 25 °C, per cent.</summary>
+    public static double Over(Salt salt) => salt == Salt.TableSalt ? OverTableSalt : OverMagnesiumChloride;
+
+    /// <summary>What a keeper calls a salt.</summary>
+    public static string NameOf(Salt salt) => salt == Salt.TableSalt ? "table salt" : "magnesium chloride";
 
     /// <summary>The correction from one point (offset only) or two (gain and offset).</summary>
     /// <returns><see langword="null"/> when two points have the same reading, so that no gain exists.</returns>

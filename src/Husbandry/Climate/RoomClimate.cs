@@ -29,6 +29,13 @@ public sealed record ClimateReading(
         : null;
 }
 
+/// <summary>Mean of one day in one part of the room.</summary>
+/// <param name="Zone">Empty for the whole room, or a rack, shelf or place.</param>
+/// <param name="Day">Number of the UTC day.</param>
+/// <param name="MeanC">Temperature, °C.</param>
+/// <param name="MeanHumidity">Humidity, per cent; none where it was not read.</param>
+public sealed record ZoneDay(string Zone, int Day, double MeanC, double? MeanHumidity = null);
+
 /// <summary>Mean temperatures by zone and day, from which effective days are counted.</summary>
 public sealed class RoomClimate
 {
@@ -61,22 +68,119 @@ public sealed class RoomClimate
     );
 
     private readonly Dictionary<string, DryAir> dryness;
+    private readonly Dictionary<(string Zone, int Day), ZoneDay> days;
 
-    private RoomClimate(Dictionary<string, DailyMeans> zones, Dictionary<string, DryAir> dryness) =>
-        (this.zones, this.dryness) = (zones, dryness);
+    private RoomClimate(
+        Dictionary<string, DailyMeans> zones,
+        Dictionary<string, DryAir> dryness,
+        Dictionary<(string Zone, int Day), ZoneDay> days
+    ) => (this.zones, this.dryness, this.days) = (zones, dryness, days);
 
     /// <summary>A room in which no temperature was ever read: every day counts as one.</summary>
-    public static RoomClimate Unread { get; } = new([], []);
+    public static RoomClimate Unread { get; } = new([], [], []);
 
-    /// <summary>Averages readings by zone and UTC day; days between two readings are interpolated.</summary>
-    public static RoomClimate Of(IEnumerable<ClimateReading> readings)
+    /// <summary>Averages readings by hand by zone and UTC day; days between two readings are interpolated.</summary>
+    public static RoomClimate Of(IEnumerable<ClimateReading> readings) => Of(readings, []);
+
+    /// <summary>What was read by hand and by sensors; on a day on which a zone has a sensor, that is what counts there.</summary>
+    /// <param name="readings">By hand.</param>
+    /// <param name="sensed">Days of sensors, several of a zone and day averaged.</param>
+    public static RoomClimate Of(IEnumerable<ClimateReading> readings, IEnumerable<ZoneDay> sensed)
     {
-        var byZone = readings.GroupBy(r => r.Zone).ToList();
+        var days = sensed.GroupBy(d => (d.Zone, d.Day)).ToDictionary(g => g.Key, g => MeanOf(g.Key, g));
+        foreach (var read in readings.GroupBy(r => (r.Zone, Day(r.At))).Where(g => !days.ContainsKey(g.Key)))
+        {
+            days[read.Key] = MeanOf(
+                read.Key,
+                read.Select(r => new ZoneDay(r.Zone, read.Key.Item2, r.TemperatureC, r.RelativeHumidity))
+            );
+        }
+
+        var own = days
+            .Values.GroupBy(d => d.Zone)
+            .ToDictionary(g => g.Key, g => DailyMeans.Of(g.Select(d => (d.Day, d.MeanC))));
+        var fade = RuleSet.Shipped.Room.Climate.ZoneFadeDays.Value;
+        var zones = new Dictionary<string, DailyMeans>();
+        // From the whole room inwards, so that each is laid within what is around it.
+        foreach (var zone in own.Keys.OrderBy(z => z.Length))
+        {
+            var around = Around(zone).FirstOrDefault(zones.ContainsKey);
+            zones[zone] = around is null ? own[zone] : own[zone].Within(zones[around], fade);
+        }
+
         return new RoomClimate(
-            byZone.ToDictionary(g => g.Key, g => DailyMeans.Of(g)),
-            byZone.Where(g => g.Any(r => r.RelativeHumidity is not null)).ToDictionary(g => g.Key, g => DryAir.Of(g))
+            zones,
+            days.Values.GroupBy(d => d.Zone)
+                .Where(g => g.Any(d => d.MeanHumidity is not null))
+                .ToDictionary(g => g.Key, DryAir.Of),
+            days
         );
     }
+
+    private static ZoneDay MeanOf((string Zone, int Day) key, IEnumerable<ZoneDay> of)
+    {
+        var all = of.ToList();
+        return new ZoneDay(
+            key.Zone,
+            key.Day,
+            all.Average(d => d.MeanC),
+            all.Any(d => d.MeanHumidity is not null) ? all.Average(d => d.MeanHumidity) : null
+        );
+    }
+
+    /// <summary>The parts of the room in which a part lies, the next first.</summary>
+    private static IEnumerable<string> Around(string zone) =>
+        zone.Length == 0 ? []
+        : Place.Parse(zone) is { } place ? [place.ShelfCode, place.Rack, ""]
+        : zone.TrimEnd("0123456789".ToCharArray()) is var rack && rack != zone ? [rack, ""]
+        : [""];
+
+    /// <summary>Parts of the room in which something was read; empty for the room at large.</summary>
+    public IReadOnlyList<string> Zones => [.. zones.Keys.Order(StringComparer.Ordinal)];
+
+    /// <summary>How warm a part of the room was of late; none where nothing was read there.</summary>
+    /// <param name="zone">Empty for the whole room, or a rack, shelf or place.</param>
+    /// <param name="rules">Over how many days.</param>
+    /// <param name="asOf">The present instant.</param>
+    public ZoneLevel? LevelOf(string zone, RoomClimateRules rules, DateTimeOffset asOf)
+    {
+        var read = Enumerable
+            .Range(Day(asOf) - rules.LevelDays.Value + 1, rules.LevelDays.Value)
+            .Select(day => days.GetValueOrDefault((zone, day))?.MeanC)
+            .OfType<double>()
+            .ToList();
+        return read.Count == 0 ? null : new ZoneLevel(zone, read.Average(), read.Min(), read.Max());
+    }
+
+    /// <summary>Vapour-pressure deficit at a place on the last day on which it was read, within a week, kPa; none where it was not.</summary>
+    public double? DeficitKPa(Place place, DateTimeOffset asOf) =>
+        new[] { place.Code, place.ShelfCode, place.Rack, "" }
+            .Select(zone => dryness.GetValueOrDefault(zone)?.Newest(Day(asOf)))
+            .FirstOrDefault(deficit => deficit is not null);
+
+    /// <summary>What was read on a day in a part of the room, or in the next one out in which it was; none where it was not.</summary>
+    /// <param name="zone">Empty for the whole room, or a rack, shelf or place.</param>
+    /// <param name="day">The UTC day.</param>
+    public (double? Celsius, double? Humidity) ReadOn(string zone, DateOnly day) =>
+        Around(zone)
+            .Prepend(zone)
+            .Select(z => days.GetValueOrDefault((z, day.DayNumber)))
+            .FirstOrDefault(d => d is not null)
+            is { } found
+            ? (found.MeanC, found.MeanHumidity)
+            : (null, null);
+
+    /// <summary>What is to be expected on a day to come in a part of the room: the season of former years, and the present warmth that fades; none where nothing was read.</summary>
+    /// <param name="zone">Empty for the whole room, or a rack, shelf or place.</param>
+    /// <param name="day">A day to come.</param>
+    /// <param name="rules">What is the present level, and how it fades.</param>
+    /// <param name="asOf">The present instant.</param>
+    public double? ExpectedC(string zone, DateOnly day, RoomClimateRules rules, DateTimeOffset asOf) =>
+        Around(zone).Prepend(zone).FirstOrDefault(zones.ContainsKey) is { } known
+        && zones[known] is var means
+        && means.Recent(Day(asOf), rules.LevelDays.Value) is { } recent
+            ? means.Expected(day.DayNumber, Day(asOf), recent, rules)
+            : null;
 
     /// <summary>
     /// How much faster than of late the air at a place takes up water now: vapour-pressure deficit of the last days over
@@ -87,7 +191,7 @@ public sealed class RoomClimate
         new[] { place.Code, place.ShelfCode, place.Rack, "" }
             .Where(dryness.ContainsKey)
             .Select(zone => dryness[zone].Factor(Day(asOf), rules))
-            .FirstOrDefault();
+            .FirstOrDefault(factor => factor is not null);
 
     /// <summary>Mean temperature of the last days in which one was read before an instant; none when none was.</summary>
     public double? RecentC(Place place, RoomClimateRules rules, DateTimeOffset asOf) =>

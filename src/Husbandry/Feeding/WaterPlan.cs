@@ -35,7 +35,7 @@ public sealed record WaterClock(
             WaterWay.Pools => "both pools",
             WaterWay.Tube => "look at the water",
             WaterWay.DampEnd => "damp end",
-            WaterWay.Drops or WaterWay.ColdMist => "mist",
+            WaterWay.Drops or WaterWay.ColdMist => WaterWords.Mist,
             _ => throw new InvalidOperationException($"Nothing is given by way of {Way}."),
         };
 }

@@ -80,7 +80,7 @@ public sealed record Standing(
 )
 {
     /// <summary>Changes with the shape of this record and its parts, so that stored standings of another shape are rebuilt.</summary>
-    public const int Shape = 23;
+    public const int Shape = 24;
 
     /// <summary>With a task of the upkeep done at an instant.</summary>
     public Standing WithTended(string task, DateTimeOffset at) =>

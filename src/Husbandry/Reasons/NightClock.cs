@@ -32,6 +32,10 @@ public sealed record NightClock(TimeZoneInfo Zone, int CutoverHour)
     public string HourOf(DateTimeOffset instant) =>
         TimeZoneInfo.ConvertTime(instant, Zone).ToString("HH:mm", CultureInfo.InvariantCulture);
 
+    /// <summary>Weekday of an instant where the room is, such as "Thu".</summary>
+    public string DayOf(DateTimeOffset instant) =>
+        TimeZoneInfo.ConvertTime(instant, Zone).ToString("ddd", CultureInfo.InvariantCulture);
+
     private DateTimeOffset At(DateOnly date, int hour)
     {
         var local = date.ToDateTime(new TimeOnly(hour, 0));

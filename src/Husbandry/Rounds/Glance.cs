@@ -106,7 +106,8 @@ public sealed record Glance(
                 EndedWait.Of(s),
                 standing.Births.Count > 0 || standing.Vigils.All.Any(v => v.Vigil == VigilKind.Young),
                 GlanceApart.Of(j),
-                s.IsChilled ? standing.Vigils.WarmUpOn : null
+                s.IsChilled ? standing.Vigils.WarmUpOn : null,
+                s.IsChilled || j.Phase.Value == Phase.Wintering
             ),
             new GlanceCare(j.Meal.Value.LastMeal, j.Care),
             new GlanceHouse(

@@ -71,6 +71,7 @@ public sealed record GlanceWhere(
 /// <param name="HasBrooded">Whether it broods, or has had young.</param>
 /// <param name="Apart">When its young are put apart; none where they are not.</param>
 /// <param name="WarmUp">Night on which it is taken out of the cold, as planned.</param>
+/// <param name="Winters">Whether it lies in its winter.</param>
 public sealed record GlanceWaits(
     Phase Phase,
     int Shutters,
@@ -83,7 +84,8 @@ public sealed record GlanceWaits(
     IReadOnlyList<EndedWait> EndedWaits,
     bool HasBrooded,
     GlanceApart? Apart,
-    DateOnly? WarmUp
+    DateOnly? WarmUp,
+    bool Winters
 );
 
 /// <summary>Of a brood of which each will live alone: when it is put apart.</summary>

@@ -13,7 +13,6 @@ namespace Husbandry.Rulebook;
 /// <param name="LookAgainNights">Nights for which a tub is not asked for again that was looked at and has enough.</param>
 /// <param name="Calcium">Sources of calcium.</param>
 /// <param name="Overlooked">Chance (0–1) that brood is there and overlooked at a peek by red light.</param>
-/// <param name="TubeMostC">Warmth of a founding tube that is never passed, °C.</param>
 /// <param name="SeasonShiftDays">Days by which the seasons here come later than in the north; about 182 in the south.</param>
 /// <param name="NestMlPerWorker">Volume of a nest for each worker, mL.</param>
 /// <param name="NestAheadTimes">A new nest is for so many times the workers there are.</param>
@@ -42,7 +41,6 @@ public sealed record RoomColonyRules(
     Rule<int> LookAgainNights,
     IReadOnlyList<CalciumSource> Calcium,
     Rule<double> Overlooked,
-    Rule<double> TubeMostC,
     Rule<int> SeasonShiftDays,
     Rule<double> NestMlPerWorker,
     Rule<double> NestAheadTimes,

@@ -20,6 +20,7 @@ namespace Husbandry.Rulebook;
 /// <param name="Housing">Rules of enclosures.</param>
 /// <param name="Nursery">Rules of rearing young; none where nobody rears them apart.</param>
 /// <param name="Courtship">What is seen of a pairing; none where nothing is paired by hand.</param>
+/// <param name="Air">Warmth and humidity that are right for it.</param>
 public sealed record GroupRules(
     string Id,
     string Name,
@@ -36,7 +37,8 @@ public sealed record GroupRules(
     WaterRules Water,
     HousingRules Housing,
     NurseryRules? Nursery,
-    CourtshipRules? Courtship
+    CourtshipRules? Courtship,
+    AirRules Air
 )
 {
     /// <summary>Whether fangs must be seen black before it eats after a molt.</summary>

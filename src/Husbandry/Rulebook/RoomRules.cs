@@ -186,6 +186,12 @@ public sealed record RoomLessonRules(
 /// <param name="DryAgainstDays">Days before them.</param>
 /// <param name="DryFewestDays">Fewest of these on which it must have been read.</param>
 /// <param name="ColdBelowC">A day counts as winter cold when its mean is no warmer, where the species has no limit of its own, °C.</param>
+/// <param name="ZoneFadeDays">Days in which what a place was warmer than the room around it fades to a third, once it is not read there.</param>
+/// <param name="WinterC">Warmth of a winter box, °C.</param>
+/// <param name="DampShare">Share of the floor that is damp where one side is.</param>
+/// <param name="Drying">Water that a damp floor loses by the way air comes in, mL per cm², day and kPa of deficit.</param>
+/// <param name="Alarms">When what is read is an alarm.</param>
+/// <param name="WorthMovingC">An animal that stands so far outside its right warmth is better moved, °C.</param>
 public sealed record RoomClimateRules(
     Rule<double> SlowestPace,
     Rule<double> FastestPace,
@@ -195,7 +201,13 @@ public sealed record RoomClimateRules(
     Rule<int> DryDays,
     Rule<int> DryAgainstDays,
     Rule<int> DryFewestDays,
-    Rule<double> ColdBelowC
+    Rule<double> ColdBelowC,
+    Rule<double> ZoneFadeDays,
+    Rule<Range> WinterC,
+    Rule<double> DampShare,
+    IReadOnlyDictionary<string, Rule<double>> Drying,
+    RoomAlarmRules Alarms,
+    Rule<double> WorthMovingC
 );
 
 /// <summary>Rules of meals.</summary>

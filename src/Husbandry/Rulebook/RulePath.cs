@@ -18,6 +18,7 @@ public static class RulePath
         "signs",
         "lessons",
         "climate",
+        "air",
         "vigils",
         "hardening",
         "feeding",

@@ -62,6 +62,10 @@ public static class RuleSheet
     private static readonly Dictionary<string, (string Section, string Label)> Labels = new(StringComparer.Ordinal)
     {
         ["moisture"] = ("Keeping", "Moisture school"),
+        ["goodC"] = ("Keeping", "Right warmth"),
+        ["ceilingC"] = ("Keeping", "Too hot from"),
+        ["floorC"] = ("Keeping", "Too cold below"),
+        ["humidity"] = ("Keeping", "Right humidity"),
         ["adultSizeMm"] = ("Growth", "Adult size"),
         ["slingUntilMm"] = ("Growth", "Youngest stage until"),
         ["subAdultFromShare"] = ("Growth", "Sub-adult from"),

@@ -46,6 +46,7 @@ public enum Habit
 /// <param name="Larvae">What its larvae eat and how they are kept; none for what has no caterpillars.</param>
 /// <param name="Sexing">By what its sex is told and from when on, where that is not as in its group.</param>
 /// <param name="Colony">How it founds, winters, flies and moves; none of what is no ant.</param>
+/// <param name="Air">Warmth and humidity where they are not as in its group.</param>
 public sealed record SpeciesProfile(
     string Id,
     string ScientificName,
@@ -78,7 +79,8 @@ public sealed record SpeciesProfile(
     SpeciesPairing? Pairing = null,
     LarvaRules? Larvae = null,
     IReadOnlyDictionary<SexEvidence, SexingRule>? Sexing = null,
-    ColonyLife? Colony = null
+    ColonyLife? Colony = null,
+    SpeciesAir? Air = null
 )
 {
     /// <summary>Size of adults of a sex; unknown sex is taken as female, the larger.</summary>

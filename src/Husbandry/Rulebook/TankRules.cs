@@ -9,7 +9,6 @@ namespace Husbandry.Rulebook;
 /// <param name="ReferenceClawMm">Claw for which that holds, mm; the floor goes with its square.</param>
 /// <param name="DepthPerClaw">Depth of the floor for each mm of the largest claw, mm.</param>
 /// <param name="LeastDepthMm">Depth of the floor at least, mm.</param>
-/// <param name="WarmC">Warmth, °C.</param>
 /// <param name="SeasonDays">Mating season, first and last day of the year (1–365) in the north.</param>
 public sealed record RoomTankRules(
     Rule<double> OpeningPerClaw,
@@ -20,6 +19,5 @@ public sealed record RoomTankRules(
     Rule<double> ReferenceClawMm,
     Rule<double> DepthPerClaw,
     Rule<double> LeastDepthMm,
-    Rule<Range> WarmC,
     Rule<Range> SeasonDays
 );

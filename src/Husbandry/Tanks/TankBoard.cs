@@ -170,7 +170,8 @@ public sealed record TankBoard(
 
         if (tank.Room.RecentCAt(tank.Place) is { } celsius)
         {
-            var (low, high) = (rules.WarmC.Value.Low, rules.WarmC.Value.High);
+            var good = AirBand.Of(tank.Group, tank.Profile).GoodC.Value;
+            var (low, high) = (good.Low, good.High);
             says.Add(
                 celsius < low
                     ? $"{celsius:0.#} °C of late: too cool, {Wording.Plain(low)}–{Wording.Plain(high)} °C are needed."

@@ -109,12 +109,13 @@ public sealed record FoundingChain(
             Likely = wait.Quantile(0.5),
             To = wait.Quantile(0.9),
         };
+        var most = AirBand.Of(subject.Group, subject.Profile).CeilingC;
         var chain = new FoundingChain(
             steps,
             peeks.Began > began,
             WhatIfOf(subject, wait),
-            rules.TubeMostC.Value,
-            subject.Pace.IsKnown && subject.Pace.CelsiusNow > rules.TubeMostC.Value,
+            most.Value,
+            subject.Pace.IsKnown && subject.Pace.CelsiusNow > most.Value,
             MindOf(subject, life)
         );
         return new Answer<FoundingChain>(chain, Says(chain, subject), Why(subject, life, peeks, rules));
@@ -201,7 +202,7 @@ public sealed record FoundingChain(
         [
             .. Apart2C
                 .Select(by => Math.Round(now + by, 1))
-                .Where(c => c <= subject.Room.Rules.Room.Colonies.TubeMostC.Value)
+                .Where(c => c <= AirBand.Of(subject.Group, subject.Profile).CeilingC.Value)
                 .Select(c => new WarmerOrCooler(
                     c,
                     subject.Room.Tonight.AddDays((int)Math.Round(left / Pace.Rate(warmth, rules, c)))
@@ -235,6 +236,7 @@ public sealed record FoundingChain(
 
     private static List<Reason> Why(Subject subject, ColonyLife life, FoundingPeeks peeks, RoomColonyRules rules)
     {
+        var most = AirBand.Of(subject.Group, subject.Profile).CeilingC;
         string Stage(Rule<WaitPrior> r) => $"{Wording.Plain(r.Value.P10)}–{Wording.Plain(r.Value.P90)}";
         var why = new List<Reason>
         {
@@ -250,10 +252,10 @@ public sealed record FoundingChain(
                     ? "Nobody has looked yet: every look moves these nights."
                     : $"{peeks.Looks.Count} look{(peeks.Looks.Count == 1 ? "" : "s")} counted; what is there is overlooked {Wording.Chance(rules.Overlooked.Value)} times."
             ),
-            rules.TubeMostC.Because(
+            most.Because(
                 "Warmth",
-                "room.tubeMostC",
-                $"Never above {Wording.Plain(rules.TubeMostC.Value)} °C, heat at the water end or one side, never near her."
+                "group.ceilingC",
+                $"Never above {Wording.Plain(most.Value)} °C, heat at the water end or one side, never near her."
             ),
         };
         if (life.WintersFirst.Value)

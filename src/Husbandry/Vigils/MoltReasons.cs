@@ -29,7 +29,7 @@ internal static class MoltReasons
             ),
         };
         AddLearned(reasons, subject, subject.Room.Lessons.For(subject, VigilKind.Molt), wait.Prior, wait.OwnIntervals);
-        AddWarmth(reasons, subject);
+        AddWarmth(reasons, subject, wait.StartIsKnown ? subject.Room.Now.AddDays(-wait.WaitedNights) : null);
         if (reading.Evidence.Count > 0)
         {
             var days = VigilForecast.PremoltRule(subject, stage);
@@ -99,7 +99,11 @@ internal static class MoltReasons
             $"Longer than 39 in 40 wait. {subject.Group.Vigils.LongWait.Value}"
         );
 
-    private static void AddWarmth(List<Reason> reasons, Subject subject)
+    /// <summary>What warmth does now, and what it has done to this wait.</summary>
+    /// <param name="reasons">Reasons so far.</param>
+    /// <param name="subject">The animal.</param>
+    /// <param name="since">When the wait began; none where nobody knows.</param>
+    public static void AddWarmth(List<Reason> reasons, Subject subject, DateTimeOffset? since)
     {
         if (subject.Room.RecentCAt(subject.Place) is not { } celsius)
         {
@@ -111,9 +115,25 @@ internal static class MoltReasons
             warmth.Because(
                 "Warmth",
                 "species.warmth",
-                $"{Wording.Plain(Math.Round(celsius, 1))} °C lately: a day counts as {Wording.Plain(subject.Pace.RateNow)} of one at {Wording.Plain(warmth.Value.ReferenceC)} °C."
+                $"{Wording.Plain(Math.Round(celsius, 1))} °C lately: a day counts as {Wording.Plain(subject.Pace.RateNow)} of one at {Wording.Plain(warmth.Value.ReferenceC)} °C.{Moved(subject, since)}"
             )
         );
+    }
+
+    /// <summary>By how much the warmth since a wait began has moved its end, against the warmth for which the rulebook's waits hold.</summary>
+    private static string Moved(Subject subject, DateTimeOffset? since)
+    {
+        if (since is not { } began)
+        {
+            return "";
+        }
+
+        var days = (subject.Room.Now - began).TotalDays;
+        var lived = subject.Pace.Between(began, subject.Room.Now).Value;
+        var moved = (int)Math.Round(Math.Abs(lived - days));
+        return moved == 0
+            ? ""
+            : $" The {days:0} days since it began count as {lived:0}: the season has brought it {Wording.Nights(moved)} {(lived > days ? "forward" : "back")}.";
     }
 
     private static string Since(Subject subject, MoltWait wait)

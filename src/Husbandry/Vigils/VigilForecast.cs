@@ -146,6 +146,12 @@ public sealed record VigilForecast(
         }
 
         MoltReasons.AddLearned(reasons, subject, wait.Lesson, wait.Hoped.Prior, wait.Own.Count);
+        // What lies in its winter waits for no warmth.
+        if (wait.Colds.Count == 0 && !subject.IsChilled)
+        {
+            MoltReasons.AddWarmth(reasons, subject, began.Middle);
+        }
+
         if (forecast.LongerThanNormal)
         {
             reasons.Add(MoltReasons.LongWait(subject));

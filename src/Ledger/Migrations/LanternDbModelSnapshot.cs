@@ -48,6 +48,37 @@ namespace Ledger.Migrations
                     b.ToTable("Chores");
                 });
 
+            modelBuilder.Entity("Ledger.ClimateNoteRow", b =>
+                {
+                    b.Property<long>("Sequence")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Act")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("AtTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("WrittenBy")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long>("WrittenTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("Sequence");
+
+                    b.HasIndex("Id")
+                        .IsUnique();
+
+                    b.ToTable("ClimateNotes");
+                });
+
             modelBuilder.Entity("Ledger.ClimateRow", b =>
                 {
                     b.Property<long>("Id")
@@ -173,6 +204,37 @@ namespace Ledger.Migrations
                     b.HasKey("Id");
 
                     b.ToTable("Feeders");
+                });
+
+            modelBuilder.Entity("Ledger.GatewayRow", b =>
+                {
+                    b.Property<Guid>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("TEXT");
+
+                    b.Property<long?>("EndedTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long?>("HeardTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("MadeTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("Name")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("TokenHash")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("TokenHash")
+                        .IsUnique();
+
+                    b.ToTable("Gateways");
                 });
 
             modelBuilder.Entity("Ledger.LarderRow", b =>
@@ -319,6 +381,82 @@ namespace Ledger.Migrations
                     b.HasKey("Id");
 
                     b.ToTable("Rooms");
+                });
+
+            modelBuilder.Entity("Ledger.SensorReadingRow", b =>
+                {
+                    b.Property<int>("SensorNo")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("At")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("CentiC")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int?>("DeciHumidity")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("SensorNo", "At");
+
+                    b.ToTable("SensorReadings");
+                });
+
+            modelBuilder.Entity("Ledger.SensorRow", b =>
+                {
+                    b.Property<int>("No")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<Guid>("Id")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("No");
+
+                    b.HasIndex("Id")
+                        .IsUnique();
+
+                    b.ToTable("Sensors");
+                });
+
+            modelBuilder.Entity("Ledger.SensorSpanRow", b =>
+                {
+                    b.Property<int>("SensorNo")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("Minutes")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("From")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("Count")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("HumidityCount")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("MaxC")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("MaxHumidity")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("MinC")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<int>("MinHumidity")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("SumC")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("SumHumidity")
+                        .HasColumnType("INTEGER");
+
+                    b.HasKey("SensorNo", "Minutes", "From");
+
+                    b.ToTable("SensorSpans");
                 });
 
             modelBuilder.Entity("Ledger.SessionRow", b =>

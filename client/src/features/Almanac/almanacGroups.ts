@@ -28,6 +28,7 @@ const kindTitle: Record<Schemas['AlmanacKind'], string> = {
   quarantine: 'New stock apart',
   apart: 'Young put apart',
   warmUp: 'Out of the cold',
+  programme: 'Programmes of the air',
 };
 
 const kinds = Object.keys(kindTitle) as Schemas['AlmanacKind'][];

@@ -39,9 +39,9 @@ export function Thermometer() {
     );
   };
   return (
-    <section aria-labelledby="warmth" className="mx-auto w-full max-w-[760px] px-6 pb-10 max-sm:px-4">
-      <h2 id="warmth" className="border-t border-line pt-4 text-22">
-        Warmth and humidity
+    <section aria-labelledby="warmth">
+      <h2 id="warmth" className="text-22">
+        Read off by hand
       </h2>
       <p className="mt-1 mb-3 max-w-[62ch] text-13 text-muted">
         Animals live faster when it is warm. With temperatures read off every few days the waits for molts and

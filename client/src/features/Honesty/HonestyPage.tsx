@@ -8,6 +8,7 @@ import { Waiting } from '../../ui/Waiting';
 import { ForecastStrip, RatioBar } from './HonestyDrawings';
 import { Looks } from './Looks';
 import { Scores } from './Scores';
+import { WarmthHelps } from './WarmthHelps';
 
 /** How the forecasts did, and what the room has taught. */
 export function HonestyPage() {
@@ -24,6 +25,7 @@ export function HonestyPage() {
           <>
             <Scores report={report} words={waits} />
             <Looks />
+            <WarmthHelps waits={waits} />
             <Examples examples={examples} />
           </>
         )}

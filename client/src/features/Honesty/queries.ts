@@ -10,3 +10,12 @@ export const useHonesty = () =>
 
 export const useLooks = () =>
   useQuery({ queryKey: ['looks'], queryFn: () => take(api.GET('/api/looks')), staleTime: 60_000 });
+
+/** The journal is gone through a second time for it: only when it is asked for. */
+export const useWarmthHelps = (asked: boolean) =>
+  useQuery({
+    enabled: asked,
+    queryKey: ['honesty', 'warmth'],
+    queryFn: () => take(api.GET('/api/honesty/warmth')),
+    staleTime: 60_000,
+  });

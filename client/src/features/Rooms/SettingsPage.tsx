@@ -5,7 +5,6 @@ import { Refusal, type VersionedSettings } from '../../api/client';
 import { useChangeSettings, useSettings } from './queries';
 import { Choice, Field, FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
-import { Thermometer } from '../Climate/Thermometer';
 import { looks, setLook, useLook } from './look';
 
 /** What holds for the whole room. */
@@ -14,12 +13,7 @@ export function SettingsPage() {
   const change = useChangeSettings();
   return (
     <Waiting query={useSettings()} what="The room">
-      {(settings) => (
-        <>
-          <SettingsForm key={settings.version} saved={settings} change={change} />
-          <Thermometer />
-        </>
-      )}
+      {(settings) => <SettingsForm key={settings.version} saved={settings} change={change} />}
     </Waiting>
   );
 }

@@ -26,10 +26,11 @@ import { ActingContext } from './Acting';
 import { useHeld, useLight } from './useLight';
 import { warmForms } from '../Journal/ActDialogFor';
 import { useDone } from '../Journal/DoneContext';
-import { WaterAsked } from './WaterAsked';
 
 // Only on one night, or at the end of it: the round is told without them.
 const FirstEvening = lazy(async () => ({ default: (await import('./FirstEvening')).FirstEvening }));
+const AlarmStrip = lazy(async () => ({ default: (await import('../Climate/AlarmStrip')).AlarmStrip }));
+const WaterAsked = lazy(async () => ({ default: (await import('./WaterAsked')).WaterAsked }));
 const SumUp = lazy(async () => ({ default: (await import('./SumUp')).SumUp }));
 
 /** Tonight's round in walking order. */
@@ -113,12 +114,19 @@ function Round({ round: newest }: { round: RoundView }) {
   return (
     <ActingContext value={{ settled, settling, acted, hold }}>
       <RoundHead round={round} waiting={waiting.size} larder={larder} selected={selected} open={setSheet} />
+      <Suspense>
+        <AlarmStrip />
+      </Suspense>
       {round.firstEvening !== null && (
         <Suspense>
           <FirstEvening first={round.firstEvening} progress={round.progress} />
         </Suspense>
       )}
-      {round.waterUnknown.length > 0 && <WaterAsked unknown={round.waterUnknown} night={round.night} />}
+      {round.waterUnknown.length > 0 && (
+        <Suspense>
+          <WaterAsked unknown={round.waterUnknown} night={round.night} />
+        </Suspense>
+      )}
       <div className="border-t border-line" onClick={pressed}>
         {round.progress.total === 0 &&
           round.lines.length === 0 &&

@@ -69,6 +69,25 @@ function Sheet({ view, secret }: SheetProps) {
           <span className="whitespace-pre-line">{view.contacts}</span>
         </p>
       </header>
+      {view.alarms.length > 0 && (
+        <section aria-label="Alarms" className="mt-4 grid gap-2">
+          {view.alarms.map((alarm) => (
+            <div
+              key={alarm.says}
+              role="alert"
+              className={`rounded-s border-l-4 bg-panel px-4 py-3 ${alarm.isDanger ? 'border-ember' : 'border-lampmark'}`}
+            >
+              <p className="font-semibold">{alarm.says}</p>
+              <ol className="mt-1">
+                {alarm.now.map((step) => (
+                  <li key={step}>{step}</li>
+                ))}
+              </ol>
+              <p className="mt-1 text-13 text-muted">For {alarm.for.join(', ')}. Call the keeper.</p>
+            </div>
+          ))}
+        </section>
+      )}
       <section aria-label="To do" className="mt-4">
         <h2 className="mb-1 text-22">{sheet.lines.length === 0 ? 'Nothing is left to do' : 'To do'}</h2>
         <ul>
