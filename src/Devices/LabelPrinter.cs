@@ -138,14 +138,36 @@ public sealed class LabelPrinter(string folder)
 
     private string MemoryPath => Path.Combine(folder, "printer.json");
 
-    private Memory Read() =>
-        File.Exists(MemoryPath)
-            ? JsonSerializer.Deserialize<Memory>(File.ReadAllText(MemoryPath)) ?? new Memory(null, 0, [])
-            : new Memory(null, 0, []);
+    /// <summary>Its memory; one that was lost half-written begins anew after the labels that are there.</summary>
+    private Memory Read()
+    {
+        if (File.Exists(MemoryPath))
+        {
+            try
+            {
+                if (JsonSerializer.Deserialize<Memory>(File.ReadAllText(MemoryPath)) is { Printed: not null } memory)
+                {
+                    return memory;
+                }
+            }
+            catch (JsonException)
+            {
+                // Whatever it held is lost; what it printed is not.
+            }
+        }
+
+        return new Memory(
+            null,
+            Directory.Exists(folder) ? Directory.EnumerateFiles(folder, "label-*.png").Count() : 0,
+            []
+        );
+    }
 
     private void Write(Memory memory)
     {
         Directory.CreateDirectory(folder);
-        File.WriteAllText(MemoryPath, JsonSerializer.Serialize(memory));
+        // Whole or not at all.
+        File.WriteAllText(MemoryPath + ".part", JsonSerializer.Serialize(memory));
+        File.Move(MemoryPath + ".part", MemoryPath, overwrite: true);
     }
 }

@@ -9,6 +9,9 @@ public sealed class LanternDb : DbContext
     // SQLITE_CONSTRAINT_UNIQUE of SQLite's result codes, sqlite.org/rescode.html.
     private const int UniqueConstraintFailed = 2067;
 
+    // SQLITE_CONSTRAINT_PRIMARYKEY.
+    private const int PrimaryKeyTaken = 1555;
+
     // Asked with every entry, so not translated anew each time.
     private static readonly Func<LanternDb, Guid, CancellationToken, Task<StandingRow?>> StandingOf =
         EF.CompileAsyncQuery(
@@ -93,7 +96,7 @@ public sealed class LanternDb : DbContext
     /// <summary>Whether saving failed because an id, or something else that is given once, was given before.</summary>
     public static bool IsTakenId(Exception failed) =>
         (failed as SqliteException ?? failed.InnerException)
-            is SqliteException { SqliteExtendedErrorCode: UniqueConstraintFailed };
+            is SqliteException { SqliteExtendedErrorCode: UniqueConstraintFailed or PrimaryKeyTaken };
 
     // Written out: a bare truth value, as it is translated from C#, is not looked up in an index by SQLite.
 

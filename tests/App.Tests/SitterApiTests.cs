@@ -36,6 +36,17 @@ public sealed class SitterApiTests : NetworkRoom
         };
 
     [Fact]
+    public async Task A_link_for_the_end_of_time_is_refused()
+    {
+        using var owner = await OwnerAsync();
+        Api.Refused(
+            await owner.SendAsync(HttpMethod.Post, "/api/sitter-links", Link("9999-12-31", "9999-12-31")),
+            "from",
+            "within 730 nights"
+        );
+    }
+
+    [Fact]
     public async Task A_sitter_is_told_of_alarms_of_the_air_that_a_gateway_brings_without_signing_in()
     {
         using var owner = await OwnerAsync();

@@ -135,4 +135,31 @@ public sealed class ColoniesTests() : BrowserRoom(demo: true)
         Keeper.SeeText(Tanks, "shell oval, 15 mm");
         Assert.Empty(Keeper.Complaints());
     }
+
+    /// <summary>A crab that came up, a transfer seen, new water planned: all from the tank's lines.</summary>
+    [Fact]
+    public void A_crab_tank_is_followed_from_a_surfacing_to_a_mating()
+    {
+        const string Tanks = "section[aria-labelledby=tanks]";
+        Keeper.Open("/colonies");
+        Keeper.SeeText(Tanks, "extra food and calcium");
+        Keeper.SeeText(Tanks, "g of marine salt a litre");
+        Keeper.PressNamed("Did it molt… Dulse");
+        Keeper.Press("Long antennae", "[role=dialog]");
+        Keeper.Press("Sharp black tips", "[role=dialog]");
+        Keeper.Press("Log it", "[role=dialog]");
+        Keeper.SeeText(Tanks, "2 marks of a molt: it molted");
+        Keeper.PressNamed("Mating log…: Reef tank");
+        Keeper.Press("Shells together", "[role=dialog]");
+        Keeper.Press("Log it", "[role=dialog]");
+        Keeper.SeeText("[role=dialog]", "Say which female");
+        Keeper.Choose("She", "Dulse");
+        Keeper.Choose("He", "Wrack");
+        Keeper.Press("Log it", "[role=dialog]");
+        Keeper.SeeText("ul[aria-label='Mating log']", "Wrack is the father");
+        Keeper.SeeText("ul[aria-label='Mating log']", "look for loose eggs");
+        Keeper.Press("Plan the pools’ water", Tanks);
+        Keeper.SeeText(Tanks, "New water is planned weekly");
+        Assert.Empty(Keeper.Complaints());
+    }
 }

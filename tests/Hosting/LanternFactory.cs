@@ -54,8 +54,11 @@ public sealed class LanternFactory : WebApplicationFactory<Program>
 
     private static void Copy(string from, string to)
     {
-        // Without the lock: a process forked meanwhile may still hold it for a moment.
-        foreach (var file in Directory.EnumerateFiles(from).Where(f => Path.GetExtension(f) != ".lock"))
+        // Without the lock, which a process forked meanwhile may still hold for a moment, and without the shared memory of the log,
+        // which SQLite makes anew and may only just be taking away.
+        foreach (
+            var file in Directory.EnumerateFiles(from).Where(f => Path.GetExtension(f) is not (".lock" or ".db-shm"))
+        )
         {
             File.Copy(file, Path.Combine(to, Path.GetFileName(file)));
         }

@@ -313,6 +313,26 @@ public class AirTests
         Assert.Equal(27, climate.RecentC(Place.Parse("A1·01")!, Rules, Now.AddDays(-60))!.Value, 1e-9);
     }
 
+    /// <summary>A day that nobody read in the cold box is no cold day, whatever was read in the room around it.</summary>
+    [Fact]
+    public void What_is_made_up_from_around_a_place_is_no_reading_of_it()
+    {
+        var today = DateOnly.FromDateTime(Now.Date).DayNumber;
+        var climate = RoomClimate.Of(
+            [],
+            [
+                .. Enumerable.Range(0, 20).Select(ago => new ZoneDay("", today - ago, 22)),
+                .. Enumerable
+                    .Range(0, 20)
+                    .Where(ago => ago is not (5 or 6))
+                    .Select(ago => new ZoneDay("K", today - ago, 4)),
+            ]
+        );
+        Stay[] stays = [new Stay(Place.Parse("K1·01")!, Now.AddDays(-40))];
+        Assert.Equal(2, climate.ReadBetween(stays, Now.AddDays(-15), Now).Count(c => c is null));
+        Assert.All(climate.ReadBetween(stays, Now.AddDays(-15), Now).OfType<double>(), c => Assert.Equal(4, c));
+    }
+
     [Fact]
     public void Nothing_read_later_is_used_for_an_earlier_night() =>
         (from seed in Gen.Int[0, 10_000] from cut in Gen.Int[20, 80] select (seed, cut)).Sample(

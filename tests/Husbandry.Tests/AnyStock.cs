@@ -73,6 +73,8 @@ internal static class AnyStock
         _ => new LookedRound([]),
         r => new ShellTaken(Pick<ShellShape>(r), r.Next(2) == 0 ? null : 5 + r.Next(30)),
         r => new ShellsCounted([new ShellLot(10 + r.Next(20), Pick<ShellShape>(r), 1 + r.Next(5))]),
+        r => new MoltMarksSeen([.. Enum.GetValues<MoltMark>().Where(_ => r.Next(3) == 0)]),
+        r => new MatingSeen(Guid.NewGuid(), Guid.NewGuid(), Pick<MatingSight>(r)),
         r => new QueenCaught(Pick<CatchWay>(r), r.Next(2) == 0),
         r => new Peeked(
             [.. Enum.GetValues<BroodSeen>().Where(_ => r.Next(3) == 0 || r.Next(9) == 0)],

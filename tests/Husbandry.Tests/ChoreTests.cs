@@ -132,6 +132,7 @@ public class ChoreTests
         Assert.Null(Problem(4, 6));
         Assert.Equal("Booked then already: Tansy and Fennel, 23 Nov – 26 Nov.", Problem(3, 5));
         Assert.NotNull(Problem(5, 4));
+        Assert.Equal("Must lie within 10 years of tonight.", Problem(1_000_000, 1_000_001));
         Assert.Equal(
             "act.name",
             ChoreCheck.Check(new GearAdded(Guid.NewGuid(), "net CAGE"), standing, room).Single().Field

@@ -90,6 +90,75 @@ public class CrabTankTests
         Assert.Equal("act.lots[0].count", Refused(tank, new ShellsCounted([new ShellLot(12, ShellShape.Oval, 0)])));
     }
 
+    /// <summary>Several marks tell a molt, none that it hid; for four nights it is fed more. Source: common practice.</summary>
+    [Fact]
+    public void One_that_came_up_is_asked_whether_it_molted_and_fed_for_four_nights()
+    {
+        var crab = Inmate(9)
+            .With(40, new Began(VigilKind.Surfacing))
+            .With(2, new Ended(VigilKind.Surfacing, VigilEnd.AsHoped));
+        Assert.Contains("extra food and calcium", Mate(crab).Says, StringComparison.Ordinal);
+        Assert.Contains("Did it molt?", Mate(crab).Says, StringComparison.Ordinal);
+        crab.With(1, new MoltMarksSeen([MoltMark.LongAntennae, MoltMark.BlackTips]));
+        Assert.Contains("it molted", Mate(crab).Says, StringComparison.Ordinal);
+        crab.With(0, new MoltMarksSeen([]));
+        Assert.Contains("only hid", Mate(crab).Says, StringComparison.Ordinal);
+        Assert.Equal("", TankBoardLater(crab, 5));
+        Assert.Equal("act.seen", Refused(crab, new MoltMarksSeen([MoltMark.Hairs, MoltMark.Hairs])));
+        Assert.Equal("act.kind", Refused(new Diary(), new MoltMarksSeen([])));
+    }
+
+    private string TankBoardLater(Diary crab, int nights) =>
+        Board(Diary.Evening.AddDays(nights)).Mates.Single(m => m.StockId == crab.StockId).Says;
+
+    [Fact]
+    public void One_that_is_down_for_long_is_still_left_alone()
+    {
+        var crab = Inmate(6).With(180, new Began(VigilKind.Surfacing));
+        Assert.Contains("do not dig", Mate(crab).Says, StringComparison.Ordinal);
+        Assert.All(
+            Enum.GetValues<BurialSchool>(),
+            school =>
+                Assert.DoesNotContain(
+                    BurialAdvice.Steps(school),
+                    s => s.Contains("dig it up", StringComparison.Ordinal)
+                )
+        );
+    }
+
+    /// <summary>Loose eggs after 1.5 h, attached after 2 and 3.5 h, carried three to four weeks. Source: common practice.</summary>
+    [Fact]
+    public void The_mating_log_says_when_to_look_and_who_may_be_the_father()
+    {
+        var (she, he, other) = (Inmate(9), Inmate(10), Inmate(11));
+        tank.With(0.05, new MatingSeen(she.StockId, he.StockId, MatingSight.Transfer));
+        var line = Assert.Single(Board().Matings);
+        var at = Diary.Evening.AddDays(-0.05);
+        Assert.Equal([1.5, 2, 3.5], line.LookAt.Select(l => Math.Round((l.At - at).TotalHours, 3)));
+        Assert.Contains("is the father", line.Says, StringComparison.Ordinal);
+        tank.With(0.03, new MatingSeen(she.StockId, other.StockId, MatingSight.TakenOver));
+        Assert.Contains("may be the father", Assert.Single(Board().Matings).Says, StringComparison.Ordinal);
+        tank.With(0.01, new MatingSeen(she.StockId, null, MatingSight.AttachedEggs));
+        line = Assert.Single(Board().Matings);
+        Assert.Empty(line.LookAt);
+        Assert.Equal((21, 28), (Nights(line.CarriedFrom), Nights(line.CarriedTo)));
+        Assert.Equal("act.maleId", Refused(tank, new MatingSeen(she.StockId, null, MatingSight.Transfer)));
+        Assert.Equal("act.maleId", Refused(tank, new MatingSeen(she.StockId, she.StockId, MatingSight.Guarding)));
+        Assert.Equal("act.femaleId", Refused(tank, new MatingSeen(Guid.NewGuid(), null, MatingSight.Guarding)));
+        Assert.Equal("act.kind", Refused(she, new MatingSeen(she.StockId, null, MatingSight.Guarding)));
+    }
+
+    private static int Nights(DateOnly? night) => night!.Value.DayNumber - Diary.Room().Tonight.DayNumber;
+
+    // Source: EOS-80 (checked against UNESCO values in the tests of the calculators); practice asks for 1.024–1.026 at 25 °C.
+    [Fact]
+    public void The_salt_pool_is_mixed_to_the_gravity_of_the_trade()
+    {
+        var board = Board();
+        Assert.InRange(board.SaltGrams, 34, 37);
+        Assert.Contains("specific gravity 1.02", board.Pools, StringComparison.Ordinal);
+    }
+
     [Fact]
     public void Floor_and_room_are_held_against_the_largest_and_all_of_them()
     {

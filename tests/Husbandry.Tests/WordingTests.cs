@@ -159,6 +159,15 @@ public class WordingTests
             { new LookedRound([]), "looked round: nobody up" },
             { new ShellTaken(ShellShape.Oval, 14), "wears a shell, oval, 14 mm" },
             { new ShellsCounted([]), "no empty shells" },
+            {
+                new MoltMarksSeen([MoltMark.LongAntennae, MoltMark.BlackTips]),
+                "marks of a molt: long antennae, sharp black tips"
+            },
+            { new MoltMarksSeen([]), "no mark of a molt seen" },
+            {
+                new MatingSeen(Guid.NewGuid(), Guid.NewGuid(), MatingSight.Transfer),
+                "mating log: shells together, transfer"
+            },
             { new QueenCaught(CatchWay.Dug, true), "dug from a nest, with her wings" },
             { new Peeked([], Water: TubeWater.Low), "peeked: no brood; water low" },
             { new Peeked([BroodSeen.Pupae, BroodSeen.Workers], 12, 15), "peeked: pupae, workers (12–15)" },

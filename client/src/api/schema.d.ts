@@ -1909,7 +1909,7 @@ export interface components {
             address: string;
         };
         /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"] | components["schemas"]["ActCaseTaken"] | components["schemas"]["ActSecondLook"] | components["schemas"]["ActDivided"] | components["schemas"]["ActVialsMolted"] | components["schemas"]["ActGraded"] | components["schemas"]["ActPromised"] | components["schemas"]["ActCapped"] | components["schemas"]["ActHostChosen"] | components["schemas"]["ActBoxed"] | components["schemas"]["ActQueenCaught"] | components["schemas"]["ActPeeked"] | components["schemas"]["ActNestMoved"] | components["schemas"]["ActTubLooked"] | components["schemas"]["ActMarked"] | components["schemas"]["ActRecaught"] | components["schemas"]["ActScooped"] | components["schemas"]["ActLookedRound"] | components["schemas"]["ActShellTaken"] | components["schemas"]["ActShellsCounted"] | components["schemas"]["ActSickSeen"] | components["schemas"]["ActWarmUpPlanned"] | components["schemas"]["ActCalciumLooked"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"] | components["schemas"]["ActCaseTaken"] | components["schemas"]["ActSecondLook"] | components["schemas"]["ActDivided"] | components["schemas"]["ActVialsMolted"] | components["schemas"]["ActGraded"] | components["schemas"]["ActPromised"] | components["schemas"]["ActCapped"] | components["schemas"]["ActHostChosen"] | components["schemas"]["ActBoxed"] | components["schemas"]["ActQueenCaught"] | components["schemas"]["ActPeeked"] | components["schemas"]["ActNestMoved"] | components["schemas"]["ActTubLooked"] | components["schemas"]["ActMarked"] | components["schemas"]["ActRecaught"] | components["schemas"]["ActScooped"] | components["schemas"]["ActLookedRound"] | components["schemas"]["ActShellTaken"] | components["schemas"]["ActShellsCounted"] | components["schemas"]["ActMoltMarksSeen"] | components["schemas"]["ActMatingSeen"] | components["schemas"]["ActSickSeen"] | components["schemas"]["ActWarmUpPlanned"] | components["schemas"]["ActCalciumLooked"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
@@ -2240,6 +2240,23 @@ export interface components {
              */
             count: number;
         };
+        /** @description Something of the mating of crabs was seen in a shared tank. */
+        ActMatingSeen: {
+            /** @enum {string} */
+            kind: "matingSeen";
+            /**
+             * Format: uuid
+             * @description The female.
+             */
+            femaleId: string;
+            /**
+             * Format: uuid
+             * @description The male, where it was seen which.
+             */
+            maleId: null | string;
+            /** @description What was seen. */
+            sight: components["schemas"]["MatingSight"];
+        };
         /** @description A measure was taken. */
         ActMeasured: {
             /** @enum {string} */
@@ -2266,6 +2283,13 @@ export interface components {
              * @description The picture it was measured in.
              */
             pictureId?: null | string;
+        };
+        /** @description What of a molt was looked for on a crab that came up. */
+        ActMoltMarksSeen: {
+            /** @enum {string} */
+            kind: "moltMarksSeen";
+            /** @description What shows; empty where nothing of it does. */
+            seen: components["schemas"]["MoltMark"][];
         };
         /** @description The animal molted; when only found later, the entry's occurrence is the interval. */
         ActMolted: {
@@ -5380,7 +5404,7 @@ export interface components {
             chances: number[];
         };
         /** @enum {unknown} */
-        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | "secondLook" | "caseTaken" | "divided" | "vialsMolted" | "graded" | "promised" | "capped" | "hostChosen" | "calciumLooked" | "boxed" | "sickSeen" | "warmUpPlanned" | "queenCaught" | "peeked" | "nestMoved" | "tubLooked" | "marked" | "recaught" | "scooped" | "lookedRound" | "shellTaken" | "shellsCounted" | null;
+        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | "secondLook" | "caseTaken" | "divided" | "vialsMolted" | "graded" | "promised" | "capped" | "hostChosen" | "calciumLooked" | "boxed" | "sickSeen" | "warmUpPlanned" | "queenCaught" | "peeked" | "nestMoved" | "tubLooked" | "marked" | "recaught" | "scooped" | "lookedRound" | "shellTaken" | "shellsCounted" | "moltMarksSeen" | "matingSeen" | null;
         /** @description One piece of evidence. */
         Evidence: {
             /** @description The sign, `clean-look` or `meal`. */
@@ -7824,6 +7848,45 @@ export interface components {
             /** Format: double */
             massMg: number;
         };
+        /** @description A female of whose mating something was seen. */
+        MatingLine: {
+            /**
+             * Format: uuid
+             * @description Which.
+             */
+            femaleId: string;
+            /** @description Her name. */
+            name: string;
+            /** @description What is known, and who the father may be. */
+            says: string;
+            /** @description When to look next, and for what; empty where nothing is to be looked for tonight. */
+            lookAt: components["schemas"]["MatingLook"][];
+            /**
+             * Format: date
+             * @description First night on which she may give her eggs off; none while she carries none.
+             */
+            carriedFrom: null | string;
+            /**
+             * Format: date
+             * @description Last night.
+             */
+            carriedTo: null | string;
+        };
+        /** @description A look that is due some hours after a transfer. */
+        MatingLook: {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /** @description What is looked for. */
+            for: string;
+        };
+        /**
+         * @description What is seen of the mating of land crabs.
+         * @enum {unknown}
+         */
+        MatingSight: "guarding" | "rivals" | "transfer" | "takenOver" | "looseEggs" | "attachedEggs" | "eyedEggs" | "toTheWater";
         /** @description What to put before an animal. */
         MealOffer: {
             /** @description Feeder. */
@@ -7915,6 +7978,11 @@ export interface components {
         };
         /** @enum {unknown} */
         Moisture: "dry" | "damp" | null;
+        /**
+         * @description What shows on a crab that molted underground.
+         * @enum {unknown}
+         */
+        MoltMark: "longAntennae" | "blackTips" | "hairs" | "brighter" | "livelier" | "smallNewLimbs";
         /** @description How many molts an animal has left to adult. */
         MoltsLeft: {
             /**
@@ -11509,6 +11577,17 @@ export interface components {
             buy: string[];
             /** @description The mating season, in words. */
             season: string;
+            /** @description What the mating log says, female by female. */
+            matings: components["schemas"]["MatingLine"][];
+            /** @description How one that is down is kept safe, step by step. */
+            protect: string[];
+            /** @description What the two pools need, in words. */
+            pools: string;
+            /**
+             * Format: double
+             * @description Marine salt for a litre of the salt pool, g.
+             */
+            saltGrams: number;
         };
         /** @description A shared tank as it can be chosen. */
         TankChoice: {
@@ -11565,6 +11644,8 @@ export interface components {
             fitting: number;
             /** @description What stands out, in a sentence; empty for most. */
             says: string;
+            /** @description Whether it came up of late, so that marks of a molt are asked for. */
+            cameUp: boolean;
         };
         /** @description A shared tank. */
         TankView: {

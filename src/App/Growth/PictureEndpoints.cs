@@ -93,7 +93,16 @@ public static class PictureEndpoints
                     Jpeg = picture.Jpeg,
                 }
             );
-            await db.SaveChangesAsync(cancel);
+            try
+            {
+                await db.SaveChangesAsync(cancel);
+            }
+            catch (DbUpdateException error) when (LanternDb.IsTakenId(error))
+            {
+                // A second tap was quicker: the picture is there.
+                isNew = false;
+                db.ChangeTracker.Clear();
+            }
         }
 
         var result = await store.WriteAsync(id, [entry], null, room, cancel);

@@ -43,6 +43,7 @@ public static class SitterLinks
     private const int LongestName = 40;
     private const int LongestText = 600;
     private const int LongestNights = 62;
+    private const int FurthestNights = 730;
 
     public static void MapSitterLinks(this WebApplication app)
     {
@@ -123,7 +124,12 @@ public static class SitterLinks
         }
 
         var room = await now.ReadAsync(cancel);
-        if (body.To < room.Tonight || body.To < body.From || body.To > body.From.AddDays(LongestNights))
+        if (Math.Abs(body.From.DayNumber - room.Tonight.DayNumber) > FurthestNights)
+        {
+            return Problems.Of("from", $"Must lie within {FurthestNights} nights of tonight.");
+        }
+
+        if (body.To < room.Tonight || body.To < body.From || body.To.DayNumber - body.From.DayNumber > LongestNights)
         {
             return Problems.Of(
                 "to",

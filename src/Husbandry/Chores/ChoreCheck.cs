@@ -11,6 +11,7 @@ public static class ChoreCheck
     private const int LongestName = 80;
     private const int LongestNote = 200;
     private const int LongestBookingDays = 730;
+    private const int FurthestBookingDays = 3650;
 
     /// <summary>All problems of an entry; none when it may be written.</summary>
     /// <param name="act">What happened.</param>
@@ -80,7 +81,11 @@ public static class ChoreCheck
             yield return problem;
         }
 
-        if (b.To < b.From || b.To > b.From.AddDays(LongestBookingDays))
+        if (Math.Abs(b.From.DayNumber - room.Tonight.DayNumber) > FurthestBookingDays)
+        {
+            yield return new Problem("act.from", $"Must lie within {FurthestBookingDays / 365} years of tonight.");
+        }
+        else if (b.To < b.From || b.To.DayNumber - b.From.DayNumber > LongestBookingDays)
         {
             yield return new Problem(
                 "act.to",

@@ -56,6 +56,8 @@ public sealed class RoomClimate
             );
     }
 
+    // What was read in each part of the room alone, and laid within what was read around it.
+    private readonly Dictionary<string, DailyMeans> own;
     private readonly Dictionary<string, DailyMeans> zones;
 
     // Asked many times of every place, and written out a code is a new text each time.
@@ -71,13 +73,14 @@ public sealed class RoomClimate
     private readonly Dictionary<(string Zone, int Day), ZoneDay> days;
 
     private RoomClimate(
+        Dictionary<string, DailyMeans> own,
         Dictionary<string, DailyMeans> zones,
         Dictionary<string, DryAir> dryness,
         Dictionary<(string Zone, int Day), ZoneDay> days
-    ) => (this.zones, this.dryness, this.days) = (zones, dryness, days);
+    ) => (this.own, this.zones, this.dryness, this.days) = (own, zones, dryness, days);
 
     /// <summary>A room in which no temperature was ever read: every day counts as one.</summary>
-    public static RoomClimate Unread { get; } = new([], [], []);
+    public static RoomClimate Unread { get; } = new([], [], [], []);
 
     /// <summary>Averages readings by hand by zone and UTC day; days between two readings are interpolated.</summary>
     public static RoomClimate Of(IEnumerable<ClimateReading> readings) => Of(readings, []);
@@ -109,6 +112,7 @@ public sealed class RoomClimate
         }
 
         return new RoomClimate(
+            own,
             zones,
             days.Values.GroupBy(d => d.Zone)
                 .Where(g => g.Any(d => d.MeanHumidity is not null))
@@ -150,6 +154,16 @@ public sealed class RoomClimate
             .OfType<double>()
             .ToList();
         return read.Count == 0 ? null : new ZoneLevel(zone, read.Average(), read.Min(), read.Max());
+    }
+
+    /// <summary>Mean humidity at a place itself on the last day on which it was read there, within a week, per cent; none where it was not.</summary>
+    public double? HumidityAt(Place place, DateTimeOffset asOf)
+    {
+        const int Week = 7;
+        return Enumerable
+            .Range(0, Week)
+            .Select(ago => days.GetValueOrDefault((place.Code, Day(asOf) - ago))?.MeanHumidity)
+            .FirstOrDefault(humidity => humidity is not null);
     }
 
     /// <summary>Vapour-pressure deficit at a place on the last day on which it was read, within a week, kPa; none where it was not.</summary>
@@ -225,7 +239,8 @@ public sealed class RoomClimate
         for (var day = Day(from); day <= Day(asOf); day++)
         {
             var stay = stays.LastOrDefault(s => Day(s.From) <= day) ?? stays[0];
-            if (ZoneOf(stay.Place) is not { } zone || zones[zone].On(day, Day(asOf)) is not { } celsius)
+            // Only what was read there: what is made up from around it is no day of a programme.
+            if (ZoneOf(stay.Place) is not { } zone || own[zone].On(day, Day(asOf)) is not { } celsius)
             {
                 continue;
             }
@@ -252,7 +267,7 @@ public sealed class RoomClimate
         for (var day = Day(from) + 1; day <= Day(until); day++)
         {
             var stay = stays.LastOrDefault(s => Day(s.From) <= day) ?? stays[0];
-            read.Add(ZoneOf(stay.Place) is { } zone ? zones[zone].Read(day) : null);
+            read.Add(ZoneOf(stay.Place) is { } zone ? own[zone].Read(day) : null);
         }
 
         return read is [.., null] ? read[..^1] : read;

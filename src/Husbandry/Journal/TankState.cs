@@ -31,18 +31,84 @@ public sealed record ShellEvent(DateTimeOffset At, double? OpeningMm, ShellShape
 /// <param name="At">When.</param>
 public sealed record SeenUp(Guid StockId, DateTimeOffset At);
 
+/// <summary>What shows on a crab that molted underground.</summary>
+public enum MoltMark
+{
+    /// <summary>Long antennae.</summary>
+    LongAntennae,
+
+    /// <summary>Sharp black leg tips.</summary>
+    BlackTips,
+
+    /// <summary>Hairs on the legs.</summary>
+    Hairs,
+
+    /// <summary>Brighter than before.</summary>
+    Brighter,
+
+    /// <summary>Livelier than before.</summary>
+    Livelier,
+
+    /// <summary>Limbs grown anew, still small.</summary>
+    SmallNewLimbs,
+}
+
+/// <summary>What of a molt was looked for on a crab that came up.</summary>
+/// <param name="At">When.</param>
+/// <param name="Seen">What showed.</param>
+public sealed record MarksSeen(DateTimeOffset At, IReadOnlyList<MoltMark> Seen);
+
+/// <summary>What is seen of the mating of land crabs.</summary>
+public enum MatingSight
+{
+    /// <summary>He guards her.</summary>
+    Guarding,
+
+    /// <summary>Others fight over her.</summary>
+    Rivals,
+
+    /// <summary>Shells opening to opening: the transfer.</summary>
+    Transfer,
+
+    /// <summary>Another male took her over, with a transfer.</summary>
+    TakenOver,
+
+    /// <summary>Eggs loose at her shell.</summary>
+    LooseEggs,
+
+    /// <summary>Eggs attached, orange.</summary>
+    AttachedEggs,
+
+    /// <summary>Eggs grey, with eyes.</summary>
+    EyedEggs,
+
+    /// <summary>She gives them off at the water.</summary>
+    ToTheWater,
+}
+
+/// <summary>A line of a tank's mating log.</summary>
+/// <param name="At">When.</param>
+/// <param name="FemaleId">The female.</param>
+/// <param name="MaleId">The male; none where nobody saw which.</param>
+/// <param name="Sight">What was seen.</param>
+public sealed record MatingEvent(DateTimeOffset At, Guid FemaleId, Guid? MaleId, MatingSight Sight);
+
 /// <summary>What is on record of a shared tank, and of one that lives in it.</summary>
 /// <param name="Seen">Of a tank: when each was last seen up at a look round.</param>
 /// <param name="Shells">Of a tank: empty shells in it.</param>
 /// <param name="ShellsAt">When those were counted; none while nobody has.</param>
 /// <param name="Shell">Of a crab: the shell it wears.</param>
+/// <param name="Marks">Of a crab: what of a molt was looked for when it came up.</param>
+/// <param name="Matings">Of a tank: its mating log, in order of writing.</param>
 public sealed record TankState(
     IReadOnlyList<SeenUp> Seen,
     IReadOnlyList<ShellLot> Shells,
     DateTimeOffset? ShellsAt,
-    ShellEvent? Shell
+    ShellEvent? Shell,
+    MarksSeen? Marks,
+    IReadOnlyList<MatingEvent> Matings
 )
 {
     /// <summary>Nothing on record.</summary>
-    public static TankState Empty { get; } = new([], [], null, null);
+    public static TankState Empty { get; } = new([], [], null, null, null, []);
 }

@@ -80,6 +80,8 @@ public static class EntryKinds
         LookedRoundEntry.It,
         ShellTakenEntry.It,
         ShellsCountedEntry.It,
+        MoltMarksEntry.It,
+        MatingSeenEntry.It,
         SickSeenEntry.It,
         WarmUpPlannedEntry.It,
         CalciumLookedEntry.It,

@@ -146,4 +146,10 @@ public enum EntryForm
 
     /// <summary>Empty shells of a tank.</summary>
     ShellsCounted,
+
+    /// <summary>Marks of a molt on a crab that came up.</summary>
+    MoltMarksSeen,
+
+    /// <summary>A line of a tank's mating log.</summary>
+    MatingSeen,
 }

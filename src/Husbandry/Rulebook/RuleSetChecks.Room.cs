@@ -46,6 +46,16 @@ internal static partial class RuleSetChecks
             Within("room.json coldBelowC", room.Climate.ColdBelowC, -5, 15),
             Within("room.json zoneFadeDays", room.Climate.ZoneFadeDays, 1, 1000),
             Within("room.json worthMovingC", room.Climate.WorthMovingC, 0.1, 10),
+            room.Tanks.MarksThatTell.Value is >= 1 and <= 6
+                ? null
+                : new Problem("room.json marksThatTell", "Must be 1 to 6 marks."),
+            room.Tanks.AfterNights.Value is >= 0 and <= 30
+                ? null
+                : new Problem("room.json afterNights", "Must be 0 to 30 nights."),
+            Within("room.json looseEggsHours", room.Tanks.LooseEggsHours, 0.1, 48),
+            Ordered("room.json attachedEggsHours", room.Tanks.AttachedEggsHours),
+            Ordered("room.json carriedDays", room.Tanks.CarriedDays),
+            Within("room.json salinity", room.Tanks.Salinity, 20, 40),
             Within("room.json dampShare", room.Climate.DampShare, 0.01, 1),
             // Below freezing is possible here.
             room.Climate.WinterC.Value.Low < room.Climate.WinterC.Value.High

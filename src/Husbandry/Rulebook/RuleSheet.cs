@@ -176,6 +176,7 @@ public static class RuleSheet
 
     private static readonly HashSet<string> Schools = ["often", "lean", "default", "quick", "cautious"];
 
+    private static readonly string[] BurialWords = ["leaveAndSleeve", "isolate"];
     private static readonly string[] MoistureWords = ["dry", "damp"];
     private static readonly string[] HazardWords =
     [
@@ -216,6 +217,7 @@ public static class RuleSheet
         var unit = rule["unit"]!.GetValue<string>();
         var choices =
             parts[0] == "moisture" ? MoistureWords
+            : parts[0] == "burial" ? BurialWords
             : parts[0] == "adultsMolt" ? AdultWords
             : parts[0] == "hazard" ? HazardWords
             : parts[0] == "method" ? MethodWords

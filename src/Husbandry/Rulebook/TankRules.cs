@@ -10,6 +10,13 @@ namespace Husbandry.Rulebook;
 /// <param name="DepthPerClaw">Depth of the floor for each mm of the largest claw, mm.</param>
 /// <param name="LeastDepthMm">Depth of the floor at least, mm.</param>
 /// <param name="SeasonDays">Mating season, first and last day of the year (1–365) in the north.</param>
+/// <param name="MarksThatTell">So many marks on one that came up tell a molt.</param>
+/// <param name="AfterNights">Nights of extra food and calcium after a molt.</param>
+/// <param name="Burial">How one that buries itself is kept safe.</param>
+/// <param name="LooseEggsHours">Hours after a transfer at which loose eggs are looked for.</param>
+/// <param name="AttachedEggsHours">Hours after it at which attached ones are.</param>
+/// <param name="CarriedDays">Days for which eggs are carried.</param>
+/// <param name="Salinity">Salt water of the second pool, g of salt in a kg.</param>
 public sealed record RoomTankRules(
     Rule<double> OpeningPerClaw,
     Rule<double> SizesUp,
@@ -19,5 +26,22 @@ public sealed record RoomTankRules(
     Rule<double> ReferenceClawMm,
     Rule<double> DepthPerClaw,
     Rule<double> LeastDepthMm,
-    Rule<Range> SeasonDays
+    Rule<Range> SeasonDays,
+    Rule<int> MarksThatTell,
+    Rule<int> AfterNights,
+    Rule<BurialSchool> Burial,
+    Rule<double> LooseEggsHours,
+    Rule<Range> AttachedEggsHours,
+    Rule<Range> CarriedDays,
+    Rule<double> Salinity
 );
+
+/// <summary>How a crab that buries itself is kept safe from others.</summary>
+public enum BurialSchool
+{
+    /// <summary>Left where it is; a sleeve round it when others dig at it.</summary>
+    LeaveAndSleeve,
+
+    /// <summary>Into a tank of its own before it digs, when the signs are seen in time.</summary>
+    Isolate,
+}

@@ -4,6 +4,7 @@ using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 
 namespace Husbandry.Tanks;
 
@@ -32,6 +33,7 @@ public enum UpState
 /// <param name="NeedsToMm">Opening of one size up, mm.</param>
 /// <param name="Fitting">Empty shells of the tank that are in that size.</param>
 /// <param name="Says">What stands out, in a sentence; empty for most.</param>
+/// <param name="CameUp">Whether it came up of late, so that marks of a molt are asked for.</param>
 public sealed record TankMate(
     Guid StockId,
     string Name,
@@ -43,7 +45,8 @@ public sealed record TankMate(
     double? NeedsFromMm,
     double? NeedsToMm,
     int Fitting,
-    string Says
+    string Says,
+    bool CameUp
 );
 
 /// <summary>A shared tank at a glance: who is up, floor and room, warmth, shells.</summary>
@@ -52,12 +55,20 @@ public sealed record TankMate(
 /// <param name="Floor">What is said of the floor, each in a sentence.</param>
 /// <param name="Buy">Shells to be bought, in words; empty while there are enough.</param>
 /// <param name="Season">The mating season, in words.</param>
+/// <param name="Matings">What the mating log says, female by female.</param>
+/// <param name="Protect">How one that is down is kept safe, step by step.</param>
+/// <param name="Pools">What the two pools need, in words.</param>
+/// <param name="SaltGrams">Marine salt for a litre of the salt pool, g.</param>
 public sealed record TankBoard(
     IReadOnlyList<TankMate> Mates,
     int? Holds,
     IReadOnlyList<string> Floor,
     IReadOnlyList<string> Buy,
-    string Season
+    string Season,
+    IReadOnlyList<MatingLine> Matings,
+    IReadOnlyList<string> Protect,
+    string Pools,
+    double SaltGrams
 )
 {
     private const int Year = 365;
@@ -85,7 +96,11 @@ public sealed record TankBoard(
             HoldsOf(tank, mates, rules),
             FloorOf(tank, mates, rules),
             BuyOf(mates, tank, rules),
-            SeasonOf(tank.Room, rules)
+            SeasonOf(tank.Room, rules),
+            MatingLog.Of(tank),
+            BurialAdvice.Steps(rules.Burial.Value),
+            PoolsOf(rules),
+            SaltOf(rules)
         );
         return new Answer<TankBoard>(board, Says(board, tank), Why(rules));
     }
@@ -103,7 +118,11 @@ public sealed record TankBoard(
         var (from, to) = (claw * rules.OpeningPerClaw.Value, claw * rules.OpeningPerClaw.Value * rules.SizesUp.Value);
         var shell = crab.Standing.Shared.Shell;
         var says =
-            state == UpState.PerhapsBuried
+            crab.Standing.Vigils.OpenOf(VigilKind.Surfacing) is { } down
+            && VigilForecast.OfOther(crab, down, null).Value is { LongerThanNormal: true }
+                ? "Longer than most: still leave it. Smell at the surface, keep the others away, and do not dig."
+            : BurialAdvice.AfterComingUp(crab) is { Length: > 0 } after ? after
+            : state == UpState.PerhapsBuried
                 ? $"Not seen for {Wording.Nights(nights!.Value)}: perhaps buried, not missing. Never dig; smell at the surface, and write down that it is buried."
             : shell is { OpeningMm: { } now, FormerMm: { } former } && now < former
                 ? "It took a smaller shell: often a molt is near, or somebody took its own."
@@ -124,7 +143,8 @@ public sealed record TankBoard(
             from,
             to,
             from is null ? 0 : Fitting(tank.Standing.Shared.Shells, from.Value, to!.Value),
-            says
+            says,
+            BurialAdvice.AfterComingUp(crab).Length > 0
         );
     }
 
@@ -166,6 +186,23 @@ public sealed record TankBoard(
         else
         {
             says.Add("Measure the tank: floor and depth decide how many it holds.");
+        }
+
+        if (tank.Room.Climate.HumidityAt(tank.Place, tank.Room.Now) is { } humidity)
+        {
+            var air = AirBand.Of(tank.Group, tank.Profile).Humidity.Value;
+            says.Add(
+                humidity < air.Low
+                    ? $"Air {humidity:0} %: too dry, their gills need {Wording.Plain(air.Low)}–{Wording.Plain(air.High)} %."
+                : humidity > air.High
+                    ? $"Air {humidity:0} %: wetter than {Wording.Plain(air.Low)}–{Wording.Plain(air.High)} %, mind mold."
+                : $"Air {humidity:0} %: right."
+            );
+        }
+
+        if (ColdAhead(tank) is { } cold)
+        {
+            says.Add(cold);
         }
 
         if (tank.Room.RecentCAt(tank.Place) is { } celsius)
@@ -212,6 +249,30 @@ public sealed record TankBoard(
         ];
     }
 
+    /// <summary>From when on it will be too cold there, by the season of former years: pens outside need panels and heat by then.</summary>
+    private static string? ColdAhead(Subject tank)
+    {
+        const int DaysAhead = 90;
+        var floor = AirBand.Of(tank.Group, tank.Profile).FloorC.Value;
+        var (room, rules) = (tank.Room, tank.Room.Rules.Room.Climate);
+        for (var days = 1; days <= DaysAhead; days++)
+        {
+            var day = room.Tonight.AddDays(days);
+            if (room.Climate.ExpectedC(tank.Place.Code, day, rules, room.Now) < floor)
+            {
+                return $"By the season it falls below {Wording.Plain(floor)} °C about {room.Wording.Date(day)}: a pen outside needs wind panels and heat from above before that.";
+            }
+        }
+
+        return null;
+    }
+
+    private static double SaltOf(RoomTankRules rules) =>
+        Seawater.SaltGrams(1, rules.Salinity.Value, Seawater.ReferenceC);
+
+    private static string PoolsOf(RoomTankRules rules) =>
+        $"Two pools, both dechlorinated: fresh, and salt with {SaltOf(rules):0.#} g of marine salt a litre (specific gravity {Seawater.SpecificGravity25(rules.Salinity.Value):0.000} at 25 °C). Deep enough for the largest to submerge, with a way out for the smallest.";
+
     private static string SeasonOf(Room room, RoomTankRules rules)
     {
         var shift = room.Rules.Room.Colonies.SeasonShiftDays.Value;
@@ -255,6 +316,7 @@ public sealed record TankBoard(
                 "room.floorPerCrabCm2",
                 $"{Wording.Plain(rules.FloorPerCrabCm2.Value)} cm² of floor for a crab with a claw of {Wording.Plain(rules.ReferenceClawMm.Value)} mm; more for larger ones."
             ),
+            BurialAdvice.Why(rules),
             rules.LeastDepthMm.Because(
                 "Depth",
                 "room.leastDepthMm",

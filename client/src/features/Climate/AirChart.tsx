@@ -1,6 +1,7 @@
 import { scaleLinear, scaleUtc } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import type { Schemas } from '../../api/client';
+import { localClock, shortDate } from '../../ui/dates';
 import { Measured } from '../../ui/Measured';
 import { tenth } from './airWords';
 
@@ -53,6 +54,7 @@ export function AirChart(props: AirChartProps) {
 
 function Drawing({ series, sensor, others, width }: AirChartProps & { width: number }) {
   const right = width - 8;
+  const days = (Date.parse(series.to) - Date.parse(series.from)) / 86_400_000;
   const own = series.sensors.find((s) => s.sensorId === sensor.id);
   if (own === undefined) {
     return <p className="py-8 text-center text-muted">Nothing was heard of {sensor.name} in that time.</p>;
@@ -133,7 +135,7 @@ function Drawing({ series, sensor, others, width }: AirChartProps & { width: num
           textAnchor={x(at) < left + 20 ? 'start' : x(at) > right - 20 ? 'end' : 'middle'}
           className="fill-muted text-[11px]"
         >
-          {x.tickFormat()(at)}
+          {days > 2 ? shortDate(at.toISOString().slice(0, 10)) : localClock(at.toISOString())}
         </text>
       ))}
       {rest.map((of, i) =>

@@ -2,7 +2,9 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { shortDate } from '../../ui/dates';
+import { clockTime, shortDate } from '../../ui/dates';
+import { newId } from '../../ui/newId';
+import { useLogChore } from '../Chores/queries';
 import { ActDialogFor } from '../Journal/ActDialogFor';
 import type { FormKind } from '../Journal/formKinds';
 import { Said } from '../Reasons/Said';
@@ -45,6 +47,7 @@ export function Tanks({ tanks, tonight }: { tanks: readonly Tank[]; tonight: str
                     mate={mate}
                     tonight={tonight}
                     onShell={() => setTelling({ of: mate.stockId, what: 'shellTaken' })}
+                    onMarks={() => setTelling({ of: mate.stockId, what: 'moltMarksSeen' })}
                   />
                 ))}
               </ul>
@@ -63,12 +66,28 @@ export function Tanks({ tanks, tonight }: { tanks: readonly Tank[]; tonight: str
                           : tank.shells.map((l) => `${l.count} × ${l.openingMm} mm ${l.shape}`).join(', ')
                       }.`}
                 </p>
+                <p>{board.pools}</p>
                 {tank.shellsOn !== null && board.buy.length > 0 && (
                   <p className="border-l-2 border-lampmark pl-2">Get {board.buy.join('; ')}.</p>
                 )}
               </div>
             </div>
+            <Matings lines={board.matings} tonight={tonight} />
+            <details className="mt-1">
+              <summary className="linkish inline-flex min-h-11 cursor-pointer items-center">
+                When others dig at one that is down
+              </summary>
+              <ol className="list-decimal pl-5 text-13">
+                {board.protect.map((step) => (
+                  <li key={step}>{step}</li>
+                ))}
+              </ol>
+            </details>
             <span className="flex flex-wrap gap-x-3">
+              <Button kind="link" onClick={() => setTelling({ of: tank.stockId, what: 'matingSeen' })}>
+                Mating log…<span className="sr-only">: {tank.name}</span>
+              </Button>
+              <PlanPools tank={tank} grams={board.saltGrams} tonight={tonight} />
               <Button kind="link" onClick={() => setTelling({ of: tank.stockId, what: 'lookedRound' })}>
                 Who is up…<span className="sr-only">: {tank.name}</span>
               </Button>
@@ -89,7 +108,80 @@ export function Tanks({ tanks, tonight }: { tanks: readonly Tank[]; tonight: str
   );
 }
 
-function MateLine({ mate, tonight, onShell }: { mate: Mate; tonight: string; onShell: () => void }) {
+/** What the mating log says, and at what hour to look next. */
+function Matings({ lines, tonight }: { lines: readonly Schemas['MatingLine'][]; tonight: string }) {
+  return lines.length === 0 ? null : (
+    <ul className="mt-1 text-13" aria-label="Mating log">
+      {lines.map((line) => (
+        <li key={line.femaleId} className="border-t border-line py-1.5">
+          <b className="font-semibold">{line.name}</b> {line.says}
+          {line.lookAt.map((look) => (
+            <span key={look.at} className="block border-l-2 border-lampmark pl-2">
+              {clockTime(look.at)} look for {look.for}, without lifting her
+            </span>
+          ))}
+          {line.carriedFrom !== null && line.carriedTo !== null && (
+            <span className="block">
+              Carries eggs; gives them off between {shortDate(line.carriedFrom, tonight)} and{' '}
+              {shortDate(line.carriedTo, tonight)}. Larvae live at sea for weeks: hardly ever raised, nothing
+              is promised.
+            </span>
+          )}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+const poolDays = 7;
+
+/** Plans the changes of both pools as a chore, with the salt for a litre in its kit. */
+function PlanPools({ tank, grams, tonight }: { tank: Tank; grams: number; tonight: string }) {
+  const log = useLogChore('button');
+  const [planned, setPlanned] = useState(false);
+  return planned ? (
+    <span className="self-center text-13 text-mosstext">New water is planned weekly, under Chores.</span>
+  ) : (
+    <Button
+      kind="link"
+      disabled={log.isPending}
+      onClick={() =>
+        log.mutate(
+          {
+            id: newId(),
+            act: {
+              kind: 'chorePlanned',
+              choreId: newId(),
+              plan: {
+                kind: 'cleaning',
+                title: `New water in both pools of ${tank.name}`.slice(0, 80),
+                where: tank.place,
+                starts: tonight,
+                everyDays: poolDays,
+                season: null,
+                kit: `dechlorinated water; ${grams.toFixed(1)} g marine salt a litre for the salt pool`,
+                minutes: 15,
+              },
+            },
+            text: 'changes of water planned',
+          },
+          { onSuccess: () => setPlanned(true) },
+        )
+      }
+    >
+      Plan the pools’ water
+    </Button>
+  );
+}
+
+interface MateLineProps {
+  mate: Mate;
+  tonight: string;
+  onShell: () => void;
+  onMarks: () => void;
+}
+
+function MateLine({ mate, tonight, onShell, onMarks }: MateLineProps) {
   const where =
     mate.state === 'buried'
       ? `buried since ${mate.since === null ? '?' : shortDate(mate.since, tonight)}: leave alone`
@@ -116,6 +208,11 @@ function MateLine({ mate, tonight, onShell }: { mate: Mate; tonight: string; onS
         <button type="button" className="linkish" onClick={onShell}>
           Shell…<span className="sr-only"> of {mate.name}</span>
         </button>
+        {mate.cameUp && (
+          <button type="button" className="linkish ml-3" onClick={onMarks}>
+            Did it molt…<span className="sr-only"> {mate.name}</span>
+          </button>
+        )}
         {mate.says !== '' && <span className="block border-l-2 border-lampmark pl-2">{mate.says}</span>}
       </span>
     </li>

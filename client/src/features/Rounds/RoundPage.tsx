@@ -16,7 +16,6 @@ import { Waiting } from '../../ui/Waiting';
 import { useWhy } from '../Reasons/WhyContext';
 import { KitSheet } from './KitSheet';
 import { DoneRow, PassByFold, RestingFold, WaitingRow } from './QuietRows';
-import { RoundChores } from './RoundChores';
 import { DueRow, lineId } from './RoundRows';
 import { ShelfBatch } from './ShelfBatch';
 import { canBatch } from './together';
@@ -31,6 +30,7 @@ import { useDone } from '../Journal/DoneContext';
 const FirstEvening = lazy(async () => ({ default: (await import('./FirstEvening')).FirstEvening }));
 const AlarmStrip = lazy(async () => ({ default: (await import('../Climate/AlarmStrip')).AlarmStrip }));
 const WaterAsked = lazy(async () => ({ default: (await import('./WaterAsked')).WaterAsked }));
+const RoundChores = lazy(async () => ({ default: (await import('./RoundChores')).RoundChores }));
 const SumUp = lazy(async () => ({ default: (await import('./SumUp')).SumUp }));
 
 /** Tonight's round in walking order. */
@@ -141,7 +141,9 @@ function Round({ round: newest }: { round: RoundView }) {
           />
         ))}
         {round.chores.length + larder.length > 0 && (
-          <RoundChores chores={round.chores} larder={larder} night={round.night} />
+          <Suspense>
+            <RoundChores chores={round.chores} larder={larder} night={round.night} />
+          </Suspense>
         )}
       </div>
       {sheet?.kind === 'kit' && <KitSheet round={round} onClose={() => setSheet(null)} />}

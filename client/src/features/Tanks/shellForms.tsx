@@ -1,5 +1,6 @@
 import { Refusal, type Schemas } from '../../api/client';
 import { Choice, Choices, TextField } from '../../ui/Field';
+import { Select } from '../../ui/Select';
 import { type EntryForm, numberIfAny } from '../Journal/entryForm';
 import { useTankMates } from './queries';
 
@@ -121,5 +122,105 @@ const lookedRound: EntryForm<'lookedRound'> = {
   ),
 };
 
-/** Forms of shells, and of who is up. */
-export const shellForms = { shellTaken, shellsCounted, lookedRound };
+const marks: readonly (readonly [Schemas['MoltMark'], string])[] = [
+  ['longAntennae', 'Long antennae'],
+  ['blackTips', 'Sharp black tips'],
+  ['hairs', 'Hairs on the legs'],
+  ['brighter', 'Brighter'],
+  ['livelier', 'Livelier'],
+  ['smallNewLimbs', 'New limbs, still small'],
+];
+
+const moltMarksSeen: EntryForm<'moltMarksSeen'> = {
+  title: 'Did it molt?',
+  begin: () => ({ kind: 'moltMarksSeen', seen: [] }),
+  Fields: ({ act, change, error }) => (
+    <>
+      <Choices
+        label="What shows, seen from a distance"
+        options={marks}
+        values={act.seen}
+        onChange={(seen) => change({ ...act, seen })}
+        error={error('seen')}
+      />
+      <p className="text-13 text-muted">
+        Several of them: it molted. None: it only hid. Worn tips later prove nothing. It is not lifted for
+        this.
+      </p>
+    </>
+  ),
+};
+
+const sights: readonly (readonly [Schemas['MatingSight'], string])[] = [
+  ['guarding', 'He guards her'],
+  ['rivals', 'Rivals'],
+  ['transfer', 'Shells together'],
+  ['takenOver', 'Another took her over'],
+  ['looseEggs', 'Loose eggs'],
+  ['attachedEggs', 'Attached, orange'],
+  ['eyedEggs', 'Grey, with eyes'],
+  ['toTheWater', 'At the salt water'],
+];
+
+/** One of those that live in the tank. */
+function MateOf({
+  tankId,
+  label,
+  value,
+  onChange,
+  error,
+}: {
+  tankId: string;
+  label: string;
+  value: string;
+  onChange: (id: string) => void;
+  error: string | undefined;
+}) {
+  const mates = useTankMates(tankId);
+  return (
+    <Select
+      label={label}
+      options={[['', 'not known'] as const, ...mates.map((m) => [m.stockId, m.name] as const)]}
+      value={value}
+      error={error}
+      onChange={onChange}
+    />
+  );
+}
+
+const matingSeen: EntryForm<'matingSeen'> = {
+  title: 'Mating log',
+  begin: () => ({ kind: 'matingSeen', femaleId: '', maleId: null, sight: 'guarding' }),
+  finish: (act) => (act.femaleId === '' ? new Refusal('', { femaleId: ['Say which female.'] }, 400) : act),
+  Fields: ({ act, change, subject, error }) => (
+    <>
+      <Choice
+        label="What was seen"
+        options={sights}
+        value={act.sight}
+        onChange={(sight) => change({ ...act, sight })}
+      />
+      <MateOf
+        tankId={subject.stockId}
+        label="She"
+        value={act.femaleId}
+        error={error('femaleId')}
+        onChange={(femaleId) => change({ ...act, femaleId })}
+      />
+      <MateOf
+        tankId={subject.stockId}
+        label="He"
+        value={act.maleId ?? ''}
+        error={error('maleId')}
+        onChange={(maleId) => change({ ...act, maleId: maleId === '' ? null : maleId })}
+      />
+      <p className="text-13 text-muted">
+        Told apart only if they must: she walks to a raised hand, her shell held, never pulled. Pores at the
+        third legs and feathery limbs on the left of the abdomen: a female; tubes at the fifth legs: a male.
+      </p>
+    </>
+  ),
+};
+
+/** Forms of shells, of who is up, of molts underground and of the mating log. */
+export const shellForms = { shellTaken, shellsCounted, lookedRound, moltMarksSeen, matingSeen };
