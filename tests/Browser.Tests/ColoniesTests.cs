@@ -118,7 +118,7 @@ public sealed class ColoniesTests() : BrowserRoom(demo: true)
         Keeper.Open("/colonies");
         Keeper.SeeText(Tanks, "Kelp");
         Keeper.SeeText(Tanks, "leave alone");
-        Keeper.SeeText(Tanks, "It took a smaller shell");
+        Keeper.SeeText(Tanks, "Its shell is small for its claw");
         Keeper.SeeText(Tanks, "with an opening of");
         Keeper.PressNamed("Who is up…: Reef tank");
         Keeper.Tap("Wrack", "[role=dialog]");

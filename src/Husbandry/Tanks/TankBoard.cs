@@ -117,17 +117,26 @@ public sealed record TankBoard(
             : UpState.Up;
         var (from, to) = (claw * rules.OpeningPerClaw.Value, claw * rules.OpeningPerClaw.Value * rules.SizesUp.Value);
         var shell = crab.Standing.Shared.Shell;
-        var says =
+        // A smaller shell foretells a molt, and not one that has come and gone since.
+        var hasMoltedSince =
+            shell is not null
+            && crab.Standing.Vigils.All.Any(v =>
+                v is { Vigil: VigilKind.Surfacing, Ended: { } end } && end.To > shell.At
+            );
+        var ofShell =
+            !hasMoltedSince && shell is { OpeningMm: { } now, FormerMm: { } former } && now < former
+                ? "It took a smaller shell: often a molt is near, or somebody took its own."
+            : shell?.OpeningMm < from ? "Its shell is small for its claw: one size up must be there."
+            : "";
+        var ofState =
             crab.Standing.Vigils.OpenOf(VigilKind.Surfacing) is { } down
             && VigilForecast.OfOther(crab, down, null).Value is { LongerThanNormal: true }
                 ? "Longer than most: still leave it. Smell at the surface, keep the others away, and do not dig."
             : BurialAdvice.AfterComingUp(crab) is { Length: > 0 } after ? after
             : state == UpState.PerhapsBuried
                 ? $"Not seen for {Wording.Nights(nights!.Value)}: perhaps buried, not missing. Never dig; smell at the surface, and write down that it is buried."
-            : shell is { OpeningMm: { } now, FormerMm: { } former } && now < former
-                ? "It took a smaller shell: often a molt is near, or somebody took its own."
-            : shell?.OpeningMm < from ? "Its shell is small for its claw: one size up must be there."
             : "";
+        var says = $"{ofState} {ofShell}".Trim();
         return new TankMate(
             crab.Standing.StockId,
             crab.Standing.Details.Nickname,
