@@ -49,16 +49,22 @@ public sealed class LanternFactory : WebApplicationFactory<Program>
             http.GetStringAsync(new Uri("/api/round", UriKind.Relative)).GetAwaiter().GetResult();
         }
 
+        // What the server learns beside its requests may still be at the file: its log goes with the last who lets go.
+        SpinWait.SpinUntil(
+            () =>
+            {
+                Microsoft.Data.Sqlite.SqliteConnection.ClearAllPools();
+                return !File.Exists(app.DataFile + "-wal");
+            },
+            TimeSpan.FromSeconds(60)
+        );
         return app.folder;
     }
 
     private static void Copy(string from, string to)
     {
-        // Without the lock, which a process forked meanwhile may still hold for a moment, and without the shared memory of the log,
-        // which SQLite makes anew and may only just be taking away.
-        foreach (
-            var file in Directory.EnumerateFiles(from).Where(f => Path.GetExtension(f) is not (".lock" or ".db-shm"))
-        )
+        // Without the lock: a process forked meanwhile may still hold it for a moment.
+        foreach (var file in Directory.EnumerateFiles(from).Where(f => Path.GetExtension(f) != ".lock"))
         {
             File.Copy(file, Path.Combine(to, Path.GetFileName(file)));
         }

@@ -112,6 +112,16 @@ public class CrabTankTests
         Board(Diary.Evening.AddDays(nights)).Mates.Single(m => m.StockId == crab.StockId).Says;
 
     [Fact]
+    public void What_one_does_down_there_is_told_by_what_was_seen_before()
+    {
+        var crab = Inmate(9).With(9, new Began(VigilKind.Surfacing));
+        var other = Inmate(9);
+        Assert.Contains("else it only hides", Mate(crab).Says, StringComparison.Ordinal);
+        tank.With(11, new MatingSeen(other.StockId, crab.StockId, MatingSight.Guarding));
+        Assert.Contains("mating pit", Mate(crab).Says, StringComparison.Ordinal);
+    }
+
+    [Fact]
     public void One_that_is_down_for_long_is_still_left_alone()
     {
         var crab = Inmate(6).With(180, new Began(VigilKind.Surfacing));

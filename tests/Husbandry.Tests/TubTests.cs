@@ -1,6 +1,7 @@
 using Husbandry.Colonies;
 using Husbandry.Housing;
 using Husbandry.Journal;
+using Husbandry.Larder;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;
@@ -108,6 +109,21 @@ public class TubTests
         Assert.Equal(5, harvest.PerWeek);
         Assert.True(harvest.Insure);
         Assert.InRange(harvest.Starter, 10, 20);
+    }
+
+    /// <summary>What may be taken stands on the larder's plan, and what may not does not.</summary>
+    [Fact]
+    public void A_counted_tub_gives_isopods_to_the_larder()
+    {
+        static IReadOnlyDictionary<FoodKey, double> Gives(Diary tub) =>
+            RoomNeeds.Of([tub.Standing()], Diary.Room()).FromTubs;
+        var given = Gives(Housed(Tub()).With(3, new Counted(200)));
+        Assert.Equal(5.0 / 7, given.Values.Sum(), 1e-9);
+        Assert.All(given.Keys, food => Assert.Equal("isopod", food.FeederId));
+        var plan = LarderPlan.Of([], LarderStanding.Empty, [], new Dictionary<string, int>(), [], Diary.Room(), given);
+        Assert.Equal(5, plan.Foods.Sum(f => f.Weeks[0].Coming), 1e-9);
+        Assert.Empty(Gives(Housed(Tub()).With(3, new Counted(40))));
+        Assert.Empty(Gives(Housed(Tub()).With(9, new Counted(200)).With(3, new TubLooked([TubSign.DeadInMolt]))));
     }
 
     [Fact]

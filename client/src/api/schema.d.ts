@@ -5524,6 +5524,8 @@ export interface components {
              * @default false
              */
             protein: boolean;
+            /** @description Group whose tubs give it, as much as may be taken from them; none for most. */
+            fromTubsOf?: null | string;
             /** @description Whether it is bought as pots that hatch; what comes in several sizes is bought as animals. */
             boughtAsPots: boolean;
             /** @description Whether it feeds the brood of a colony: any insect does. */

@@ -29,6 +29,7 @@ internal sealed class FoodFlow(int nights)
     public double[] Coming { get; } = new double[nights];
     public double[] ComingLow { get; } = new double[nights];
     public double OnHand { get; set; }
+    public double FromTubsADay { get; set; }
 
     public int Nights => nights;
 

@@ -63,18 +63,25 @@ public sealed record LarderPlan(
     /// <param name="enclosures">Enclosures by group, for what is used up besides food.</param>
     /// <param name="eaters">Larvae and eggs that need leaf.</param>
     /// <param name="room">Rules, climate and tonight.</param>
+    /// <param name="fromTubs">Animals that own tubs give a day, by food; none when left out.</param>
     public static LarderPlan Of(
         IEnumerable<FoodNeed> needs,
         LarderStanding larder,
         IReadOnlyList<FoodFed> fed,
         IReadOnlyDictionary<string, int> enclosures,
         IReadOnlyList<LeafEater> eaters,
-        Room room
+        Room room,
+        IReadOnlyDictionary<FoodKey, double>? fromTubs = null
     )
     {
         var nights = NightsAhead(room.Rules);
         var supply = new LarderSupply(larder, fed, room, nights);
         var flows = supply.Flows();
+        foreach (var (food, perDay) in fromTubs ?? new Dictionary<FoodKey, double>())
+        {
+            supply.Harvest(supply.FlowOf(flows, food), perDay);
+        }
+
         foreach (var need in needs.Where(n => n.Ahead < nights))
         {
             var flow = supply.FlowOf(flows, need.Food);

@@ -80,6 +80,17 @@ public static class LarderReasons
                 "record.needs"
             ),
         };
+        if (flow.FromTubsADay > 0)
+        {
+            reasons.Add(
+                room.Rules.Room.Colonies.AdvisedHarvestShare.Because(
+                    "Own tubs",
+                    "room.advisedHarvestShare",
+                    $"Own tubs give about {Plain(flow.FromTubsADay * 7, "0.#")} a week of this size: half of what they grow, and none from one in trouble."
+                )
+            );
+        }
+
         if (feeder.Culture is { } culture && LarderSupply.FoodOf(feeder) == food)
         {
             reasons.AddRange(Of(feeder, culture, room.RecentC, rules).Take(2));

@@ -84,6 +84,17 @@ internal sealed class LarderSupply(LarderStanding larder, IReadOnlyList<FoodFed>
         }
     }
 
+    /// <summary>Adds what may be taken from own tubs, from tonight on.</summary>
+    public void Harvest(FoodFlow flow, double perDay)
+    {
+        flow.FromTubsADay += perDay;
+        for (var t = 0; t < nights; t++)
+        {
+            flow.Coming[t] += perDay;
+            flow.ComingLow[t] += perDay * room.Rules.Larder.LeastYieldShare.Value;
+        }
+    }
+
     /// <summary>Adds a culture that is started so many nights from now.</summary>
     public void Start(FoodFlow flow, CultureRules rules, int pots, int ahead)
     {

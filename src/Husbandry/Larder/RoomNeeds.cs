@@ -1,3 +1,4 @@
+using Husbandry.Colonies;
 using Husbandry.Journal;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
@@ -10,11 +11,13 @@ namespace Husbandry.Larder;
 /// <param name="Enclosures">Enclosures by group.</param>
 /// <param name="Unsized">Enclosures whose meals cannot be planned, since their size is not known.</param>
 /// <param name="Eaters">Larvae, and eggs that will be, that eat leaf.</param>
+/// <param name="FromTubs">Animals that own tubs give a day, by food, as much as may be taken.</param>
 public sealed record RoomNeeds(
     IReadOnlyList<FoodNeed> Needs,
     IReadOnlyDictionary<string, int> Enclosures,
     int Unsized,
-    IReadOnlyList<LeafEater> Eaters
+    IReadOnlyList<LeafEater> Eaters,
+    IReadOnlyDictionary<FoodKey, double> FromTubs
 )
 {
     /// <summary>Judges every enclosure; each by itself, so they are shared out to the cores.</summary>
@@ -30,7 +33,8 @@ public sealed record RoomNeeds(
                 (
                     Needs: FoodNeed.Of(j, nights).ToList(),
                     IsUnsized: j.Subject.Group.Feeding.Diet == Diet.Prey && j.Size.Value is null,
-                    Eats: LeafEater.Of(j)
+                    Eats: LeafEater.Of(j),
+                    Gives: TubGives(j)
                 )
             )
             .ToList();
@@ -38,7 +42,24 @@ public sealed record RoomNeeds(
             [.. each.SelectMany(e => e.Needs)],
             fed.GroupBy(s => s.Details.Group).ToDictionary(g => g.Key, g => g.Count()),
             each.Count(e => e.IsUnsized),
-            [.. each.Select(e => e.Eats).OfType<LeafEater>()]
+            [.. each.Select(e => e.Eats).OfType<LeafEater>()],
+            each.SelectMany(e => e.Gives).GroupBy(g => g.Food).ToDictionary(g => g.Key, g => g.Sum(x => x.PerDay))
         );
+    }
+
+    /// <summary>What may be taken from a tub each day, in every size alike; nothing from one that nobody counted or that is in trouble.</summary>
+    private static IReadOnlyList<(FoodKey Food, double PerDay)> TubGives(Judgement j)
+    {
+        const double Week = 7;
+        var group = j.Subject.Standing.Details.Group;
+        List<FeederRules> feeders = [.. j.Subject.Room.Rules.Feeders.Where(f => f.FromTubsOf == group)];
+        return feeders.Count > 0 && TubHarvest.Of(j.Subject) is { Value.PerWeek: > 0 and var perWeek }
+            ?
+            [
+                .. feeders.SelectMany(f =>
+                    f.Classes.Select(c => (new FoodKey(f.Id, c.Id), perWeek / Week / f.Classes.Count))
+                ),
+            ]
+            : [];
     }
 }

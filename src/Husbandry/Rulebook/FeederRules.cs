@@ -53,6 +53,7 @@ public enum FeederFrom
 /// <param name="Soft">Soft and harmless, as flies are: as long as the body is not too long.</param>
 /// <param name="AlwaysThere">Never a leftover: litter, wood, calcium, leaf that is changed when it is spent.</param>
 /// <param name="Protein">Whether it feeds a colony's brood though it is no whole animal.</param>
+/// <param name="FromTubsOf">Group whose tubs give it, as much as may be taken from them; none for most.</param>
 /// <param name="Culture">How a culture, or a bought pot of pupae, gives it; none when it is bought as it is fed.</param>
 public sealed record FeederRules(
     string Id,
@@ -69,7 +70,8 @@ public sealed record FeederRules(
     CultureRules? Culture,
     bool Soft = false,
     bool AlwaysThere = false,
-    bool Protein = false
+    bool Protein = false,
+    string? FromTubsOf = null
 )
 {
     /// <summary>Whether it is bought as pots that hatch; what comes in several sizes is bought as animals.</summary>

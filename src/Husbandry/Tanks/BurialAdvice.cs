@@ -1,6 +1,8 @@
+using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
+using Husbandry.Vigils;
 
 namespace Husbandry.Tanks;
 
@@ -8,6 +10,9 @@ namespace Husbandry.Tanks;
 /// <remarks>Source: common practice, no published source.</remarks>
 public static class BurialAdvice
 {
+    // Who mates digs within days.
+    private const int DaysBefore = 7;
+
     /// <summary>What to do, step by step, when others dig at one that is down, or when the signs are seen in time.</summary>
     public static IReadOnlyList<string> Steps(BurialSchool school) =>
         school switch
@@ -44,6 +49,30 @@ public static class BurialAdvice
             new School("leave, sleeve if threatened", "nothing moves a crab in its molt", leave),
             new School("isolate in time", "neighbours eat a soft crab", !leave)
         );
+    }
+
+    /// <summary>What it probably does down there, and that it is left there, however long.</summary>
+    /// <param name="crab">A crab that is down.</param>
+    /// <param name="down">Its wait.</param>
+    /// <param name="tank">Its tank.</param>
+    public static string WhileDown(Subject crab, VigilEvent down, Subject tank)
+    {
+        ArgumentNullException.ThrowIfNull(crab);
+        ArgumentNullException.ThrowIfNull(down);
+        ArgumentNullException.ThrowIfNull(tank);
+        var forecast = VigilForecast.OfOther(crab, down, null).Value;
+        var mated = tank.Standing.Shared.Matings.Any(m =>
+            (m.FemaleId == crab.Standing.StockId || m.MaleId == crab.Standing.StockId)
+            && m.At <= down.Began.To
+            && m.At >= down.Began.From.AddDays(-DaysBefore)
+        );
+        var why =
+            mated ? "Seen mating shortly before: a mating pit as likely as a molt."
+            : forecast?.Ends is { } ends ? $"A molt: {Wording.Chance(1 - ends.OtherChance)}; else it only hides."
+            : "";
+        return forecast is { LongerThanNormal: true }
+            ? "Longer than most: still leave it. Smell at the surface, keep the others away, and do not dig."
+            : why;
     }
 
     /// <summary>What one that came up of late needs, and whether it molted; empty once that is over, and for the others.</summary>

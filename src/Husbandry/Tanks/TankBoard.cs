@@ -4,7 +4,6 @@ using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
-using Husbandry.Vigils;
 
 namespace Husbandry.Tanks;
 
@@ -129,9 +128,7 @@ public sealed record TankBoard(
             : shell?.OpeningMm < from ? "Its shell is small for its claw: one size up must be there."
             : "";
         var ofState =
-            crab.Standing.Vigils.OpenOf(VigilKind.Surfacing) is { } down
-            && VigilForecast.OfOther(crab, down, null).Value is { LongerThanNormal: true }
-                ? "Longer than most: still leave it. Smell at the surface, keep the others away, and do not dig."
+            crab.Standing.Vigils.OpenOf(VigilKind.Surfacing) is { } down ? BurialAdvice.WhileDown(crab, down, tank)
             : BurialAdvice.AfterComingUp(crab) is { Length: > 0 } after ? after
             : state == UpState.PerhapsBuried
                 ? $"Not seen for {Wording.Nights(nights!.Value)}: perhaps buried, not missing. Never dig; smell at the surface, and write down that it is buried."

@@ -7,7 +7,7 @@ import { useAsk, useWrite } from '../../api/writing';
 
 follows('climate', ['climate']);
 follows('air', ['alarms', 'climate', 'settings', 'rules']);
-follows('alarms', ['alarms', 'journal', 'rules']);
+follows('alarms', ['alarms', 'rules']);
 follows('gateways', ['alarms']);
 
 keepsAnswer('climate', (client, _, answer) => {

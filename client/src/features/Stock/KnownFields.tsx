@@ -1,3 +1,4 @@
+import { FoundingDrawing } from './FoundingDrawing';
 import type { Schemas, StockDetails } from '../../api/client';
 import { Choice } from '../../ui/Field';
 
@@ -43,16 +44,19 @@ export function KnownFields({ details, set, stages }: KnownProps) {
         onChange={(hazard) => change({ hazard: hazard === 'unknown' ? null : hazard })}
       />
       {details.group === 'ant' && (
-        <Choice
-          label="How its queens found: look at the thorax"
-          options={[
-            ['unknown', 'Not known'],
-            ['claustral', 'Large and rounded: on her reserves'],
-            ['semiClaustral', 'Slim: she must be fed'],
-          ]}
-          value={known.founding ?? 'unknown'}
-          onChange={(founding) => change({ founding: founding === 'unknown' ? null : founding })}
-        />
+        <div>
+          <Choice
+            label="How its queens found: look at the thorax"
+            options={[
+              ['unknown', 'Not known'],
+              ['claustral', 'Large and rounded: on her reserves'],
+              ['semiClaustral', 'Slim: she must be fed'],
+            ]}
+            value={known.founding ?? 'unknown'}
+            onChange={(founding) => change({ founding: founding === 'unknown' ? null : founding })}
+          />
+          <FoundingDrawing />
+        </div>
       )}
       {stages?.['pupa'] !== undefined && details.group === 'moth' && (
         <>
