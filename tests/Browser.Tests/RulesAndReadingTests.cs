@@ -30,7 +30,7 @@ public sealed class RulesAndReadingTests() : BrowserRoom(demo: true)
     }
 
     private static string MealIn(string text) =>
-        System.Text.RegularExpressions.Regex.Match(text, @"Next meal (\w{3} \d+ \w{3})").Groups[1].Value;
+        System.Text.RegularExpressions.Regex.Matches(text, @"Next meal (\w{3} \d+ \w{3})")[^1].Groups[1].Value;
 
     /// <summary>Presses a button of the line that begins with a text, once both are there.</summary>
     private void PressIn(string lines, string begins, string button) =>
