@@ -61,14 +61,13 @@ internal static class AlarmAdvice
 
         if (groups.Contains("moth"))
         {
-            yield return "Larvae: out of tight boxes into air; wet leaf and heat kill them.";
+            yield return "Larvae: lids ajar, so that air comes in; wet leaf and heat kill them. Those that sit still stay untouched.";
         }
     }
 
     private static IEnumerable<string> Cold(bool hushed)
     {
         yield return "Look at heater, thermostat and window. Warm the room again slowly, by no more than a few degrees an hour.";
-        yield return "No food until it is warm: cold animals do not digest.";
         if (hushed)
         {
             yield return "Hushed ones stay shut and where they are.";
@@ -95,10 +94,10 @@ internal static class AlarmAdvice
 
     private static IEnumerable<string> Damp(HashSet<string> groups, bool hushed)
     {
-        yield return "More air: open vents, wipe the lid dry, no mist until it is inside the band again.";
+        yield return "More air: open vents, wipe the lid dry.";
         if (groups.Contains("moth"))
         {
-            yield return "Larvae: fresh lining, dry leaf; drops on the walls kill them.";
+            yield return "Larvae: wipe drops off the walls, they kill; those that sit still stay on their leaf.";
         }
 
         if (hushed)
