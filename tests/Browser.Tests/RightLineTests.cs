@@ -112,8 +112,12 @@ public sealed class RightLineTests() : BrowserRoom(demo: true)
         Keeper.See("[role=dialog]");
         Assert.Equal("/", Keeper.Path);
         Keeper.KeysAtOnce(Keys.Escape);
-        Keeper.See("[role=group][data-settling=false] .act-first");
-        Keeper.Run("document.querySelector('[role=group][data-settling] .act-first').focus()");
+        // The dialog gives the focus back when it is gone, and not before.
+        Keeper.Wait(
+            () => Keeper.Run("return document.activeElement.textContent.includes('Sum up')") is true,
+            "the focus to be back"
+        );
+        Keeper.Run("document.querySelector('[role=group][data-settling=false] .act-first').focus()");
         Keeper.KeysAtOnce(Keys.Enter);
         Keeper.SeeText("[data-bar]", "Cockle: leftovers taken out");
         Assert.Equal("/", Keeper.Path);

@@ -1,3 +1,6 @@
+using System.Text.Json;
+using System.Text.Json.Nodes;
+using System.Text.Json.Serialization;
 using Benchmarks;
 using CsCheck;
 using Husbandry.Climate;
@@ -105,6 +108,8 @@ public class AirTests
         Assert.False(alarm.IsDanger);
         Assert.Equal(need.StockId, Assert.Single(alarm.For).StockId);
         Assert.Contains("above 32 °C", alarm.Says, StringComparison.Ordinal);
+        Assert.Equal(["group.ceilingC", "room.alarms.hotMinutes"], alarm.Why.Select(w => w.Rule));
+        Assert.All(alarm.Why, w => Assert.NotEmpty(w.Source));
         Assert.True(
             Assert.Single(Alarms([State(sensor, 12, at => at > Now.AddMinutes(-45) ? 36 : 25)], [need])).IsDanger
         );
@@ -181,6 +186,31 @@ public class AirTests
         var snoozed = new AlarmSnoozed(alarm.Key, alarm.Since, 60);
         Assert.Equal(AlarmState.Snoozed, With(snoozed, 0.5));
         Assert.Equal(AlarmState.SaidAgain, With(snoozed, 2));
+    }
+
+    /// <summary>What an alarm rests on can be looked up and changed: no name leads nowhere.</summary>
+    [Fact]
+    public void Every_alarm_names_rules_that_are_in_the_rulebook()
+    {
+        var needs = new[] { Need("A1·03", molts: true), Need("C1·01", "ant", "lasius-niger") };
+        var json = new JsonSerializerOptions(JsonSerializerDefaults.Web)
+        {
+            Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) },
+        };
+        var roots = new Dictionary<string, JsonNode>
+        {
+            ["room"] = JsonSerializer.SerializeToNode(RuleSet.Shipped.Room, json)!,
+            ["group"] = JsonSerializer.SerializeToNode(RuleSet.Shipped.Group("tarantula"), json)!,
+        };
+        foreach (var kind in Enum.GetValues<AlarmKind>())
+        {
+            var why = AlarmReasons.Of(kind, needs, Rules);
+            Assert.NotEmpty(why);
+            foreach (var (root, name) in why.Select(w => w.Rule.Split('.', 2)).Select(p => (p[0], p[1])))
+            {
+                Assert.NotNull(RulePath.Find(roots[root], name));
+            }
+        }
     }
 
     [Fact]
@@ -413,14 +443,14 @@ public class AirTests
             HeatSource.Room,
             null
         );
-        double Ml(Enclosure e, double kPa) => DryingTub.Of(e, null, kPa, Rules)!.MlADay;
+        double Ml(Enclosure e, double kPa) => DryingTub.Of(e, null, kPa, Rules)!.Value.MlADay;
         // Source: Dalton's law: evaporation goes with the deficit.
         Assert.Equal(2 * Ml(tub, 0.8), Ml(tub, 1.6), 1e-9);
         Assert.True(Ml(tub with { Vents = Ventilation.Mesh }, 1) > Ml(tub with { Vents = Ventilation.Tight }, 1));
         Assert.True(Ml(tub with { Damp = DampSide.Whole }, 1) > Ml(tub, 1));
         Assert.Null(DryingTub.Of(tub with { Damp = DampSide.None }, null, 1, Rules));
         Assert.Null(DryingTub.Of(tub, null, null, Rules));
-        var planned = DryingTub.Of(tub with { Mist = new MistPlan(1, 6, 3) }, 2, 1, Rules)!;
+        var planned = DryingTub.Of(tub with { Mist = new MistPlan(1, 6, 3) }, 2, 1, Rules)!.Value;
         Assert.Equal((6, 2, 3), (planned.MlEach, planned.EveryDays, planned.MlADay));
     }
 

@@ -3058,6 +3058,14 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
         };
         /** @description A computed value together with what it follows from. */
+        AnswerOfDryingTub: {
+            value: null | components["schemas"]["DryingTub"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
         AnswerOfFeedingChoice: {
             value: null | components["schemas"]["FeedingChoice"];
             /** @description The judgement in one plain sentence. */
@@ -4643,6 +4651,8 @@ export interface components {
             says: string;
             /** @description What to do now, each in a sentence. */
             now: string[];
+            /** @description The limit that was passed, and how long is too long. */
+            why: components["schemas"]["Reason"][];
             /** @description Animals that it is about; empty for one of the sensor. */
             for: components["schemas"]["AlarmFor"][];
             /** @description How it stands. */
@@ -5262,8 +5272,6 @@ export interface components {
             side: components["schemas"]["DampSide"];
             /** @description Whether its keeper planned the amount, or it follows from vents and floor. */
             isOwnPlan: boolean;
-            /** @description The same in a sentence. */
-            says: string;
         };
         /** @description A tub that is misted, and how fast it dries. */
         DryingTubView: {
@@ -5271,7 +5279,7 @@ export interface components {
             stockId: string;
             name: string;
             place: string;
-            tub: components["schemas"]["DryingTub"];
+            tub: components["schemas"]["AnswerOfDryingTub"];
             isHushed: boolean;
         };
         /** @description Earlier broods of one origin or one way of rearing, taken together. */
@@ -12513,6 +12521,8 @@ export interface components {
             apart: number;
             /** @description What it means, each in a sentence. */
             says: string[];
+            /** @description By what it was reckoned. */
+            why: components["schemas"]["Reason"][];
         };
     };
     responses: never;

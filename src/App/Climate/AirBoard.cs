@@ -1,5 +1,6 @@
 using Husbandry.Climate;
 using Husbandry.Feeding;
+using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Ledger;
@@ -56,7 +57,7 @@ public sealed record SensorView(
 );
 
 /// <summary>A tub that is misted, and how fast it dries.</summary>
-public sealed record DryingTubView(Guid StockId, string Name, string Place, DryingTub Tub, bool IsHushed);
+public sealed record DryingTubView(Guid StockId, string Name, string Place, Answer<DryingTub> Tub, bool IsHushed);
 
 /// <summary>A programme and how it was kept.</summary>
 public sealed record ProgrammeView(Guid Id, AirProgramme Plan, ProgrammeKept Kept);
@@ -209,7 +210,12 @@ public sealed record AirBoard(
             }
         }
 
-        return [.. tubs.OrderByDescending(t => t.Tub.IsOwnPlan).ThenByDescending(t => t.Tub.MlADay).Take(TubsShown)];
+        return
+        [
+            .. tubs.OrderByDescending(t => t.Tub.Value.IsOwnPlan)
+                .ThenByDescending(t => t.Tub.Value.MlADay)
+                .Take(TubsShown),
+        ];
     }
 
     private static IReadOnlyList<ZoneLevel> Levels(AirNow air, RoomClimateRules rules) =>

@@ -8,11 +8,13 @@ namespace Husbandry.Climate;
 /// <param name="CeilingC">Too hot from here on, °C.</param>
 /// <param name="FloorC">Too cold below this, °C.</param>
 /// <param name="Humidity">Right humidity in the enclosure, per cent.</param>
+/// <param name="Moisture">Moisture school for which that holds.</param>
 public sealed record AirBand(
     Rule<Rulebook.Range> GoodC,
     Rule<double> CeilingC,
     Rule<double> FloorC,
-    Rule<Rulebook.Range> Humidity
+    Rule<Rulebook.Range> Humidity,
+    Moisture Moisture
 )
 {
     /// <summary>The band of a species, or of its group where it has none of its own.</summary>
@@ -23,7 +25,9 @@ public sealed record AirBand(
             profile?.Air?.GoodC ?? group.Air.GoodC,
             profile?.Air?.CeilingC ?? group.Air.CeilingC,
             profile?.Air?.FloorC ?? group.Air.FloorC,
-            profile?.Air?.Humidity ?? (profile is null ? Either(group.Air) : group.Air.Humidity[profile.Moisture.Value])
+            profile?.Air?.Humidity
+                ?? (profile is null ? Either(group.Air) : group.Air.Humidity[profile.Moisture.Value]),
+            profile?.Moisture.Value ?? Moisture.Dry
         );
     }
 

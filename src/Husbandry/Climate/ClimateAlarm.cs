@@ -1,3 +1,5 @@
+using Husbandry.Reasons;
+
 namespace Husbandry.Climate;
 
 /// <summary>What an alarm is about.</summary>
@@ -60,6 +62,7 @@ public sealed record AlarmFor(Guid StockId, string Name, string Place, bool IsHu
 /// <param name="IsDanger">Whether minutes count, quiet hours or not.</param>
 /// <param name="Says">What is the matter, in a sentence.</param>
 /// <param name="Now">What to do now, each in a sentence.</param>
+/// <param name="Why">The limit that was passed, and how long is too long.</param>
 /// <param name="For">Animals that it is about; empty for one of the sensor.</param>
 /// <param name="State">How it stands.</param>
 /// <param name="AnsweredBy">Who answered it.</param>
@@ -74,6 +77,7 @@ public sealed record ClimateAlarm(
     bool IsDanger,
     string Says,
     IReadOnlyList<string> Now,
+    IReadOnlyList<Reason> Why,
     IReadOnlyList<AlarmFor> For,
     AlarmState State,
     string? AnsweredBy,

@@ -52,7 +52,7 @@ public static class ClimateAlarms
         return
         [
             .. placed
-                .SelectMany(s => OfSensor(s, rules.Alarms, words, now))
+                .SelectMany(s => OfSensor(s, rules, words, now))
                 .Concat(living.SelectMany(s => OfAir(s, watched[s.Sensor.Id], rules, words, now)))
                 .Select(a => Answered(a, book, rules.Alarms, now))
                 .OrderByDescending(a => a.IsDanger)
@@ -63,13 +63,13 @@ public static class ClimateAlarms
 
     private static IEnumerable<ClimateAlarm> OfSensor(
         SensorState state,
-        RoomAlarmRules rules,
+        RoomClimateRules rules,
         NightClock words,
         DateTimeOffset now
     )
     {
         var name = state.Sensor.Name;
-        if (state.Track.SilentSince(now, rules) is { } silent)
+        if (state.Track.SilentSince(now, rules.Alarms) is { } silent)
         {
             yield return Alarm(
                 state,
@@ -77,10 +77,11 @@ public static class ClimateAlarms
                 silent,
                 false,
                 $"{name} is silent since {SinceWhen(silent, words, now)}, {Lasts(now - silent)}.",
-                []
+                [],
+                rules
             );
         }
-        else if (state.Track.StuckSince(rules) is { } stuck)
+        else if (state.Track.StuckSince(rules.Alarms) is { } stuck)
         {
             var last = state.Track.Last!.Value;
             var says = last.RelativeHumidity is { } h
@@ -92,7 +93,8 @@ public static class ClimateAlarms
                 stuck,
                 false,
                 $"{name} says {says} since {SinceWhen(stuck, words, now)}, {Lasts(now - stuck)} without a change: it is stuck.",
-                []
+                [],
+                rules
             );
         }
 
@@ -107,7 +109,8 @@ public static class ClimateAlarms
                 words.StartOf(drift.Since),
                 false,
                 $"{name} reads {by} than a month ago, against its neighbours.",
-                []
+                [],
+                rules
             );
         }
     }
@@ -163,7 +166,8 @@ public static class ClimateAlarms
                 hit.Since,
                 hit.Kind is AlarmKind.Hot or AlarmKind.Cold or AlarmKind.WinterFrost && beyond >= alarms.DangerC.Value,
                 $"{where}: {hit.Now.MeanC:0.#} °C, {(above ? "above" : "below")} {Wording.Plain(hit.Limit)} °C since {SinceWhen(hit.Since, words, now)}, {Lasts(now - hit.Since)}.",
-                hit.Needs
+                hit.Needs,
+                rules
             );
         }
 
@@ -210,7 +214,8 @@ public static class ClimateAlarms
                 hit.Since,
                 dry && hit.Needs.Any(n => n.Molts),
                 $"{where}: {hit.Now.MeanHumidity:0} %, {(dry ? "below" : "above")} {Wording.Plain(hit.Limit)} % since {SinceWhen(hit.Since, words, now)}, {Lasts(now - hit.Since)}{(dry && hit.Needs.Any(n => n.Molts) ? ": too dry for a molt" : "")}.",
-                hit.Needs
+                hit.Needs,
+                rules
             );
         }
 
@@ -278,7 +283,8 @@ public static class ClimateAlarms
         DateTimeOffset since,
         bool danger,
         string says,
-        IReadOnlyList<AirNeed> needs
+        IReadOnlyList<AirNeed> needs,
+        RoomClimateRules rules
     ) =>
         new(
             $"{kind}:{state.Sensor.Id}",
@@ -290,6 +296,7 @@ public static class ClimateAlarms
             danger,
             says,
             AlarmAdvice.Of(kind, needs),
+            AlarmReasons.Of(kind, needs, rules),
             [
                 .. needs
                     .OrderByDescending(n => n.Molts)

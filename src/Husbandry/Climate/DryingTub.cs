@@ -11,15 +11,7 @@ namespace Husbandry.Climate;
 /// <param name="EveryDays">Days between two.</param>
 /// <param name="Side">Which part of the floor is wetted.</param>
 /// <param name="IsOwnPlan">Whether its keeper planned the amount, or it follows from vents and floor.</param>
-/// <param name="Says">The same in a sentence.</param>
-public sealed record DryingTub(
-    double MlADay,
-    double MlEach,
-    double EveryDays,
-    DampSide Side,
-    bool IsOwnPlan,
-    string Says
-)
+public sealed record DryingTub(double MlADay, double MlEach, double EveryDays, DampSide Side, bool IsOwnPlan)
 {
     // A misting brings what goes off in so many days where nobody planned it: the usual way of a keeper's week.
     private const double UsualDays = 3;
@@ -34,7 +26,7 @@ public sealed record DryingTub(
     /// <param name="rules">What a damp floor loses.</param>
     /// <returns>None where nothing of the floor is damp, or neither plan nor air is known.</returns>
     /// <remarks>Source: evaporation goes with the deficit (Dalton's law); the losses per cm² are house values of the rulebook.</remarks>
-    public static DryingTub? Of(Enclosure house, double? everyDays, double? deficitKPa, RoomClimateRules rules)
+    public static Answer<DryingTub>? Of(Enclosure house, double? everyDays, double? deficitKPa, RoomClimateRules rules)
     {
         ArgumentNullException.ThrowIfNull(house);
         ArgumentNullException.ThrowIfNull(rules);
@@ -42,13 +34,16 @@ public sealed record DryingTub(
         {
             var every = everyDays ?? plan.EveryDays;
             var loses = plan.Ml / every;
-            return new DryingTub(
-                loses,
-                plan.Ml,
-                every,
-                house.Damp,
-                true,
-                $"{Wording.Plain(plan.Ml)} mL {SideWord(house.Damp)} every {Wording.Days(every)}: it dries {loses:0.#} mL a day{(every < plan.EveryDays ? ", more than when it was planned" : every > plan.EveryDays ? ", less than when it was planned" : "")}."
+            return new Answer<DryingTub>(
+                new DryingTub(loses, plan.Ml, every, house.Damp, true),
+                $"{Wording.Plain(plan.Ml)} mL {SideWord(house.Damp)} every {Wording.Days(every)}: it dries {loses:0.#} mL a day{(every < plan.EveryDays ? ", more than when it was planned" : every > plan.EveryDays ? ", less than when it was planned" : "")}.",
+                [
+                    Reason.FromRecord(
+                        "Mist plan",
+                        $"Planned: {Wording.Plain(plan.Ml)} mL every {Wording.Days(plan.EveryDays)}; the round mists every {Wording.Days(every)} now, by how dry the air is against the weeks before.",
+                        "record.mist"
+                    ),
+                ]
             );
         }
 
@@ -60,15 +55,24 @@ public sealed record DryingTub(
         const double Mm2PerCm2 = 100;
         var share = house.Damp == DampSide.Whole ? 1 : rules.DampShare.Value;
         var cm2 = house.WidthMm * house.DepthMm / Mm2PerCm2 * share;
-        var each = rules.Drying[JsonNamingPolicy.CamelCase.ConvertName(house.Vents.ToString())].Value;
-        var ml = cm2 * each * deficit;
-        return new DryingTub(
-            ml,
-            ml * UsualDays,
-            UsualDays,
-            house.Damp,
-            false,
-            $"It dries about {ml:0.#} mL a day in this air: {ml * UsualDays:0.#} mL {SideWord(house.Damp)} every {Wording.Days(UsualDays)}."
+        var vents = JsonNamingPolicy.CamelCase.ConvertName(house.Vents.ToString());
+        var each = rules.Drying[vents];
+        var ml = cm2 * each.Value * deficit;
+        return new Answer<DryingTub>(
+            new DryingTub(ml, ml * UsualDays, UsualDays, house.Damp, false),
+            $"It dries about {ml:0.#} mL a day in this air: {ml * UsualDays:0.#} mL {SideWord(house.Damp)} every {Wording.Days(UsualDays)}.",
+            [
+                each.Because(
+                    "Vents",
+                    $"room.drying.{vents}",
+                    $"{Wording.Plain(each.Value)} mL for each cm² of damp floor, day and kPa of deficit, by how its air comes in."
+                ),
+                rules.DampShare.Because(
+                    "Floor",
+                    "room.dampShare",
+                    $"{cm2:0} cm² of it are damp{(house.Damp == DampSide.Whole ? ", the whole floor" : $", {Wording.Plain(share)} of the floor")}; the air's deficit is {deficit:0.00} kPa."
+                ),
+            ]
         );
     }
 

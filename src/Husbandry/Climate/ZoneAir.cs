@@ -10,6 +10,7 @@ namespace Husbandry.Climate;
 /// <param name="CoolerHumidity">Per cent in the same air a few degrees cooler, as at night; 100 where it drips.</param>
 /// <param name="Apart">So many degrees warmer and cooler, °C.</param>
 /// <param name="Says">What it means, each in a sentence.</param>
+/// <param name="Why">By what it was reckoned.</param>
 public sealed record ZoneAir(
     double? DewPointC,
     double DeficitKPa,
@@ -17,7 +18,8 @@ public sealed record ZoneAir(
     double WarmerHumidity,
     double CoolerHumidity,
     double Apart,
-    IReadOnlyList<string> Says
+    IReadOnlyList<string> Says,
+    IReadOnlyList<Reason> Why
 )
 {
     // Between a box over a mat and the room, and between a room by day and by night.
@@ -43,6 +45,24 @@ public sealed record ZoneAir(
         says.Add(
             $"In a box {Wording.Plain(ApartC)} °C warmer the same air is {warmer:0} %; at night, {Wording.Plain(ApartC)} °C cooler, {(cooler >= Drips ? "it drips" : $"{cooler:0} %")}."
         );
-        return new ZoneAir(air.DewPointC, air.DeficitKPa, air.AbsoluteHumidityGm3, warmer, cooler, ApartC, says);
+        return new ZoneAir(
+            air.DewPointC,
+            air.DeficitKPa,
+            air.AbsoluteHumidityGm3,
+            warmer,
+            cooler,
+            ApartC,
+            says,
+            [
+                new Reason(
+                    "Vapour",
+                    $"Air of {air.TemperatureC:0.#} °C can hold {MoistAir.SaturationKPa(air.TemperatureC):0.00} kPa of vapour and holds {air.VapourKPa:0.00}: what is missing is the deficit by which it dries, and the dew point is where that is all it can hold.",
+                    MoistAir.RuleName,
+                    RuleTag.Published,
+                    MoistAir.Source,
+                    []
+                ),
+            ]
+        );
     }
 }

@@ -3,6 +3,8 @@ import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { newId } from '../../ui/newId';
+import { WhyButton } from '../../ui/WhyButton';
+import { useWhy } from '../Reasons/WhyContext';
 import { isLoud, isOfSensor, stateWord } from './airWords';
 import { useLogClimate } from './queries';
 
@@ -28,6 +30,7 @@ export function AlarmCards({ alarms, brief = false }: AlarmCardsProps) {
 
 function AlarmCard({ alarm, brief }: { alarm: Schemas['ClimateAlarm']; brief: boolean }) {
   const log = useLogClimate('button');
+  const { toggle } = useWhy();
   const loud = isLoud(alarm);
   const names = brief ? namesShown.brief : namesShown.whole;
   const answer = (act: Schemas['ClimateAct'], text: string) => log.mutate({ id: newId(), act, text });
@@ -45,7 +48,18 @@ function AlarmCard({ alarm, brief }: { alarm: Schemas['ClimateAlarm']; brief: bo
               />
             )}
             <span>
-              {alarm.says} <span className="font-normal text-muted">{stateWord(alarm)}</span>
+              {alarm.says} <span className="font-normal text-muted">{stateWord(alarm)}</span>{' '}
+              <WhyButton
+                of={`the alarm of ${alarm.sensor}`}
+                onClick={() =>
+                  toggle({
+                    title: 'Why is this called out?',
+                    animal: null,
+                    summary: alarm.says,
+                    reasons: alarm.why,
+                  })
+                }
+              />
             </span>
           </p>
           {alarm.for.length > 0 && (

@@ -4,6 +4,7 @@ import type { Schemas } from '../../api/client';
 import { EmptyState } from '../../ui/EmptyState';
 import { PageHeader } from '../../ui/PageHeader';
 import { Waiting } from '../../ui/Waiting';
+import { Said } from '../Reasons/Said';
 import { AlarmCards } from './AlarmCards';
 import { isLoud } from './airWords';
 import { CallsPanel } from './CallsPanel';
@@ -124,12 +125,17 @@ function Tubs({ tubs }: { tubs: readonly Schemas['DryingTubView'][] }) {
               </Link>
               {tub.isHushed && <span className="text-13 text-muted"> hushed: not while it is so</span>}
               <small className="block text-13 text-soft">
-                {tub.tub.says}
-                {tub.tub.isOwnPlan ? '' : ' A first guess.'}
+                {tub.tub.value?.isOwnPlan === true ? '' : 'A first guess: '}
+                <Said
+                  answer={tub.tub}
+                  of={`how ${tub.name} dries`}
+                  title="How fast does it dry?"
+                  animal={null}
+                />
               </small>
             </span>
             <b className="font-display font-semibold whitespace-nowrap">
-              {tub.tub.mlADay.toFixed(1)} mL a day
+              {tub.tub.value?.mlADay.toFixed(1)} mL a day
             </b>
           </li>
         ))}

@@ -3,6 +3,8 @@ import type { Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
 import { Check } from '../../ui/Field';
 import { newId } from '../../ui/newId';
+import { WhyButton } from '../../ui/WhyButton';
+import { useWhy } from '../Reasons/WhyContext';
 import { AirChart } from './AirChart';
 import { tenth, zoneWord } from './airWords';
 import { HangForm } from './HangForm';
@@ -64,6 +66,7 @@ export function SensorPanel({ sensor, now }: { sensor: Schemas['SensorView']; no
           {sensor.air === null ? '–' : `${sensor.air.deficitKPa.toFixed(2)} kPa`}
         </Figure>
       </dl>
+      {sensor.air !== null && <AirWhy air={sensor.air} of={sensor.name} />}
       {sensor.air !== null && (
         <ul className="mt-2 text-13 text-soft">
           {sensor.air.says.map((s) => (
@@ -115,6 +118,26 @@ export function SensorPanel({ sensor, now }: { sensor: Schemas['SensorView']; no
       {sensor.salt !== null && <SaltCheckTask sensor={sensor} />}
       {hanging && <HangForm sensor={sensor} onClose={() => setHanging(false)} />}
     </section>
+  );
+}
+
+function AirWhy({ air, of }: { air: Schemas['ZoneAir']; of: string }) {
+  const { toggle } = useWhy();
+  return (
+    <p className="mt-1 text-13 text-muted">
+      Dew point and deficit are reckoned{' '}
+      <WhyButton
+        of={`the air at ${of}`}
+        onClick={() =>
+          toggle({
+            title: 'What does this air do?',
+            animal: null,
+            summary: air.says.join(' '),
+            reasons: air.why,
+          })
+        }
+      />
+    </p>
   );
 }
 

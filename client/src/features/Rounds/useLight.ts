@@ -33,24 +33,27 @@ export function useLight(round: RoundView, due: readonly RoundLine[]) {
   const selected = due[at];
   const here = standsAt(selected);
 
-  // The moment at which the light last moved, and where a key of the keeper's own has put it: that needs no time to settle.
-  const movedAt = useRef({ at: Number.NEGATIVE_INFINITY, here });
+  // Where a key of the keeper's own has put the light: that needs no time to settle.
   const [walkedTo, setWalkedTo] = useState<string | null>(null);
+  // The half second begins once the eye has the new place: a slow device that is still laying it out has not shown it.
+  const light = useRef({ here, stands: true });
   useLayoutEffect(() => {
-    if (movedAt.current.here !== here) {
-      movedAt.current = { at: performance.now(), here };
+    if (light.current.here !== here) {
+      light.current = { here, stands: false };
     }
   }, [here]);
-
   // The same for the eye: acts stand back until a press on them counts.
   const [stoodAt, setStoodAt] = useState(here);
   useEffect(() => {
-    const timer = setTimeout(() => setStoodAt(here), settleMs);
+    const timer = setTimeout(() => {
+      light.current = { here, stands: true };
+      setStoodAt(here);
+    }, settleMs);
     return () => clearTimeout(timer);
   }, [here]);
 
   /** Whether a press may count: not in the half second after the light moved by itself under the finger. */
-  const settled = () => walkedTo === here || performance.now() - movedAt.current.at >= settleMs;
+  const settled = () => walkedTo === here || light.current.stands;
 
   // The lit line never leaves the screen, whatever moved the light.
   const first = useRef(true);
