@@ -23,6 +23,9 @@ const SignInAgain = lazy(async () => ({
   default: (await import('./features/Access/SignInPage')).SignInAgain,
 }));
 const AlarmCall = lazy(async () => ({ default: (await import('./features/Climate/AlarmCall')).AlarmCall }));
+const TroubleStrip = lazy(async () => ({
+  default: (await import('./features/Safekeeping/TroubleStrip')).TroubleStrip,
+}));
 const WhyDrawer = lazy(async () => ({ default: (await import('./features/Reasons/WhyDrawer')).WhyDrawer }));
 const Palette = lazy(async () => ({ default: (await import('./commands/Palette')).Palette }));
 const KeySheet = lazy(async () => ({ default: (await import('./commands/KeySheet')).KeySheet }));
@@ -108,6 +111,9 @@ function Room() {
             <div className="flex min-h-0 min-w-0 flex-col">
               <div className="contents print:hidden">
                 <NightlineStrip />
+                <Suspense>
+                  <TroubleStrip />
+                </Suspense>
               </div>
               <div className="flex min-h-0 flex-1">
                 <div className="flex min-h-0 min-w-0 flex-1 flex-col">

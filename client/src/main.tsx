@@ -84,6 +84,9 @@ const TypingPage = lazy(async () => ({ default: (await import('./features/Paper/
 const LoanSheet = lazy(async () => ({ default: (await import('./features/Paper/LoanSheet')).LoanSheet }));
 const CareCard = lazy(async () => ({ default: (await import('./features/Paper/CareCard')).CareCard }));
 const PeoplePage = lazy(async () => ({ default: (await import('./features/Access/PeoplePage')).PeoplePage }));
+const SafekeepingPage = lazy(async () => ({
+  default: (await import('./features/Safekeeping/SafekeepingPage')).SafekeepingPage,
+}));
 const AboutPage = lazy(async () => ({ default: (await import('./features/About/AboutPage')).AboutPage }));
 const SitterPage = lazy(async () => ({ default: (await import('./features/Sitter/SitterPage')).SitterPage }));
 
@@ -148,6 +151,7 @@ const router = createBrowserRouter([
         ],
       },
       { path: '/people', element: <PeoplePage /> },
+      { path: '/safekeeping', element: <SafekeepingPage /> },
       { path: '/about', element: <AboutPage /> },
       { path: '/larder', element: <LarderPage /> },
       { path: '/larder/feeders', element: <FeedersPage /> },

@@ -22,11 +22,13 @@ using App.Pairing;
 using App.Rooms;
 using App.Rounds;
 using App.Rulebook;
+using App.Safekeeping;
 using App.Sitter;
 using App.Stock;
 using App.Tanks;
 using Husbandry.Rulebook;
 using Ledger;
+using Ledger.Safekeeping;
 using Microsoft.AspNetCore.Connections;
 using Serilog;
 using Serilog.Events;
@@ -73,6 +75,8 @@ builder.Services.AddSingleton(RuleSet.Shipped);
 builder.Services.AddLedger();
 builder.Services.AddLanternJson();
 builder.Services.AddLanternProblems();
+builder.Services.AddSafekeeping();
+builder.Services.AddOutputCache();
 builder.Services.AddLanternOpenApi();
 builder.Services.AddSingleton<BuiltClient>();
 builder.Services.AddScoped<RoomNow>();
@@ -97,9 +101,12 @@ app.UseSecurityHeaders();
 app.UseClientName();
 app.UseOwnPagesOnly();
 app.UseAccess();
+app.UseWriteGate();
+app.UseOutputCache();
 app.UseClientFiles();
-app.MapOpenApi("/api/openapi.json");
+app.MapOpenApi("/api/openapi.json").CacheOutput(policy => policy.Expire(TimeSpan.FromDays(1)));
 app.MapHealth();
+app.MapSafekeeping();
 app.MapRound();
 app.MapLive();
 app.MapStock();
@@ -144,9 +151,11 @@ if (!LanternOptions.IsDocumentGeneration)
     {
         await app.PrepareLedgerAsync();
     }
-    catch (LedgerFileException error)
+    catch (Exception error) when (error is LedgerFileException || LedgerTrouble.Of(error) is not null)
     {
-        await Console.Error.WriteLineAsync(error.Message);
+        await Console.Error.WriteLineAsync(
+            LedgerTrouble.Of(error) is { } trouble ? $"{options.DataFile}: {trouble.Says}" : error.Message
+        );
         return LanternOptions.RefusedExitCode;
     }
 
@@ -156,6 +165,7 @@ if (!LanternOptions.IsDocumentGeneration)
         return LanternOptions.RefusedExitCode;
     }
 
+    await app.SayClockAsync();
     if (LanternOptions.IsServer)
     {
         app.Lifetime.ApplicationStarted.Register(() =>

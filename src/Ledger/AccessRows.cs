@@ -20,6 +20,34 @@ public sealed class PersonRow
 
     /// <summary>When they were taken off the list, UTC ticks.</summary>
     public long? RemovedTicks { get; set; }
+
+    /// <summary>Whether they read everything and write nothing.</summary>
+    public bool IsReader { get; set; }
+
+    /// <summary>Hash of the secret in the address of their calendar; none before they asked for one.</summary>
+    public string? CalendarHash { get; set; }
+}
+
+/// <summary>One line of who came in and who may.</summary>
+public sealed class AccessNoteRow
+{
+    /// <summary>Order of writing; the primary key.</summary>
+    public long Id { get; set; }
+
+    /// <summary>When, UTC ticks.</summary>
+    public long AtTicks { get; set; }
+
+    /// <summary>What, by its name.</summary>
+    public required string What { get; set; }
+
+    /// <summary>Who did it, or tried to.</summary>
+    public required string Who { get; set; }
+
+    /// <summary>Whom or what it was about.</summary>
+    public string? Whom { get; set; }
+
+    /// <summary>Network address.</summary>
+    public required string From { get; set; }
 }
 
 /// <summary>A browser in which somebody is signed in.</summary>

@@ -1,17 +1,20 @@
-using System.Text.Json;
 using Husbandry.Climate;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
-using Microsoft.EntityFrameworkCore;
 
 namespace Ledger;
 
 /// <summary>The journal of the room's air: instruments, answers to alarms, programmes; append-only, as that of the animals.</summary>
 public sealed class ClimateStore(LanternDb db, RoomCache cache)
 {
+    private readonly SideJournal<ClimateNoteRow, ClimateAct> journal = new(
+        db,
+        () => new ClimateNoteRow { WrittenBy = "", Act = "" }
+    );
+
     /// <summary>Every entry, in order of writing.</summary>
     public async Task<IReadOnlyList<ClimateEntry>> ReadAsync(CancellationToken cancel) =>
-        [.. (await db.ClimateNotes.AsNoTracking().OrderBy(e => e.Sequence).ToListAsync(cancel)).Select(ToEntry)];
+        [.. (await journal.ReadAsync(cancel)).Select(e => new ClimateEntry(e.Id, e.Sequence, e.At, e.By, e.Act))];
 
     /// <summary>Instruments, answers and programmes now.</summary>
     public async Task<ClimateBook> BookAsync(CancellationToken cancel)
@@ -46,23 +49,18 @@ public sealed class ClimateStore(LanternDb db, RoomCache cache)
         CancellationToken cancel
     )
     {
-        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
-        if (await db.ClimateNotes.Where(e => e.Id == id).Select(e => e.Act).FirstOrDefaultAsync(cancel) is { } former)
+        var result = await journal.WriteAsync(
+            new SideEntry<ClimateAct>(id, 0, at, by, act),
+            at,
+            async () => [.. (await BookAsync(cancel)).Check(act, room.Rules.Room.Climate.Alarms, room.Tonight)],
+            cancel
+        );
+        if (result.Outcome == WriteOutcome.Written)
         {
-            return WriteResult.Again(former, JsonSerializer.Serialize(act, LedgerJson.Options));
+            LetGo(act);
         }
 
-        var book = await BookAsync(cancel);
-        if (book.Check(act, room.Rules.Room.Climate.Alarms, room.Tonight).ToList() is { Count: > 0 } problems)
-        {
-            return WriteResult.Refuse(problems);
-        }
-
-        db.ClimateNotes.Add(Row(id, act, at, by));
-        await db.SaveChangesAsync(cancel);
-        await transaction.CommitAsync(cancel);
-        LetGo(act);
-        return WriteResult.Written;
+        return result;
     }
 
     /// <summary>Adds entries of a room file; those that are there already are passed over. Saved by the caller.</summary>
@@ -91,14 +89,15 @@ public sealed class ClimateStore(LanternDb db, RoomCache cache)
             book = book.After(entry);
         }
 
-        var known = (await db.ClimateNotes.AsNoTracking().Select(e => e.Id).ToListAsync(cancel)).ToHashSet();
-        if (problems.Count == 0)
-        {
-            var fresh = entries.OfType<ClimateEntry>().OrderBy(e => e.Sequence).Where(e => known.Add(e.Id));
-            db.ClimateNotes.AddRange(fresh.Select(e => Row(e.Id, e.Act, e.At, e.WrittenBy)));
-        }
-
-        return problems;
+        return problems.Count > 0
+            ? problems
+            : await journal.AddAsync(
+                "climateNotes",
+                entries
+                    .OfType<ClimateEntry>()
+                    .Select(e => new SideEntry<ClimateAct>(e.Id, e.Sequence, e.At, e.WrittenBy, e.Act)),
+                cancel
+            );
     }
 
     private void LetGo(ClimateAct act)
@@ -110,23 +109,4 @@ public sealed class ClimateStore(LanternDb db, RoomCache cache)
             cache.Climate = null;
         }
     }
-
-    private static ClimateNoteRow Row(Guid id, ClimateAct act, DateTimeOffset at, string by) =>
-        new()
-        {
-            Id = id,
-            AtTicks = at.UtcTicks,
-            WrittenTicks = at.UtcTicks,
-            WrittenBy = by,
-            Act = JsonSerializer.Serialize(act, LedgerJson.Options),
-        };
-
-    private static ClimateEntry ToEntry(ClimateNoteRow row) =>
-        new(
-            row.Id,
-            row.Sequence,
-            new DateTimeOffset(row.AtTicks, TimeSpan.Zero),
-            row.WrittenBy,
-            LedgerJson.Read<ClimateAct>(row.Act)
-        );
 }

@@ -1,17 +1,19 @@
-using System.Text.Json;
 using Husbandry.Contacts;
 using Husbandry.Reasons;
-using Husbandry.Rooms;
-using Microsoft.EntityFrameworkCore;
 
 namespace Ledger;
 
 /// <summary>The journal of the people outside with whom the keeper deals: append-only, as that of the animals.</summary>
 public sealed class ContactStore(LanternDb db)
 {
+    private readonly SideJournal<ContactRow, ContactAct> journal = new(
+        db,
+        () => new ContactRow { WrittenBy = "", Act = "" }
+    );
+
     /// <summary>Every entry, in order of writing.</summary>
     public async Task<IReadOnlyList<ContactEntry>> ReadAsync(CancellationToken cancel) =>
-        [.. (await db.Contacts.AsNoTracking().OrderBy(e => e.Sequence).ToListAsync(cancel)).Select(ToEntry)];
+        [.. (await journal.ReadAsync(cancel)).Select(e => new ContactEntry(e.Id, e.Sequence, e.At, e.By, e.Act))];
 
     /// <summary>Everybody on the list.</summary>
     public async Task<ContactBook> BookAsync(CancellationToken cancel) => ContactBook.Fold(await ReadAsync(cancel));
@@ -21,33 +23,20 @@ public sealed class ContactStore(LanternDb db)
     /// <param name="act">What is said.</param>
     /// <param name="at">When.</param>
     /// <param name="by">Who says so.</param>
-    /// <param name="room">The room.</param>
     /// <param name="cancel">Cancels; nothing is written then.</param>
-    public async Task<WriteResult> WriteAsync(
+    public Task<WriteResult> WriteAsync(
         Guid id,
         ContactAct act,
         DateTimeOffset at,
         string by,
-        Room room,
         CancellationToken cancel
-    )
-    {
-        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
-        if (await db.Contacts.Where(e => e.Id == id).Select(e => e.Act).FirstOrDefaultAsync(cancel) is { } former)
-        {
-            return WriteResult.Again(former, JsonSerializer.Serialize(act, LedgerJson.Options));
-        }
-
-        if ((await BookAsync(cancel)).Check(act).ToList() is { Count: > 0 } problems)
-        {
-            return WriteResult.Refuse(problems);
-        }
-
-        db.Contacts.Add(Row(id, act, at, by));
-        await db.SaveChangesAsync(cancel);
-        await transaction.CommitAsync(cancel);
-        return WriteResult.Written;
-    }
+    ) =>
+        journal.WriteAsync(
+            new SideEntry<ContactAct>(id, 0, at, by, act),
+            at,
+            async () => [.. (await BookAsync(cancel)).Check(act)],
+            cancel
+        );
 
     /// <summary>Adds entries of a room file; those that are there already are passed over. Saved by the caller.</summary>
     /// <returns>What is wrong with them; then none is added.</returns>
@@ -67,32 +56,14 @@ public sealed class ContactStore(LanternDb db)
             book = book.After(entry.Act);
         }
 
-        var known = (await db.Contacts.AsNoTracking().Select(e => e.Id).ToListAsync(cancel)).ToHashSet();
-        if (problems.Count == 0)
-        {
-            var fresh = entries.OfType<ContactEntry>().OrderBy(e => e.Sequence).Where(e => known.Add(e.Id));
-            db.Contacts.AddRange(fresh.Select(e => Row(e.Id, e.Act, e.At, e.WrittenBy)));
-        }
-
-        return problems;
+        return problems.Count > 0
+            ? problems
+            : await journal.AddAsync(
+                "contacts",
+                entries
+                    .OfType<ContactEntry>()
+                    .Select(e => new SideEntry<ContactAct>(e.Id, e.Sequence, e.At, e.WrittenBy, e.Act)),
+                cancel
+            );
     }
-
-    private static ContactRow Row(Guid id, ContactAct act, DateTimeOffset at, string by) =>
-        new()
-        {
-            Id = id,
-            AtTicks = at.UtcTicks,
-            WrittenTicks = at.UtcTicks,
-            WrittenBy = by,
-            Act = JsonSerializer.Serialize(act, LedgerJson.Options),
-        };
-
-    private static ContactEntry ToEntry(ContactRow row) =>
-        new(
-            row.Id,
-            row.Sequence,
-            new DateTimeOffset(row.AtTicks, TimeSpan.Zero),
-            row.WrittenBy,
-            LedgerJson.Read<ContactAct>(row.Act)
-        );
 }

@@ -1,6 +1,7 @@
 using System.Buffers.Binary;
 using System.Data.Common;
 using System.Text;
+using Ledger.Safekeeping;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 
@@ -74,6 +75,15 @@ internal sealed class FileMark(LedgerFile file)
         }
     }
 
+    /// <summary>Refuses a file whose pages do not hang together: to write to it would make it worse.</summary>
+    public async Task RefuseDamageAsync(CancellationToken cancel)
+    {
+        if (await FileCheck.QuickAsync(file.Path, cancel) is { Count: > 0 } wrong)
+        {
+            throw new LedgerFileException($"{file.Path} is damaged ({wrong[0]}). {WhatNow()}");
+        }
+    }
+
     /// <summary>Refuses a database that has tables but no history of ours; one without tables is a first start, unless a room was here.</summary>
     public async Task RefuseForeignTablesAsync(CancellationToken cancel)
     {
@@ -126,12 +136,10 @@ internal sealed class FileMark(LedgerFile file)
     }
 
     private string? NewestBackup() =>
-        Directory.Exists(file.BackupFolder)
-            ? new DirectoryInfo(file.BackupFolder).EnumerateFiles("*.db").MaxBy(f => f.LastWriteTimeUtc)?.FullName
-            : null;
+        new Backups(file) is var backups && backups.All() is [var newest, ..] ? backups.PathOf(newest) : null;
 
     private string WhatNow() =>
         NewestBackup() is { } copy
-            ? $"Nothing was changed. The newest copy is {copy}: put it back as {Path.GetFileName(file.Path)}. To begin a new room, choose another folder with LANTERN_DATA."
+            ? $"Nothing was changed. The newest copy is {copy}: put it back with ./lantern restore {copy}. To begin a new room, choose another folder with LANTERN_DATA."
             : $"Nothing was changed, and there is no copy in {file.BackupFolder}. To begin a new room, choose another folder with LANTERN_DATA.";
 }

@@ -1,3 +1,5 @@
+using Ledger.Safekeeping;
+
 namespace Ledger;
 
 /// <summary>
@@ -16,7 +18,7 @@ public sealed class FolderLock : IDisposable
     /// <returns>None when another process holds it.</returns>
     public static FolderLock? TryTake(string folder)
     {
-        Directory.CreateDirectory(folder);
+        OwnersOnly.Folder(folder);
         try
         {
             // An advisory lock of the system on the whole file, which the file itself outlives.

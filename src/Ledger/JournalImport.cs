@@ -26,13 +26,18 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
     {
         var sequence = await db.Entries.MaxAsync(e => (long?)e.Sequence, cancel) ?? 0;
         var known = sequence == 0 ? [] : (await db.Entries.Select(e => e.Id).ToListAsync(cancel)).ToHashSet();
+        var problems = await FindIdsOfTwoThingsAsync(entries, known, cancel);
+        if (problems.Count > 0)
+        {
+            return LoadedRoom.Refused(problems);
+        }
+
         var rows = entries
             .Where(e => known.Add(e.Entry.Id))
             .OrderBy(e => e.Entry.WrittenAt ?? e.Entry.When.To)
             .ThenBy(e => e.Entry.Act is Acquired ? 0 : 1)
             .Select(e => Rows.Of(e.StockId, e.Entry, room, ++sequence))
             .ToList();
-        var problems = new List<Problem>();
         var standings = new List<StandingRow>();
         var added = 0;
         var here = (
@@ -61,7 +66,15 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
                     here[animal.Key] = standing.OwnPlace;
                 }
 
-                standings.Add(Rows.Of(standing, room).Row);
+                try
+                {
+                    standings.Add(Rows.Of(standing, room).Row);
+                }
+                catch (Exception error) when (error is not OutOfMemoryException)
+                {
+                    // Judged before it is taken: what nobody can judge would spoil every list that it stands in.
+                    problems.Add(new Problem($"{animal.Key}", "What its entries come to cannot be judged."));
+                }
             }
         }
 
@@ -82,7 +95,7 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
 
         if (problems.Count > 0)
         {
-            return new LoadedRoom(0, 0, 0, problems);
+            return LoadedRoom.Refused(problems);
         }
 
         await using var writer = new RowWriter(db);
@@ -96,10 +109,49 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
             await writer.WriteAsync(row, null, cancel);
         }
 
-        return new LoadedRoom(added, rows.Count, 0, []);
+        return new LoadedRoom(added, rows.Count, 0, 0, []);
     }
 
     private const int MostProblems = 50;
+    private const int Portion = 500;
+
+    /// <summary>Ids that stand for two things: twice in the file, or for something else in the room.</summary>
+    private async Task<List<Problem>> FindIdsOfTwoThingsAsync(
+        IReadOnlyList<(Guid StockId, NewEntry Entry)> entries,
+        HashSet<Guid> known,
+        CancellationToken cancel
+    )
+    {
+        var seen = new HashSet<Guid>(entries.Count);
+        var problems = entries
+            .Where(e => !seen.Add(e.Entry.Id))
+            .Take(MostProblems)
+            .Select(e => new Problem($"journal {e.Entry.Id}", "This id is given twice."))
+            .ToList();
+        var again = entries.Where(e => known.Contains(e.Entry.Id)).DistinctBy(e => e.Entry.Id).ToList();
+        foreach (var portion in again.Chunk(Portion))
+        {
+            var ids = portion.Select(e => e.Entry.Id).ToList();
+            var stored = await db
+                .Entries.AsNoTracking()
+                .Where(e => ids.Contains(e.Id))
+                .ToDictionaryAsync(e => e.Id, cancel);
+            problems.AddRange(
+                portion
+                    .Where(e => stored[e.Entry.Id] is var row && !IsSame(row, e.StockId, e.Entry.Act))
+                    .Select(e => new Problem(
+                        $"journal {e.Entry.Id}",
+                        "This id is in the room already, for something else."
+                    ))
+            );
+        }
+
+        return problems;
+    }
+
+    // What an earlier version stored is compared as this one writes it.
+    private static bool IsSame(EntryRow row, Guid stockId, Act act) =>
+        row.StockId == stockId && LedgerJson.Write(LedgerJson.Read<Act>(row.Act)) == LedgerJson.Write(act);
 
     /// <summary>Animals in the file that went into a tank which is neither in it nor in the room.</summary>
     private async Task<IEnumerable<Problem>> FindLostTanksAsync(IReadOnlyList<EntryRow> rows, CancellationToken cancel)
@@ -155,6 +207,35 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
             problems.Add(new Problem("stock", "No entry says that it came."));
         }
 
-        return problems;
+        return [.. problems, .. FindLostFormers(all, isFresh)];
+    }
+
+    /// <summary>Corrections and withdrawals of what is not in this animal's journal, of themselves, or of another kind.</summary>
+    private static IEnumerable<Problem> FindLostFormers(List<JournalEntry> all, HashSet<Guid> fresh)
+    {
+        var byId = all.ToDictionary(e => e.Id);
+        foreach (var entry in all.Where(e => fresh.Contains(e.Id)))
+        {
+            var (field, former) = entry.Act is Withdrawn w
+                ? ("act.entryId", (Guid?)w.EntryId)
+                : ("supersedes", entry.Supersedes);
+            if (former is not { } id)
+            {
+                continue;
+            }
+
+            if (id == entry.Id || !byId.TryGetValue(id, out var corrected))
+            {
+                yield return new Problem($"{entry.Id} {field}", "No such entry in this animal's journal.");
+            }
+            else if (entry.Act is not Withdrawn && corrected.Act.GetType() != entry.Act.GetType())
+            {
+                yield return new Problem($"{entry.Id} {field}", "A correction must be of the same kind.");
+            }
+            else if (corrected.Supersedes == entry.Id)
+            {
+                yield return new Problem($"{entry.Id} {field}", "Two entries correct each other.");
+            }
+        }
     }
 }

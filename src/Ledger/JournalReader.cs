@@ -1,4 +1,5 @@
 using System.Runtime.CompilerServices;
+using System.Text.Json;
 using Husbandry.Journal;
 using Microsoft.EntityFrameworkCore;
 
@@ -75,13 +76,54 @@ public sealed class JournalReader(LanternDb db)
     public async Task<Standing?> StandingAsync(Guid stockId, CancellationToken cancel)
     {
         var row = await db.StandingOfAsync(stockId, cancel);
-        return row is null ? null : LedgerJson.Read<Standing>(row.State);
+        return row is null ? null : await StandingAsync(row, cancel);
+    }
+
+    /// <summary>The standing of a row.</summary>
+    public Task<Standing?> StandingAsync(StandingRow row, CancellationToken cancel) =>
+        ReadableAsync(row.StockId, row.State, cancel);
+
+    /// <summary>
+    /// A standing as stored; one whose text is broken is folded anew from the journal.
+    /// </summary>
+    /// <returns>None when the journal cannot be read either; the check of the file names its entry.</returns>
+    private async Task<Standing?> ReadableAsync(Guid stockId, string state, CancellationToken cancel)
+    {
+        if (StoredStanding.Read(state) is { } standing)
+        {
+            return standing;
+        }
+
+        try
+        {
+            return Standing.Fold([.. await ReadAsync(stockId, cancel)]);
+        }
+        catch (JsonException)
+        {
+            return null;
+        }
+    }
+
+    private async Task<List<Standing>> ReadableAsync(IQueryable<StandingRow> rows, CancellationToken cancel)
+    {
+        var stored = await rows.Select(s => new { s.StockId, s.State }).ToListAsync(cancel);
+        var found = new List<Standing>(stored.Count);
+        foreach (var row in stored)
+        {
+            if (await ReadableAsync(row.StockId, row.State, cancel) is { } standing)
+            {
+                found.Add(standing);
+            }
+        }
+
+        return found;
     }
 
     /// <summary>Folds the whole journal animal by animal, holding one animal's entries at a time.</summary>
-    public async IAsyncEnumerable<Standing> FoldAllAsync([EnumeratorCancellation] CancellationToken cancel)
+    public async IAsyncEnumerable<FoldedLife> FoldAllAsync([EnumeratorCancellation] CancellationToken cancel)
     {
-        var life = new List<JournalEntry>();
+        var (life, isWhole) = (new List<JournalEntry>(), true);
+        var current = Guid.Empty;
         var rows = db
             .Entries.AsNoTracking()
             .OrderBy(e => e.StockId)
@@ -90,22 +132,30 @@ public sealed class JournalReader(LanternDb db)
             .WithCancellation(cancel);
         await foreach (var row in rows)
         {
-            if (life.Count > 0 && life[0].StockId != row.StockId)
+            if (current != row.StockId)
             {
                 if (Standing.Fold(life) is { } standing)
                 {
-                    yield return standing;
+                    yield return new FoldedLife(standing, isWhole);
                 }
 
                 life.Clear();
+                (current, isWhole) = (row.StockId, true);
             }
 
-            life.Add(Rows.ToEntry(row));
+            try
+            {
+                life.Add(Rows.ToEntry(row));
+            }
+            catch (JsonException)
+            {
+                isWhole = false;
+            }
         }
 
-        if (life.Count > 0 && Standing.Fold(life) is { } last)
+        if (Standing.Fold(life) is { } last)
         {
-            yield return last;
+            yield return new FoldedLife(last, isWhole);
         }
     }
 
@@ -118,10 +168,13 @@ public sealed class JournalReader(LanternDb db)
     /// <summary>Standings of everything that is or was in the room, one after another.</summary>
     public async IAsyncEnumerable<Standing> StreamStandingsAsync([EnumeratorCancellation] CancellationToken cancel)
     {
-        var states = db.Standings.AsNoTracking().Select(s => s.State).AsAsyncEnumerable().WithCancellation(cancel);
-        await foreach (var state in states)
+        var rows = db.Standings.AsNoTracking().Select(s => s.State).AsAsyncEnumerable().WithCancellation(cancel);
+        await foreach (var state in rows)
         {
-            yield return LedgerJson.Read<Standing>(state);
+            if (StoredStanding.Read(state) is { } standing)
+            {
+                yield return standing;
+            }
         }
     }
 
@@ -131,12 +184,9 @@ public sealed class JournalReader(LanternDb db)
         var found = new List<Standing>(ids.Count);
         foreach (var portion in ids.Chunk(Portion))
         {
-            var states = await db
-                .Standings.AsNoTracking()
-                .Where(s => portion.Contains(s.StockId))
-                .Select(s => s.State)
-                .ToListAsync(cancel);
-            found.AddRange(states.Select(LedgerJson.Read<Standing>));
+            found.AddRange(
+                await ReadableAsync(db.Standings.AsNoTracking().Where(s => portion.Contains(s.StockId)), cancel)
+            );
         }
 
         return found;
@@ -145,17 +195,19 @@ public sealed class JournalReader(LanternDb db)
     /// <summary>All standings, in walking order.</summary>
     /// <param name="here">Those still in the collection, or those that left.</param>
     /// <param name="cancel">Cancels.</param>
-    public async Task<IReadOnlyList<Standing>> StandingsAsync(bool here, CancellationToken cancel)
-    {
-        var states = await db
-            .Standings.AsNoTracking()
-            .Where(s => s.Here == here)
-            .OrderBy(s => s.Rack.Length)
-            .ThenBy(s => s.Rack)
-            .ThenBy(s => s.Shelf)
-            .ThenBy(s => s.Slot)
-            .Select(s => s.State)
-            .ToListAsync(cancel);
-        return [.. states.Select(LedgerJson.Read<Standing>)];
-    }
+    public async Task<IReadOnlyList<Standing>> StandingsAsync(bool here, CancellationToken cancel) =>
+        await ReadableAsync(
+            db.Standings.AsNoTracking()
+                .Where(s => s.Here == here)
+                .OrderBy(s => s.Rack.Length)
+                .ThenBy(s => s.Rack)
+                .ThenBy(s => s.Shelf)
+                .ThenBy(s => s.Slot),
+            cancel
+        );
 }
+
+/// <summary>An animal's journal, folded.</summary>
+/// <param name="Standing">What it comes to.</param>
+/// <param name="IsWhole">Whether every entry could be read; else what follows from it is not to be trusted.</param>
+public sealed record FoldedLife(Standing Standing, bool IsWhole);

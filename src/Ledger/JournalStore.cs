@@ -179,7 +179,7 @@ public sealed class JournalStore(LanternDb db, JournalReader reader, RoomCache c
             if (!animals.TryGetValue(stockId, out var animal))
             {
                 var kept = await db.StandingOfAsync(stockId, cancel);
-                animal = (kept, kept is null ? null : LedgerJson.Read<Standing>(kept.State));
+                animal = (kept, kept is null ? null : await reader.StandingAsync(kept, cancel));
                 if (animal.Standing is null && !entry.Act.Kind().Begins)
                 {
                     return WriteResult.NotFound;

@@ -12,6 +12,10 @@ public sealed class LanternDb : DbContext
     // SQLITE_CONSTRAINT_PRIMARYKEY.
     private const int PrimaryKeyTaken = 1555;
 
+    // SQLITE_CONSTRAINT_TRIGGER, and what the trigger against replacing says.
+    private const int TriggerRefused = 1811;
+    private const string GivenBefore = "This id was given before.";
+
     // Asked with every entry, so not translated anew each time.
     private static readonly Func<LanternDb, Guid, CancellationToken, Task<StandingRow?>> StandingOf =
         EF.CompileAsyncQuery(
@@ -74,6 +78,9 @@ public sealed class LanternDb : DbContext
     /// <summary>People who may sign in.</summary>
     public DbSet<PersonRow> People => Set<PersonRow>();
 
+    /// <summary>Who came in, and who may.</summary>
+    public DbSet<AccessNoteRow> AccessNotes => Set<AccessNoteRow>();
+
     /// <summary>Where they are signed in.</summary>
     public DbSet<SessionRow> Sessions => Set<SessionRow>();
 
@@ -95,8 +102,14 @@ public sealed class LanternDb : DbContext
 
     /// <summary>Whether saving failed because an id, or something else that is given once, was given before.</summary>
     public static bool IsTakenId(Exception failed) =>
-        (failed as SqliteException ?? failed.InnerException)
-            is SqliteException { SqliteExtendedErrorCode: UniqueConstraintFailed or PrimaryKeyTaken };
+        (failed as SqliteException ?? failed.InnerException) is SqliteException error
+        && (
+            error.SqliteExtendedErrorCode is UniqueConstraintFailed or PrimaryKeyTaken
+            || (
+                error.SqliteExtendedErrorCode == TriggerRefused
+                && error.Message.Contains(GivenBefore, StringComparison.Ordinal)
+            )
+        );
 
     // Written out: a bare truth value, as it is translated from C#, is not looked up in an index by SQLite.
 
@@ -155,6 +168,7 @@ public sealed class LanternDb : DbContext
                 s.From,
             });
         modelBuilder.Entity<PersonRow>().HasIndex(p => p.Name);
+        modelBuilder.Entity<AccessNoteRow>().HasIndex(n => n.AtTicks);
         modelBuilder.Entity<SessionRow>().HasIndex(s => s.PersonId);
         modelBuilder.Entity<SitterLinkRow>().HasIndex(l => l.TokenHash).IsUnique();
         modelBuilder.Entity<ClimateRow>().HasIndex(c => new { c.Zone, c.Ticks }).IsUnique();

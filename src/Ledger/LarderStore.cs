@@ -1,7 +1,7 @@
-using System.Text.Json;
 using Husbandry.Feeding;
 using Husbandry.Journal;
 using Husbandry.Larder;
+using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Microsoft.EntityFrameworkCore;
@@ -11,19 +11,21 @@ namespace Ledger;
 /// <summary>The larder's journal: append-only, as that of the animals.</summary>
 public sealed class LarderStore(LanternDb db, RoomCache cache)
 {
+    private readonly SideJournal<LarderRow, LarderAct> journal = new(
+        db,
+        () => new LarderRow { WrittenBy = "", Act = "" }
+    );
+
     /// <summary>Sequence of the newest entry; 0 when there is none.</summary>
     public async Task<long> LatestSequenceAsync(CancellationToken cancel) =>
         await db.Larder.AsNoTracking().MaxAsync(e => (long?)e.Sequence, cancel) ?? 0;
 
     /// <summary>Every entry, in order of writing.</summary>
     public async Task<IReadOnlyList<LarderEntry>> ReadAsync(CancellationToken cancel) =>
-        [.. (await db.Larder.AsNoTracking().OrderBy(e => e.Sequence).ToListAsync(cancel)).Select(ToEntry)];
+        [.. (await journal.ReadAsync(cancel)).Select(e => new LarderEntry(e.Id, e.Sequence, e.At, e.By, e.Act))];
 
     /// <summary>What an entry says; none when there is no such entry.</summary>
-    public async Task<LarderAct?> FindAsync(Guid id, CancellationToken cancel) =>
-        await db.Larder.AsNoTracking().Where(e => e.Id == id).Select(e => e.Act).FirstOrDefaultAsync(cancel) is { } act
-            ? LedgerJson.Read<LarderAct>(act)
-            : null;
+    public Task<LarderAct?> FindAsync(Guid id, CancellationToken cancel) => journal.FindAsync(id, cancel);
 
     /// <summary>The larder now.</summary>
     public async Task<LarderStanding> StandingAsync(RuleSet rules, CancellationToken cancel) =>
@@ -77,71 +79,37 @@ public sealed class LarderStore(LanternDb db, RoomCache cache)
 
     /// <summary>Writes an entry once, however often it is sent.</summary>
     /// <returns>What is wrong with it; then nothing was written.</returns>
-    public async Task<WriteResult> WriteAsync(
+    public Task<WriteResult> WriteAsync(
         Guid id,
         LarderAct act,
         DateTimeOffset at,
         string by,
         Room room,
         CancellationToken cancel
-    )
-    {
-        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
-        if (await db.Larder.Where(e => e.Id == id).Select(e => e.Act).FirstOrDefaultAsync(cancel) is { } former)
-        {
-            return WriteResult.Again(former, JsonSerializer.Serialize(act, LedgerJson.Options));
-        }
-
-        if (act is LarderWithdrawn back && !await db.Larder.AnyAsync(e => e.Id == back.EntryId, cancel))
-        {
-            return WriteResult.Refuse(new Husbandry.Reasons.Problem("act.entryId", "No such entry."));
-        }
-
-        var problems = LarderCheck.Check(act, await StandingAsync(room.Rules, cancel), room.Rules);
-        if (problems.Count > 0)
-        {
-            return WriteResult.Refuse(problems);
-        }
-
-        db.Larder.Add(Row(id, act, at, room.Now, by));
-        await db.SaveChangesAsync(cancel);
-        await transaction.CommitAsync(cancel);
-        return WriteResult.Written;
-    }
+    ) =>
+        journal.WriteAsync(
+            new SideEntry<LarderAct>(id, 0, at, by, act),
+            room.Now,
+            async () =>
+                act is LarderWithdrawn back && await journal.FindAsync(back.EntryId, cancel) is null
+                    ? [new Problem("act.entryId", "No such entry.")]
+                    : LarderCheck.Check(act, await StandingAsync(room.Rules, cancel), room.Rules),
+            cancel
+        );
 
     /// <summary>Adds entries of a room file; those that are there already are passed over. Saved by the caller.</summary>
-    internal async Task AddAsync(IReadOnlyList<LarderEntry> entries, CancellationToken cancel)
-    {
-        var known = (await db.Larder.AsNoTracking().Select(e => e.Id).ToListAsync(cancel)).ToHashSet();
-        foreach (var entry in entries.OrderBy(e => e.Sequence).Where(e => known.Add(e.Id)))
-        {
-            db.Larder.Add(Row(entry.Id, entry.Act, entry.At, entry.At, entry.WrittenBy));
-        }
-    }
+    /// <returns>What is wrong with them; then none is added.</returns>
+    internal Task<IReadOnlyList<Problem>> AddAsync(IReadOnlyList<LarderEntry> entries, CancellationToken cancel) =>
+        journal.AddAsync(
+            "larder",
+            entries.Select(e => new SideEntry<LarderAct>(e.Id, e.Sequence, e.At, e.WrittenBy, e.Act)),
+            cancel
+        );
 
     private static FoodFed Fed(Offered offer, DateTimeOffset at, int piecesOfOne) =>
         new(
             new FoodKey(offer.FeederId, offer.SizeClassId),
             at,
             offer.Preparation == Preparation.Cut ? Math.Ceiling((double)offer.Count / piecesOfOne) : offer.Count
-        );
-
-    private static LarderRow Row(Guid id, LarderAct act, DateTimeOffset at, DateTimeOffset now, string by) =>
-        new()
-        {
-            Id = id,
-            AtTicks = at.UtcTicks,
-            WrittenTicks = now.UtcTicks,
-            WrittenBy = by,
-            Act = JsonSerializer.Serialize(act, LedgerJson.Options),
-        };
-
-    private static LarderEntry ToEntry(LarderRow row) =>
-        new(
-            row.Id,
-            row.Sequence,
-            new DateTimeOffset(row.AtTicks, TimeSpan.Zero),
-            row.WrittenBy,
-            LedgerJson.Read<LarderAct>(row.Act)
         );
 }

@@ -1,4 +1,5 @@
 using System.Data.Common;
+using Ledger.Safekeeping;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Diagnostics;
@@ -43,10 +44,10 @@ public sealed class LedgerFile(string path) : IDisposable
 
     /// <summary>
     /// Holds the folder, then creates the file or migrates it, after copying it aside when a migration is due. A file that
-    /// is foreign, emptied or gone is refused, never begun anew.
+    /// is foreign, emptied, damaged or gone is refused, never begun anew and never written to.
     /// </summary>
     /// <returns>Path of the copy, when one was made.</returns>
-    /// <exception cref="LedgerFileException">The folder is held, the file is no room's, or it is of a newer version.</exception>
+    /// <exception cref="LedgerFileException">The folder is held, the file is no room's, is damaged, or is of a newer version.</exception>
     public async Task<string?> BringUpToDateAsync(LanternDb db, DateTimeOffset now, CancellationToken cancel)
     {
         if (!TryHold())
@@ -59,18 +60,21 @@ public sealed class LedgerFile(string path) : IDisposable
         string? copy = null;
         if (File.Exists(Path))
         {
+            await mark.RefuseDamageAsync(cancel);
             await mark.RefuseForeignTablesAsync(cancel);
             await ClearStaleLockAsync(db, cancel);
             await RefuseNewerFileAsync(db, cancel);
             var applied = await db.Database.GetAppliedMigrationsAsync(cancel);
             if (applied.Any() && (await db.Database.GetPendingMigrationsAsync(cancel)).Any())
             {
-                copy = await CopyAsync(now, "before-update", cancel);
+                var backups = new Backups(this);
+                copy = backups.PathOf(await backups.MakeAsync(BackupReason.BeforeUpdate, now, cancel));
             }
         }
 
         await db.Database.MigrateAsync(cancel);
         await mark.StampAsync(db, now, cancel);
+        OwnersOnly.File(Path);
         return copy;
     }
 
@@ -94,31 +98,13 @@ public sealed class LedgerFile(string path) : IDisposable
 
     private string Folder => System.IO.Path.GetDirectoryName(Path)!;
 
-    /// <summary>Copies the file while it is in use, without disturbing it.</summary>
-    /// <param name="now">Instant for the copy's name.</param>
-    /// <param name="label">Word in the copy's name.</param>
-    /// <param name="cancel">Cancels.</param>
-    /// <returns>Path of the copy.</returns>
-    public async Task<string> CopyAsync(DateTimeOffset now, string label, CancellationToken cancel)
-    {
-        Directory.CreateDirectory(BackupFolder);
-        var name = $"{System.IO.Path.GetFileNameWithoutExtension(Path)}-{now.UtcDateTime:yyyyMMdd-HHmmss}-{label}.db";
-        var target = System.IO.Path.Combine(BackupFolder, name);
-        await using var source = new SqliteConnection(ConnectionString);
-        await source.OpenAsync(cancel);
-        await using var copy = new SqliteConnection($"Data Source={target};Pooling=False");
-        await copy.OpenAsync(cancel);
-        source.BackupDatabase(copy);
-        return target;
-    }
-
     private string ConnectionString => new SqliteConnectionStringBuilder { DataSource = Path }.ToString();
 
     /// <summary>
     /// A process that was killed while it updated the file leaves a row that would be waited for without end. Whoever holds
     /// the folder is alone with the file and takes it away.
     /// </summary>
-    private static async Task ClearStaleLockAsync(LanternDb db, CancellationToken cancel)
+    internal static async Task ClearStaleLockAsync(LanternDb db, CancellationToken cancel)
     {
         var connection = db.Database.GetDbConnection();
         await db.Database.OpenConnectionAsync(cancel);
@@ -138,7 +124,7 @@ public sealed class LedgerFile(string path) : IDisposable
         }
     }
 
-    private static async Task RefuseNewerFileAsync(LanternDb db, CancellationToken cancel)
+    internal static async Task RefuseNewerFileAsync(LanternDb db, CancellationToken cancel)
     {
         var known = db.Database.GetMigrations().ToHashSet();
         var unknown = (await db.Database.GetAppliedMigrationsAsync(cancel)).Where(m => !known.Contains(m)).ToList();

@@ -19,7 +19,7 @@ public static class LedgerJson
             NumberHandling = JsonNumberHandling.Strict,
             DefaultIgnoreCondition = JsonIgnoreCondition.WhenWritingNull,
             AllowOutOfOrderMetadataProperties = true,
-            Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase) },
+            Converters = { new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false) },
             TypeInfoResolver = new DefaultJsonTypeInfoResolver { Modifiers = { EntryKinds.Describe } },
         };
 

@@ -1,6 +1,8 @@
 using Husbandry.Journal;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
+using Husbandry.Stock;
+using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 
 namespace Ledger;
@@ -19,9 +21,17 @@ public sealed class NightJudge(LanternDb db, JournalReader reader, RoomCache cac
         await db.Standings.ExecuteDeleteAsync(cancel);
         await using (var writer = new RowWriter(db))
         {
-            await foreach (var standing in reader.FoldAllAsync(cancel))
+            await foreach (var (standing, isWhole) in reader.FoldAllAsync(cancel))
             {
-                await writer.WriteAsync(Rows.Of(standing, room).Row, null, cancel);
+                var row = Rows.Bare(standing);
+                if (!isWhole)
+                {
+                    // What follows from half a journal is not to be trusted: it is folded again when it can be read.
+                    row.State = "";
+                }
+
+                await JudgeAsync(row, room, cancel);
+                await writer.WriteAsync(row, null, cancel);
             }
         }
 
@@ -43,6 +53,13 @@ public sealed class NightJudge(LanternDb db, JournalReader reader, RoomCache cac
         cache.Index = null;
         cache.SpeciesToJudge.Clear();
         cache.JudgedNight = room.Tonight;
+    }
+
+    /// <summary>Has all standings judged anew when the room is next opened, whatever night they were judged for.</summary>
+    public async Task AskAnewAsync(CancellationToken cancel)
+    {
+        await NoteNightAsync(0, cancel);
+        cache.JudgedNight = null;
     }
 
     /// <summary>Judges all standings when they were last judged on another night; costs nothing on the same.</summary>
@@ -114,11 +131,47 @@ public sealed class NightJudge(LanternDb db, JournalReader reader, RoomCache cac
         await using var writer = new RowWriter(db);
         foreach (var row in rows)
         {
-            glances.Add(row.Judge(Judgement.Of(LedgerJson.Read<Standing>(row.State), room)));
+            glances.Add(await JudgeAsync(row, room, cancel));
             await writer.WriteAsync(row, null, cancel);
         }
 
         return glances;
+    }
+
+    /// <summary>
+    /// Judges one standing. One that cannot be read any more is folded anew from the journal; one that cannot be judged is
+    /// told as such and keeps nobody from judging the others.
+    /// </summary>
+    private async Task<Glance> JudgeAsync(StandingRow row, Room room, CancellationToken cancel)
+    {
+        Standing? standing = null;
+        try
+        {
+            standing = StoredStanding.Read(row.State) ?? await RefoldAsync(row, cancel);
+            return row.Judge(Judgement.Of(standing, room));
+        }
+        catch (Exception error) when (error is not (OperationCanceledException or SqliteException))
+        {
+            var glance = Unjudged.Glance(
+                row.StockId,
+                standing?.OwnPlace ?? new Place(row.Rack, row.Shelf, row.Slot),
+                standing?.Details.Nickname ?? StoredStanding.NameOf(row.StockId),
+                room.Tonight,
+                standing?.LatestSequence ?? 0
+            );
+            // Passed by on every round until it can be judged.
+            (row.Hushed, row.NextDueTicks, row.Glance) = (row.Here, long.MaxValue, LedgerJson.Write(glance));
+            return glance;
+        }
+    }
+
+    private async Task<Standing> RefoldAsync(StandingRow row, CancellationToken cancel)
+    {
+        var standing =
+            Standing.Fold([.. await reader.ReadAsync(row.StockId, cancel)])
+            ?? throw new InvalidDataException("Its journal does not say that it came.");
+        row.State = LedgerJson.Write(standing);
+        return standing;
     }
 
     private Task<int> NoteNightAsync(int day, CancellationToken cancel) =>

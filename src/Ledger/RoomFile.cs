@@ -60,7 +60,7 @@ public sealed record RoomFile(
             Encoder = JavaScriptEncoder.UnsafeRelaxedJsonEscaping,
             TypeInfoResolver = new DefaultJsonTypeInfoResolver
             {
-                Modifiers = { EntryKinds.Describe, LetNullsBeLeftOut },
+                Modifiers = { EntryKinds.Describe, LetNullsBeLeftOut, InputBounds.Guard },
             },
         };
 
@@ -73,8 +73,30 @@ public sealed record RoomFile(
     }
 }
 
-/// <summary>A picture, as JPEG in base 64.</summary>
-public sealed record RoomFilePicture(Guid Id, Guid StockId, DateTimeOffset AddedAt, int Width, int Height, byte[] Jpeg);
+/// <summary>A picture.</summary>
+public sealed record RoomFilePicture(
+    [property: Description("Id of the picture; kept.")] Guid Id,
+    [property: Description("The animal that it is of.")] Guid StockId,
+    [property: Description("When it was added.")] DateTimeOffset AddedAt,
+    [property: Description("Width, pixels.")] int Width,
+    [property: Description("Height, pixels.")] int Height,
+    [property: Description("The JPEG in base 64; in an archive it lies beside, as pictures/ID.jpg.")]
+        byte[]? Jpeg = null
+)
+{
+    // Far more than any camera gives.
+    private const int MostPixels = 20_000;
+
+    /// <summary>What is wrong with it; none when it can be.</summary>
+    /// <param name="isFirst">Whether its id is given for the first time.</param>
+    /// <param name="isKnown">Whether its animal is in the file.</param>
+    internal string? Problem(bool isFirst, bool isKnown) =>
+        !isFirst ? "This id is given twice."
+        : !isKnown ? "No such animal in stock."
+        : Width is < 1 or > MostPixels || Height is < 1 or > MostPixels
+            ? $"Width and height must lie between 1 and {MostPixels} pixels."
+        : null;
+}
 
 /// <summary>One animal, brood or colony and how it came.</summary>
 public sealed record RoomFileStock(

@@ -1,8 +1,5 @@
-using System.Text.Json;
 using Husbandry.Climate;
-using Husbandry.Journal;
 using Husbandry.Reasons;
-using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Stock;
 using Microsoft.EntityFrameworkCore;
@@ -10,9 +7,18 @@ using Microsoft.EntityFrameworkCore;
 namespace Ledger;
 
 /// <summary>What a loaded file added.</summary>
-public sealed record LoadedRoom(int Stock, int Entries, int Readings, IReadOnlyList<Problem> Problems);
+/// <param name="Stock">Animals.</param>
+/// <param name="Entries">Entries of the journal.</param>
+/// <param name="Readings">Climate readings.</param>
+/// <param name="Pictures">Pictures.</param>
+/// <param name="Problems">What is wrong with it; then nothing was added.</param>
+public sealed record LoadedRoom(int Stock, int Entries, int Readings, int Pictures, IReadOnlyList<Problem> Problems)
+{
+    /// <summary>Nothing was added, for these reasons.</summary>
+    public static LoadedRoom Refused(IReadOnlyList<Problem> problems) => new(0, 0, 0, 0, problems);
+}
 
-/// <summary>Reads a room file's text, and brings its contents into a ledger: all or nothing, and nothing twice.</summary>
+/// <summary>Brings the contents of a room file into a ledger: all or nothing, and nothing twice.</summary>
 public sealed class RoomFileLoader(
     LanternDb db,
     RoomStore rooms,
@@ -26,190 +32,49 @@ public sealed class RoomFileLoader(
     RoomCache cache
 )
 {
-    // Far more than any room, and a guard against a wrong file.
-    private const int MostEntries = 5_000_000;
-
-    /// <summary>Reads the text of a room file.</summary>
-    /// <returns>The file, or what is wrong with its form.</returns>
-    public static (RoomFile? File, IReadOnlyList<Problem> Problems) Read(Stream text)
-    {
-        try
-        {
-            var file = JsonSerializer.Deserialize<RoomFile>(text, RoomFile.Json);
-            return file is null ? (null, [new Problem("file", "It is empty.")])
-                : file.Format != RoomFile.FormatName
-                    ? (null, [new Problem("format", $"Must be \"{RoomFile.FormatName}\".")])
-                : file.Version != RoomFile.CurrentVersion
-                    ? (null, [new Problem("version", $"Must be {RoomFile.CurrentVersion}.")])
-                : file.Journal.Count > MostEntries ? (null, [new Problem("journal", $"At most {MostEntries} entries.")])
-                : (file, []);
-        }
-        catch (Exception error) when (error is JsonException or NotSupportedException)
-        {
-            var at = error is JsonException json ? json.Path ?? "file" : "file";
-            return (null, [new Problem(at, error.Message)]);
-        }
-    }
-
-    /// <summary>The entries of a file as the journal takes them, or what is wrong with them.</summary>
-    public static (IReadOnlyList<(Guid StockId, NewEntry Entry)> Entries, IReadOnlyList<Problem> Problems) Entries(
-        RoomFile file,
-        Room room,
-        IReadOnlySet<Place>? taken = null
-    )
-    {
-        var problems = new List<Problem>();
-        var places = new FreePlaces(taken ?? new HashSet<Place>(), file.Stock);
-        var entries = new List<(Guid, NewEntry)>(file.Stock.Count + file.Journal.Count);
-        var known = new HashSet<Guid>();
-        foreach (var (stock, i) in file.Stock.Select((s, i) => (s, i)))
-        {
-            if (stock is null || !known.Add(stock.Id))
-            {
-                problems.Add(new Problem($"stock[{i}]", stock is null ? "Is missing." : "This id is given twice."));
-                continue;
-            }
-
-            var at = stock.AcquiredAt ?? room.Clock.StartOf(stock.AcquiredOn);
-            var place = stock.Place ?? places.Next();
-            var act = new Acquired(stock.Details(), place);
-            var entryId = stock.EntryId ?? DerivedId.Of(stock.Id, "acquired");
-            entries.Add(
-                (stock.Id, new NewEntry(entryId, Occurrence.At(at), null, act, stock.WrittenAt ?? at, stock.WrittenBy))
-            );
-        }
-
-        foreach (var (line, i) in file.Journal.Select((e, i) => (e, i)))
-        {
-            if (line is null || !known.Contains(line.StockId))
-            {
-                problems.Add(new Problem($"journal[{i}].stockId", "No such animal in stock."));
-            }
-            else if (line.At is null && line.Night is null)
-            {
-                problems.Add(new Problem($"journal[{i}].at", "Say when: give at or night."));
-            }
-            else
-            {
-                var to = line.At ?? room.Clock.EveningOf(line.Night!.Value);
-                var when = new Occurrence(line.From ?? to, to);
-                entries.Add(
-                    (
-                        line.StockId,
-                        new NewEntry(
-                            line.Id,
-                            when,
-                            line.Supersedes,
-                            line.Act,
-                            line.WrittenAt ?? to,
-                            line.WrittenBy,
-                            line.Against
-                        )
-                    )
-                );
-            }
-        }
-
-        problems.AddRange(
-            (file.Climate ?? [])
-                .Select((c, i) => (c, i))
-                .Where(x => x.c is null || x.c.Problem is not null)
-                .Select(x => new Problem($"climate[{x.i}]", x.c?.Problem ?? "Is missing."))
-        );
-        return (entries, problems);
-    }
-
     /// <summary>Brings a file into the ledger. Entries and readings that are there already are passed over.</summary>
-    public async Task<LoadedRoom> LoadAsync(RoomFile file, DateTimeOffset now, CancellationToken cancel)
+    /// <param name="opened">The file, with its pictures at hand.</param>
+    /// <param name="now">When.</param>
+    /// <param name="cancel">Cancels; then nothing is added.</param>
+    public async Task<LoadedRoom> LoadAsync(OpenRoom opened, DateTimeOffset now, CancellationToken cancel)
     {
+        var file = opened.File;
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
-        var wrong = await rulebook.AddSpeciesAsync(file.Species ?? [], replace: true, cancel);
-        if (wrong.Count > 0)
+        if (await AddRulesAsync(file, now, cancel) is { Count: > 0 } unruly)
         {
-            return new LoadedRoom(0, 0, 0, wrong);
+            return LoadedRoom.Refused(unruly);
         }
 
-        foreach (var feeder in file.Feeders ?? [])
+        if (await AddRoomAsync(file, cancel) is { Count: > 0 } unsound)
         {
-            if (feeder is null)
-            {
-                return new LoadedRoom(0, 0, 0, [new Problem("feeders", "One of them is missing.")]);
-            }
-
-            wrong = await rulebook.SetFeederAsync(feeder, cancel);
-            if (wrong.Count > 0)
-            {
-                return new LoadedRoom(0, 0, 0, [.. wrong.Select(p => p with { Field = $"feeders.{p.Field}" })]);
-            }
+            return LoadedRoom.Refused(unsound);
         }
 
-        foreach (var change in file.Overrides ?? [])
-        {
-            if ((await rulebook.SetAsync(change, now, cancel)).Problems is { Count: > 0 } refused)
-            {
-                return new LoadedRoom(0, 0, 0, refused);
-            }
-        }
-
-        if (file.Room?.Problems().ToList() is { Count: > 0 } unsound)
-        {
-            return new LoadedRoom(0, 0, 0, [.. unsound.Select(p => p with { Field = $"room.{p.Field}" })]);
-        }
-
-        var former = await rooms.ReadAsync(cancel);
-        var settings = file.Room ?? former.Settings;
         var rules = await rulebook.ReadAsync(cancel);
-        if (file.Room is not null)
-        {
-            await rooms.WriteAsync(settings, former.Version, rules.Fingerprint, cancel);
-        }
-
-        if (file.Layout is { } layout)
-        {
-            if (layout.Problems().ToList() is { Count: > 0 } crooked)
-            {
-                return new LoadedRoom(0, 0, 0, [.. crooked.Select(p => p with { Field = $"layout.{p.Field}" })]);
-            }
-
-            await rooms.WriteLayoutAsync(layout, (await rooms.LayoutAsync(cancel)).Version, cancel);
-        }
-
-        var room = Room.At(rules, settings, now);
-        var (entries, problems) = Entries(file, room, await TakenAsync(file, cancel));
+        var room = Room.At(rules, (await rooms.ReadAsync(cancel)).Settings, now);
+        var (entries, problems) = RoomFileText.Entries(file, room, await TakenAsync(file, cancel));
         if (problems.Count > 0)
         {
-            return new LoadedRoom(0, 0, 0, problems);
+            return LoadedRoom.Refused(problems);
         }
 
-        if (RoomFileLarder.Problems(file, rules) is { Count: > 0 } spoilt)
+        if (await AddSideJournalsAsync(file, room, cancel) is { Count: > 0 } muddled)
         {
-            return new LoadedRoom(0, 0, 0, spoilt);
-        }
-
-        if (RoomFileChores.Problems(file, room) is { Count: > 0 } muddled)
-        {
-            return new LoadedRoom(0, 0, 0, muddled);
-        }
-
-        await larder.AddAsync(file.Larder ?? [], cancel);
-        await chores.AddAsync(file.Chores ?? [], cancel);
-        if (await contacts.AddAsync(file.Contacts ?? [], cancel) is { Count: > 0 } strange)
-        {
-            return new LoadedRoom(0, 0, 0, strange);
-        }
-
-        if (await AddSensorsAsync(file, room, cancel) is { Count: > 0 } unheard)
-        {
-            return new LoadedRoom(0, 0, 0, unheard);
+            return LoadedRoom.Refused(muddled);
         }
 
         var readings = await AddClimateAsync(file, cancel);
-        await AddPicturesAsync(file, cancel);
+        var (pictures, torn) = await AddPicturesAsync(opened, cancel);
+        if (torn.Count > 0)
+        {
+            return LoadedRoom.Refused(torn);
+        }
+
         room = room.With(await rulebook.ClimateAsync(cancel));
         var result = await import.ImportAsync(entries, room, cancel);
         if (result.Problems.Count > 0)
         {
-            return result with { Readings = 0 };
+            return result;
         }
 
         await db.SaveChangesAsync(cancel);
@@ -217,7 +82,87 @@ public sealed class RoomFileLoader(
         await db.Rooms.ExecuteUpdateAsync(r => r.SetProperty(x => x.JudgedDay, 0), cancel);
         await transaction.CommitAsync(cancel);
         cache.LetGo();
-        return result with { Readings = readings };
+        return result with { Readings = readings, Pictures = pictures };
+    }
+
+    /// <summary>The keeper's own species, feeders and changed rules.</summary>
+    private async Task<IReadOnlyList<Problem>> AddRulesAsync(
+        RoomFile file,
+        DateTimeOffset now,
+        CancellationToken cancel
+    )
+    {
+        var wrong = await rulebook.AddSpeciesAsync(file.Species ?? [], replace: true, cancel);
+        if (wrong.Count > 0)
+        {
+            return wrong;
+        }
+
+        foreach (var feeder in file.Feeders ?? [])
+        {
+            wrong = await rulebook.SetFeederAsync(feeder, cancel);
+            if (wrong.Count > 0)
+            {
+                return [.. wrong.Select(p => p with { Field = $"feeders.{p.Field}" })];
+            }
+        }
+
+        foreach (var change in file.Overrides ?? [])
+        {
+            if ((await rulebook.SetAsync(change, now, cancel)).Problems is { Count: > 0 } refused)
+            {
+                return refused;
+            }
+        }
+
+        return [];
+    }
+
+    /// <summary>Settings and furniture.</summary>
+    private async Task<IReadOnlyList<Problem>> AddRoomAsync(RoomFile file, CancellationToken cancel)
+    {
+        if (file.Room?.Problems().ToList() is { Count: > 0 } unsound)
+        {
+            return [.. unsound.Select(p => p with { Field = $"room.{p.Field}" })];
+        }
+
+        if (file.Room is { } settings)
+        {
+            var former = await rooms.ReadAsync(cancel);
+            var rules = await rulebook.ReadAsync(cancel);
+            await rooms.WriteAsync(settings, former.Version, rules.Fingerprint, cancel);
+        }
+
+        if (file.Layout is { } layout)
+        {
+            if (layout.Problems().ToList() is { Count: > 0 } crooked)
+            {
+                return [.. crooked.Select(p => p with { Field = $"layout.{p.Field}" })];
+            }
+
+            await rooms.WriteLayoutAsync(layout, (await rooms.LayoutAsync(cancel)).Version, cancel);
+        }
+
+        return [];
+    }
+
+    /// <summary>Larder, chores, contacts, and what is known of the air.</summary>
+    private async Task<IReadOnlyList<Problem>> AddSideJournalsAsync(RoomFile file, Room room, CancellationToken cancel)
+    {
+        if (RoomFileLarder.Problems(file, room.Rules) is { Count: > 0 } spoilt)
+        {
+            return spoilt;
+        }
+
+        if (RoomFileChores.Problems(file, room) is { Count: > 0 } muddled)
+        {
+            return muddled;
+        }
+
+        return await larder.AddAsync(file.Larder ?? [], cancel) is { Count: > 0 } larderTwice ? larderTwice
+            : await chores.AddAsync(file.Chores ?? [], cancel) is { Count: > 0 } choresTwice ? choresTwice
+            : await contacts.AddAsync(file.Contacts ?? [], cancel) is { Count: > 0 } strange ? strange
+            : await AddSensorsAsync(file, room, cancel);
     }
 
     /// <summary>Places of enclosures that are in the room already and not in the file.</summary>
@@ -238,48 +183,56 @@ public sealed class RoomFileLoader(
         return [.. rows.Where(r => !inFile.Contains(r.StockId)).Select(r => new Place(r.Rack, r.Shelf, r.Slot))];
     }
 
-    /// <summary>Hands out places of rack Z to stock of which the file does not say where it stands.</summary>
-    private sealed class FreePlaces(IReadOnlySet<Place> taken, IReadOnlyList<RoomFileStock> stock)
+    /// <summary>Pictures, one at a time.</summary>
+    private async Task<(int Added, IReadOnlyList<Problem> Problems)> AddPicturesAsync(
+        OpenRoom opened,
+        CancellationToken cancel
+    )
     {
-        private const int Slots = 999;
-
-        private readonly HashSet<Place> used = [.. taken, .. stock.Select(s => s?.Place).OfType<Place>()];
-        private int next;
-
-        public Place Next()
+        var pictures = opened.File.Pictures ?? [];
+        var stock = opened.File.Stock.Select(s => s.Id).ToHashSet();
+        var there = (await db.Pictures.AsNoTracking().Select(p => p.Id).ToListAsync(cancel)).ToHashSet();
+        var (added, seen) = (0, new HashSet<Guid>());
+        foreach (var (picture, i) in pictures.Select((p, i) => (p, i)))
         {
-            Place place;
-            do
+            if (picture.Problem(seen.Add(picture.Id), stock.Contains(picture.StockId)) is { } odd)
             {
-                place = new Place("Z", 1 + (next / Slots), 1 + (next % Slots));
-                next++;
-            } while (!used.Add(place));
-
-            return place;
-        }
-    }
-
-    private async Task AddPicturesAsync(RoomFile file, CancellationToken cancel)
-    {
-        foreach (var picture in file.Pictures ?? [])
-        {
-            if (!await db.Pictures.AnyAsync(p => p.Id == picture.Id, cancel))
-            {
-                db.Pictures.Add(
-                    new PictureRow
-                    {
-                        Id = picture.Id,
-                        StockId = picture.StockId,
-                        AddedTicks = picture.AddedAt.UtcTicks,
-                        Width = picture.Width,
-                        Height = picture.Height,
-                        Jpeg = picture.Jpeg,
-                    }
-                );
+                return (0, [new Problem($"pictures[{i}]", odd)]);
             }
+
+            if (there.Contains(picture.Id))
+            {
+                continue;
+            }
+
+            if (opened.Jpeg(picture) is not { } jpeg)
+            {
+                return (0, [new Problem($"pictures[{i}]", "The picture itself is missing, damaged or too large.")]);
+            }
+
+            if (jpeg is not [0xFF, 0xD8, .., 0xFF, 0xD9])
+            {
+                return (0, [new Problem($"pictures[{i}]", "Is not a JPEG.")]);
+            }
+
+            db.Pictures.Add(
+                new PictureRow
+                {
+                    Id = picture.Id,
+                    StockId = picture.StockId,
+                    AddedTicks = picture.AddedAt.UtcTicks,
+                    Width = picture.Width,
+                    Height = picture.Height,
+                    Jpeg = jpeg,
+                }
+            );
+            await db.SaveChangesAsync(cancel);
+            // Let go of: the next one needs the memory.
+            db.ChangeTracker.Clear();
+            added++;
         }
 
-        await db.SaveChangesAsync(cancel);
+        return (added, []);
     }
 
     private async Task<IReadOnlyList<Problem>> AddSensorsAsync(RoomFile file, Room room, CancellationToken cancel)
@@ -292,7 +245,7 @@ public sealed class RoomFileLoader(
 
         var book = ClimateBook.Fold(notes);
         var wrong = (file.SensorDays ?? [])
-            .Select((d, i) => (Problem: d is null ? "Is missing." : d.Problem(book), Index: i))
+            .Select((d, i) => (Problem: d.Problem(book), Index: i))
             .Where(x => x.Problem is not null)
             .Select(x => new Problem($"sensorDays[{x.Index}]", x.Problem!))
             .ToList();

@@ -47,7 +47,7 @@ public static class RoomFileRules
             .DefaultIfEmpty(DateTimeOffset.UnixEpoch)
             .Max();
         var room = Room.At(rules, settings, now).With(RoomClimate.Of(file.Climate ?? []));
-        var (entries, problems) = RoomFileLoader.Entries(file, room);
+        var (entries, problems) = RoomFileText.Entries(file, room);
         if (problems.Count > 0)
         {
             return (null, problems);

@@ -19,7 +19,9 @@ public sealed class RoomFileWriter(
 )
 {
     /// <summary>Reads the room as a file.</summary>
-    public async Task<RoomFile> ReadAsync(CancellationToken cancel)
+    /// <param name="withPictures">Whether the pictures themselves stand in it; else they are only named.</param>
+    /// <param name="cancel">Cancels.</param>
+    public async Task<RoomFile> ReadAsync(bool withPictures, CancellationToken cancel)
     {
         var entries = await reader.ReadSinceAsync(DateTimeOffset.MinValue, cancel);
         var came = entries.Where(e => e.Act is Acquired).ToList();
@@ -33,18 +35,7 @@ public sealed class RoomFileWriter(
             [.. climate.Select(RulebookStore.Reading)],
             await rulebook.SpeciesAsync(cancel),
             await rulebook.OverridesAsync(cancel),
-            [
-                .. (await db.Pictures.AsNoTracking().OrderBy(p => p.AddedTicks).ToListAsync(cancel)).Select(
-                    p => new RoomFilePicture(
-                        p.Id,
-                        p.StockId,
-                        new DateTimeOffset(p.AddedTicks, TimeSpan.Zero),
-                        p.Width,
-                        p.Height,
-                        p.Jpeg
-                    )
-                ),
-            ],
+            await PicturesAsync(withPictures, cancel),
             await rulebook.FeedersAsync(cancel),
             await larder.ReadAsync(cancel),
             (await rooms.LayoutAsync(cancel)) is { Version: > 0 } kept ? kept.Layout : null,
@@ -53,6 +44,34 @@ public sealed class RoomFileWriter(
             await air.ReadAsync(cancel),
             await SensorDaysAsync(cancel)
         );
+    }
+
+    private async Task<IReadOnlyList<RoomFilePicture>> PicturesAsync(bool themselves, CancellationToken cancel)
+    {
+        var rows = await db
+            .Pictures.AsNoTracking()
+            .OrderBy(p => p.AddedTicks)
+            .Select(p => new
+            {
+                p.Id,
+                p.StockId,
+                p.AddedTicks,
+                p.Width,
+                p.Height,
+                Jpeg = themselves ? p.Jpeg : null,
+            })
+            .ToListAsync(cancel);
+        return
+        [
+            .. rows.Select(p => new RoomFilePicture(
+                p.Id,
+                p.StockId,
+                new DateTimeOffset(p.AddedTicks, TimeSpan.Zero),
+                p.Width,
+                p.Height,
+                p.Jpeg
+            )),
+        ];
     }
 
     private async Task<IReadOnlyList<RoomFileSensorDay>> SensorDaysAsync(CancellationToken cancel)
@@ -77,17 +96,30 @@ public sealed class RoomFileWriter(
         ];
     }
 
-    /// <summary>Writes the room to a file, whole or not at all.</summary>
+    /// <summary>Writes the room to a file, whole or not at all: an archive with its pictures where the name ends so, else one JSON.</summary>
     public async Task WriteAsync(string path, CancellationToken cancel)
     {
-        var file = await ReadAsync(cancel);
-        var beside = path + ".part";
-        await using (var stream = File.Create(beside))
+        if (Path.GetExtension(path).Equals(".zip", StringComparison.OrdinalIgnoreCase))
         {
-            await JsonSerializer.SerializeAsync(stream, file, RoomFile.Json, cancel);
+            await RoomArchive.WriteAsync(db, await ReadAsync(withPictures: false, cancel), path, cancel);
+            return;
         }
 
-        File.Move(beside, path, overwrite: true);
+        var file = await ReadAsync(withPictures: true, cancel);
+        var beside = path + ".part";
+        try
+        {
+            await using (var stream = File.Create(beside))
+            {
+                await JsonSerializer.SerializeAsync(stream, file, RoomFile.Json, cancel);
+            }
+
+            File.Move(beside, path, overwrite: true);
+        }
+        finally
+        {
+            File.Delete(beside);
+        }
     }
 
     private static RoomFileStock Stock(JournalEntry entry) =>

@@ -41,16 +41,22 @@ internal static class Rows
     /// <summary>A standing as a row, judged: its next due instant and its glance.</summary>
     public static (StandingRow Row, Glance Glance) Of(Standing standing, Room room)
     {
-        var row = new StandingRow
+        var row = Bare(standing);
+        return (row, row.Judge(Judgement.Of(standing, room)));
+    }
+
+    /// <summary>A standing as a row that is still to be judged.</summary>
+    public static StandingRow Bare(Standing standing) =>
+        new()
         {
             StockId = standing.StockId,
             State = LedgerJson.Write(standing),
-            Rack = "",
+            Rack = standing.OwnPlace.Rack,
+            Shelf = standing.OwnPlace.Shelf,
+            Slot = standing.OwnPlace.Slot,
             Here = standing.Departure is null,
             TankId = standing.IsTank ? standing.StockId : standing.TankId,
         };
-        return (row, row.Judge(Judgement.Of(standing, room)));
-    }
 
     /// <summary>Notes what a judgement says of a standing that has not changed. Written by the caller.</summary>
     public static Glance Judge(this StandingRow row, Judgement judgement)

@@ -1,5 +1,6 @@
 using System.Collections.Concurrent;
 using Husbandry.Rounds;
+using Husbandry.Stock;
 using Microsoft.EntityFrameworkCore;
 
 namespace Ledger;
@@ -41,11 +42,30 @@ public sealed class StockIndex
     public static async Task<StockIndex> ReadAsync(LanternDb db, CancellationToken cancel)
     {
         var all = new List<Glance>();
-        await foreach (
-            var json in db.Standings.AsNoTracking().Select(s => s.Glance).AsAsyncEnumerable().WithCancellation(cancel)
-        )
+        var rows = db
+            .Standings.AsNoTracking()
+            .Select(s => new
+            {
+                s.StockId,
+                s.Rack,
+                s.Shelf,
+                s.Slot,
+                s.Glance,
+            })
+            .AsAsyncEnumerable()
+            .WithCancellation(cancel);
+        await foreach (var row in rows)
         {
-            all.Add(LedgerJson.Read<Glance>(json));
+            all.Add(
+                StoredStanding.Glance(row.Glance)
+                    ?? Unjudged.Glance(
+                        row.StockId,
+                        new Place(row.Rack, row.Shelf, row.Slot),
+                        StoredStanding.NameOf(row.StockId),
+                        DateOnly.MinValue,
+                        0
+                    )
+            );
         }
 
         return new StockIndex(all);

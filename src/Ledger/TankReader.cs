@@ -15,6 +15,6 @@ internal static class TankReader
             .Where(s => s.TankId != null && s.Here)
             .Select(s => s.State)
             .ToListAsync(cancel);
-        return states.Count == 0 ? TankBook.Empty : TankBook.Of(states.Select(LedgerJson.Read<Standing>));
+        return states.Count == 0 ? TankBook.Empty : TankBook.Of(states.Select(StoredStanding.Read).OfType<Standing>());
     }
 }

@@ -109,7 +109,6 @@ public sealed class AccessTests : NetworkRoom
                 (HttpMethod.Post, "/api/rulebook/species"),
                 (HttpMethod.Put, "/api/feeders/cricket"),
                 (HttpMethod.Post, "/api/sitter-links"),
-                (HttpMethod.Post, "/api/almanac/feed"),
             }
         )
         {
@@ -154,6 +153,148 @@ public sealed class AccessTests : NetworkRoom
         Assert.Equal(HttpStatusCode.Unauthorized, await ann.GetAsync("/api/round"));
         var weak = new JsonObject { ["name"] = "Bo", ["password"] = "short" };
         Api.Refused(await owner.SendAsync(HttpMethod.Post, "/api/access/people", weak), "password", "10 to 200");
+    }
+
+    private static JsonObject Helper(string name, bool isReader = false, string password = Password) =>
+        new()
+        {
+            ["name"] = name,
+            ["password"] = password,
+            ["isReader"] = isReader,
+        };
+
+    [Fact]
+    public async Task A_reader_reads_everything_and_writes_nothing()
+    {
+        using var owner = await OwnerAsync();
+        var id = await AddAsync(owner);
+        await owner.SendAsync(HttpMethod.Post, "/api/access/people", Helper("Rae", isReader: true));
+        using var rae = new Visitor(App);
+        await rae.SignInAsync("Rae");
+        Assert.Equal(HttpStatusCode.OK, await rae.GetAsync("/api/round"));
+        Assert.True((await rae.SendAsync(HttpMethod.Get, "/api/session")).Body!["isReader"]!.GetValue<bool>());
+        var (status, why) = await rae.SendAsync(
+            HttpMethod.Post,
+            $"/api/stock/{id}/journal",
+            Api.Log(Api.Act("watered", ("water", "dish")))
+        );
+        Assert.Equal(HttpStatusCode.Forbidden, status);
+        Assert.Contains("You read here", why!["title"]!.GetValue<string>(), StringComparison.Ordinal);
+        var change = new JsonObject { ["former"] = Password, ["password"] = "another long one" };
+        Assert.Equal(HttpStatusCode.OK, (await rae.SendAsync(HttpMethod.Put, "/api/session/password", change)).Status);
+    }
+
+    [Theory]
+    [InlineData("password12")]
+    [InlineData("1234567890")]
+    [InlineData("qwertyuiop")]
+    [InlineData("tarantula1")]
+    public async Task A_password_that_everybody_tries_first_is_refused(string usual)
+    {
+        using var owner = await OwnerAsync();
+        Api.Refused(
+            await owner.SendAsync(HttpMethod.Post, "/api/access/people", Helper("Ann", password: usual)),
+            "password",
+            "too easily"
+        );
+    }
+
+    [Fact]
+    public async Task The_owners_password_is_changed_by_who_knows_the_former_one()
+    {
+        using var owner = await OwnerAsync();
+        var fresh = new JsonObject { ["name"] = "Keeper", ["password"] = "another long one" };
+        Api.Refused(await owner.SendAsync(HttpMethod.Put, "/api/access/owner", fresh), "former", "lantern password");
+        fresh["former"] = Password;
+        Assert.Equal(HttpStatusCode.OK, (await owner.SendAsync(HttpMethod.Put, "/api/access/owner", fresh)).Status);
+    }
+
+    [Fact]
+    public void Whoever_guesses_from_elsewhere_shuts_out_themself_and_not_the_owner()
+    {
+        using var attempts = new Access.SignInAttempts();
+        var wait = default(TimeSpan?);
+        for (var k = 0; k < 50 && wait is null; k++)
+        {
+            wait = attempts.Take("Keeper", "192.0.2.66");
+        }
+
+        Assert.InRange(wait!.Value.TotalMinutes, 1, 15);
+        Assert.NotNull(attempts.Take(" keeper ", "192.0.2.66"));
+        Assert.Null(attempts.Take("Keeper", "192.0.2.7"));
+    }
+
+    [Fact]
+    public async Task A_session_ends_when_it_is_old_and_when_it_was_not_used()
+    {
+        using var owner = await OwnerAsync();
+        App.Clock.Advance(TimeSpan.FromDays(29));
+        Assert.Equal(HttpStatusCode.OK, await owner.GetAsync("/api/settings"));
+        App.Clock.Advance(TimeSpan.FromDays(31));
+        Assert.Equal(HttpStatusCode.Unauthorized, await owner.GetAsync("/api/settings"));
+        using var diligent = new Visitor(App);
+        await diligent.SignInAsync("Keeper");
+        var days = 0;
+        while (days < 400 && await diligent.GetAsync("/api/settings") == HttpStatusCode.OK)
+        {
+            App.Clock.Advance(TimeSpan.FromDays(10));
+            days += 10;
+        }
+
+        Assert.InRange(days, 180, 190);
+    }
+
+    [Fact]
+    public async Task The_calendar_of_a_helper_ends_with_them_and_the_owner_reads_who_came_in()
+    {
+        using var owner = await OwnerAsync();
+        var (_, access) = await owner.SendAsync(HttpMethod.Post, "/api/access/people", Helper("Ann"));
+        using var ann = new Visitor(App);
+        await ann.SignInAsync("Ann");
+        var (_, feed) = await ann.SendAsync(HttpMethod.Post, "/api/almanac/feed");
+        var path = feed!["path"]!.GetValue<string>();
+        using var calendar = new Visitor(App);
+        Assert.Equal(HttpStatusCode.OK, await calendar.GetAsync(path));
+        Assert.True((await ann.SendAsync(HttpMethod.Get, "/api/almanac")).Body!["hasFeed"]!.GetValue<bool>());
+        Assert.False((await owner.SendAsync(HttpMethod.Get, "/api/almanac")).Body!["hasFeed"]!.GetValue<bool>());
+        using (var guesser = new Visitor(App))
+        {
+            await guesser.SignInAsync("Ann", "not this one at all");
+        }
+
+        var id = access!["people"]!.AsArray().Single(p => !p!["isOwner"]!.GetValue<bool>())!["id"];
+        var (_, after) = await owner.SendAsync(HttpMethod.Delete, $"/api/access/people/{id}");
+        Assert.Equal(HttpStatusCode.NotFound, await calendar.GetAsync(path));
+        Assert.Equal(
+            ["personRemoved", "refused", "calendarMade", "signedIn", "personAdded", "signedIn"],
+            after!["log"]!.AsArray().Select(n => n!["what"]!.GetValue<string>())
+        );
+        Assert.Equal("Ann", after["log"]![0]!["whom"]!.GetValue<string>());
+    }
+
+    [Fact]
+    public async Task Nothing_of_the_room_stays_in_a_cache_and_too_many_attempts_say_when_to_come_again()
+    {
+        using var owner = await OwnerAsync();
+        using var http = App.CreateClient();
+        using var read = await http.GetAsync(new Uri("/api/session", UriKind.Relative));
+        Assert.True(read.Headers.CacheControl!.NoStore);
+        for (var k = 0; k < 30; k++)
+        {
+            using var content = new StringContent(
+                """{"name":"Keeper","password":"not this one at all"}""",
+                System.Text.Encoding.UTF8,
+                "application/json"
+            );
+            using var answer = await http.PostAsync(new Uri("/api/session/sign-in", UriKind.Relative), content);
+            if (answer.StatusCode == HttpStatusCode.TooManyRequests)
+            {
+                Assert.InRange(answer.Headers.RetryAfter!.Delta!.Value.TotalSeconds, 1, 900);
+                return;
+            }
+        }
+
+        Assert.Fail("Thirty attempts were let through.");
     }
 
     [Fact]

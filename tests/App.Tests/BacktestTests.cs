@@ -128,7 +128,9 @@ public sealed class BacktestTests : IDisposable
     private async Task<RoomFile> SaveAsync()
     {
         await using var scope = app.Services.CreateAsyncScope();
-        return await scope.ServiceProvider.GetRequiredService<RoomFileWriter>().ReadAsync(CancellationToken.None);
+        return await scope
+            .ServiceProvider.GetRequiredService<RoomFileWriter>()
+            .ReadAsync(withPictures: false, CancellationToken.None);
     }
 
     private async Task WriteAsync(string path)

@@ -45,7 +45,7 @@ public sealed class ClimateTests() : BrowserRoom(demo: true)
         Keeper.Wait(
             () =>
                 Keeper.Run(
-                    "const card = [...document.querySelectorAll('ul[aria-label=Alarms] > li')].find(l => l.textContent.includes(arguments[0])); card?.querySelector('button')?.click(); return card != null",
+                    "const card = [...document.querySelectorAll('ul[aria-label=Alarms] > li')].find(l => l.textContent.includes(arguments[0])); card?.querySelector('.act-first')?.click(); return card != null",
                     says
                 ) as bool?
                 == true,

@@ -1,3 +1,4 @@
+using Ledger.Safekeeping;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;
@@ -29,7 +30,8 @@ public sealed class FileMarkTests : LedgerFolder
     public async Task A_room_that_was_emptied_or_has_vanished_is_not_begun_anew_and_the_newest_copy_is_named()
     {
         await AddAsync("A1·01");
-        var copy = await File.CopyAsync(Evening, "by-hand", Cancel);
+        var backups = new Backups(File);
+        var copy = backups.PathOf(await backups.MakeAsync(BackupReason.ByHand, Evening, Cancel));
         var again = await AgainAsync();
         System.IO.File.Delete(again.Path);
         Assert.Contains(copy, (await RefusedAsync(again)).Message, StringComparison.Ordinal);

@@ -48,6 +48,15 @@ public abstract class LedgerFolder : IAsyncLifetime
         return new LanternDb(options.Options);
     }
 
+    /// <summary>Runs a statement as it stands.</summary>
+    protected static async Task RunAsync(LanternDb db, string sql)
+    {
+        await db.Database.OpenConnectionAsync(Cancel);
+        await using var command = db.Database.GetDbConnection().CreateCommand();
+        command.CommandText = sql;
+        await command.ExecuteNonQueryAsync(Cancel);
+    }
+
     protected async Task<Guid> AddAsync(string place)
     {
         var id = Guid.NewGuid();

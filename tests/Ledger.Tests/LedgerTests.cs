@@ -4,6 +4,7 @@ using Husbandry.Journal;
 using Husbandry.Records;
 using Husbandry.Rulebook;
 using Husbandry.Vigils;
+using Ledger.Safekeeping;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 using Microsoft.EntityFrameworkCore.Infrastructure;
@@ -165,7 +166,8 @@ public sealed class LedgerTests : LedgerFolder
     public async Task A_copy_made_while_in_use_holds_everything()
     {
         var id = await AddAsync("A1·01");
-        var copy = await File.CopyAsync(Evening, "by-hand", Cancel);
+        var backups = new Backups(File);
+        var copy = backups.PathOf(await backups.MakeAsync(BackupReason.ByHand, Evening, Cancel));
         await using var db = new LanternDb(
             new DbContextOptionsBuilder<LanternDb>().UseSqlite($"Data Source={copy}").Options
         );
@@ -222,7 +224,7 @@ public sealed class LedgerTests : LedgerFolder
     {
         var (good, bad) = (Guid.NewGuid(), Guid.NewGuid());
         await using var db = Open();
-        var (_, _, _, problems) = await new JournalImport(db, new JournalReader(db)).ImportAsync(
+        var (_, _, _, _, problems) = await new JournalImport(db, new JournalReader(db)).ImportAsync(
             [(good, Came("A1·01")), (bad, Came("A1·02")), (bad, Entry(1, new SignSeen("wings-fall-off")))],
             Room,
             Cancel

@@ -185,19 +185,16 @@ public sealed class OffshootTests : LedgerFolder
         var store = new ContactStore(db);
         var (id, who) = (Guid.NewGuid(), Guid.NewGuid());
         var said = new ContactSaid(who, "Keeper of the ferry", "good males");
-        Assert.Equal(
-            WriteOutcome.Written,
-            (await store.WriteAsync(id, said, Room.Now, "Keeper", Room, Cancel)).Outcome
-        );
+        Assert.Equal(WriteOutcome.Written, (await store.WriteAsync(id, said, Room.Now, "Keeper", Cancel)).Outcome);
         Assert.Equal(
             WriteOutcome.WrittenBefore,
-            (await store.WriteAsync(id, said, Room.Now, "Keeper", Room, Cancel)).Outcome
+            (await store.WriteAsync(id, said, Room.Now, "Keeper", Cancel)).Outcome
         );
-        await store.WriteAsync(Guid.NewGuid(), said with { Note = "lent two" }, Room.Now, "Keeper", Room, Cancel);
+        await store.WriteAsync(Guid.NewGuid(), said with { Note = "lent two" }, Room.Now, "Keeper", Cancel);
         Assert.Equal("lent two", Assert.Single((await store.BookAsync(Cancel)).Contacts).Note);
-        var wrong = await store.WriteAsync(Guid.NewGuid(), new ContactSaid(who, " "), Room.Now, "Keeper", Room, Cancel);
+        var wrong = await store.WriteAsync(Guid.NewGuid(), new ContactSaid(who, " "), Room.Now, "Keeper", Cancel);
         Assert.Equal("act.name", Assert.Single(wrong.Problems).Field);
-        await store.WriteAsync(Guid.NewGuid(), new ContactDropped(who), Room.Now, "Keeper", Room, Cancel);
+        await store.WriteAsync(Guid.NewGuid(), new ContactDropped(who), Room.Now, "Keeper", Cancel);
         Assert.Empty((await store.BookAsync(Cancel)).Contacts);
         Assert.Equal(3, (await store.ReadAsync(Cancel)).Count);
     }

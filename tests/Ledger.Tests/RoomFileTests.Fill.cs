@@ -139,7 +139,7 @@ public sealed partial class RoomFileTests
                 AddedTicks = Evening.UtcTicks,
                 Width = 4,
                 Height = 3,
-                Jpeg = [1, 2, 3],
+                Jpeg = [0xFF, 0xD8, 1, 2, 3, 0xFF, 0xD9],
             }
         );
         await db.SaveChangesAsync(Cancel);
@@ -175,7 +175,7 @@ public sealed partial class RoomFileTests
     private static async Task FillRoomAsync(LanternDb db)
     {
         var friend = new ContactSaid(Guid.NewGuid(), "Keeper of the ferry", "good males");
-        await new ContactStore(db).WriteAsync(Guid.NewGuid(), friend, Room.Now, "Keeper", Room, Cancel);
+        await new ContactStore(db).WriteAsync(Guid.NewGuid(), friend, Room.Now, "Keeper", Cancel);
         var layout = new RoomLayout(
             [new RackLayout("A", "by the door", [new ShelfLayout(1, 900, 300, 350, 8, true, "warm", "damp")])],
             ["A1"]

@@ -44,8 +44,9 @@ internal static class RoomFiles
 
     public static async Task<LoadedRoom> LoadAsync(LedgerFile file, Stream stream, DateTimeOffset now)
     {
-        var (room, problems) = RoomFileLoader.Read(stream);
+        var (room, problems) = RoomArchive.Open(stream);
         Assert.Empty(problems);
+        using var opened = room!;
         await using var db = Open(file);
         var (cache, reader) = (new RoomCache(), new JournalReader(db));
         var loader = new RoomFileLoader(
@@ -60,7 +61,7 @@ internal static class RoomFiles
             new SensorStore(db),
             cache
         );
-        return await loader.LoadAsync(room!, now, Cancel);
+        return await loader.LoadAsync(opened, now, Cancel);
     }
 
     /// <summary>Every standing, without the sequences in which its entries happened to be written.</summary>

@@ -129,6 +129,8 @@ public sealed class UpgradeTests : LedgerFolder
         ),
         ("ReadingIds", [(Spider, 150, """{"kind":"noted","text":"webbed the dish over"}""")]),
         ("Sensors", [(Spider, 151, """{"kind":"watered","water":"dish"}""")]),
+        ("NeverReplaced", [(Spider, 152, """{"kind":"looked"}""")]),
+        ("AccessNotes", [(Spider, 153, """{"kind":"watered","water":"dish"}""")]),
     ];
 
     public static TheoryData<int> EveryForm => [.. Enumerable.Range(0, Forms.Length)];
@@ -189,7 +191,7 @@ public sealed class UpgradeTests : LedgerFolder
         await TellsAsync(reader, form);
         foreach (var table in new[] { "Entries", "Larder", "Chores" })
         {
-            Assert.Equal(2, await TriggersAsync(now, table));
+            Assert.Equal(3, await TriggersAsync(now, table));
         }
     }
 

@@ -20,6 +20,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/troubles": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["troubles"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/stock/{id}/why": {
         parameters: {
             query?: never;
@@ -350,6 +366,134 @@ export interface paths {
         get: operations["about"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/safekeeping": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["safekeeping"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/safekeeping/check": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["checkRecord"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/safekeeping/backups": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["makeBackup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/safekeeping/backups/{name}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["backup"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/safekeeping/backups/{name}/preview": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["previewRestore"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/safekeeping/backups/{name}/restore": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["restore"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/safekeeping/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["archive"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/safekeeping/load": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["loadRoom"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1901,10 +2045,32 @@ export interface components {
             version: string;
             notices: components["schemas"]["Notice"][];
         };
+        /**
+         * @description What is noted of who came in and who may.
+         * @enum {unknown}
+         */
+        AccessEvent: "signedIn" | "refused" | "signedOut" | "passwordChanged" | "ownerSet" | "personAdded" | "personRemoved" | "sessionEnded" | "linkMade" | "linkEnded" | "calendarMade" | "calendarEnded" | "gatewayMade" | "gatewayEnded";
+        /** @description One line of who came in and who may. */
+        AccessNote: {
+            /**
+             * Format: date-time
+             * @description When.
+             */
+            at: string;
+            /** @description What. */
+            what: components["schemas"]["AccessEvent"];
+            /** @description Who did it, or tried to. */
+            who: string;
+            /** @description Whom or what it was about; none where it was about themselves. */
+            whom: null | string;
+            /** @description Network address. */
+            from: string;
+        };
         /** @description People and sessions. */
         AccessView: {
             people: components["schemas"]["PersonView"][];
             sessions: components["schemas"]["OpenSession"][];
+            log: components["schemas"]["AccessNote"][];
             lan: boolean;
             address: string;
         };
@@ -2910,8 +3076,8 @@ export interface components {
         AlmanacView: {
             /** @description The weeks ahead. */
             plan: components["schemas"]["AlmanacPlan"];
-            /** @description Path of the feed with its secret; none before it was asked for. */
-            feedPath: null | string;
+            /** @description Whether calendars read it under an address of whoever asks. */
+            hasFeed: boolean;
         };
         /** @description Everything on an animal's page. */
         AnimalView: {
@@ -3532,6 +3698,28 @@ export interface components {
              * @description Forecasts whose animal left first, or whose wait ended otherwise.
              */
             cutShort: number;
+        };
+        /**
+         * @description Why a copy was made.
+         * @enum {unknown}
+         */
+        BackupReason: "nightly" | "byHand" | "beforeUpdate" | "beforeLoad" | "beforeRestore";
+        /** @description A copy of the data file as it is listed. */
+        BackupView: {
+            /** @description Name of the file. */
+            name: string;
+            /**
+             * Format: date-time
+             * @description When it was made.
+             */
+            at: string;
+            /** @description Why. */
+            reason: components["schemas"]["BackupReason"];
+            /**
+             * Format: int64
+             * @description Its size.
+             */
+            bytes: number;
         };
         /**
          * @description What a band on the nightline waits for.
@@ -4229,6 +4417,13 @@ export interface components {
             text: string;
             /** @description For whom: a group, a species, or an animal with its place. */
             for: string;
+        };
+        /** @description What came of looking through the whole record. */
+        CheckView: {
+            /** @description Whether all of it is as it must be. */
+            isSound: boolean;
+            /** @description What was found, a sentence for each thing. */
+            says: string[];
         };
         /** @description How much of a winter has been done, by what was read. */
         ChillDone: {
@@ -5449,7 +5644,7 @@ export interface components {
             father: null | components["schemas"]["Relative"];
             young: components["schemas"]["Relative"][];
         };
-        /** @description Where the feed is now. */
+        /** @description Where the feed is now; told once, when it is made. */
         FeedAddress: {
             path: null | string;
         };
@@ -5599,6 +5794,16 @@ export interface components {
              * @description What they weigh, dry.
              */
             foodMg: number;
+        };
+        /** @description How the data file was found. */
+        FileFound: {
+            /**
+             * Format: date-time
+             * @description When it was looked at.
+             */
+            at: string;
+            /** @description What is wrong with it, in SQLite's words; empty when it is sound. */
+            wrong: string[];
         };
         /** @description What came of a file. */
         FileTaken: {
@@ -6322,7 +6527,9 @@ export interface components {
         Hazard: "irritantHairs" | "painfulSting" | "medicallySignificant" | "unknown" | "none" | null;
         /** @description Whether the application is well. */
         Health: {
+            /** @description well, ailing, or damaged. */
             status: string;
+            /** @description Its version. */
             version: string;
         };
         /**
@@ -6330,10 +6537,17 @@ export interface components {
          * @enum {unknown}
          */
         HeatSource: "room" | "sideMat" | "partOfFloor" | "above";
-        /** @description A helper who may sign in. */
+        /** @description Somebody who may sign in. */
         HelperRequest: {
+            /** @description Name under which they sign in. */
             name: string;
+            /** @description At least ten characters. */
             password: string;
+            /**
+             * @description Whether they read everything and write nothing; else they help.
+             * @default false
+             */
+            isReader: boolean;
         };
         /** @description The race of a sac against a female's next molt, for every night from tonight on. */
         HerRace: {
@@ -7676,7 +7890,30 @@ export interface components {
          * @description What was written, so that a screen knows what to look at again.
          * @enum {unknown}
          */
-        LiveTopic: "anything" | "journal" | "chores" | "shelves" | "larder" | "contacts" | "climate" | "alarms" | "rules" | "settings";
+        LiveTopic: "anything" | "journal" | "chores" | "shelves" | "larder" | "contacts" | "climate" | "alarms" | "rules" | "settings" | "troubles";
+        /** @description What loading a file added. */
+        LoadView: {
+            /**
+             * Format: int32
+             * @description Animals.
+             */
+            stock: number;
+            /**
+             * Format: int32
+             * @description Entries of the journal.
+             */
+            entries: number;
+            /**
+             * Format: int32
+             * @description Climate readings.
+             */
+            readings: number;
+            /**
+             * Format: int32
+             * @description Pictures.
+             */
+            pictures: number;
+        };
         /** @description An animal that is with somebody else for a time. */
         LoanEvent: {
             /**
@@ -8600,6 +8837,8 @@ export interface components {
             name: string;
             /** @description At least ten characters. */
             password: string;
+            /** @description The former one, where there is one; who has forgotten it runs ./lantern password. */
+            former?: null | string;
         };
         /** @description The page of an animal, composed of what its kind and stage of life have, in the order in which it is read. */
         PageLayout: {
@@ -8822,6 +9061,7 @@ export interface components {
             id: string;
             name: string;
             isOwner: boolean;
+            isReader: boolean;
             /** Format: date-time */
             addedAt: string;
         };
@@ -9695,6 +9935,27 @@ export interface components {
             /** Format: date */
             nextDue: null | string;
         };
+        /** @description What putting a copy back would change. */
+        RestorePreview: {
+            /** @description What the copy holds. */
+            copy: components["schemas"]["RoomSums"];
+            now: null | components["schemas"]["RoomSums"];
+            /**
+             * Format: int64
+             * @description Entries that are there now and not in the copy.
+             */
+            lost: number;
+            /**
+             * Format: date-time
+             * @description When the first of them was written.
+             */
+            lostSince: null | string;
+            /**
+             * Format: int64
+             * @description Entries that are in the copy and not there now.
+             */
+            found: number;
+        };
         /** @description One change of the living of a brood. */
         RiverBend: {
             /**
@@ -9761,6 +10022,29 @@ export interface components {
             cadence: components["schemas"]["CadenceSchool"];
             /** @description School for feeding a paired female; files of rooms from before it was asked have none. */
             afterPairing?: components["schemas"]["AfterPairingSchool"];
+        };
+        /** @description What a data file holds, in numbers. */
+        RoomSums: {
+            /**
+             * Format: int64
+             * @description Records of animals, broods and colonies, those that left included.
+             */
+            animals: number;
+            /**
+             * Format: int64
+             * @description Entries of the journal.
+             */
+            entries: number;
+            /**
+             * Format: int64
+             * @description Pictures.
+             */
+            pictures: number;
+            /**
+             * Format: date-time
+             * @description When its newest entry was written; none in an empty one.
+             */
+            newest: null | string;
         };
         /**
          * @description What a line of the round asks for.
@@ -10304,6 +10588,25 @@ export interface components {
              */
             chance: number;
         };
+        /** @description The data file, how it was found, and its copies. */
+        SafekeepingView: {
+            /** @description Path of the data file on the machine that serves the room. */
+            file: string;
+            /**
+             * Format: int64
+             * @description Its size.
+             */
+            bytes: number;
+            /** @description What it holds. */
+            sums: components["schemas"]["RoomSums"];
+            found: null | components["schemas"]["FileFound"];
+            /** @description Folder of the copies. */
+            folder: string;
+            /** @description The copies, the newest first. */
+            backups: components["schemas"]["BackupView"][];
+            /** @description What is wrong, each in a sentence. */
+            troubles: string[];
+        };
         /**
          * @description A salt whose wet paste holds the air in a closed jar at a known humidity.
          * @enum {unknown}
@@ -10594,6 +10897,8 @@ export interface components {
             isOwner: boolean;
             /** @description Whether the owner has a password. */
             passwordSet: boolean;
+            /** @description Whether they read everything and write nothing. */
+            isReader: boolean;
             /** @description To be sent with everything that changes something, as X-Lantern-Token. */
             token: string;
         };
@@ -12551,6 +12856,35 @@ export interface operations {
                     "application/json": components["schemas"]["Health"];
                 };
             };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Health"];
+                };
+            };
+        };
+    };
+    troubles: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string[];
+                };
+            };
         };
     };
     lineWhy: {
@@ -13218,6 +13552,254 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["AboutView"];
+                };
+            };
+        };
+    };
+    safekeeping: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SafekeepingView"];
+                };
+            };
+        };
+    };
+    checkRecord: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CheckView"];
+                };
+            };
+        };
+    };
+    makeBackup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Insufficient Storage */
+            507: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    backup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    previewRestore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RestorePreview"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    restore: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                name: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SafekeepingView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
+                };
+            };
+        };
+    };
+    archive: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+        };
+    };
+    loadRoom: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/zip": string;
+                "application/json": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LoadView"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };

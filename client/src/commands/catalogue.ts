@@ -33,6 +33,7 @@ const places = {
   honesty: ['y', 'Honesty', '/honesty'],
   bench: ['v', 'Bench', '/bench'],
   room: ['m', 'Room', '/room'],
+  safekeeping: ['f', 'Safekeeping', '/safekeeping'],
   people: ['o', 'People', '/people'],
   about: ['i', 'About', '/about'],
 } as const;

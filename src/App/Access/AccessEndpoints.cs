@@ -1,5 +1,4 @@
 using System.Security.Claims;
-using System.Threading.RateLimiting;
 using App.Hosting;
 using Microsoft.AspNetCore.Antiforgery;
 using Microsoft.AspNetCore.Authentication;
@@ -69,6 +68,7 @@ public static class AccessEndpoints
             context.User.FindFirstValue(ClaimTypes.Name),
             !options.Lan || context.User.IsInRole(AccessServices.OwnerRole),
             await people.HasOwnerAsync(cancel),
+            context.User.IsInRole(AccessServices.ReaderRole),
             tokens.RequestToken ?? ""
         );
     }
@@ -79,20 +79,20 @@ public static class AccessEndpoints
         LanternOptions options,
         IAntiforgery forgery,
         People people,
-        PartitionedRateLimiter<string> byName,
+        SignInAttempts attempts,
+        AccessLog log,
         TimeProvider clock,
         CancellationToken cancel
     )
     {
-        using var lease = byName.AttemptAcquire(body.Name);
-        if (!lease.IsAcquired)
+        if (attempts.Take(body.Name, context.Connection.RemoteIpAddress?.ToString() ?? "") is { } wait)
         {
-            const int FifteenMinutes = 900;
-            return AccessServices.TooMany(FifteenMinutes);
+            return AccessServices.TooMany(context, wait);
         }
 
         if (await people.CheckAsync(body.Name, body.Password, cancel) is not { } person)
         {
+            await log.NoteAsync(AccessEvent.Refused, context, cancel, who: body.Name);
             return Problems.Of("password", "Name and password do not fit together.");
         }
 
@@ -114,6 +114,12 @@ public static class AccessEndpoints
             claims.Add(new Claim(ClaimTypes.Role, AccessServices.OwnerRole));
         }
 
+        if (person.IsReader)
+        {
+            claims.Add(new Claim(ClaimTypes.Role, AccessServices.ReaderRole));
+        }
+
+        await log.NoteAsync(AccessEvent.SignedIn, context, cancel, who: person.Name);
         var principal = new ClaimsPrincipal(
             new ClaimsIdentity(claims, CookieAuthenticationDefaults.AuthenticationScheme)
         );
@@ -127,12 +133,14 @@ public static class AccessEndpoints
         LanternOptions options,
         IAntiforgery forgery,
         People people,
+        AccessLog log,
         TimeProvider clock,
         CancellationToken cancel
     )
     {
         if (SessionOf(context) is { } session)
         {
+            await log.NoteAsync(AccessEvent.SignedOut, context, cancel);
             await people.EndAsync(session, null, clock.GetUtcNow(), cancel);
         }
 
@@ -147,6 +155,7 @@ public static class AccessEndpoints
         LanternOptions options,
         IAntiforgery forgery,
         People people,
+        AccessLog log,
         TimeProvider clock,
         CancellationToken cancel
     )
@@ -164,12 +173,13 @@ public static class AccessEndpoints
             return Problems.Of("former", "Is not your password.");
         }
 
-        if (Passwords.Problem(body.Password) is { } weak)
+        if (Passwords.Problem(body.Password, person.Name) is { } weak)
         {
             return Problems.Of("password", weak);
         }
 
         await people.ChangePasswordAsync(person, body.Password, session, clock.GetUtcNow(), cancel);
+        await log.NoteAsync(AccessEvent.PasswordChanged, context, cancel);
         return TypedResults.Ok(await ViewAsync(context, options, forgery, people, cancel));
     }
 
@@ -177,13 +187,15 @@ public static class AccessEndpoints
         HttpContext context,
         LanternOptions options,
         People people,
+        AccessLog log,
         CancellationToken cancel
-    ) => TypedResults.Ok(await ListAsync(context, options, people, cancel));
+    ) => TypedResults.Ok(await ListAsync(context, options, people, log, cancel));
 
     private static async Task<AccessView> ListAsync(
         HttpContext context,
         LanternOptions options,
         People people,
+        AccessLog log,
         CancellationToken cancel
     )
     {
@@ -191,7 +203,7 @@ public static class AccessEndpoints
         var names = all.ToDictionary(p => p.Id, p => p.Name);
         var own = SessionOf(context);
         return new AccessView(
-            [.. all.Select(p => new PersonView(p.Id, p.Name, p.IsOwner, At(p.AddedTicks)))],
+            [.. all.Select(p => new PersonView(p.Id, p.Name, p.IsOwner, p.IsReader, At(p.AddedTicks)))],
             [
                 .. (await people.SessionsAsync(null, cancel))
                     .Where(s => names.ContainsKey(s.PersonId))
@@ -205,6 +217,7 @@ public static class AccessEndpoints
                         s.Id == own
                     )),
             ],
+            await log.NewestAsync(cancel),
             options.Lan,
             options.PublicAddress
         );
@@ -215,6 +228,7 @@ public static class AccessEndpoints
         HttpContext context,
         LanternOptions options,
         People people,
+        AccessLog log,
         TimeProvider clock,
         CancellationToken cancel
     )
@@ -224,19 +238,31 @@ public static class AccessEndpoints
             return Problems.Of("name", wrong);
         }
 
-        if (Passwords.Problem(body.Password) is { } weak)
+        if (Passwords.Problem(body.Password, body.Name) is { } weak)
         {
             return Problems.Of("password", weak);
         }
 
         var all = await people.AllAsync(cancel);
+        if (
+            all.FirstOrDefault(p => p.IsOwner) is { } owner
+            && await people.CheckAsync(owner.Name, body.Former ?? "", cancel) is null
+        )
+        {
+            return Problems.Of(
+                "former",
+                "Is not the password that is set now. Who has forgotten it runs ./lantern password on the machine itself."
+            );
+        }
+
         if (all.Any(p => !p.IsOwner && string.Equals(p.Name, body.Name.Trim(), StringComparison.OrdinalIgnoreCase)))
         {
             return Problems.Of("name", "Somebody of this name is there already.");
         }
 
         await people.SetOwnerAsync(body.Name.Trim(), body.Password, clock.GetUtcNow(), cancel);
-        return TypedResults.Ok(await ListAsync(context, options, people, cancel));
+        await log.NoteAsync(AccessEvent.OwnerSet, context, cancel);
+        return TypedResults.Ok(await ListAsync(context, options, people, log, cancel));
     }
 
     private static async Task<IResult> AddAsync(
@@ -244,36 +270,59 @@ public static class AccessEndpoints
         HttpContext context,
         LanternOptions options,
         People people,
+        AccessLog log,
         TimeProvider clock,
         CancellationToken cancel
-    ) =>
-        await people.AddHelperAsync(body.Name, body.Password, clock.GetUtcNow(), cancel) is { } wrong
-            ? Problems.Of(wrong.Field, wrong.Message)
-            : TypedResults.Ok(await ListAsync(context, options, people, cancel));
+    )
+    {
+        var now = clock.GetUtcNow();
+        if (await people.AddHelperAsync(body.Name, body.Password, body.IsReader, now, cancel) is { } wrong)
+        {
+            return Problems.Of(wrong.Field, wrong.Message);
+        }
+
+        await log.NoteAsync(AccessEvent.PersonAdded, context, cancel, body.Name.Trim());
+        return TypedResults.Ok(await ListAsync(context, options, people, log, cancel));
+    }
 
     private static async Task<IResult> RemoveAsync(
         Guid id,
         HttpContext context,
         LanternOptions options,
         People people,
+        AccessLog log,
         TimeProvider clock,
         CancellationToken cancel
-    ) =>
-        await people.RemoveHelperAsync(id, clock.GetUtcNow(), cancel)
-            ? TypedResults.Ok(await ListAsync(context, options, people, cancel))
-            : Problems.NotFound("helper");
+    )
+    {
+        var person = await people.FindAsync(id, cancel);
+        if (person is null || !await people.RemoveHelperAsync(id, clock.GetUtcNow(), cancel))
+        {
+            return Problems.NotFound("helper");
+        }
+
+        await log.NoteAsync(AccessEvent.PersonRemoved, context, cancel, person.Name);
+        return TypedResults.Ok(await ListAsync(context, options, people, log, cancel));
+    }
 
     private static async Task<IResult> EndAsync(
         Guid id,
         HttpContext context,
         LanternOptions options,
         People people,
+        AccessLog log,
         TimeProvider clock,
         CancellationToken cancel
-    ) =>
-        await people.EndAsync(id, null, clock.GetUtcNow(), cancel)
-            ? TypedResults.Ok(await ListAsync(context, options, people, cancel))
-            : Problems.NotFound("session");
+    )
+    {
+        if (!await people.EndAsync(id, null, clock.GetUtcNow(), cancel))
+        {
+            return Problems.NotFound("session");
+        }
+
+        await log.NoteAsync(AccessEvent.SessionEnded, context, cancel);
+        return TypedResults.Ok(await ListAsync(context, options, people, log, cancel));
+    }
 
     private static Guid? SessionOf(HttpContext context) =>
         Guid.TryParse(context.User.FindFirstValue(AccessServices.SessionClaim), out var id) ? id : null;

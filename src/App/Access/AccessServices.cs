@@ -26,15 +26,16 @@ public static class AccessServices
     public const string SignInLimit = "sign-in";
     public const string SessionClaim = "session";
     public const string OwnerRole = "owner";
+    public const string ReaderRole = "reader";
 
     public const string OwnerFirst =
         "To listen on the network an owner's password must be set first: run ./lantern password, or set it under People in the room itself.";
 
     private const string CookieName = "lantern";
     private const int AttemptsAMinute = 8;
-    private const int AttemptsByName = 12;
-    private static readonly TimeSpan ByNameWindow = TimeSpan.FromMinutes(15);
-    private static readonly TimeSpan SignedInFor = TimeSpan.FromDays(30);
+
+    // The cookie lasts as long as a session can; when that ends is for the session to say.
+    private static readonly TimeSpan SignedInFor = People.LongestSession;
 
     public static void AddAccess(this IServiceCollection services)
     {
@@ -76,7 +77,14 @@ public static class AccessServices
         services.AddRateLimiter(limiter =>
         {
             limiter.RejectionStatusCode = StatusCodes.Status429TooManyRequests;
-            limiter.OnRejected = async (context, cancel) => await TooMany(60).ExecuteAsync(context.HttpContext);
+            limiter.OnRejected = async (context, cancel) =>
+                await TooMany(
+                        context.HttpContext,
+                        context.Lease.TryGetMetadata(MetadataName.RetryAfter, out var wait)
+                            ? wait
+                            : TimeSpan.FromMinutes(1)
+                    )
+                    .ExecuteAsync(context.HttpContext);
             limiter.AddPolicy(
                 SignInLimit,
                 context =>
@@ -91,25 +99,24 @@ public static class AccessServices
             );
             limiter.AddPolicy(GatewayEndpoints.Limit, GatewayEndpoints.LimitOf);
         });
-        services.AddSingleton(
-            PartitionedRateLimiter.Create<string, string>(name =>
-                RateLimitPartition.GetFixedWindowLimiter(
-                    name.Trim().ToUpperInvariant(),
-                    _ => new FixedWindowRateLimiterOptions { PermitLimit = AttemptsByName, Window = ByNameWindow }
-                )
-            )
-        );
+        services.AddSingleton<SignInAttempts>();
+        services.AddScoped<AccessLog>();
     }
 
-    /// <summary>The answer to too many attempts.</summary>
-    public static IResult TooMany(int seconds) =>
-        Results.Problem(
+    /// <summary>The answer to too many attempts: when to come again.</summary>
+    public static IResult TooMany(HttpContext context, TimeSpan wait)
+    {
+        var seconds = (int)Math.Ceiling(Math.Max(1, wait.TotalSeconds));
+        context.Response.Headers.RetryAfter = seconds.ToString(CultureInfo.InvariantCulture);
+        var minutes = (int)Math.Ceiling(wait.TotalMinutes);
+        return Results.Problem(
             statusCode: StatusCodes.Status429TooManyRequests,
             title: string.Create(
                 CultureInfo.InvariantCulture,
-                $"Too many attempts. Wait {(seconds > 60 ? $"{seconds / 60} minutes" : "a minute")} and try again."
+                $"Too many attempts. Wait {(minutes > 1 ? $"{minutes} minutes" : "a minute")} and try again."
             )
         );
+    }
 
     /// <summary>Whether the owner has a password.</summary>
     public static async Task<bool> HasOwnerAsync(this WebApplication app)
@@ -150,6 +157,22 @@ public static class AccessServices
         {
             await Results
                 .Problem(statusCode: StatusCodes.Status403Forbidden, title: "Only the owner of the room may do that.")
+                .ExecuteAsync(context);
+            return;
+        }
+
+        if (
+            ChangesSomething(context.Request)
+            && context.User.IsInRole(ReaderRole)
+            && !context.Request.Path.StartsWithSegments("/api/session", StringComparison.OrdinalIgnoreCase)
+            && !context.Request.Path.StartsWithSegments("/api/calc", StringComparison.OrdinalIgnoreCase)
+        )
+        {
+            await Results
+                .Problem(
+                    statusCode: StatusCodes.Status403Forbidden,
+                    title: "You read here and write nothing. Ask the owner of the room if that should change."
+                )
                 .ExecuteAsync(context);
             return;
         }

@@ -12,9 +12,26 @@ public static class Passwords
 
     private const int Longest = 200;
 
+    // Of five grades; below it a list of usual passwords and their variations finds it within a million guesses.
+    private const int LeastScore = 2;
+
+    // What is longer is not guessed by its words any more.
+    private const int Judged = 40;
+
     /// <summary>What is wrong with a password; none when it will do.</summary>
-    public static string? Problem(string password) =>
-        password.Length is < Shortest or > Longest ? $"Must be {Shortest} to {Longest} characters." : null;
+    /// <param name="password">The password.</param>
+    /// <param name="known">What anybody would try first: the name that goes with it.</param>
+    /// <remarks>Source: D. L. Wheeler, zxcvbn: Low-Budget Password Strength Estimation, USENIX Security 2016.</remarks>
+    public static string? Problem(string password, params string[] known) =>
+        password.Length is < Shortest or > Longest ? $"Must be {Shortest} to {Longest} characters."
+        : Zxcvbn
+            .Zxcvbn.MatchPassword(
+                password[..Math.Min(password.Length, Judged)],
+                [.. known, "hushed", "lantern", "tarantula"]
+            )
+            .Score < LeastScore
+            ? "Is guessed too easily. Take a few words that have nothing to do with each other."
+        : null;
 }
 
 /// <summary>The people who may sign in, their passwords and their sessions.</summary>
@@ -22,6 +39,12 @@ public sealed class People(LanternDb db)
 {
     private const int LongestName = 60;
     private const int MostPeople = 50;
+
+    /// <summary>A session ends after so long, however often it is used.</summary>
+    public static readonly TimeSpan LongestSession = TimeSpan.FromDays(180);
+
+    /// <summary>A session ends when it was not used for so long.</summary>
+    public static readonly TimeSpan IdleSession = TimeSpan.FromDays(30);
 
     private static readonly PasswordHasher<PersonRow> Hasher = new();
 
@@ -77,6 +100,7 @@ public sealed class People(LanternDb db)
     public async Task<Problem?> AddHelperAsync(
         string name,
         string password,
+        bool isReader,
         DateTimeOffset now,
         CancellationToken cancel
     )
@@ -86,7 +110,7 @@ public sealed class People(LanternDb db)
             return new Problem("name", wrong);
         }
 
-        if (Passwords.Problem(password) is { } weak)
+        if (Passwords.Problem(password, name) is { } weak)
         {
             return new Problem("password", weak);
         }
@@ -103,6 +127,7 @@ public sealed class People(LanternDb db)
         }
 
         var person = Person(name.Trim(), isOwner: false, now);
+        person.IsReader = isReader;
         person.PasswordHash = Hasher.HashPassword(person, password);
         db.People.Add(person);
         await db.SaveChangesAsync(cancel);
@@ -162,7 +187,12 @@ public sealed class People(LanternDb db)
     public async Task<bool> HoldsAsync(Guid session, DateTimeOffset now, CancellationToken cancel)
     {
         var row = await db.Sessions.AsNoTracking().FirstOrDefaultAsync(s => s.Id == session, cancel);
-        if (row is null || row.EndedTicks is not null)
+        if (
+            row is null
+            || row.EndedTicks is not null
+            || now.UtcTicks - row.MadeTicks > LongestSession.Ticks
+            || now.UtcTicks - row.SeenTicks > IdleSession.Ticks
+        )
         {
             return false;
         }

@@ -3,16 +3,15 @@ using App.Hosting;
 using Husbandry.Almanac;
 using Ledger;
 using Microsoft.AspNetCore.Http.HttpResults;
-using Microsoft.EntityFrameworkCore;
 
 namespace App.Almanac;
 
 /// <summary>The almanac, and where calendars may read it.</summary>
 /// <param name="Plan">The weeks ahead.</param>
-/// <param name="FeedPath">Path of the feed with its secret; none before it was asked for.</param>
-public sealed record AlmanacView(AlmanacPlan Plan, string? FeedPath);
+/// <param name="HasFeed">Whether calendars read it under an address of whoever asks.</param>
+public sealed record AlmanacView(AlmanacPlan Plan, bool HasFeed);
 
-/// <summary>Where the feed is now.</summary>
+/// <summary>Where the feed is now; told once, when it is made.</summary>
 public sealed record FeedAddress(string? Path);
 
 /// <summary>Twelve weeks of bands, as a page and as a calendar.</summary>
@@ -28,8 +27,8 @@ public static class AlmanacEndpoints
         var almanac = app.MapGroup("/api/almanac").WithTags("Almanac");
         almanac.MapGet("", ReadAsync).WithName("almanac");
         almanac.MapGet("calendar.ics", ExportAsync).WithName("calendar").Produces<string>(200, "text/calendar");
-        almanac.MapPost("feed", RenewFeedAsync).WithName("renewFeed").ForOwner();
-        almanac.MapDelete("feed", EndFeedAsync).WithName("endFeed").ForOwner();
+        almanac.MapPost("feed", RenewFeedAsync).WithName("renewFeed");
+        almanac.MapDelete("feed", EndFeedAsync).WithName("endFeed");
         app.MapGet(FeedRoot + "/{secret}.ics", FeedAsync).ExcludeFromDescription();
     }
 
@@ -51,14 +50,15 @@ public static class AlmanacEndpoints
     }
 
     private static async Task<Ok<AlmanacView>> ReadAsync(
+        HttpContext context,
         RoomNow now,
         ChoreStore chores,
         ClimateStore air,
-        LanternDb db,
+        CalendarFeeds feeds,
         CancellationToken cancel
     ) =>
         TypedResults.Ok(
-            new AlmanacView(await PlanAsync(now, chores, air, cancel), PathOf(await TokenAsync(db, cancel)))
+            new AlmanacView(await PlanAsync(now, chores, air, cancel), await feeds.HasAsync(context, cancel))
         );
 
     private static async Task<FileContentHttpResult> ExportAsync(
@@ -82,12 +82,11 @@ public static class AlmanacEndpoints
         RoomNow now,
         ChoreStore chores,
         ClimateStore air,
-        LanternDb db,
+        CalendarFeeds feeds,
         CancellationToken cancel
     )
     {
-        var token = await TokenAsync(db, cancel);
-        if (token is null || !Secrets.Same(secret, token))
+        if (!await feeds.OpensAsync(secret, cancel))
         {
             return Problems.NotFound("calendar");
         }
@@ -101,22 +100,29 @@ public static class AlmanacEndpoints
     }
 
     /// <summary>Makes a new address; calendars that read the former one get nothing more.</summary>
-    private static async Task<Ok<FeedAddress>> RenewFeedAsync(RoomNow now, LanternDb db, CancellationToken cancel)
+    private static async Task<Ok<FeedAddress>> RenewFeedAsync(
+        HttpContext context,
+        RoomNow now,
+        CalendarFeeds feeds,
+        AccessLog log,
+        CancellationToken cancel
+    )
     {
         await now.ReadAsync(cancel);
-        var token = Secrets.New();
-        await db.Rooms.ExecuteUpdateAsync(r => r.SetProperty(x => x.CalendarToken, token), cancel);
-        return TypedResults.Ok(new FeedAddress(PathOf(token)));
+        var secret = await feeds.RenewAsync(context, cancel);
+        await log.NoteAsync(AccessEvent.CalendarMade, context, cancel);
+        return TypedResults.Ok(new FeedAddress($"{FeedRoot}/{secret}.ics"));
     }
 
-    private static async Task<Ok<FeedAddress>> EndFeedAsync(LanternDb db, CancellationToken cancel)
+    private static async Task<Ok<FeedAddress>> EndFeedAsync(
+        HttpContext context,
+        CalendarFeeds feeds,
+        AccessLog log,
+        CancellationToken cancel
+    )
     {
-        await db.Rooms.ExecuteUpdateAsync(r => r.SetProperty(x => x.CalendarToken, (string?)null), cancel);
+        await feeds.EndAsync(context, cancel);
+        await log.NoteAsync(AccessEvent.CalendarEnded, context, cancel);
         return TypedResults.Ok(new FeedAddress(null));
     }
-
-    private static Task<string?> TokenAsync(LanternDb db, CancellationToken cancel) =>
-        db.Rooms.AsNoTracking().Select(r => r.CalendarToken).SingleOrDefaultAsync(cancel);
-
-    private static string? PathOf(string? token) => token is null ? null : $"{FeedRoot}/{token}.ics";
 }

@@ -108,8 +108,10 @@ public static class GatewayEndpoints
 
     private static async Task<IResult> MakeAsync(
         GatewayRequest body,
+        HttpContext context,
         LanternDb db,
         ClimateStore store,
+        AccessLog log,
         TimeProvider clock,
         CancellationToken cancel
     )
@@ -127,6 +129,7 @@ public static class GatewayEndpoints
         var token = Secrets.New();
         db.Gateways.Add(Row(body.Name.Trim(), token, clock.GetUtcNow()));
         await db.SaveChangesAsync(cancel);
+        await log.NoteAsync(AccessEvent.GatewayMade, context, cancel, body.Name.Trim());
         return TypedResults.Ok(new GatewayMade(token, await ViewAsync(db, store, cancel)));
     }
 
@@ -142,8 +145,10 @@ public static class GatewayEndpoints
 
     private static async Task<IResult> WithdrawAsync(
         Guid id,
+        HttpContext context,
         LanternDb db,
         ClimateStore store,
+        AccessLog log,
         TimeProvider clock,
         CancellationToken cancel
     )
@@ -156,6 +161,7 @@ public static class GatewayEndpoints
 
         row.EndedTicks = clock.GetUtcNow().UtcTicks;
         await db.SaveChangesAsync(cancel);
+        await log.NoteAsync(AccessEvent.GatewayEnded, context, cancel, row.Name);
         return TypedResults.Ok(await ViewAsync(db, store, cancel));
     }
 

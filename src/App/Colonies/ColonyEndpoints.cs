@@ -147,9 +147,14 @@ public static class ColonyEndpoints
         var judged = (await reader.StandingsAsync(ids, cancel))
             .AsParallel()
             .WithCancellation(cancel)
-            .Select(s => Judgement.Of(s, room))
+            .Select(s => Judgement.TryOf(s, room))
+            .OfType<Judgement>()
             .ToList();
-        var tanks = room.Tanks.Standings.Values.Where(t => t.IsTank).Select(t => Judgement.Of(t, room)).ToList();
+        var tanks = room
+            .Tanks.Standings.Values.Where(t => t.IsTank)
+            .Select(t => Judgement.TryOf(t, room))
+            .OfType<Judgement>()
+            .ToList();
         return TypedResults.Ok(
             new ColonyDesk(
                 room.Tonight,

@@ -48,7 +48,7 @@ public static class ContactEndpoints
         }
 
         var by = Hand.Of(context, room);
-        var result = await store.WriteAsync(body.Id, body.Act, at, by, room, cancel);
+        var result = await store.WriteAsync(body.Id, body.Act, at, by, cancel);
         if (Problems.ForFailure(result, room) is { } failure)
         {
             return failure;

@@ -92,7 +92,9 @@ public static class DemoRoom
         var settings = former.Settings with { RoomName = NetLoft.RoomName };
         var laid = Room.At(rules, settings, now);
         var file = NetLoft.Write(laid);
-        var loaded = await services.GetRequiredService<RoomFileLoader>().LoadAsync(file, now, CancellationToken.None);
+        var loaded = await services
+            .GetRequiredService<RoomFileLoader>()
+            .LoadAsync(new OpenRoom(file, null), now, CancellationToken.None);
         if (loaded.Problems.Count > 0)
         {
             throw new InvalidOperationException(

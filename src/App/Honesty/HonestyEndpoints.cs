@@ -158,7 +158,10 @@ public static class HonestyEndpoints
         var (looks, windows) = (new List<LookView>(), 0);
         await foreach (var standing in reader.StreamStandingsAsync(cancel))
         {
-            if (standing.Departure is not null || Judgement.Of(standing, room) is not { Subject.IsMany: false } judged)
+            if (
+                standing.Departure is not null
+                || Judgement.TryOf(standing, room) is not { Subject.IsMany: false } judged
+            )
             {
                 continue;
             }
@@ -201,8 +204,11 @@ public static class HonestyEndpoints
         var species = new Dictionary<string, Subject>();
         await foreach (var standing in reader.StreamStandingsAsync(cancel))
         {
-            var subject = Subject.Of(standing, room);
-            species.TryAdd(subject.SpeciesName, subject);
+            if (room.Rules.Group(standing.Details.Group) is not null)
+            {
+                var subject = Subject.Of(standing, room);
+                species.TryAdd(subject.SpeciesName, subject);
+            }
         }
 
         var paces = species

@@ -1,6 +1,7 @@
 using System.Text.Json;
 using System.Text.RegularExpressions;
 using Husbandry.Reasons;
+using Ledger;
 using Microsoft.AspNetCore.Diagnostics;
 using Microsoft.AspNetCore.Http.Metadata;
 
@@ -20,6 +21,10 @@ public sealed partial class BadInputHandler : IExceptionHandler
         var body = endpoint?.Metadata.GetMetadata<IAcceptsMetadata>()?.RequestType;
         var problems = exception switch
         {
+            BadHttpRequestException { InnerException: OutOfBoundsException outside } =>
+            [
+                new Problem(Under(outside.Path, outside.Field), outside.Message),
+            ],
             BadHttpRequestException { InnerException: JsonException json } => Read(json.Path, json.Message, body),
             BadHttpRequestException bad => [new Problem(FieldOf(bad.Message), "Cannot be read: " + bad.Message)],
             // Thrown for an act without a kind.
@@ -61,6 +66,12 @@ public sealed partial class BadInputHandler : IExceptionHandler
             : BodyFields.TypeAt(body, path) is { } type ? $"Must be {Kind(type)}."
             : "Is not JSON that can be read here.";
         return [new Problem(path.Length == 0 ? "body" : path, text)];
+    }
+
+    private static string Under(string? jsonPath, string field)
+    {
+        var path = (jsonPath ?? "$").TrimStart('$').TrimStart('.');
+        return path.Length == 0 ? field : $"{path}.{field}";
     }
 
     private static string Kind(Type type) =>

@@ -81,6 +81,12 @@ public static class ClientFiles
                 headers[HeaderNames.XFrameOptions] = "DENY";
                 headers["Referrer-Policy"] = "no-referrer";
                 headers["Cross-Origin-Resource-Policy"] = "same-origin";
+                if (context.Request.Path.StartsWithSegments("/api", StringComparison.OrdinalIgnoreCase))
+                {
+                    // Nothing of the room stays in a cache of somebody else's browser or of a proxy.
+                    headers.CacheControl = "no-store";
+                }
+
                 return next();
             }
         );

@@ -1,12 +1,14 @@
 using System.Globalization;
 using App.Access;
 using App.Honesty;
+using App.Safekeeping;
 using Husbandry.Reasons;
 using Ledger;
+using Ledger.Safekeeping;
 
 namespace App.Hosting;
 
-/// <summary>What the script does without starting the server: copy, load, save, backtest.</summary>
+/// <summary>What the script does without starting the server: copy, put back, check, load, save, backtest.</summary>
 public sealed class Errands(LanternOptions options, TextReader ask, TextWriter say, TextWriter complain)
 {
     private const int ProblemsSaid = 20;
@@ -17,6 +19,8 @@ public sealed class Errands(LanternOptions options, TextReader ask, TextWriter s
         errand.What switch
         {
             ErrandKind.BackUp => BackUpAsync(),
+            ErrandKind.Restore => new RestoreErrand(options, ask, say, complain).RunAsync(errand),
+            ErrandKind.Check => CheckAsync(),
             ErrandKind.Load => LoadAsync(errand.File),
             ErrandKind.Save => SaveAsync(errand.File),
             ErrandKind.Schemas => SchemasAsync(errand.File),
@@ -31,13 +35,17 @@ public sealed class Errands(LanternOptions options, TextReader ask, TextWriter s
             return Refuse($"There is no data file at {options.DataFile} yet.");
         }
 
-        var copy = await new LedgerFile(options.DataFile).CopyAsync(
-            DateTimeOffset.UtcNow,
-            "by-hand",
-            CancellationToken.None
-        );
-        await say.WriteLineAsync($"Copied to {copy}");
-        return 0;
+        var backups = new Backups(new LedgerFile(options.DataFile));
+        try
+        {
+            var copy = await backups.MakeAsync(BackupReason.ByHand, DateTimeOffset.UtcNow, CancellationToken.None);
+            await say.WriteLineAsync($"Copied to {backups.PathOf(copy)}");
+            return 0;
+        }
+        catch (Exception error) when (error is LedgerFileException || LedgerTrouble.Of(error) is not null)
+        {
+            return Refuse(LedgerTrouble.Of(error)?.Says ?? error.Message);
+        }
     }
 
     /// <summary>Sets the owner's password; it is read from the standard input, so that it stands in no list of commands.</summary>
@@ -64,18 +72,17 @@ public sealed class Errands(LanternOptions options, TextReader ask, TextWriter s
 
     private async Task<int> LoadAsync(string? path)
     {
-        if (Read(path, out var file) is { } refusal)
+        if (path is null || !File.Exists(path))
         {
-            return refusal;
+            return Refuse(path is null ? "Say which file." : $"There is no file {path}.");
         }
 
         return await InLedgerAsync(
             alone: true,
             async services =>
             {
-                var loaded = await services
-                    .GetRequiredService<RoomFileLoader>()
-                    .LoadAsync(file!, DateTimeOffset.UtcNow, CancellationToken.None);
+                await using var stream = File.OpenRead(path);
+                var loaded = await services.GetRequiredService<Keeping>().LoadAsync(stream, CancellationToken.None);
                 if (loaded.Problems.Count > 0)
                 {
                     return Refuse(loaded.Problems);
@@ -84,7 +91,41 @@ public sealed class Errands(LanternOptions options, TextReader ask, TextWriter s
                 await say.WriteLineAsync(
                     string.Create(
                         CultureInfo.InvariantCulture,
-                        $"Added {loaded.Stock} animals, {loaded.Entries} entries and {loaded.Readings} climate readings."
+                        $"Added {loaded.Stock} animals, {loaded.Entries} entries, {loaded.Pictures} pictures and {loaded.Readings} climate readings."
+                    )
+                );
+                return 0;
+            }
+        );
+    }
+
+    private async Task<int> CheckAsync()
+    {
+        if (!File.Exists(options.DataFile))
+        {
+            return Refuse($"There is no data file at {options.DataFile} yet.");
+        }
+
+        return await InLedgerAsync(
+            alone: false,
+            async services =>
+            {
+                var says = await services.GetRequiredService<Keeping>().CheckAsync(CancellationToken.None);
+                foreach (var wrong in says)
+                {
+                    await complain.WriteLineAsync(wrong);
+                }
+
+                if (says.Count > 0)
+                {
+                    return LanternOptions.RefusedExitCode;
+                }
+
+                var sums = await RoomSums.ReadAsync(options.DataFile, CancellationToken.None);
+                await say.WriteLineAsync(
+                    string.Create(
+                        CultureInfo.InvariantCulture,
+                        $"All is sound: {sums.Entries:#,0} entries of {sums.Animals:#,0} animals and {sums.Pictures:#,0} pictures were read."
                     )
                 );
                 return 0;
@@ -148,7 +189,7 @@ public sealed class Errands(LanternOptions options, TextReader ask, TextWriter s
                     {
                         var file = await services
                             .GetRequiredService<RoomFileWriter>()
-                            .ReadAsync(CancellationToken.None);
+                            .ReadAsync(withPictures: false, CancellationToken.None);
                         return Score(file);
                     }
                 );
@@ -189,7 +230,7 @@ public sealed class Errands(LanternOptions options, TextReader ask, TextWriter s
         }
 
         using var stream = File.OpenRead(path);
-        (file, var problems) = RoomFileLoader.Read(stream);
+        (file, var problems) = RoomFileText.Read(stream);
         return file is null ? Refuse(problems) : null;
     }
 
@@ -200,7 +241,9 @@ public sealed class Errands(LanternOptions options, TextReader ask, TextWriter s
     {
         var services = new ServiceCollection();
         services.AddSingleton(options);
+        services.AddSingleton(TimeProvider.System);
         services.AddLedger();
+        services.AddScoped<Keeping>();
         await using var provider = services.BuildServiceProvider();
         await using var scope = provider.CreateAsyncScope();
         try
@@ -217,9 +260,9 @@ public sealed class Errands(LanternOptions options, TextReader ask, TextWriter s
             await scope.ServiceProvider.RebuildIfRulesChangedAsync(DateTimeOffset.UtcNow);
             return await work(scope.ServiceProvider);
         }
-        catch (LedgerFileException error)
+        catch (Exception error) when (error is LedgerFileException || LedgerTrouble.Of(error) is not null)
         {
-            return Refuse(error.Message);
+            return Refuse(LedgerTrouble.Of(error)?.Says ?? error.Message);
         }
     }
 

@@ -2,6 +2,7 @@ using System.Text.Json;
 using System.Text.Json.Serialization;
 using System.Text.Json.Serialization.Metadata;
 using Husbandry.Records;
+using Ledger;
 using Microsoft.AspNetCore.Http.Json;
 
 namespace App.Hosting;
@@ -22,9 +23,9 @@ public static class JsonServices
             options.AllowOutOfOrderMetadataProperties = true;
             options.RespectNullableAnnotations = true;
             options.RespectRequiredConstructorParameters = true;
-            options.TypeInfoResolver = (
-                options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver()
-            ).WithAddedModifier(EntryKinds.Describe);
+            options.TypeInfoResolver = (options.TypeInfoResolver ?? new DefaultJsonTypeInfoResolver())
+                .WithAddedModifier(EntryKinds.Describe)
+                .WithAddedModifier(InputBounds.Guard);
             options.Converters.Add(new JsonStringEnumConverter(JsonNamingPolicy.CamelCase, allowIntegerValues: false));
         });
     }

@@ -9,17 +9,26 @@ namespace App.Hosting;
 /// <summary>One thing to do from the command line instead of serving.</summary>
 /// <param name="What">Which.</param>
 /// <param name="File">The file it is about, if any.</param>
-public sealed record Errand(ErrandKind What, string? File)
+/// <param name="IsAgreed">Whether what it would change was agreed to beforehand.</param>
+public sealed record Errand(ErrandKind What, string? File, bool IsAgreed = false)
 {
     public static Errand? FromArguments(string[] args)
     {
         var at = Array.FindIndex(args, a => Names.ContainsKey(a));
-        return at < 0 ? null : new Errand(Names[args[at]], at + 1 < args.Length ? args[at + 1] : null);
+        return at < 0
+            ? null
+            : new Errand(
+                Names[args[at]],
+                args.Skip(at + 1).FirstOrDefault(a => !a.StartsWith("--", StringComparison.Ordinal)),
+                args.Contains("--yes")
+            );
     }
 
     private static readonly Dictionary<string, ErrandKind> Names = new(StringComparer.Ordinal)
     {
         ["--backup"] = ErrandKind.BackUp,
+        ["--restore"] = ErrandKind.Restore,
+        ["--check"] = ErrandKind.Check,
         ["--load"] = ErrandKind.Load,
         ["--save"] = ErrandKind.Save,
         ["--backtest"] = ErrandKind.Backtest,
@@ -33,6 +42,12 @@ public enum ErrandKind
 {
     /// <summary>Copy the data file aside.</summary>
     BackUp,
+
+    /// <summary>Put a copy of the data file back.</summary>
+    Restore,
+
+    /// <summary>Look through the whole record.</summary>
+    Check,
 
     /// <summary>Load a room file.</summary>
     Load,

@@ -1,8 +1,10 @@
 using App.Access;
+using App.Almanac;
 using App.Demo;
 using App.Larder;
 using Husbandry.Rooms;
 using Ledger;
+using Ledger.Safekeeping;
 
 namespace App.Hosting;
 
@@ -30,6 +32,7 @@ public static class LedgerServices
         services.AddScoped<ClimateStore>();
         services.AddScoped<SensorStore>();
         services.AddScoped<People>();
+        services.AddScoped<CalendarFeeds>();
     }
 
     /// <summary>Brings the file up to date, judges standings anew after a change of rules, and lays out the demo if asked.</summary>
@@ -46,6 +49,7 @@ public static class LedgerServices
             DemoRoom.SetFormerAside(file, clock.GetUtcNow());
         }
 
+        new Backups(file).ClearUnfinished();
         var copy = await file.BringUpToDateAsync(db, clock.GetUtcNow(), CancellationToken.None);
         if (copy is not null)
         {

@@ -142,7 +142,9 @@ public static class ShelfEndpoints
             .Here.Where(g => g.House.Fit is FitWord.Misfits or FitWord.Outgrows || g.Who.Kind == StockKind.Brood)
             .Select(g => g.StockId)
             .ToList();
-        var judged = (await journal.StandingsAsync(ids, cancel)).Select(s => Judgement.Of(s, room));
+        var judged = (await journal.StandingsAsync(ids, cancel))
+            .Select(s => Judgement.TryOf(s, room))
+            .OfType<Judgement>();
         var sizes = index.Here.Select(g => g.House.Enclosure).OfType<Enclosure>();
         return TypedResults.Ok(RehousePlan.Of(judged, sizes, room));
     }

@@ -38,6 +38,9 @@ public enum LiveTopic
 
     /// <summary>Settings of the room.</summary>
     Settings,
+
+    /// <summary>What is not as it should be with the record.</summary>
+    Troubles,
 }
 
 /// <summary>Something was written: every open screen may look again.</summary>

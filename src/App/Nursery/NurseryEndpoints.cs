@@ -51,7 +51,8 @@ public static class NurseryEndpoints
                     || s.Births.Count > 0
                 )
             )
-            .Select(s => Judgement.Of(s, room))
+            .Select(s => Judgement.TryOf(s, room))
+            .OfType<Judgement>()
             .ToList();
         // Caterpillars kept singly are no broods, and eat leaf as these do.
         var single = index.Here.Where(g =>
@@ -59,7 +60,8 @@ public static class NurseryEndpoints
             && room.Rules.Group(g.Who.Group)?.Feeding.Diet == Diet.Leaves
         );
         var larvae = (await reader.StandingsAsync([.. single.Select(g => g.StockId)], cancel))
-            .Select(s => Judgement.Of(s, room))
+            .Select(s => Judgement.TryOf(s, room))
+            .OfType<Judgement>()
             .ToList();
         return TypedResults.Ok(
             new NurseryDesk(

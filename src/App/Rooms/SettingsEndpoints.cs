@@ -1,4 +1,3 @@
-using System.Reflection;
 using App.Access;
 using App.Hosting;
 using App.Live;
@@ -7,10 +6,7 @@ using Microsoft.AspNetCore.Http.HttpResults;
 
 namespace App.Rooms;
 
-/// <summary>Whether the application is well.</summary>
-public sealed record Health(string Status, string Version);
-
-/// <summary>Settings of the room, and whether the application is well.</summary>
+/// <summary>Settings of the room.</summary>
 public static class SettingsEndpoints
 {
     public static void MapSettings(this WebApplication app)
@@ -23,14 +19,6 @@ public static class SettingsEndpoints
             .Produces<VersionedSettings>()
             .ProducesValidationProblem()
             .Produces<BothSides>(409, "application/problem+json");
-    }
-
-    public static void MapHealth(this WebApplication app)
-    {
-        var version = Assembly.GetExecutingAssembly().GetName().Version?.ToString(3) ?? "";
-        app.MapGet("/api/health", () => TypedResults.Ok(new Health("well", version)))
-            .WithName("health")
-            .WithTags("Health");
     }
 
     private static async Task<Ok<VersionedSettings>> ReadAsync(RoomStore store, CancellationToken cancel) =>

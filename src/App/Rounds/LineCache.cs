@@ -60,12 +60,34 @@ public sealed class LineCache
     /// <summary>Judges an animal and keeps its line.</summary>
     public RoundLine Judge(StandingRow row, Room room)
     {
-        var standing = LedgerJson.Read<Husbandry.Journal.Standing>(row.State);
-        var line = RoundLine.Of(Judgement.Of(standing, room));
+        if (StoredStanding.Read(row.State) is not { } standing)
+        {
+            return NotJudged(row, null, "What is stored of it cannot be read. Everything that was written is kept.");
+        }
+
+        RoundLine line;
+        try
+        {
+            line = RoundLine.Of(Judgement.Of(standing, room));
+        }
+        catch (Exception error) when (error is not OutOfMemoryException)
+        {
+            return NotJudged(row, standing.Details.Nickname, "Its record holds something that cannot be judged.");
+        }
+
         var until = standing.Feeding.FoodIn.Count == 0 ? room.Clock.EndOf(room.Tonight) : room.Now + HoursAreCountedFor;
         lines[row.StockId] = new Kept(room.Tanks.SequenceOf(row.StockId, standing.LatestSequence), until, line);
         return line;
     }
+
+    // One that cannot be judged is one line with its reason; the others are judged as ever.
+    private static RoundLine NotJudged(StandingRow row, string? name, string why) =>
+        Unjudged.Line(
+            row.StockId,
+            new Place(row.Rack, row.Shelf, row.Slot),
+            name ?? StoredStanding.NameOf(row.StockId),
+            why
+        );
 
     private void LookAtRoom(Room room)
     {

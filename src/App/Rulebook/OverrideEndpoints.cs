@@ -223,7 +223,11 @@ public static class OverrideEndpoints
         var standings = await reader.StandingsAsync(here: true, cancel);
         foreach (var standing in standings)
         {
-            var (a, b) = (Judgement.Of(standing, before), Judgement.Of(standing, after));
+            if (Judgement.TryOf(standing, before) is not { } a || Judgement.TryOf(standing, after) is not { } b)
+            {
+                continue;
+            }
+
             var what = new[]
             {
                 (a.Molt.Summary, b.Molt.Summary),

@@ -304,7 +304,9 @@ public sealed class SitterReader(LanternDb db, JournalReader journal, RoomNow no
     {
         var end = room.Clock.EndOf(room.Tonight).UtcTicks;
         var ids = await db.DueOrHushedIds(end).ToListAsync(cancel);
-        var judged = (await journal.StandingsAsync(ids, cancel)).Select(s => Judgement.Of(s, room));
+        var judged = (await journal.StandingsAsync(ids, cancel))
+            .Select(s => Judgement.TryOf(s, room))
+            .OfType<Judgement>();
         return SitterSheet.Of(judged, link.TwoPeople, room);
     }
 

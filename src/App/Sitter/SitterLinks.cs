@@ -93,9 +93,11 @@ public static class SitterLinks
 
     private static async Task<IResult> MakeAsync(
         SitterLinkRequest body,
+        HttpContext context,
         RoomNow now,
         LanternOptions options,
         LanternDb db,
+        AccessLog log,
         CancellationToken cancel
     )
     {
@@ -153,20 +155,30 @@ public static class SitterLinks
             }
         );
         await db.SaveChangesAsync(cancel);
+        await log.NoteAsync(AccessEvent.LinkMade, context, cancel, body.Name.Trim());
         return TypedResults.Ok(new SitterLinkMade($"/sit/{secret}", await ViewAsync(now, db, cancel)));
     }
 
     private static async Task<IResult> WithdrawAsync(
         Guid id,
+        HttpContext context,
         RoomNow now,
         LanternDb db,
+        AccessLog log,
         TimeProvider clock,
         CancellationToken cancel
     )
     {
+        var name = await db.SitterLinks.Where(l => l.Id == id).Select(l => l.Name).FirstOrDefaultAsync(cancel);
         var ended = await db
             .SitterLinks.Where(l => l.Id == id && l.EndedTicks == null)
             .ExecuteUpdateAsync(l => l.SetProperty(x => x.EndedTicks, clock.GetUtcNow().UtcTicks), cancel);
-        return ended == 0 ? Problems.NotFound("link") : TypedResults.Ok(await ViewAsync(now, db, cancel));
+        if (ended == 0)
+        {
+            return Problems.NotFound("link");
+        }
+
+        await log.NoteAsync(AccessEvent.LinkEnded, context, cancel, name);
+        return TypedResults.Ok(await ViewAsync(now, db, cancel));
     }
 }

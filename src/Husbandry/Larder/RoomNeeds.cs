@@ -28,7 +28,8 @@ public sealed record RoomNeeds(
         List<Standing> fed = [.. standings.Where(s => s is { TankId: null, Loan: null })];
         var each = fed.AsParallel()
             .AsOrdered()
-            .Select(s => Judgement.Of(s, room))
+            .Select(s => Judgement.TryOf(s, room))
+            .OfType<Judgement>()
             .Select(j =>
                 (
                     Needs: FoodNeed.Of(j, nights).ToList(),

@@ -53,6 +53,23 @@ public sealed record Judgement(
     IReadOnlyList<Judgement> Inmates
 )
 {
+    /// <summary>
+    /// The same for one of many that are read together: one whose record cannot be judged keeps nobody from the others. The
+    /// round names it with the reason.
+    /// </summary>
+    /// <returns>None when its record cannot be judged.</returns>
+    public static Judgement? TryOf(Standing standing, Room room)
+    {
+        try
+        {
+            return Of(standing, room);
+        }
+        catch (Exception error) when (error is not OutOfMemoryException)
+        {
+            return null;
+        }
+    }
+
     /// <summary>Judges an animal. Pure: the same standing, rules, settings and instant give the same judgement.</summary>
     public static Judgement Of(Standing standing, Room room)
     {

@@ -42,14 +42,36 @@ public sealed class Learner(Room room, Lessons? former = null)
     );
 
     /// <summary>Takes in what an animal that is or was in the room has to teach.</summary>
-    public void Add(Standing standing) => Take(Read(standing));
+    public void Add(Standing standing)
+    {
+        if (TryRead(standing) is { } taught)
+        {
+            Take(taught);
+        }
+    }
 
     /// <summary>The same of many, several read at once; what comes of it is the same as one after another.</summary>
     public void Add(IEnumerable<Standing> standings)
     {
-        foreach (var taught in standings.AsParallel().AsOrdered().Select(Read))
+        foreach (var taught in standings.AsParallel().AsOrdered().Select(TryRead))
         {
-            Take(taught);
+            if (taught is not null)
+            {
+                Take(taught);
+            }
+        }
+    }
+
+    /// <summary>One whose record cannot be judged teaches nothing, and keeps nobody from learning of the others.</summary>
+    private Taught? TryRead(Standing standing)
+    {
+        try
+        {
+            return Read(standing);
+        }
+        catch (Exception error) when (error is not OutOfMemoryException)
+        {
+            return null;
         }
     }
 

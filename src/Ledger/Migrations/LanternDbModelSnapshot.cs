@@ -17,6 +17,37 @@ namespace Ledger.Migrations
 #pragma warning disable 612, 618
             modelBuilder.HasAnnotation("ProductVersion", "10.0.15");
 
+            modelBuilder.Entity("Ledger.AccessNoteRow", b =>
+                {
+                    b.Property<long>("Id")
+                        .ValueGeneratedOnAdd()
+                        .HasColumnType("INTEGER");
+
+                    b.Property<long>("AtTicks")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<string>("From")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("What")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Who")
+                        .IsRequired()
+                        .HasColumnType("TEXT");
+
+                    b.Property<string>("Whom")
+                        .HasColumnType("TEXT");
+
+                    b.HasKey("Id");
+
+                    b.HasIndex("AtTicks");
+
+                    b.ToTable("AccessNotes");
+                });
+
             modelBuilder.Entity("Ledger.ChoreRow", b =>
                 {
                     b.Property<long>("Sequence")
@@ -300,7 +331,13 @@ namespace Ledger.Migrations
                     b.Property<long>("AddedTicks")
                         .HasColumnType("INTEGER");
 
+                    b.Property<string>("CalendarHash")
+                        .HasColumnType("TEXT");
+
                     b.Property<bool>("IsOwner")
+                        .HasColumnType("INTEGER");
+
+                    b.Property<bool>("IsReader")
                         .HasColumnType("INTEGER");
 
                     b.Property<string>("Name")

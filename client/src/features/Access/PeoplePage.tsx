@@ -13,8 +13,9 @@ import {
   useSignOut,
 } from './queries';
 import { clockTime, shortDate, dayOf } from '../../ui/dates';
-import { FormError, TextField } from '../../ui/Field';
+import { Choice, FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
+import { AccessNotes } from './AccessNotes';
 import { Secret } from './Secret';
 import { DoorwaySection } from '../Doorway/DoorwaySection';
 import { ContactsSection } from '../Contacts/ContactsSection';
@@ -55,10 +56,19 @@ function OnNetwork({ session }: { session: Schemas['SessionView'] }) {
   const set = useSetOwner();
   const [name, setName] = useState('');
   const [password, setPassword] = useState('');
+  const [former, setFormer] = useState('');
   const refusal = set.error instanceof Refusal ? set.error : null;
   const save = (event: SubmitEvent) => {
     event.preventDefault();
-    set.mutate({ name, password }, { onSuccess: () => setPassword('') });
+    set.mutate(
+      { name, password, former: session.passwordSet ? former : null },
+      {
+        onSuccess: () => {
+          setPassword('');
+          setFormer('');
+        },
+      },
+    );
   };
   return (
     <section className="grid gap-3 border-t border-line pt-4">
@@ -69,6 +79,17 @@ function OnNetwork({ session }: { session: Schemas['SessionView'] }) {
         sitter’s link opens the sitter’s sheet and nothing else.
       </p>
       <form onSubmit={save} noValidate className="grid items-start gap-3 sm:grid-cols-[1fr_1fr_auto]">
+        {session.passwordSet && (
+          <div className="sm:col-span-3 sm:max-w-[50%]">
+            <Secret
+              label="Password that is set now"
+              error={refusal?.for('former')}
+              autoComplete="current-password"
+              value={former}
+              onChange={setFormer}
+            />
+          </div>
+        )}
         <TextField label="Owner’s name" error={refusal?.for('name')} value={name} onChange={setName} />
         <Secret
           label={session.passwordSet ? 'New password' : 'Password'}
@@ -100,6 +121,7 @@ function Access() {
 
 function Lists({ access }: { access: Schemas['AccessView'] }) {
   const add = useAddHelper();
+  const [role, setRole] = useState<'helper' | 'reader'>('helper');
   const remove = useRemoveHelper();
   const end = useEndSession();
   const [name, setName] = useState('');
@@ -108,7 +130,7 @@ function Lists({ access }: { access: Schemas['AccessView'] }) {
   const save = (event: SubmitEvent) => {
     event.preventDefault();
     add.mutate(
-      { name, password },
+      { name, password, isReader: role === 'reader' },
       {
         onSuccess: () => {
           setName('');
@@ -123,12 +145,13 @@ function Lists({ access }: { access: Schemas['AccessView'] }) {
         <h2 className="text-18">Helpers</h2>
         <p className="max-w-[64ch] text-13 text-muted">
           A helper signs in as themself, and what they log bears their name. Helpers log and read everything;
-          rules, settings, shelves and people stay with the owner.
+          rules, settings, shelves, copies and people stay with the owner. A reader looks and writes nothing.
         </p>
         <ul>
           {access.people.map((p) => (
             <li key={p.id} className="flex items-center gap-3 border-t border-line py-1.5">
               <b className="flex-1 font-semibold">{p.name}</b>
+              {p.isReader && <span className="text-13 text-muted">reader</span>}
               {p.isOwner ? (
                 <span className="text-13 text-muted">owner</span>
               ) : (
@@ -152,6 +175,17 @@ function Lists({ access }: { access: Schemas['AccessView'] }) {
           <Button type="submit" className="mt-[22px]" disabled={add.isPending}>
             Add
           </Button>
+          <div className="sm:col-span-3">
+            <Choice
+              label="They"
+              options={[
+                ['helper', 'Help: log and read'],
+                ['reader', 'Read only'],
+              ]}
+              value={role}
+              onChange={setRole}
+            />
+          </div>
         </form>
       </section>
       {access.sessions.length > 0 && (
@@ -175,6 +209,7 @@ function Lists({ access }: { access: Schemas['AccessView'] }) {
           </ul>
         </section>
       )}
+      <AccessNotes notes={access.log} />
     </>
   );
 }

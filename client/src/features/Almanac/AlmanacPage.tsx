@@ -15,7 +15,7 @@ export function AlmanacPage() {
   const [grouping, setGrouping] = useState<Grouping>('shelf');
   return (
     <Waiting query={useAlmanac()} what="The almanac">
-      {({ plan, feedPath }) => {
+      {({ plan, hasFeed }) => {
         const groups = bandsBy(plan.bands, grouping);
         return (
           <>
@@ -54,7 +54,7 @@ export function AlmanacPage() {
               <AlmanacDrawing plan={plan} groups={groups} />
             )}
             <Ended plan={plan} />
-            <Feed path={feedPath} />
+            <Feed has={hasFeed} />
           </>
         );
       }}
@@ -81,20 +81,24 @@ function Ended({ plan }: { plan: Schemas['AlmanacPlan'] }) {
 }
 
 /** The address that other calendars can subscribe to. */
-function Feed({ path }: { path: string | null }) {
+function Feed({ has }: { has: boolean }) {
   const feed = useFeed();
   const session = useSession().data;
+  // Told once: the room keeps only what is needed to know it again.
+  const path = feed.data?.path ?? null;
   const address = path === null ? null : `${window.location.origin}${path}`;
-  if (session?.isOwner === false) {
+  if (session?.isReader === true) {
     return null;
   }
   return (
     <section className="border-t border-line px-6 py-3 print:hidden max-sm:px-4">
       <h2 className="mb-1 text-18">In your own calendar</h2>
       <p className="max-w-2xl text-13 text-muted">
-        {address === null
-          ? 'Make an address with a secret in it and subscribe to it in any calendar. Whoever knows the address can read the almanac, and nothing else.'
-          : 'Subscribe to this address in any calendar. Whoever knows it can read the almanac, and nothing else; a new address ends the former one.'}
+        {address === null && has
+          ? 'A calendar reads the almanac under an address of yours, which was shown once. A new address ends the former one.'
+          : address === null
+            ? 'Make an address with a secret in it and subscribe to it in any calendar. Whoever knows the address can read the almanac, and nothing else.'
+            : 'Subscribe to this address in any calendar, and keep it: it is shown once. Whoever knows it can read the almanac, and nothing else; a new address ends the former one.'}
       </p>
       {address !== null && (
         <input
@@ -107,9 +111,9 @@ function Feed({ path }: { path: string | null }) {
       )}
       <div className="mt-2 flex gap-2">
         <Button disabled={feed.isPending} onClick={() => feed.mutate(true)}>
-          {address === null ? 'Make an address' : 'Make a new address'}
+          {has || address !== null ? 'Make a new address' : 'Make an address'}
         </Button>
-        {address !== null && (
+        {(has || address !== null) && (
           <Button kind="plain" disabled={feed.isPending} onClick={() => feed.mutate(false)}>
             End it
           </Button>

@@ -49,17 +49,19 @@ function AlarmCard({ alarm, brief }: { alarm: Schemas['ClimateAlarm']; brief: bo
             )}
             <span>
               {alarm.says} <span className="font-normal text-muted">{stateWord(alarm)}</span>{' '}
-              <WhyButton
-                of={`the alarm of ${alarm.sensor}`}
-                onClick={() =>
-                  toggle({
-                    title: 'Why is this called out?',
-                    animal: null,
-                    summary: alarm.says,
-                    reasons: alarm.why,
-                  })
-                }
-              />
+              {!brief && (
+                <WhyButton
+                  of={`the alarm of ${alarm.sensor}`}
+                  onClick={() =>
+                    toggle({
+                      title: 'Why is this called out?',
+                      animal: null,
+                      summary: alarm.says,
+                      reasons: alarm.why,
+                    })
+                  }
+                />
+              )}
             </span>
           </p>
           {alarm.for.length > 0 && (

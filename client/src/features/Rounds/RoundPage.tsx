@@ -22,7 +22,7 @@ import { canBatch } from './together';
 import { ShelfLegend, ShelfLine } from './ShelfLine';
 import { byShelf, laterTonight, leftoversFirst, type Shelf } from './shelves';
 import { ActingContext } from './Acting';
-import { useHeld, useLight } from './useLight';
+import { useGrowsAbove, useHeld, useLight } from './useLight';
 import { warmForms } from '../Journal/ActDialogFor';
 import { useDone } from '../Journal/DoneContext';
 
@@ -78,6 +78,7 @@ function Round({ round: newest }: { round: RoundView }) {
   const due = shelves.flatMap((s) => s.rows.flatMap((row) => (row.kind === 'due' ? [row.line] : [])));
   const [sheet, setSheet] = useState<Sheet | null>(null);
   const { at, selected, select, settled, settling, acted } = useLight(round, due);
+  const above = useGrowsAbove(selected?.stockId);
   useToldWhoDid(round, selected);
   const navigate = useNavigate();
   const larder = useLarderWork(round.night).data ?? [];
@@ -114,9 +115,11 @@ function Round({ round: newest }: { round: RoundView }) {
   return (
     <ActingContext value={{ settled, settling, acted, hold }}>
       <RoundHead round={round} waiting={waiting.size} larder={larder} selected={selected} open={setSheet} />
-      <Suspense>
-        <AlarmStrip />
-      </Suspense>
+      <div ref={above}>
+        <Suspense>
+          <AlarmStrip />
+        </Suspense>
+      </div>
       {round.firstEvening !== null && (
         <Suspense>
           <FirstEvening first={round.firstEvening} progress={round.progress} />

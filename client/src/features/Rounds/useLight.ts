@@ -103,6 +103,30 @@ export function useLight(round: RoundView, due: readonly RoundLine[]) {
 }
 
 /**
+ * What stands above the list and grows by itself, as an alarm does that comes: it never pushes the lit line off the screen
+ * of somebody who has not scrolled away from it.
+ */
+export function useGrowsAbove(stockId: string | undefined) {
+  const above = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const main = scroller();
+    if (main === null || above.current === null || stockId === undefined) {
+      return;
+    }
+    let stoodAt = main.scrollTop;
+    const watch = new ResizeObserver(() => {
+      if (main.scrollTop === stoodAt) {
+        document.getElementById(`line-${stockId}`)?.scrollIntoView({ block: 'nearest' });
+        stoodAt = main.scrollTop;
+      }
+    });
+    watch.observe(above.current);
+    return () => watch.disconnect();
+  }, [stockId]);
+  return above;
+}
+
+/**
  * The round as it is shown: while a finger is down on an act nothing moves under it, and what came meanwhile is shown
  * once it is up again.
  */

@@ -1,0 +1,26 @@
+import { Link } from 'react-router';
+import { useTroubles } from './queries';
+
+/** Above every page: what is not as it should be with the record, for as long as it is so. */
+export function TroubleStrip() {
+  const troubles = useTroubles().data ?? [];
+  if (troubles.length === 0) {
+    return null;
+  }
+  return (
+    <section
+      aria-label="The record"
+      role="alert"
+      className="border-b border-line bg-raised px-6 py-2 text-13 max-sm:px-4"
+    >
+      {troubles.map((says) => (
+        <p key={says} className="max-w-[100ch]">
+          {says}
+        </p>
+      ))}
+      <Link className="linkish" to="/safekeeping">
+        See Safekeeping
+      </Link>
+    </section>
+  );
+}
