@@ -80,6 +80,7 @@ builder.Services.AddOutputCache();
 builder.Services.AddLanternOpenApi();
 builder.Services.AddSingleton<BuiltClient>();
 builder.Services.AddScoped<RoomNow>();
+builder.Services.AddScoped<NightsReader>();
 builder.Services.AddScoped<RoundReader>();
 builder.Services.AddScoped<ShelfReader>();
 builder.Services.AddScoped<SitterReader>();

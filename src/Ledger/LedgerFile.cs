@@ -74,7 +74,11 @@ public sealed class LedgerFile(string path) : IDisposable
 
         await db.Database.MigrateAsync(cancel);
         await mark.StampAsync(db, now, cancel);
-        OwnersOnly.File(Path);
+        foreach (var part in new[] { "", "-wal", "-shm" })
+        {
+            OwnersOnly.File(Path + part);
+        }
+
         return copy;
     }
 

@@ -181,6 +181,30 @@ public sealed class SafekeepingApiTests : IDisposable
         }
     }
 
+    [Fact]
+    public async Task Another_zone_says_first_which_entries_would_lie_on_another_night()
+    {
+        var id = await AddAsync();
+        await api.LogAsync(id, Api.Act("looked"));
+        Task<JsonNode> AskAsync(string zone, int hour) =>
+            api.TakeAsync("/api/settings/nights", new JsonObject { ["zoneId"] = zone, ["cutoverHour"] = hour });
+        var settings = (await api.GetAsync("/api/settings"))["settings"]!;
+        var (zone, cutover) = (settings["zoneId"]!.GetValue<string>(), settings["cutoverHour"]!.GetValue<int>());
+        Assert.Equal(0, (await AskAsync(zone, cutover))["moved"]!.GetValue<int>());
+        // 20:30 UTC is after ten in the morning of the next day there.
+        var moved = await AskAsync("Pacific/Kiritimati", cutover);
+        Assert.True(moved["moved"]!.GetValue<int>() > 0);
+        Assert.Equal("2026-11-24", moved["newest"]![0]!["to"]!.GetValue<string>());
+        Api.Refused(
+            await api.PostAsync(
+                "/api/settings/nights",
+                new JsonObject { ["zoneId"] = "Quay/Loft", ["cutoverHour"] = cutover }
+            ),
+            "zoneId",
+            "time zone"
+        );
+    }
+
     [Theory]
     [InlineData(
         """{"id":"00000000-0000-0000-0000-000000000009","act":{"kind":"putOff","untilNight":"9999-12-31"}}""",

@@ -58,6 +58,7 @@ public sealed class AxeTests() : BrowserRoom(demo: true)
             }
         );
         Check("climate", "/climate", "sensors speak");
+        Check("safekeeping", "/safekeeping", "entries of");
         Check("stock", "/stock", "Bramble");
         Check("pairing", "/pairing", "sac before her molt");
         Check(

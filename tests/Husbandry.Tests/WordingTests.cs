@@ -32,6 +32,21 @@ public class WordingTests
         // Source: 1 in = 25.4 mm exactly, NIST SP 811 appendix B.
         Assert.Equal(text, (Words with { Unit = unit }).Length(mm));
 
+    [Theory]
+    [InlineData("2026-10-25T00:30:00Z", "02:30 (first)")]
+    [InlineData("2026-10-25T01:30:00Z", "02:30 (second)")]
+    [InlineData("2026-10-25T02:30:00Z", "03:30")]
+    [InlineData("2026-10-24T23:59:00Z", "01:59")]
+    public void The_hour_that_comes_twice_says_which_of_the_two_it_is(string instant, string says)
+    {
+        // The last Sunday of October in central Europe, where clocks go back at 01:00 UTC: Directive 2000/84/EC.
+        var clock = new NightClock(TimeZoneInfo.FindSystemTimeZoneById("Europe/Berlin"), NightClock.DefaultCutoverHour);
+        Assert.Equal(
+            says,
+            clock.HourOf(DateTimeOffset.Parse(instant, System.Globalization.CultureInfo.InvariantCulture))
+        );
+    }
+
     [Fact]
     public void Days_print_as_days() =>
         Assert.Equal(

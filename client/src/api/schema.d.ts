@@ -356,6 +356,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/settings/nights": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["nightsMoved"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/about": {
         parameters: {
             query?: never;
@@ -8269,6 +8285,15 @@ export interface components {
             /** @description What moves, from what to what. */
             what: string;
         };
+        /** @description An entry that would lie on another night. */
+        MovedNight: {
+            place: components["schemas"]["Place"];
+            name: string;
+            /** Format: date */
+            from: string;
+            /** Format: date */
+            to: string;
+        };
         /** @description A move into another nest. */
         NestEvent: {
             /**
@@ -8462,6 +8487,27 @@ export interface components {
             marks: components["schemas"]["NightMark"][];
             /** @description Nights with meals due. */
             chores: components["schemas"]["NightChores"][];
+        };
+        /** @description What another zone or hour would do to the nights of the record. */
+        NightsMoved: {
+            /**
+             * Format: int32
+             * @description Entries that would lie on another night.
+             */
+            moved: number;
+            /**
+             * Format: int32
+             * @description All entries.
+             */
+            of: number;
+            /** @description The newest few of them. */
+            newest: components["schemas"]["MovedNight"][];
+        };
+        /** @description Another zone or hour at which nights begin, before it is taken. */
+        NightsRequest: {
+            zoneId: string;
+            /** Format: int32 */
+            cutoverHour: number;
         };
         /** @description An animal that has not eaten for longer than its cadence, and whether that is normal. */
         NotEating: {
@@ -13532,6 +13578,39 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    nightsMoved: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NightsRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NightsMoved"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
                 };
             };
         };

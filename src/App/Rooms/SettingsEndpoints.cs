@@ -12,6 +12,12 @@ public static class SettingsEndpoints
     public static void MapSettings(this WebApplication app)
     {
         app.MapGet("/api/settings", ReadAsync).WithName("settings").WithTags("Settings");
+        app.MapPost("/api/settings/nights", NightsAsync)
+            .WithName("nightsMoved")
+            .ForOwner()
+            .WithTags("Settings")
+            .Produces<NightsMoved>()
+            .ProducesValidationProblem();
         app.MapPut("/api/settings", WriteAsync)
             .WithName("changeSettings")
             .ForOwner()
@@ -23,6 +29,12 @@ public static class SettingsEndpoints
 
     private static async Task<Ok<VersionedSettings>> ReadAsync(RoomStore store, CancellationToken cancel) =>
         TypedResults.Ok(await store.ReadAsync(cancel));
+
+    private static async Task<IResult> NightsAsync(NightsRequest body, NightsReader nights, CancellationToken cancel)
+    {
+        var (moved, problems) = await nights.ReadAsync(body, cancel);
+        return moved is null ? Problems.Of(problems) : TypedResults.Ok(moved);
+    }
 
     private static async Task<IResult> WriteAsync(
         VersionedSettings body,

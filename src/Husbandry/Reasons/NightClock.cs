@@ -28,9 +28,18 @@ public sealed record NightClock(TimeZoneInfo Zone, int CutoverHour)
     /// <summary>A representative evening instant (21:00) of a night, for events known only by their date.</summary>
     public DateTimeOffset EveningOf(DateOnly night) => At(night, EveningHour);
 
-    /// <summary>Hour and minute of an instant where the room is, such as "00:30".</summary>
-    public string HourOf(DateTimeOffset instant) =>
-        TimeZoneInfo.ConvertTime(instant, Zone).ToString("HH:mm", CultureInfo.InvariantCulture);
+    /// <summary>
+    /// Hour and minute of an instant where the room is, such as "00:30"; in the hour that comes twice in autumn also which of
+    /// the two, "02:30 (second)".
+    /// </summary>
+    public string HourOf(DateTimeOffset instant)
+    {
+        var local = TimeZoneInfo.ConvertTime(instant, Zone);
+        var hour = local.ToString("HH:mm", CultureInfo.InvariantCulture);
+        return Zone.IsAmbiguousTime(local.DateTime)
+            ? $"{hour} ({(local.Offset == Zone.GetAmbiguousTimeOffsets(local.DateTime).Max() ? "first" : "second")})"
+            : hour;
+    }
 
     /// <summary>Weekday of an instant where the room is, such as "Thu".</summary>
     public string DayOf(DateTimeOffset instant) =>

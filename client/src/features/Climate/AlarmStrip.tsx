@@ -4,7 +4,7 @@ import { AlarmCards } from './AlarmCards';
 import { isLoud, isOfSensor } from './airWords';
 import { useAlarms } from './queries';
 
-/** Above the round: alarms of the air that somebody must answer; on a phone the gravest, the others and sensors in one line. */
+/** Above the round: alarms of the air that somebody must answer; on a phone the dangers, the others and sensors in one line. */
 export function AlarmStrip() {
   const phone = useIsPhone();
   const loud = (useAlarms().data?.alarms ?? []).filter(isLoud);
@@ -13,7 +13,8 @@ export function AlarmStrip() {
   if (loud.length === 0) {
     return null;
   }
-  const shown = phone ? [...air].sort((a, b) => Number(b.isDanger) - Number(a.isDanger)).slice(0, 1) : air;
+  // Dangers come first, and none of them is left out.
+  const shown = phone ? air.filter((alarm, k) => k === 0 || alarm.isDanger) : air;
   const more = air.length - shown.length;
   const rest = [
     ...(more === 0 ? [] : [`${more} more ${more === 1 ? 'alarm' : 'alarms'}.`]),

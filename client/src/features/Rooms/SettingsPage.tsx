@@ -1,8 +1,9 @@
 import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
-import { Refusal, type VersionedSettings } from '../../api/client';
-import { useChangeSettings, useSettings } from './queries';
+import { Refusal, type Schemas, type VersionedSettings } from '../../api/client';
+import { NightsDialog } from './NightsDialog';
+import { useChangeSettings, useNightsMoved, useSettings } from './queries';
 import { Choice, Field, FormError, TextField } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
 import { looks, setLook, useLook } from './look';
@@ -29,12 +30,25 @@ function SettingsForm({ saved, change }: SettingsFormProps) {
   const [hour, setHour] = useState(String(saved.settings.cutoverHour));
   const refusal = change.error instanceof Refusal ? change.error : null;
   const set = (changed: Partial<typeof settings>) => setSettings((s) => ({ ...s, ...changed }));
+  const nights = useNightsMoved();
+  const [moved, setMoved] = useState<Schemas['NightsMoved'] | null>(null);
+  const cutoverHour = Math.trunc(Number(hour)) || 0;
+  const save = () => {
+    setMoved(null);
+    change.mutate({ settings: { ...settings, cutoverHour }, version: saved.version });
+  };
   const submit = (event: SubmitEvent) => {
     event.preventDefault();
-    change.mutate({
-      settings: { ...settings, cutoverHour: Math.trunc(Number(hour)) || 0 },
-      version: saved.version,
-    });
+    const { zoneId } = settings;
+    if (zoneId === saved.settings.zoneId && cutoverHour === saved.settings.cutoverHour) {
+      save();
+      return;
+    }
+    // What would lie on another night is said before it does. What is wrong with the zone is told with the other fields.
+    nights.mutate(
+      { zoneId, cutoverHour },
+      { onSuccess: (found) => (found.moved === 0 ? save() : setMoved(found)), onError: save },
+    );
   };
   return (
     <form
@@ -138,6 +152,7 @@ function SettingsForm({ saved, change }: SettingsFormProps) {
           schools would say.
         </p>
       </section>
+      {moved !== null && <NightsDialog moved={moved} onAgree={save} onClose={() => setMoved(null)} />}
       <FormError>{refusal?.all}</FormError>
       <div className="flex items-center gap-3">
         <Button kind="first" type="submit" disabled={change.isPending}>

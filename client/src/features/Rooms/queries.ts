@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
-import { api, take, type VersionedSettings } from '../../api/client';
+import { api, type Schemas, take, type VersionedSettings } from '../../api/client';
 import { follows, keepsAnswer } from '../../api/topics';
-import { useWrite } from '../../api/writing';
+import { useAsk, useWrite } from '../../api/writing';
 
 follows('settings', ['settings']);
 
@@ -22,3 +22,7 @@ export const useChangeSettings = () =>
     topic: 'settings',
     text: 'settings of the room',
   }));
+
+/** Which entries another zone or hour would put on another night. */
+export const useNightsMoved = () =>
+  useAsk((body: Schemas['NightsRequest']) => take(api.POST('/api/settings/nights', { body })));

@@ -102,6 +102,16 @@ export function useLight(round: RoundView, due: readonly RoundLine[]) {
   return { at, selected, select, settled, settling: stoodAt !== here && walkedTo !== here, acted };
 }
 
+/** So much of a line must be seen that one knows whose it is. */
+const beginningPx = 48;
+
+/** Whether the beginning of a line can be seen between the page's head and the bar at its foot. */
+function beginsInView(line: HTMLElement, main: HTMLElement): boolean {
+  const [seen, frame] = [line.getBoundingClientRect(), main.getBoundingClientRect()];
+  const covered = Number.parseFloat(getComputedStyle(line).scrollMarginBottom) || 0;
+  return seen.top >= frame.top && seen.top + beginningPx <= frame.bottom - covered;
+}
+
 /**
  * What stands above the list and grows by itself, as an alarm does that comes: it never pushes the lit line off the screen
  * of somebody who has not scrolled away from it.
@@ -115,8 +125,9 @@ export function useGrowsAbove(stockId: string | undefined) {
     }
     let stoodAt = main.scrollTop;
     const watch = new ResizeObserver(() => {
-      if (main.scrollTop === stoodAt) {
-        document.getElementById(`line-${stockId}`)?.scrollIntoView({ block: 'nearest' });
+      const line = document.getElementById(`line-${stockId}`);
+      if (main.scrollTop === stoodAt && line !== null && !beginsInView(line, main)) {
+        line.scrollIntoView({ block: 'nearest' });
         stoodAt = main.scrollTop;
       }
     });

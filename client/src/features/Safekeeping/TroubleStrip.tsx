@@ -1,11 +1,17 @@
 import { Link } from 'react-router';
+import { useSession } from '../Access/queries';
 import { useTroubles } from './queries';
 
 /** Above every page: what is not as it should be with the record, for as long as it is so. */
 export function TroubleStrip() {
   const troubles = useTroubles().data ?? [];
+  const reads = useSession().data?.isReader === true;
   if (troubles.length === 0) {
-    return null;
+    return reads ? (
+      <p className="border-b border-line bg-raised px-6 py-1 text-13 max-sm:px-4">
+        You read here: what you tap is not written.
+      </p>
+    ) : null;
   }
   return (
     <section
