@@ -128,7 +128,8 @@ public sealed record RoomFileStock(
     [property: Description("What its keeper knows of a species that the rulebook does not have.")]
         KnownOfSpecies? Known = null,
     [property: Description("The line or locality that it belongs to; lines are not mixed.")] string? Line = null,
-    [property: Description("Whose it is, when it is only here for a time.")] Borrowed? Borrowed = null
+    [property: Description("Whose it is, when it is only here for a time.")] Borrowed? Borrowed = null,
+    [property: Description("Where it was found, when it was taken from the wild.")] WildFind? Wild = null
 )
 {
     /// <summary>The line of an animal from the entry by which it came.</summary>
@@ -157,7 +158,8 @@ public sealed record RoomFileStock(
             FatherId: details.FatherId,
             Known: details.Known,
             Line: details.Line,
-            Borrowed: details.Borrowed
+            Borrowed: details.Borrowed,
+            Wild: details.Wild
         );
     }
 
@@ -181,7 +183,8 @@ public sealed record RoomFileStock(
             FatherId,
             Known,
             Line,
-            Borrowed
+            Borrowed,
+            Wild
         );
 }
 

@@ -84,7 +84,10 @@ public sealed class BacktestTests : IDisposable
 
         var first = await RunAsync(ErrandKind.Load, path);
         Assert.StartsWith("0 Added ", first, StringComparison.Ordinal);
-        Assert.Equal("0 Added 0 animals, 0 entries and 0 climate readings.", await RunAsync(ErrandKind.Load, path));
+        Assert.Equal(
+            "0 Added 0 animals, 0 entries, 0 pictures and 0 climate readings.",
+            await RunAsync(ErrandKind.Load, path)
+        );
         var again = Path.Combine(folder, "again.json");
         Assert.StartsWith("0 Saved", await RunAsync(ErrandKind.Save, again), StringComparison.Ordinal);
         Assert.Equal(await File.ReadAllTextAsync(path), await File.ReadAllTextAsync(again));

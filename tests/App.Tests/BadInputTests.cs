@@ -70,7 +70,7 @@ public sealed class BadInputTests : IDisposable
     [InlineData(0)]
     [InlineData(-3)]
     [InlineData(400)]
-    [InlineData(1e300)]
+    [InlineData(1e11)]
     public async Task An_absurd_leg_span(double mm)
     {
         Api.Refused(await api.PostAsync("/api/stock", Api.New(legSpanMm: mm)), "act.lengthMm", "2 to 300 mm");

@@ -101,7 +101,7 @@ public sealed class BroodCalculatorTests : IDisposable
     [InlineData("""{"observations":[{"time":-1,"event":true}]}""", "observations[0].time", "0 to")]
     [InlineData("""{"observations":[{"time":4,"event":true,"entry":4}]}""", "observations[0].entry", "before")]
     [InlineData("""{"observations":[{"time":4,"event":true,"count":0}]}""", "observations[0].count", "1 to")]
-    [InlineData("""{"observations":[null]}""", "observations[0]", "time")]
+    [InlineData("""{"observations":[null]}""", "observations[0]", "Is missing")]
     public async Task What_cannot_be_is_refused_by_its_field(string body, string field, string says) =>
         Api.Refused(await api.SendAsync(HttpMethod.Post, "/api/calc/survival", body), field, says);
 }

@@ -89,6 +89,8 @@ public sealed class FuzzTests : IDisposable
             var value = Uri.EscapeDataString(Plain(Value((JsonObject)parameter["schema"]!, 0)));
             if (place == "path")
             {
+                // A path with a null in it is refused by any server before it is ours, and by the test's at its own client.
+                value = value.Replace("%00", "~", StringComparison.Ordinal);
                 address = address.Replace($"{{{name}}}", value.Length == 0 ? "-" : value, StringComparison.Ordinal);
             }
             else if (place == "query" && random.Next(4) > 0)

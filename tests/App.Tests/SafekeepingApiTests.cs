@@ -1,3 +1,4 @@
+using System.Globalization;
 using System.Net;
 using System.Text.Json.Nodes;
 using App.Safekeeping;
@@ -179,6 +180,35 @@ public sealed class SafekeepingApiTests : IDisposable
             var (status, _) = await api.SendAsync(HttpMethod.Get, $"/api/{address}");
             Assert.True(status == HttpStatusCode.OK, $"{address}: {status}");
         }
+    }
+
+    [Fact]
+    public async Task Tables_are_read_by_any_reader_of_csv_and_start_no_formula()
+    {
+        var id = await api.AddAsync(Api.New(details: Api.Details("=1+1")));
+        await api.LogAsync(id, Api.Act("noted", ("text", "+49, \"quoted\"\nand on a second line")));
+        using var http = app.CreateClient();
+        async Task<List<dynamic>> ReadAsync(string table)
+        {
+            var text = await http.GetStringAsync(new Uri($"/api/safekeeping/tables/{table}.csv", UriKind.Relative));
+            using var csv = new CsvHelper.CsvReader(new StringReader(text), CultureInfo.InvariantCulture);
+            return [.. csv.GetRecords<dynamic>()];
+        }
+
+        Assert.StartsWith("'=1+1", (string)Assert.Single(await ReadAsync("stock")).name, StringComparison.Ordinal);
+        var journal = await ReadAsync("journal");
+        Assert.Equal(["acquired", "measured", "noted"], journal.Select(e => (string)e.kind));
+        Assert.Contains("second line", (string)journal[2].says, StringComparison.Ordinal);
+        var one = Assert.Single(await ReadAsync("occurrences"));
+        Assert.Equal(
+            ("LivingSpecimen", "Tliltocatl albopilosus", $"urn:uuid:{id}"),
+            ((string)one.basisOfRecord, (string)one.scientificName, (string)one.occurrenceID)
+        );
+        Assert.All(await ReadAsync("events"), e => Assert.Equal($"urn:uuid:{id}", (string)e.occurrenceID));
+        Assert.Equal(
+            HttpStatusCode.NotFound,
+            (await api.SendAsync(HttpMethod.Get, "/api/safekeeping/tables/7.csv")).Status
+        );
     }
 
     [Fact]

@@ -40,9 +40,14 @@ public sealed class SitterApiTests : NetworkRoom
     {
         using var owner = await OwnerAsync();
         Api.Refused(
-            await owner.SendAsync(HttpMethod.Post, "/api/sitter-links", Link("9999-12-31", "9999-12-31")),
+            await owner.SendAsync(HttpMethod.Post, "/api/sitter-links", Link("2199-12-31", "2199-12-31")),
             "from",
             "within 730 nights"
+        );
+        Api.Refused(
+            await owner.SendAsync(HttpMethod.Post, "/api/sitter-links", Link("9999-12-31", "9999-12-31")),
+            "from",
+            "1900 and 2200"
         );
     }
 

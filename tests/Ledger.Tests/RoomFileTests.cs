@@ -41,6 +41,23 @@ public sealed partial class RoomFileTests : LedgerFolder
     }
 
     [Fact]
+    public void Everything_that_is_told_of_how_an_animal_came_stands_in_the_file()
+    {
+        var details = Details() with
+        {
+            AcquiredFrom = "a friend",
+            Tags = ["new"],
+            MotherId = Guid.NewGuid(),
+            FatherId = Guid.NewGuid(),
+            Line = "the ferry",
+            Borrowed = new Husbandry.Stock.Borrowed("Ann"),
+            Wild = new Husbandry.Stock.WildFind("under the net loft", Permit: "N 7"),
+        };
+        var came = new Acquired(details, Husbandry.Stock.Place.Parse("A1·01")!);
+        Assert.Equal(details, RoomFileStock.Of(Guid.NewGuid(), came, Guid.NewGuid(), Evening).Details());
+    }
+
+    [Fact]
     public async Task A_file_of_the_fewest_words_is_loaded_beside_what_is_there()
     {
         await AddAsync("Z1·01");

@@ -36,6 +36,6 @@ internal static class SentPicture
     public static ValidationProblem NoPicture() =>
         Problems.Of(
             "picture",
-            $"Must be a JPEG, PNG or WebP picture of {StoredPicture.LeastPixels} to {StoredPicture.MostPixels} pixels a side."
+            $"Must be a JPEG, PNG or WebP picture of {StoredPicture.LeastPixels} to {StoredPicture.MostPixels} pixels a side and at most {StoredPicture.MostMegapixels} megapixels."
         );
 }

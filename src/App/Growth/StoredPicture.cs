@@ -15,6 +15,17 @@ public sealed record StoredPicture(byte[] Jpeg, int Width, int Height)
     /// <summary>Largest side taken; guards the memory against pictures that unfold.</summary>
     public const int MostPixels = 12_000;
 
+    /// <summary>Most pixels taken, in millions: more than any telephone gives.</summary>
+    public const int MostMegapixels = 40;
+
+    private const int Million = 1_000_000;
+
+    // What is larger is unfolded to a part of its size at once, where its kind allows that.
+    private const int UnfoldedMegapixels = 12;
+
+    // One at a time: each unfolds to many times what was sent.
+    private static readonly Lock Desk = new();
+
     private const int StoredPixels = 2000;
     private const int Quality = 88;
 
@@ -29,6 +40,14 @@ public sealed record StoredPicture(byte[] Jpeg, int Width, int Height)
     /// <returns>None when the bytes are no picture that is taken.</returns>
     public static StoredPicture? From(byte[] bytes)
     {
+        lock (Desk)
+        {
+            return FromOne(bytes);
+        }
+    }
+
+    private static StoredPicture? FromOne(byte[] bytes)
+    {
         using var drawn = Drawn(bytes);
         if (drawn is null)
         {
@@ -42,6 +61,14 @@ public sealed record StoredPicture(byte[] Jpeg, int Width, int Height)
     /// <summary>The brightness of a picture, drawn anew as <see cref="From"/> does.</summary>
     /// <returns>None when the bytes are no picture that is taken.</returns>
     public static GreyPicture? GreyOf(byte[] bytes)
+    {
+        lock (Desk)
+        {
+            return GreyOfOne(bytes);
+        }
+    }
+
+    private static GreyPicture? GreyOfOne(byte[] bytes)
     {
         using var drawn = Drawn(bytes);
         if (drawn is null)
@@ -71,12 +98,13 @@ public sealed record StoredPicture(byte[] Jpeg, int Width, int Height)
             || !Taken.Contains(codec.EncodedFormat)
             || Math.Min(codec.Info.Width, codec.Info.Height) < LeastPixels
             || Math.Max(codec.Info.Width, codec.Info.Height) > MostPixels
+            || (long)codec.Info.Width * codec.Info.Height > (long)MostMegapixels * Million
         )
         {
             return null;
         }
 
-        using var decoded = SKBitmap.Decode(codec);
+        using var decoded = Unfolded(codec);
         if (decoded is null)
         {
             return null;
@@ -96,6 +124,25 @@ public sealed record StoredPicture(byte[] Jpeg, int Width, int Height)
         using var image = SKImage.FromBitmap(decoded);
         surface.Canvas.DrawImage(image, 0, 0, new SKSamplingOptions(SKFilterMode.Linear, SKMipmapMode.Linear));
         return surface.Snapshot();
+    }
+
+    private static SKBitmap? Unfolded(SKCodec codec)
+    {
+        var (width, height) = (codec.Info.Width, codec.Info.Height);
+        if ((long)width * height <= (long)UnfoldedMegapixels * Million)
+        {
+            return SKBitmap.Decode(codec);
+        }
+
+        var size = codec.GetScaledDimensions(StoredPixels / (float)Math.Max(width, height));
+        var bitmap = new SKBitmap(codec.Info.WithSize(size.Width, size.Height));
+        if (codec.GetPixels(bitmap.Info, bitmap.GetPixels()) is SKCodecResult.Success or SKCodecResult.IncompleteInput)
+        {
+            return bitmap;
+        }
+
+        bitmap.Dispose();
+        return null;
     }
 
     /// <summary>Turns a picture upright as its orientation says. Source: EXIF 2.3, orientation tag.</summary>

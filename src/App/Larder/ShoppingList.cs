@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text;
 using CsvHelper;
+using CsvHelper.Configuration;
 using Husbandry.Larder;
 
 namespace App.Larder;
@@ -39,7 +40,8 @@ public static class ShoppingList
     public static byte[] Csv(LarderPlan plan)
     {
         using var text = new StringWriter(CultureInfo.InvariantCulture);
-        using (var csv = new CsvWriter(text, CultureInfo.InvariantCulture))
+        var form = new CsvConfiguration(CultureInfo.InvariantCulture) { InjectionOptions = InjectionOptions.Escape };
+        using (var csv = new CsvWriter(text, form))
         {
             csv.WriteRecords(Of(plan));
         }

@@ -49,6 +49,11 @@ public static class SafekeepingEndpoints
             .ProducesProblem(503);
         group.MapGet("archive", ArchiveAsync).WithName("archive").Produces(200, contentType: "application/zip");
         group
+            .MapGet("tables/{table}.csv", TableAsync)
+            .WithName("table")
+            .Produces<string>(200, "text/csv")
+            .ProducesProblem(404);
+        group
             .MapPost("load", LoadAsync)
             .WithName("loadRoom")
             .Accepts<byte[]>("application/zip", "application/json")
@@ -208,6 +213,11 @@ public static class SafekeepingEndpoints
             "room.zip"
         );
     }
+
+    private static async Task<IResult> TableAsync(string table, OpenTables tables, CancellationToken cancel) =>
+        Enum.TryParse<OpenTable>(table, ignoreCase: true, out var known) && Enum.IsDefined(known)
+            ? TypedResults.File(await tables.WriteAsync(known, cancel), "text/csv; charset=utf-8", $"{table}.csv")
+            : Problems.NotFound("table");
 
     private static async Task<IResult> LoadAsync(
         HttpContext context,

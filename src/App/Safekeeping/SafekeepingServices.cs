@@ -10,6 +10,7 @@ public static class SafekeepingServices
         services.AddSingleton<WriteGate>();
         services.AddSingleton<RoomHealth>();
         services.AddScoped<Keeping>();
+        services.AddScoped<OpenTables>();
         services.AddSingleton<SafekeepingRounds>();
         services.AddHostedService(provider => provider.GetRequiredService<SafekeepingRounds>());
         services.AddExceptionHandler<TroubleHandler>();

@@ -43,9 +43,10 @@ public sealed class WriteGate
         || HttpMethods.IsHead(request.Method)
         || HttpMethods.IsOptions(request.Method);
 
-    // Calculators write nothing; safekeeping looks at the gate itself.
+    // Calculators write nothing; safekeeping looks at the gate itself; who may put a copy back must be able to sign in.
     private static bool IsAboutTheGate(PathString path) =>
         path.StartsWithSegments(SafekeepingEndpoints.Root, StringComparison.OrdinalIgnoreCase)
+        || path.StartsWithSegments("/api/session", StringComparison.OrdinalIgnoreCase)
         || path.StartsWithSegments("/api/calc", StringComparison.OrdinalIgnoreCase);
 
     private sealed class Shut(WriteGate gate, string why) : IDisposable

@@ -39,7 +39,13 @@ public static class FileCheck
             await using var reader = await command.ExecuteReaderAsync(cancel);
             while (await reader.ReadAsync(cancel))
             {
-                wrong.Add(reader.GetString(0));
+                // Several findings come as lines of one answer, under a heading of its own.
+                wrong.AddRange(
+                    reader
+                        .GetString(0)
+                        .Split('\n', StringSplitOptions.TrimEntries | StringSplitOptions.RemoveEmptyEntries)
+                        .Where(line => !line.StartsWith("***", StringComparison.Ordinal))
+                );
             }
         }
         catch (SqliteException error)

@@ -30,6 +30,8 @@ function SettingsForm({ saved, change }: SettingsFormProps) {
   const [hour, setHour] = useState(String(saved.settings.cutoverHour));
   const refusal = change.error instanceof Refusal ? change.error : null;
   const set = (changed: Partial<typeof settings>) => setSettings((s) => ({ ...s, ...changed }));
+  // What waited for a slow server is written once a newer version than it was made from has come.
+  const isWaiting = change.data === null && saved.version <= (change.variables?.version ?? -1);
   const nights = useNightsMoved();
   const [moved, setMoved] = useState<Schemas['NightsMoved'] | null>(null);
   const cutoverHour = Math.trunc(Number(hour)) || 0;
@@ -159,7 +161,7 @@ function SettingsForm({ saved, change }: SettingsFormProps) {
           Save
         </Button>
         <span role="status" className="text-mosstext">
-          {!change.isSuccess ? '' : change.data === null ? 'Not written yet: see below.' : 'Saved.'}
+          {!change.isSuccess ? '' : isWaiting ? 'Not written yet: see below.' : 'Saved.'}
         </span>
       </div>
     </form>

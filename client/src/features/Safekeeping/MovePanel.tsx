@@ -4,6 +4,13 @@ import { FormError } from '../../ui/Field';
 import { useLoadRoom } from './queries';
 import { countOf } from './words';
 
+const tables = [
+  ['stock', 'stock'],
+  ['journal', 'journal'],
+  ['occurrences', 'animals in Darwin Core'],
+  ['events', 'events in Darwin Core'],
+] as const;
+
 /** How a room goes out and in: one open file with everything that was ever written. */
 export function MovePanel() {
   const load = useLoadRoom();
@@ -37,6 +44,18 @@ export function MovePanel() {
               : `Added ${countOf(load.data.stock, 'animal', 'animals')}, ${countOf(load.data.entries, 'entry', 'entries')} and ${countOf(load.data.pictures, 'picture', 'pictures')}.`}
         </span>
       </div>
+      <p className="text-13 text-soft">
+        As tables for a spreadsheet:{' '}
+        {tables.map(([table, word], k) => (
+          <span key={table}>
+            {k > 0 && ', '}
+            <a className="linkish" href={`/api/safekeeping/tables/${table}.csv`} download={`${table}.csv`}>
+              {word}
+            </a>
+          </span>
+        ))}
+        .
+      </p>
       <FormError>{load.error instanceof Refusal ? load.error.all : undefined}</FormError>
     </section>
   );

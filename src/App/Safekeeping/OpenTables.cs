@@ -1,0 +1,206 @@
+using System.Globalization;
+using System.Text;
+using App.Hosting;
+using CsvHelper;
+using CsvHelper.Configuration;
+using Husbandry.Journal;
+using Husbandry.Rooms;
+using Husbandry.Rounds;
+using Ledger;
+
+namespace App.Safekeeping;
+
+/// <summary>A table that any spreadsheet reads.</summary>
+public enum OpenTable
+{
+    /// <summary>Every record of an animal, brood or colony, those that left included.</summary>
+    Stock,
+
+    /// <summary>Every entry that counts, in words.</summary>
+    Journal,
+
+    /// <summary>The animals as occurrences in the terms of Darwin Core.</summary>
+    Occurrences,
+
+    /// <summary>What happened as events in the terms of Darwin Core.</summary>
+    Events,
+}
+
+/// <summary>One record of the table of stock.</summary>
+public sealed record StockLine(
+    Guid Id,
+    string Place,
+    string Name,
+    string Species,
+    string Group,
+    string Kind,
+    string Sex,
+    string Stage,
+    string? Instar,
+    int Count,
+    string Came,
+    string? LastMolt,
+    int Molts,
+    string? LastMeal,
+    string? Left
+);
+
+/// <summary>One entry of the table of the journal.</summary>
+public sealed record JournalLine(
+    Guid Id,
+    Guid StockId,
+    string Name,
+    string Night,
+    string NotBefore,
+    string At,
+    string WrittenAt,
+    string WrittenBy,
+    string Kind,
+    string Says
+);
+
+/// <summary>An animal as an occurrence; the headings are terms of Darwin Core.</summary>
+/// <remarks>Source: Darwin Core quick reference guide, dwc.tdwg.org/terms, class Occurrence (from memory).</remarks>
+public sealed record OccurrenceLine(
+    string OccurrenceID,
+    string BasisOfRecord,
+    string ScientificName,
+    int IndividualCount,
+    string Sex,
+    string LifeStage,
+    string DegreeOfEstablishment,
+    string EventDate,
+    string? Locality,
+    string? AssociatedOccurrences,
+    string OccurrenceStatus
+);
+
+/// <summary>What happened as an event; the headings are terms of Darwin Core.</summary>
+/// <remarks>Source: Darwin Core quick reference guide, dwc.tdwg.org/terms, class Event (from memory).</remarks>
+public sealed record EventLine(
+    string EventID,
+    string OccurrenceID,
+    string EventType,
+    string EventDate,
+    string RecordedBy,
+    string EventRemarks
+);
+
+/// <summary>Writes tables as CSV (RFC 4180, UTF-8); cells that a spreadsheet would take for a formula are made harmless.</summary>
+public sealed class OpenTables(RoomNow now, JournalReader reader)
+{
+    private const string Id = "urn:uuid:";
+
+    /// <summary>A table.</summary>
+    public async Task<byte[]> WriteAsync(OpenTable table, CancellationToken cancel)
+    {
+        var room = await now.ReadAsync(cancel);
+        var index = await now.IndexAsync(cancel);
+        IReadOnlyList<Glance> all = [.. index.Here, .. index.Gone];
+        return table switch
+        {
+            OpenTable.Stock => Csv(all.Select(StockOf)),
+            OpenTable.Occurrences => Csv(all.Select(OccurrenceOf)),
+            OpenTable.Journal => Csv((await EntriesAsync(cancel)).Select(e => JournalOf(e, index, room))),
+            OpenTable.Events => Csv((await EntriesAsync(cancel)).Select(e => EventOf(e, room))),
+            _ => throw new ArgumentOutOfRangeException(nameof(table), table, "No such table."),
+        };
+    }
+
+    private async Task<IReadOnlyList<JournalEntry>> EntriesAsync(CancellationToken cancel) =>
+        [.. Chronicle.Effective(await reader.ReadSinceAsync(DateTimeOffset.MinValue, cancel))];
+
+    private static byte[] Csv<T>(IEnumerable<T> lines)
+    {
+        using var text = new StringWriter(CultureInfo.InvariantCulture);
+        var form = new CsvConfiguration(CultureInfo.InvariantCulture) { InjectionOptions = InjectionOptions.Escape };
+        using (var csv = new CsvWriter(text, form))
+        {
+            foreach (var name in typeof(T).GetProperties().Select(p => p.Name))
+            {
+                // Terms begin small, as JSON does.
+                csv.WriteField(char.ToLowerInvariant(name[0]) + name[1..]);
+            }
+
+            csv.NextRecord();
+            foreach (var line in lines)
+            {
+                csv.WriteRecord(line);
+                csv.NextRecord();
+            }
+        }
+
+        return Encoding.UTF8.GetBytes(text.ToString());
+    }
+
+    private static StockLine StockOf(Glance g) =>
+        new(
+            g.StockId,
+            g.Where.Place.Code,
+            g.Who.Name,
+            g.Who.Species,
+            g.Who.Group,
+            g.Who.Kind.ToString(),
+            g.Who.Sex.ToString(),
+            g.Who.Stage.ToString(),
+            g.Who.Instar,
+            g.Who.Count,
+            Day(g.Who.Came),
+            g.Waits.LastMolt is { } molt ? Day(molt) : null,
+            g.Waits.Molts,
+            g.Care.LastMeal is { } meal ? Day(meal) : null,
+            g.Where.LeftOn is { } left ? Day(left) : null
+        );
+
+    private static JournalLine JournalOf(JournalEntry entry, StockIndex index, Room room) =>
+        new(
+            entry.Id,
+            entry.StockId,
+            index.Find(entry.StockId)?.Who.Name ?? "",
+            Day(room.Clock.NightOf(entry.When.To)),
+            Instant(entry.When.From),
+            Instant(entry.When.To),
+            Instant(entry.WrittenAt),
+            entry.WrittenBy,
+            EntryDefinition.Of(entry.Act).Id,
+            Says(entry, room)
+        );
+
+    private static OccurrenceLine OccurrenceOf(Glance g)
+    {
+        var parents = new[] { g.Who.MotherId, g.Who.FatherId }.OfType<Guid>().Select(p => $"offspring of {Id}{p}");
+        return new OccurrenceLine(
+            $"{Id}{g.StockId}",
+            "LivingSpecimen",
+            g.Who.Species,
+            g.Who.Count,
+            g.Who.Sex.ToString().ToLowerInvariant(),
+            g.Who.Instar ?? g.Who.Stage.ToString(),
+            "captive",
+            Day(g.Who.Came),
+            g.Who.FoundAt,
+            string.Join(" | ", parents) is { Length: > 0 } of ? of : null,
+            g.IsHere ? "present" : "absent"
+        );
+    }
+
+    private static EventLine EventOf(JournalEntry entry, Room room) =>
+        new(
+            $"{Id}{entry.Id}",
+            $"{Id}{entry.StockId}",
+            EntryDefinition.Of(entry.Act).Id,
+            entry.When.From == entry.When.To
+                ? Instant(entry.When.To)
+                : $"{Instant(entry.When.From)}/{Instant(entry.When.To)}",
+            entry.WrittenBy,
+            Says(entry, room)
+        );
+
+    private static string Says(JournalEntry entry, Room room) =>
+        EntryDefinition.Of(entry.Act).Say(entry.Act, room.Rules, room.Wording);
+
+    private static string Day(DateOnly day) => day.ToString("yyyy-MM-dd", CultureInfo.InvariantCulture);
+
+    private static string Instant(DateTimeOffset at) =>
+        at.UtcDateTime.ToString("yyyy-MM-dd'T'HH:mm:ss'Z'", CultureInfo.InvariantCulture);
+}
