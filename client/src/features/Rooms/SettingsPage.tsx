@@ -31,7 +31,7 @@ function SettingsForm({ saved, change }: SettingsFormProps) {
   const refusal = change.error instanceof Refusal ? change.error : null;
   const set = (changed: Partial<typeof settings>) => setSettings((s) => ({ ...s, ...changed }));
   // What waited for a slow server is written once a newer version than it was made from has come.
-  const isWaiting = change.data === null && saved.version <= (change.variables?.version ?? -1);
+  const isWaiting = change.data === null && saved.version <= change.variables.version;
   const nights = useNightsMoved();
   const [moved, setMoved] = useState<Schemas['NightsMoved'] | null>(null);
   const cutoverHour = Math.trunc(Number(hour)) || 0;
