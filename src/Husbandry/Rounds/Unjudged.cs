@@ -10,7 +10,7 @@ namespace Husbandry.Rounds;
 /// </summary>
 public static class Unjudged
 {
-    private const string Do = "cannot be judged: open it only to look, and decide by what you see";
+    private const string Do = "cannot be judged: leave it shut, and look at it from outside";
 
     /// <summary>Its line on the round: passed by, since nobody knows what it bears.</summary>
     /// <param name="stockId">Which.</param>
