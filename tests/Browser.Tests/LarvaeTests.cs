@@ -87,7 +87,7 @@ public sealed class LarvaeTests() : BrowserRoom(demo: true)
         Keeper.SeeText(Leaf, "Is the neck plugged?");
         Keeper.PressNamed("How they are kept… Fennel box");
         Keeper.Press("Vented lid", "[role=dialog]");
-        Keeper.Type("Litres, if known", "0.5");
+        Keeper.Type("Litres of one, if known", "0.5");
         Keeper.Press("Log it", "[role=dialog]");
         Keeper.SeeText(Leaf, "Now a box with a vented lid, 0.5 L");
         Keeper.SeeText(Leaf, "0.5 L is small");

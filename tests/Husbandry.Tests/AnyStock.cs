@@ -85,7 +85,7 @@ internal static class AnyStock
         r => new Marked(5 + r.Next(40)),
         r => new Recaught(10 + r.Next(30), r.Next(10)),
         r => new Scooped([r.Next(30), r.Next(30), r.Next(30)], r.Next(2) == 0),
-        r => new Boxed((BoxSchool)r.Next(5), r.Next(2) == 0 ? null : r.Next(1, 9), r.Next(3) == 0 ? null : 0.5),
+        r => new Boxed((BoxSchool)r.Next(5), r.Next(2) == 0 ? null : r.Next(1, 9), r.Next(3) == 0 ? null : 0.5, Numbers: r.Next(2) == 0 ? null : [r.Next(9), r.Next(9)]),
         r => new SickSeen(r.Next(4) == 0 ? [SickSign.OddColour] : [(SickSign)r.Next(4)], null),
         r => new WarmUpPlanned(
             r.Next(4) == 0 ? null : DateOnly.FromDateTime(Diary.Evening.DateTime).AddDays(r.Next(-9, 90))

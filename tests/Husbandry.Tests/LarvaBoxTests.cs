@@ -116,6 +116,25 @@ public class LarvaBoxTests
     public void A_box_is_checked(double? litres, double? hole, string? field) =>
         Assert.Equal(field, Refused(Larvae(), new Boxed(BoxSchool.Vented, litres, hole)));
 
+    /// <summary>The numbers of the boxes are one record: they count all, and the full one is named.</summary>
+    [Fact]
+    public void Numbers_of_boxes_count_all_of_them_and_name_the_full_one()
+    {
+        var box = Larvae(molts: 3).With(2, new Boxed(BoxSchool.Vented, 3, null, null, [24, 3]));
+        Assert.Equal((27, CountChange.Counted), (box.Standing().Details.Count, box.Standing().Counts[^1].Change));
+        var plan = Boxes(box);
+        Assert.Contains("24 and 3 in 2 boxes", plan.Kept, StringComparison.Ordinal);
+        Assert.Equal("Box 1 holds 24, at most 20 are good: split it.", plan.Mind[0]);
+        Assert.Contains(plan.Mind, m => m.StartsWith("3 L is small for 24 of them", StringComparison.Ordinal));
+        Assert.DoesNotContain(
+            Boxes(Larvae(molts: 3).With(2, new Boxed(BoxSchool.Vented, 30, null, null, [12, 15]))).Mind,
+            m => m.StartsWith("Box", StringComparison.Ordinal) || m.Contains("small", StringComparison.Ordinal)
+        );
+        Assert.Equal("act.numbers", Refused(Larvae(), new Boxed(BoxSchool.Vented, Numbers: [12, -1])));
+        Assert.Equal("act.numbers", Refused(Larvae(), new Boxed(BoxSchool.Vented, Numbers: [.. Enumerable.Repeat(1, 101)])));
+        Assert.Equal("act.numbers", Refused(Larvae(), new Boxed(BoxSchool.Vented, Numbers: [int.MaxValue, int.MaxValue])));
+    }
+
     [Fact]
     public void What_lives_on_no_leaf_is_kept_on_none()
     {

@@ -186,6 +186,8 @@ public class LessonCheckTests
             missedShare: 0
         );
         Assert.Equal(best, prior.Mu + lesson.OffsetAt(prior), 0.01);
+        // Their spread too: the published 0.306 of log10.
+        Assert.Equal(0.306, prior.Sigma * Math.Sqrt(lesson.Within + lesson.Between) / Math.Log(10), 0.006);
     }
 
     /// <summary>

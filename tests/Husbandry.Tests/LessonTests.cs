@@ -29,7 +29,10 @@ public class LessonTests
     private static SpeciesLesson Learn(params PastWait[][] animals) => Learn(0, animals);
 
     private static SpeciesLesson Learn(double missed, params PastWait[][] animals) =>
-        SpeciesLesson.Of([.. animals.Select((a, i) => (Id(i), (IReadOnlyList<PastWait>)a))], Rules, missed);
+        SpeciesLesson.Of(AsAnimals(animals), Rules, missed);
+
+    private static List<(Guid, IReadOnlyList<PastWait>)> AsAnimals(PastWait[][] animals) =>
+        [.. animals.Select((a, i) => (Id(i), (IReadOnlyList<PastWait>)a))];
 
     private static Guid Id(int animal) => new(animal + 1, 0, 0, 0, 0, 0, 0, 0, 0, 0, 0);
 
@@ -78,6 +81,30 @@ public class LessonTests
         {
             Assert.Equal(1, Next(on).Quantile(p).Value / Next(anew).Quantile(p).Value, 0.01);
         }
+    }
+
+    /// <summary>
+    /// Pupae have one wait each: whose it is, the animal's or the wait's, cannot be told apart, but how much all of them scatter can.
+    /// Held against the plain variance of 120 logarithms, half the rulebook's spread (Fisher 1922: the likeliest one).
+    /// </summary>
+    [Fact]
+    public void One_wait_each_teaches_how_much_they_scatter()
+    {
+        const double Sigma = 0.4;
+        var scores = Enumerable
+            .Range(1, 120)
+            .Select(k => MathNet.Numerics.Distributions.Normal.InvCDF(0, 1, (k - 0.5) / 120))
+            .ToList();
+        PastWait[][] pupae = [.. scores.Select(z => new[] { Wait(100 * Math.Exp(z * Sigma / 2)) })];
+        var shares = scores.Average(z => z * z) / 4;
+        var lesson = Learn(pupae);
+        Assert.InRange(lesson.Within + lesson.Between, shares, 1.25 * shares);
+        var narrow = Next(SpeciesLesson.Of(AsAnimals(pupae), Rules, 0, isSeenToEnd: true));
+        var wide = Next(SpeciesLesson.Of(AsAnimals(pupae), Rules, 0));
+        double Width(RemainingWait w) => w.Quantile(0.9).Value - w.Quantile(0.1).Value;
+        // What cannot pass unseen needs no allowance for it.
+        Assert.True(Width(narrow) < 0.95 * Width(wide));
+        Assert.InRange(Width(narrow), 48, 62);
     }
 
     [Fact]

@@ -5,6 +5,7 @@ using Husbandry.Larder;
 using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;
+using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Upkeep;
@@ -135,6 +136,31 @@ public class TubTests
         var ailing = Housed(Tub()).With(9, new Counted(200)).With(3, new TubLooked([TubSign.DeadInMolt]));
         Assert.Equal(0, TubHarvest.Of(ailing.Judge().Subject)!.Value.PerWeek);
         Assert.False(TubHarvest.Of(ailing.Judge().Subject)!.Value.Insure);
+    }
+
+    /// <summary>Three to six weeks in the pouch (recalled, no published source at hand), filled since the look before.</summary>
+    [Fact]
+    public void Full_pouches_say_when_young_are_to_be_expected()
+    {
+        PouchYoung? Young(Diary tub) => PouchYoung.Of(tub.Judge().Subject)?.Value;
+        DateOnly Ago(int nights) => Diary.Room().Tonight.AddDays(-nights);
+        static Diary Looked() => Tub().With(20, new TubLooked([])).With(10, new TubLooked([TubSign.Pouches]));
+        // Filled between 20 and 10 nights ago.
+        Assert.Equal(new PouchYoung(Ago(10), Ago(-1), Ago(-17), Ago(-35)), Young(Looked()));
+        // Nobody looked before: they may be about to open.
+        Assert.Equal(Ago(10), Young(Tub().With(10, new TubLooked([TubSign.Pouches])))!.From);
+        // Seen again, they are the same pouches; young in between empty them.
+        Assert.Equal(Ago(10), Young(Looked().With(3, new TubLooked([TubSign.Pouches])))!.SeenOn);
+        Assert.Null(Young(Looked().With(5, new TubLooked([TubSign.ManyYoung]))));
+        var anew = Looked().With(5, new TubLooked([TubSign.ManyYoung])).With(2, new TubLooked([TubSign.Pouches]));
+        Assert.Equal((Ago(2), Ago(-16)), (Young(anew)!.SeenOn, Young(anew)!.From));
+        Assert.Null(Young(Tub().With(2, new TubLooked([]))));
+
+        var glance = Glance.Of(Looked().Judge());
+        Assert.Equal((Ago(-1), "young leave the pouch"), (glance.Waits.Band!.From, glance.Waits.Band.Label));
+        var late = Tub().With(60, new TubLooked([TubSign.Pouches]));
+        Assert.Contains("should be about", PouchYoung.Of(late.Judge().Subject)!.Summary, StringComparison.Ordinal);
+        Assert.Null(Glance.Of(late.Judge()).Waits.Band);
     }
 
     [Fact]

@@ -162,7 +162,7 @@ public class WordingTests
             },
             { new HostChosen("oak"), "fed with oak from now on" },
             {
-                new Boxed(BoxSchool.Vented, 2.5, 0.8, "paper towel"),
+                new Boxed(BoxSchool.Vented, 2.5, 0.8, "paper towel", [12, 11]),
                 "kept: a box with a vented lid, 2.5 L, holes of 0.8 mm, paper towel"
             },
             { new SickSeen([SickSign.RunnyFrass, SickSign.Sluggish], 2), "2 runny frass, sluggish" },

@@ -24,7 +24,7 @@ namespace App.Colonies;
 /// <param name="Harvest">What may be taken; none while nobody counted it.</param>
 /// <param name="Trouble">Signs of trouble; none for most.</param>
 /// <param name="YoungOn">Night on which young were last seen.</param>
-/// <param name="PouchesOn">Night on which full pouches were last seen.</param>
+/// <param name="Pouch">Young to come from full pouches that were seen; none where none were.</param>
 /// <param name="MarkedCount">Animals that bear a mark and wait to be caught again; none where none do.</param>
 /// <param name="MarkedOn">Night on which they were marked.</param>
 public sealed record TubView(
@@ -40,7 +40,7 @@ public sealed record TubView(
     Answer<TubHarvest>? Harvest,
     Answer<TubTrouble>? Trouble,
     DateOnly? YoungOn,
-    DateOnly? PouchesOn,
+    Answer<PouchYoung>? Pouch,
     int? MarkedCount,
     DateOnly? MarkedOn,
     string Do
@@ -196,7 +196,7 @@ public static class ColonyEndpoints
             TubHarvest.Of(s),
             TubTrouble.Of(s),
             LastSeen(s, TubSign.FewYoung, TubSign.ManyYoung),
-            LastSeen(s, TubSign.Pouches),
+            PouchYoung.Of(s),
             s.Standing.Colony.Marked?.Count,
             s.Standing.Colony.Marked is { } marked ? s.Night(marked.At) : null,
             RoundLine.Of(j).Do

@@ -8,12 +8,14 @@ namespace Husbandry.Journal;
 /// <param name="Litres">Volume of the box, litres, where it was said.</param>
 /// <param name="HoleMm">Width of its widest hole, mm; 0 where it has none; none where it was not said.</param>
 /// <param name="Lining">What lies on its floor, in the keeper's words.</param>
+/// <param name="Numbers">How many were in each box then, where there are several and that was said.</param>
 public sealed record BoxEvent(
     DateTimeOffset At,
     BoxSchool School,
     double? Litres = null,
     double? HoleMm = null,
-    string? Lining = null
+    string? Lining = null,
+    IReadOnlyList<int>? Numbers = null
 );
 
 /// <summary>What is seen of young that do not thrive. Source: handbook of the trade, common practice.</summary>

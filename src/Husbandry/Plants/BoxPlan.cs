@@ -49,7 +49,7 @@ public sealed record BoxPlan(int Boxes, int Each, double Litres, bool IsAlone, s
             Math.Round(each * litres.Value, 1),
             alone && count > 1,
             kept is null || school is null ? null : Told(kept, school),
-            MindOf(subject, stage, size, count * litres.Value)
+            [.. FullOf(kept, (int)rule.Value.High), .. MindOf(subject, stage, size, litres.Value)]
         );
         return new Answer<BoxPlan>(
             plan,
@@ -101,6 +101,7 @@ public sealed record BoxPlan(int Boxes, int Each, double Litres, bool IsAlone, s
                 kept.Litres is { } litres ? $"{Wording.Plain(litres)} L" : "",
                 kept.HoleMm is > 0 and { } hole ? $"holes of {Wording.Plain(hole)} mm" : "",
                 kept.Lining ?? "",
+                kept.Numbers is { } numbers ? BoxedEntry.InEach(numbers) : "",
             }.Where(t => t.Length > 0)
         );
 
@@ -118,7 +119,14 @@ public sealed record BoxPlan(int Boxes, int Each, double Litres, bool IsAlone, s
         );
     }
 
-    private static List<string> MindOf(Subject subject, Stage stage, BodySize? size, double litresNeeded)
+    /// <summary>Boxes that hold more than is good, by the numbers of each.</summary>
+    private static IEnumerable<string> FullOf(BoxEvent? kept, int most) =>
+        (kept?.Numbers ?? [])
+            .Select((number, k) => (Number: number, Box: k + 1))
+            .Where(b => b.Number > most)
+            .Select(b => $"Box {b.Box} holds {b.Number}, at most {most} are good: split it.");
+
+    private static List<string> MindOf(Subject subject, Stage stage, BodySize? size, double litresForEach)
     {
         var mind = new List<string>();
         if (subject.Standing.Feeding.Box is not { } kept)
@@ -127,10 +135,13 @@ public sealed record BoxPlan(int Boxes, int Each, double Litres, bool IsAlone, s
         }
 
         var plants = subject.Room.Rules.Room.Plants;
+        // Where the boxes were counted the volume is that of one, and the fullest needs most.
+        var inOne = kept.Numbers is { } numbers ? Math.Min(numbers.Max(), subject.Mouths) : subject.Mouths;
+        var litresNeeded = inOne * litresForEach;
         if (kept.Litres is { } litres && litres < litresNeeded)
         {
             mind.Add(
-                $"{Wording.Plain(litres)} L is small for {(subject.Mouths == 1 ? "it" : $"{subject.Mouths} of them")}: {Wording.Plain(Math.Round(litresNeeded, 2))} L or more."
+                $"{Wording.Plain(litres)} L is small for {(inOne == 1 ? "it" : $"{inOne} of them")}: {Wording.Plain(Math.Round(litresNeeded, 2))} L or more."
             );
         }
 

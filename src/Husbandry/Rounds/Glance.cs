@@ -1,4 +1,5 @@
 using System.Text.Json.Serialization;
+using Husbandry.Colonies;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 
@@ -177,6 +178,11 @@ public sealed record GlanceBand(
             );
         }
 
+        if (OfPouches(j.Subject) is { } young)
+        {
+            return young;
+        }
+
         return j.Molt.Value is { } molt
             ? new GlanceBand(
                 BandKind.Molt,
@@ -189,6 +195,20 @@ public sealed record GlanceBand(
             )
             : null;
     }
+
+    // Young of a tub of many; once they should be there nothing is awaited.
+    private static GlanceBand? OfPouches(Subject tub) =>
+        TubLookedEntry.Concerns(tub) && PouchYoung.Of(tub)?.Value is { } young && young.To >= tub.Room.Tonight
+            ? new GlanceBand(
+                BandKind.Wait,
+                VigilKind.Young,
+                "young leave the pouch",
+                young.From,
+                young.Likely,
+                young.To,
+                young.SeenOn.DayNumber
+            )
+            : null;
 }
 
 /// <summary>A wait of an animal that is over.</summary>

@@ -30,6 +30,7 @@ namespace Husbandry.Rulebook;
 /// <param name="HeldPerLitre">Grown animals that a litre of a good tub holds in the long run.</param>
 /// <param name="GrowthPerDay">Growth of a tub with room to spare, per day, before its own counts tell.</param>
 /// <param name="FewYoungDays">Days without young seen after which that is a sign of trouble.</param>
+/// <param name="PouchDays">Days for which isopods carry their young in the pouch.</param>
 public sealed record RoomColonyRules(
     Rule<double> AdvisedHarvestShare,
     Rule<int> LeastSources,
@@ -57,7 +58,8 @@ public sealed record RoomColonyRules(
     Rule<int> LeastToSplit,
     Rule<double> HeldPerLitre,
     Rule<double> GrowthPerDay,
-    Rule<int> FewYoungDays
+    Rule<int> FewYoungDays,
+    Rule<WaitPrior> PouchDays
 )
 {
     /// <summary>A source of calcium by id.</summary>

@@ -121,6 +121,7 @@ internal static partial class RuleSetChecks
             Within("room.json missedMoltWaits", room.Lessons.MissedMoltWaits, 1, 1000),
             Within("room.json forecastSpeaksAbove", room.Signs.ForecastSpeaksAbove, 0.5, 0.99),
             Within("room.json forecastDoubtsBelow", room.Signs.ForecastDoubtsBelow, 0, 1),
+            Rising("room.json pouchDays", room.Colonies.PouchDays.Value),
             Rising("room.json unknownWait", room.Lessons.UnknownWait.Value),
         }.OfType<Problem>();
 }

@@ -90,6 +90,12 @@ public sealed record VigilDefinition(
     string Meanwhile
 )
 {
+    /// <summary>
+    /// Whether its end cannot pass unseen: a moth on the wing is found the night it is there. Where it can, the waits to come are
+    /// less sure than those on record.
+    /// </summary>
+    public bool IsSeenToEnd => Kind == VigilKind.Emergence;
+
     /// <summary>The words for the end of a wait for a molt, which is no vigil of its own: it begins with the molt before it.</summary>
     public const string Molts = "molts";
 

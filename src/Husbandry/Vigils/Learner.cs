@@ -165,7 +165,8 @@ public sealed class Learner(Room room, Lessons? former = null)
                         [.. animals.Select(a => (a.Animal, Likely(a.Waits, end, shares)))],
                         bare.Rules.Room,
                         missedShare: 0,
-                        former?.Of(species, vigil, end)
+                        former?.Of(species, vigil, end),
+                        VigilDefinition.Of(vigil).IsSeenToEnd
                     );
                 }
 

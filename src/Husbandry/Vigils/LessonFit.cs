@@ -1,4 +1,5 @@
 using Husbandry.Rulebook;
+using MathNet.Numerics.Distributions;
 using MathNet.Numerics.LinearAlgebra;
 
 namespace Husbandry.Vigils;
@@ -30,7 +31,8 @@ internal static class LessonFit
         IReadOnlyList<(Guid Animal, IReadOnlyList<PastWait> Waits)> animals,
         RoomRules rules,
         double missedShare,
-        SpeciesLesson? former
+        SpeciesLesson? former,
+        bool isSeenToEnd
     )
     {
         var lives = animals
@@ -98,22 +100,33 @@ internal static class LessonFit
                 .Select(l => (Life: l, Seen: Seen(l, model, w => Level(l, w), Doubt)))
                 .Select(x => (x.Life, Own: Own(x.Seen, fitted), Count: x.Seen.Sum(s => s.Chance), x.Seen))
                 .ToList();
-            var squares = readings.Sum(r =>
-                r.Seen.Sum(s =>
-                    s.Chance
-                    * Square(s.Residual - (WaitModel.At(s.Wait.Prior, fitted)) - (s.Wait.Prior.Sigma * r.Own.Mean))
-                    * s.Precision
-                    * model.Within
-                )
-            );
-            var spare = Math.Max(0, readings.Sum(r => r.Count) - readings.Count);
-            freedom = StudentTail.Freedom(waits0 + spare);
-            within = ((waits0 * within0) + squares) / freedom;
             // What is expected of the square of an animal's own offset, its uncertainty and that of the others included.
             var animal = readings.ToDictionary(
                 r => r.Life.Animal,
                 r => OwnOf(r.Own, Doubtful(r.Seen, covariance), model.Between)
             );
+            var squares = readings.Sum(r =>
+                r.Seen.Sum(s =>
+                    s.Chance
+                    * Square(
+                        s.Residual
+                            - WaitModel.At(s.Wait.Prior, fitted)
+                            - (s.Wait.Prior.Sigma * animal[r.Life.Animal].Mean)
+                    )
+                    * s.Precision
+                    * model.Within
+                )
+            );
+            // An animal's offset uses up as much of its waits as it follows them: of one wait a part, of many one.
+            var spare = readings.Sum(r => Math.Max(0, r.Count - Followed(r.Own.Weight, model.Between)));
+            foreach (var cut in lives.SelectMany(l => l.Cut).Where(w => !w.IsOver && !w.StartUnknown))
+            {
+                var (square, told) = Scatter(cut, model, fitted);
+                (squares, spare) = (squares + square, spare + told);
+            }
+
+            freedom = StudentTail.Freedom(waits0 + spare);
+            within = ((waits0 * within0) + squares) / freedom;
             var weight = shares.BetweenPriorAnimals.Value;
             var between =
                 ((weight * shares.BetweenAnimalsShare.Value) + animal.Values.Sum(o => Square(o.Mean) + o.Variance))
@@ -143,7 +156,7 @@ internal static class LessonFit
             known.SelectMany(l => l.Over).Select(w => WaitModel.At(w.Prior, offsets)).DefaultIfEmpty().Average(),
             missed,
             // Nothing learned: the rulebook's own spread, which holds all of it.
-            shares.Unforeseen.Value * (1 - (waits0 / freedom))
+            isSeenToEnd ? 0 : shares.Unforeseen.Value * (1 - (waits0 / freedom))
         );
     }
 
@@ -212,9 +225,13 @@ internal static class LessonFit
     /// <summary>An animal's own offset: shrunk towards none by what is known of it, and how uncertain it stays.</summary>
     private static (double Mean, double Variance) OwnOf((double Mean, double Weight) seen, double doubt, double between)
     {
-        var share = between / (between + (1 / Math.Max(LeastWeight, seen.Weight)));
+        var share = Followed(seen.Weight, between);
         return (seen.Mean * share, (between * (1 - share)) + (share * share * doubt));
     }
+
+    /// <summary>How far an animal's own offset follows its waits (0–1); also the degrees of freedom that it takes of them.</summary>
+    private static double Followed(double weight, double between) =>
+        between / (between + (1 / Math.Max(LeastWeight, weight)));
 
     /// <summary>
     /// The rulebook's belief on the offsets: none, by so much. Neighbours in growing up are alike; adults stand apart.
@@ -250,6 +267,23 @@ internal static class LessonFit
         var mean = WaitModel.At(wait.Prior, offsets);
         var (score, information) = Slopes(m => Likelihood(wait, m, sd), mean, sd);
         taught.See(wait.Prior, information * wait.Chance, wait.Chance * (score + (information * mean)));
+    }
+
+    /// <summary>
+    /// What a wait that still lasts tells of the spread: without it the waits that are over would stand for the short ones only.
+    /// </summary>
+    /// <returns>Its squares, and the waits that it is worth.</returns>
+    /// <remarks>
+    /// The spread is the likeliest where Σ(z² − 1) over whole waits and Σ z·h(z) over cut ones, with h the hazard of the standard
+    /// normal, cancel out (Tobin 1958); a cut one is worth h·(h − z) of a whole one, as it is for the mean.
+    /// </remarks>
+    private static (double Square, double Told) Scatter(PastWait cut, WaitModel model, Vector<double> offsets)
+    {
+        var both = model.Within + model.Between;
+        var z = (cut.Residual - WaitModel.At(cut.Prior, offsets)) / (cut.Prior.Sigma * Math.Sqrt(both));
+        var hazard = Math.Exp(Normal.PDFLn(0, 1, z) - Tails.LogNormalSurvival(z));
+        var share = cut.Chance * model.Within / both;
+        return (share * model.Within * hazard * hazard, share * hazard * (hazard - z));
     }
 
     /// <summary>ln of the likelihood of what was seen of a wait, by the mean of ln of it against the rulebook.</summary>

@@ -73,12 +73,14 @@ public sealed class SpeciesLesson
     /// <param name="rules">Weights.</param>
     /// <param name="missedShare">Share (0–1) of waits in this room that hide a molt nobody saw.</param>
     /// <param name="former">What was learned not long ago, if anything: it is gone on from.</param>
+    /// <param name="isSeenToEnd">Whether the end cannot pass unseen (<see cref="VigilDefinition.IsSeenToEnd"/>).</param>
     public static SpeciesLesson Of(
         IReadOnlyList<(Guid Animal, IReadOnlyList<PastWait> Waits)> animals,
         RoomRules rules,
         double missedShare,
-        SpeciesLesson? former = null
-    ) => LessonFit.Of(animals, rules, missedShare, former);
+        SpeciesLesson? former = null,
+        bool isSeenToEnd = false
+    ) => LessonFit.Of(animals, rules, missedShare, former, isSeenToEnd);
 
     /// <summary>The whole wait as far as rulebook, room and the animal's own record know it.</summary>
     /// <param name="prior">What the rulebook expects of the wait.</param>

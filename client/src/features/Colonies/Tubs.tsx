@@ -90,9 +90,6 @@ function Who({ tub, tonight }: { tub: Tub; tonight: string }) {
           ? `about ${tub.count}, never counted`
           : `${tub.number}, counted ${shortDate(tub.countedOn, tonight)}`}
       </small>
-      {tub.pouchesOn !== null && (
-        <small className="block text-13 text-muted">full pouches {shortDate(tub.pouchesOn, tonight)}</small>
-      )}
       {tub.youngOn !== null && (
         <small className="block text-13 text-muted">young seen {shortDate(tub.youngOn, tonight)}</small>
       )}
@@ -122,6 +119,16 @@ function Trouble({ tub }: { tub: Tub }) {
 function Growing({ tub }: { tub: Tub }) {
   return (
     <>
+      {tub.pouch !== null && (
+        <span className="mt-1 block text-13 text-soft">
+          <Said
+            answer={tub.pouch}
+            of={`the young of ${tub.name}`}
+            title="When do the young come?"
+            animal={tub}
+          />
+        </span>
+      )}
       {tub.trend !== null && (
         <span className="mt-1 block text-13 text-soft">
           <Said answer={tub.trend} of={`the growth of ${tub.name}`} title="Does it grow?" animal={tub} />

@@ -1,6 +1,6 @@
 import { Refusal, type Schemas } from '../../api/client';
 import { Choice, Choices, TextField } from '../../ui/Field';
-import { type EntryForm, textOrNone, wholeNumber, wholeNumberIfAny } from '../Journal/entryForm';
+import { type EntryForm, textOrNone, wholeNumber, wholeNumberIfAny, wholeNumbers } from '../Journal/entryForm';
 
 const ways: readonly (readonly [Schemas['CatchWay'], string])[] = [
   ['walking', 'Walking about'],
@@ -227,20 +227,12 @@ const recaught: EntryForm<'recaught'> = {
   ),
 };
 
-const wholeNumbers = (text: string): number[] | Refusal => {
-  const parts = text.split(/[\s,;]+/).filter((part) => part !== '');
-  const numbers = parts.map(Number);
-  return numbers.length > 0 && numbers.every((n) => Number.isInteger(n))
-    ? numbers
-    : new Refusal('', { each: ['Write whole numbers with spaces between them.'] }, 400);
-};
-
 const scooped: EntryForm<'scooped'> = {
   title: 'Equal scoops counted',
   begin: () => ({ kind: 'scooped', each: [], bait: false }),
   texts: (act) => ({ each: act.each.join(' ') }),
   finish: (act, texts) => {
-    const each = wholeNumbers(texts.each ?? '');
+    const each = wholeNumbers('each', texts.each ?? '');
     return each instanceof Refusal ? each : { ...act, each };
   },
   Fields: ({ act, change, texts, write, error }) => (

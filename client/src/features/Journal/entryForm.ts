@@ -103,6 +103,19 @@ export function wholeNumber(field: string, text: string): number | Refusal {
 export const wholeNumberIfAny = (field: string, text: string): number | null | Refusal =>
   text.trim() === '' ? null : wholeNumber(field, text);
 
+/** Whole numbers with spaces between them, or what is wrong with them. */
+export function wholeNumbers(field: string, text: string): number[] | Refusal {
+  const parts = text.split(/[\s,;]+/).filter((part) => part !== '');
+  const numbers = parts.map(Number);
+  return numbers.length > 0 && numbers.every((n) => Number.isInteger(n))
+    ? numbers
+    : new Refusal('', { [field]: ['Write whole numbers with spaces between them.'] }, 400);
+}
+
+/** The same, or nothing. */
+export const wholeNumbersIfAny = (field: string, text: string): number[] | null | Refusal =>
+  text.trim() === '' ? null : wholeNumbers(field, text);
+
 /** A number that may be left out, or what is wrong with it. */
 export function numberIfAny(field: string, text: string): number | null | Refusal {
   const value = Number(text.replace(',', '.'));

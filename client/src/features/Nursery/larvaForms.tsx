@@ -1,6 +1,6 @@
 import { Refusal, type Schemas } from '../../api/client';
 import { Choice, Choices, TextField } from '../../ui/Field';
-import { type EntryForm, numberIfAny, textOrNone, wholeNumberIfAny } from '../Journal/entryForm';
+import { type EntryForm, numberIfAny, textOrNone, wholeNumberIfAny, wholeNumbersIfAny } from '../Journal/entryForm';
 
 const hostChosen: EntryForm<'hostChosen'> = {
   title: 'Food plant',
@@ -42,19 +42,23 @@ const boxSchools: readonly (readonly [Schemas['BoxSchool'], string])[] = [
 
 const boxed: EntryForm<'boxed'> = {
   title: 'How they are kept',
-  begin: () => ({ kind: 'boxed', school: 'vented', litres: null, holeMm: null, lining: null }),
+  begin: () => ({ kind: 'boxed', school: 'vented', litres: null, holeMm: null, lining: null, numbers: null }),
   texts: (act) => ({
+    numbers: (act.numbers ?? []).join(' '),
     litres: act.litres == null ? '' : String(act.litres),
     holeMm: act.holeMm == null ? '' : String(act.holeMm),
   }),
   finish: (act, texts) => {
     const litres = numberIfAny('litres', texts.litres ?? '');
     const holeMm = numberIfAny('holeMm', texts.holeMm ?? '');
+    const numbers = wholeNumbersIfAny('numbers', texts.numbers ?? '');
     return litres instanceof Refusal
       ? litres
       : holeMm instanceof Refusal
         ? holeMm
-        : { ...act, litres, holeMm };
+        : numbers instanceof Refusal
+          ? numbers
+          : { ...act, litres, holeMm, numbers };
   },
   Fields: ({ act, change, texts, write, error }) => (
     <>
@@ -69,7 +73,7 @@ const boxed: EntryForm<'boxed'> = {
       )}
       <div className="grid grid-cols-2 gap-3">
         <TextField
-          label="Litres, if known"
+          label="Litres of one, if known"
           inputMode="decimal"
           error={error('litres')}
           value={texts.litres ?? ''}
@@ -84,6 +88,14 @@ const boxed: EntryForm<'boxed'> = {
           onChange={(text) => write('holeMm', text)}
         />
       </div>
+      <TextField
+        label="In each box, if counted"
+        hint="Such as 12 11 13: together all there are"
+        inputMode="numeric"
+        error={error('numbers')}
+        value={texts.numbers ?? ''}
+        onChange={(text) => write('numbers', text)}
+      />
       <TextField
         label="Lining, if any"
         hint="Paper towel, tissue, soil"
