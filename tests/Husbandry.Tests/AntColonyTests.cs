@@ -1,4 +1,5 @@
 using Husbandry.Colonies;
+using Husbandry.Feeding;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
@@ -121,6 +122,43 @@ public class AntColonyTests
         Assert.Contains(offers.Beside, o => o.Form == EntryForm.Peeked);
         // Between looks she is hushed: nothing to be opened or lit.
         Assert.Contains(CareAct.BrightLight, queen.Judge().Hush.Never);
+    }
+
+    /// <summary>Both schools are common practice, no published source: a look every few weeks, or none until workers are due.</summary>
+    [Fact]
+    public void A_room_that_does_not_peek_leaves_her_shut_until_her_workers_are_due()
+    {
+        var none = Diary.Settings with { Peeking = PeekingSchool.None };
+        static WaterClock Tube(Judgement j) => j.Water.Value.Clocks.Single(c => c.Way == WaterWay.Tube);
+        var queen = Queen(20);
+        Assert.True(Tube(queen.Judge()).Due <= Tonight);
+        var shut = queen.Judge(none);
+        Assert.Equal(FoundingChain.Of(shut.Subject)!.Value.Steps[^1].From, Tube(shut).Due);
+        Assert.True(Tube(shut).Due > Tonight);
+        Assert.NotEqual(RoundAct.LookAtTube, RoundLine.Of(shut).Act);
+        Assert.Contains("no look until her workers", shut.Phase.Summary, StringComparison.Ordinal);
+        var schools = shut.Water.Reasons.Single(r => r.Schools.Count > 0).Schools;
+        Assert.Equal(["none"], schools.Where(s => s.Chosen).Select(s => s.Name));
+        Assert.Contains("when her first workers are due", Look(none), StringComparison.Ordinal);
+        Assert.Contains("in 21 days", Look(Diary.Settings), StringComparison.Ordinal);
+
+        // Little water is looked after all the same, and one that is fed is visited.
+        var low = Queen(20).With(6, new Peeked([BroodSeen.Eggs], Water: TubeWater.Low)).Judge(none);
+        Assert.True(Tube(low).Due <= Tonight);
+        Assert.True(Tube(Queen(20, "manica-rubida").Judge(none)).Due <= Tonight);
+        // Once workers may be there she is looked at as by anybody.
+        Assert.True(Tube(Queen(200).Judge(none)).Due <= Tonight);
+    }
+
+    private static string Look(RoomSettings settings)
+    {
+        var asked = new Husbandry.Guide.GuideAsked(
+            RuleSet.Shipped.Group("ant")!,
+            RuleSet.Shipped.Room,
+            settings.FirstMeal,
+            Peeking: settings.Peeking
+        );
+        return Husbandry.Guide.GuideFigures.Fill("Look again {queenLook}.", asked);
     }
 
     [Fact]

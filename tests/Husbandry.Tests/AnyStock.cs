@@ -73,6 +73,7 @@ internal static class AnyStock
         _ => new LookedRound([]),
         r => new ShellTaken(Pick<ShellShape>(r), r.Next(2) == 0 ? null : 5 + r.Next(30)),
         r => new ShellsCounted([new ShellLot(10 + r.Next(20), Pick<ShellShape>(r), 1 + r.Next(5))]),
+        r => new BurialGuarded(r.Next(2) == 0, [.. Enum.GetValues<SleeveStep>().Where(_ => r.Next(2) == 0)]),
         r => new MoltMarksSeen([.. Enum.GetValues<MoltMark>().Where(_ => r.Next(3) == 0)]),
         r => new MatingSeen(Guid.NewGuid(), Guid.NewGuid(), Pick<MatingSight>(r)),
         r => new QueenCaught(Pick<CatchWay>(r), r.Next(2) == 0),
@@ -85,7 +86,12 @@ internal static class AnyStock
         r => new Marked(5 + r.Next(40)),
         r => new Recaught(10 + r.Next(30), r.Next(10)),
         r => new Scooped([r.Next(30), r.Next(30), r.Next(30)], r.Next(2) == 0),
-        r => new Boxed((BoxSchool)r.Next(5), r.Next(2) == 0 ? null : r.Next(1, 9), r.Next(3) == 0 ? null : 0.5, Numbers: r.Next(2) == 0 ? null : [r.Next(9), r.Next(9)]),
+        r => new Boxed(
+            (BoxSchool)r.Next(5),
+            r.Next(2) == 0 ? null : r.Next(1, 9),
+            r.Next(3) == 0 ? null : 0.5,
+            Numbers: r.Next(2) == 0 ? null : [r.Next(9), r.Next(9)]
+        ),
         r => new SickSeen(r.Next(4) == 0 ? [SickSign.OddColour] : [(SickSign)r.Next(4)], null),
         r => new WarmUpPlanned(
             r.Next(4) == 0 ? null : DateOnly.FromDateTime(Diary.Evening.DateTime).AddDays(r.Next(-9, 90))

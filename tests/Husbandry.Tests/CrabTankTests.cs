@@ -108,6 +108,25 @@ public class CrabTankTests
         Assert.Equal("act.kind", Refused(new Diary(), new MoltMarksSeen([])));
     }
 
+    /// <summary>Common practice, no published source: a sleeve round it, never a spade.</summary>
+    [Fact]
+    public void Neighbours_who_dig_are_kept_off_by_a_sleeve_step_by_step()
+    {
+        var crab = Inmate(9);
+        Assert.Equal("act.kind", Refused(crab, new BurialGuarded(true, [])));
+        crab.With(6, new Began(VigilKind.Surfacing)).With(3, new BurialGuarded(true, []));
+        Assert.StartsWith("Others dig there: cut a bottle", Mate(crab).Says, StringComparison.Ordinal);
+        Assert.True(Mate(crab).IsDown);
+        crab.With(3, new BurialGuarded(true, [SleeveStep.BottleCut, SleeveStep.Rinsed]));
+        Assert.StartsWith("Others dig there: sink the sleeve", Mate(crab).Says, StringComparison.Ordinal);
+        crab.With(2, new BurialGuarded(true, [.. Enum.GetValues<SleeveStep>()]));
+        Assert.StartsWith("A sleeve stands round it", Mate(crab).Says, StringComparison.Ordinal);
+        Assert.Equal("act.done", Refused(crab, new BurialGuarded(true, [SleeveStep.Sunk, SleeveStep.Sunk])));
+        crab.With(0, new Ended(VigilKind.Surfacing, VigilEnd.AsHoped));
+        Assert.StartsWith("Take the sleeve out.", Mate(crab).Says, StringComparison.Ordinal);
+        Assert.Equal("act.kind", Refused(crab, new BurialGuarded(true, [])));
+    }
+
     private string TankBoardLater(Diary crab, int nights) =>
         Board(Diary.Evening.AddDays(nights)).Mates.Single(m => m.StockId == crab.StockId).Says;
 

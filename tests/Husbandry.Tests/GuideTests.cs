@@ -13,7 +13,7 @@ public class GuideTests
     private static readonly RuleSet Rules = RuleSet.Shipped;
 
     private static IReadOnlyList<GuideCase> Of(string group) =>
-        GuideReading.OfGroup(Rules, Rules.Group(group)!, FirstMealSchool.Default);
+        GuideReading.OfGroup(Rules, Rules.Group(group)!, Diary.Room().Settings);
 
     private static IReadOnlyList<GuideCase> Of(Diary diary) => GuideReading.OfAnimal(diary.Judge());
 
@@ -196,7 +196,7 @@ public class GuideTests
         {
             Feeding = group.Feeding with { DeadPreyHours = group.Feeding.DeadPreyHours with { Value = 17 } },
         };
-        var eaten = GuideReading.OfGroup(Rules, changed, FirstMealSchool.Default).Single(c => c.Id == "not-eating");
+        var eaten = GuideReading.OfGroup(Rules, changed, Diary.Room().Settings).Single(c => c.Id == "not-eating");
         Assert.Contains(
             eaten.Outcomes.SelectMany(o => o.Now),
             n => n.Contains("out after 17 h", StringComparison.Ordinal)
@@ -208,7 +208,7 @@ public class GuideTests
         );
         // The wait for the first meal follows the school of the room.
         var crooked = GuideReading
-            .OfGroup(Rules, Rules.Group("scorpion")!, FirstMealSchool.Quick)
+            .OfGroup(Rules, Rules.Group("scorpion")!, Diary.Room().Settings with { FirstMeal = FirstMealSchool.Quick })
             .Single(c => c.Id == "crooked");
         Assert.Contains(crooked.Questions, q => q.Text.Contains("3 days", StringComparison.Ordinal));
     }

@@ -131,8 +131,14 @@ public class LarvaBoxTests
             m => m.StartsWith("Box", StringComparison.Ordinal) || m.Contains("small", StringComparison.Ordinal)
         );
         Assert.Equal("act.numbers", Refused(Larvae(), new Boxed(BoxSchool.Vented, Numbers: [12, -1])));
-        Assert.Equal("act.numbers", Refused(Larvae(), new Boxed(BoxSchool.Vented, Numbers: [.. Enumerable.Repeat(1, 101)])));
-        Assert.Equal("act.numbers", Refused(Larvae(), new Boxed(BoxSchool.Vented, Numbers: [int.MaxValue, int.MaxValue])));
+        Assert.Equal(
+            "act.numbers",
+            Refused(Larvae(), new Boxed(BoxSchool.Vented, Numbers: [.. Enumerable.Repeat(1, 101)]))
+        );
+        Assert.Equal(
+            "act.numbers",
+            Refused(Larvae(), new Boxed(BoxSchool.Vented, Numbers: [int.MaxValue, int.MaxValue]))
+        );
     }
 
     [Fact]

@@ -127,6 +127,38 @@ public class TubTests
         Assert.Empty(Gives(Housed(Tub()).With(9, new Counted(200)).With(3, new TubLooked([TubSign.DeadInMolt]))));
     }
 
+    /// <summary>A tablespoon of 15 g lasts 55 days in a tub of which nothing is known: 15 · 7 ÷ 55; reckoned by hand.</summary>
+    [Fact]
+    public void Powder_put_in_draws_on_the_goods_in_place_of_what_tubs_take_at_large()
+    {
+        static GoodsOutlook Powder(Diary tub)
+        {
+            var needs = RoomNeeds.Of([tub.Standing()], Diary.Room());
+            return LarderPlan
+                .Of(
+                    needs.Needs,
+                    LarderStanding.Empty,
+                    [],
+                    needs.Enclosures,
+                    needs.Eaters,
+                    Diary.Room(),
+                    needs.FromTubs,
+                    needs.ByRecord
+                )
+                .Goods.Single(g => g.GoodsId == "calcium-carbonate");
+        }
+
+        Assert.Equal(3, Powder(Tub()).PerWeek, 1e-9);
+        var heap = Tub().With(3, new CalciumLooked([], ["powder-heap", "cuttlebone"]));
+        Assert.Equal(15.0 * 7 / 55, Powder(heap).PerWeek, 1e-9);
+        Assert.Contains("By what stands in them", Powder(heap).Reasons[0].Text, StringComparison.Ordinal);
+        // One that uses it up in twelve days takes more.
+        var greedy = Tub()
+            .With(40, new CalciumLooked([], ["powder-heap"]))
+            .With(28, new CalciumLooked([new CalciumLook("powder-heap", CalciumLeft.Gone)], ["powder-heap"]));
+        Assert.True(Powder(greedy).PerWeek > 1.3 * Powder(heap).PerWeek);
+    }
+
     [Fact]
     public void Nothing_is_taken_from_a_small_shrinking_or_ailing_tub()
     {

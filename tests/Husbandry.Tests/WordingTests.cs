@@ -180,6 +180,11 @@ public class WordingTests
             },
             { new MoltMarksSeen([]), "no mark of a molt seen" },
             {
+                new BurialGuarded(true, [SleeveStep.BottleCut, SleeveStep.Rinsed]),
+                "others dig at its place; sleeve: bottle cut, rinsed"
+            },
+            { new BurialGuarded(false, []), "nobody digs at its place" },
+            {
                 new MatingSeen(Guid.NewGuid(), Guid.NewGuid(), MatingSight.Transfer),
                 "mating log: shells together, transfer"
             },

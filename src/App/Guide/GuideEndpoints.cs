@@ -32,7 +32,7 @@ public static class GuideEndpoints
     {
         var rules = await store.ReadAsync(cancel);
         return rules.Group(group) is { } known
-            ? TypedResults.Ok(GuideReading.OfGroup(rules, known, (await room.ReadAsync(cancel)).Settings.FirstMeal))
+            ? TypedResults.Ok(GuideReading.OfGroup(rules, known, (await room.ReadAsync(cancel)).Settings))
             : Problems.NotFound("group");
     }
 

@@ -29,7 +29,7 @@ public sealed class LarderPlanner(JournalReader reader, LarderStore store, RoomC
         }
 
         var fed = await store.FedAsync(larder, room, cancel);
-        var (needs, enclosures, unsized, eaters, fromTubs) = kept.Needs;
-        return (LarderPlan.Of(needs, larder, fed, enclosures, eaters, room, fromTubs), unsized, larder);
+        var (needs, enclosures, unsized, eaters, fromTubs, byRecord) = kept.Needs;
+        return (LarderPlan.Of(needs, larder, fed, enclosures, eaters, room, fromTubs, byRecord), unsized, larder);
     }
 }

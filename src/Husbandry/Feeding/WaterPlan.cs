@@ -5,6 +5,7 @@ using Husbandry.Reasons;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
+using Husbandry.Vigils;
 
 namespace Husbandry.Feeding;
 
@@ -201,25 +202,47 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
         }
 
         var looked = last is { } night ? $"Looked at {subject.Room.Wording.Day(night)}" : "Not looked at yet";
+        var shut =
+            subject is { IsQueenAlone: true, IsChilled: false }
+            && subject.Profile.Founding?.Value == Founding.Claustral;
+        // Water that was seen to be low is looked after in any school.
+        var unseen =
+            shut
+            && seen?.Water is not (TubeWater.Low or TubeWater.Gone)
+            && subject.Room.Settings.Peeking == PeekingSchool.None
+                ? WorkersFrom(subject)
+                : null;
         return (
-            new WaterClock(WaterWay.Tube, null, due, last, days),
+            new WaterClock(WaterWay.Tube, null, unseen ?? due, last, days),
             rule.Because(
                 "Water",
                 name,
-                $"{looked}; the tube's water is looked at every {Wording.Days(days)}.",
-                subject.IsQueenAlone && subject.Profile.Founding?.Value == Founding.Claustral && !subject.IsChilled
-                    ?
-                    [
-                        new School("every 2–4 weeks", "By red light, to know that water is there", true),
-                        new School(
-                            "none until workers are due",
-                            "Write the days to that night into the rulebook",
-                            false
-                        ),
-                    ]
-                    : []
+                unseen is { } workers
+                    ? $"{looked}; left shut until her first workers may be there, {subject.Room.Wording.Date(workers)}."
+                    : $"{looked}; the tube's water is looked at every {Wording.Days(days)}.",
+                shut ? Peeking(subject, rule.Value) : []
             )
         );
+    }
+
+    /// <summary>The night from which her first workers are to be expected, while it lies ahead; none where nothing tells it.</summary>
+    private static DateOnly? WorkersFrom(Subject queen) =>
+        FoundingChain.Of(queen) is { Value.Steps: [.., var workers] } && workers.From > queen.Room.Tonight
+            ? workers.From
+            : null;
+
+    private static School[] Peeking(Subject queen, double days)
+    {
+        var school = queen.Room.Settings.Peeking;
+        return
+        [
+            new School(
+                "rationed",
+                $"every {Wording.Days(days)} by red light, to know that water is there",
+                school == PeekingSchool.Rationed
+            ),
+            new School("none", "not until her first workers are due", school == PeekingSchool.None),
+        ];
     }
 
     private static (WaterClock Clock, Reason Why) ByMistPlan(Subject subject, MistPlan mist)

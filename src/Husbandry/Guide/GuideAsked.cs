@@ -12,6 +12,7 @@ namespace Husbandry.Guide;
 /// <param name="Moisture">Its moisture school; dry where unknown, whose wait for water is the longest that can be right.</param>
 /// <param name="Founding">How a queen of its species founds, when known.</param>
 /// <param name="PremoltDays">Length of premolt of its species at its stage, days; unknown for a group.</param>
+/// <param name="Peeking">School of looking at a founding queen that the room follows.</param>
 public sealed record GuideAsked(
     GroupRules Group,
     RoomRules Room,
@@ -21,7 +22,8 @@ public sealed record GuideAsked(
     Sex Sex = Rulebook.Sex.Unknown,
     Moisture Moisture = Moisture.Dry,
     Founding? Founding = null,
-    double? PremoltDays = null
+    double? PremoltDays = null,
+    PeekingSchool Peeking = PeekingSchool.Rationed
 )
 {
     /// <summary>Whether something is known to be so; <see langword="null"/> where it must be asked.</summary>

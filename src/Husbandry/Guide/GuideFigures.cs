@@ -36,7 +36,9 @@ public static partial class GuideFigures
             "underground" => Days(
                 asked.Group.Vigils.Underground.SelectMany(u => new[] { u.Wait.Value.P10, u.Wait.Value.P90 })
             ),
-            "queenLook" => Days([asked.Room.Water.ClaustralLookDays.Value]),
+            "queenLook" => asked.Peeking == PeekingSchool.None
+                ? "when her first workers are due"
+                : $"in {Days([asked.Room.Water.ClaustralLookDays.Value])}",
             "queenVisit" => Days([asked.Room.Water.SemiClaustralVisitDays.Value]),
             "coldMist" => Days([asked.Room.Water.ColdMistDays.Value]),
             "noMoltsLeft" => asked.Group.Growth.AdultsMolt.Value == AdultMolting.FemalesOnly

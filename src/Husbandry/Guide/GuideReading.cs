@@ -1,3 +1,4 @@
+using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Husbandry.Rulebook;
 
@@ -9,9 +10,9 @@ public static class GuideReading
     /// <summary>Readings for any animal of a group.</summary>
     /// <param name="rules">The rulebook.</param>
     /// <param name="group">Its rules of the group.</param>
-    /// <param name="school">School of the first meal that the room follows.</param>
-    public static IReadOnlyList<GuideCase> OfGroup(RuleSet rules, GroupRules group, FirstMealSchool school) =>
-        Of(rules, new GuideAsked(group, rules.Room, school));
+    /// <param name="settings">Schools that the room follows.</param>
+    public static IReadOnlyList<GuideCase> OfGroup(RuleSet rules, GroupRules group, RoomSettings settings) =>
+        Of(rules, new GuideAsked(group, rules.Room, settings.FirstMeal, Peeking: settings.Peeking));
 
     /// <summary>Readings for one animal, by the rules that hold for it.</summary>
     public static IReadOnlyList<GuideCase> OfAnimal(Judgement judgement)
@@ -29,7 +30,8 @@ public static class GuideReading
                 subject.Standing.Details.Sex,
                 subject.Profile.Moisture.Value,
                 subject.Profile.Founding?.Value,
-                Vigils.VigilForecast.PremoltRule(subject, stage).Value
+                Vigils.VigilForecast.PremoltRule(subject, stage).Value,
+                subject.Room.Settings.Peeking
             )
         );
     }

@@ -169,7 +169,9 @@ public static class Phases
     private static string? Founding(Subject subject) =>
         subject.Profile.Founding?.Value switch
         {
-            Rulebook.Founding.Claustral => "Founding on her reserves: dark, still, a look every two to four weeks.",
+            Rulebook.Founding.Claustral => subject.Room.Settings.Peeking == PeekingSchool.None
+                ? "Founding on her reserves: dark, still, no look until her workers are due."
+                : "Founding on her reserves: dark, still, a look every two to four weeks.",
             Rulebook.Founding.SemiClaustral => "Founding: she is fed twice a week, and her water looked at every time.",
             _ => null,
         };

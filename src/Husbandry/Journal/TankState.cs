@@ -58,6 +58,28 @@ public enum MoltMark
 /// <param name="Seen">What showed.</param>
 public sealed record MarksSeen(DateTimeOffset At, IReadOnlyList<MoltMark> Seen);
 
+/// <summary>A step of putting a sleeve round a crab that is down.</summary>
+public enum SleeveStep
+{
+    /// <summary>A large drinks bottle cut across.</summary>
+    BottleCut,
+
+    /// <summary>Rinsed of all residue.</summary>
+    Rinsed,
+
+    /// <summary>Its upper half sunk round the crab, neck up and open.</summary>
+    Sunk,
+
+    /// <summary>Damp floor laid against it from outside.</summary>
+    FloorAgainst,
+}
+
+/// <summary>What was seen and done over a crab that is down.</summary>
+/// <param name="At">When.</param>
+/// <param name="OthersDig">Whether neighbours dug at its place.</param>
+/// <param name="Done">Steps of the sleeve that were done.</param>
+public sealed record GuardEvent(DateTimeOffset At, bool OthersDig, IReadOnlyList<SleeveStep> Done);
+
 /// <summary>What is seen of the mating of land crabs.</summary>
 public enum MatingSight
 {
@@ -100,13 +122,15 @@ public sealed record MatingEvent(DateTimeOffset At, Guid FemaleId, Guid? MaleId,
 /// <param name="Shell">Of a crab: the shell it wears.</param>
 /// <param name="Marks">Of a crab: what of a molt was looked for when it came up.</param>
 /// <param name="Matings">Of a tank: its mating log, in order of writing.</param>
+/// <param name="Guard">Of a crab: what was seen and done over it while it was down last.</param>
 public sealed record TankState(
     IReadOnlyList<SeenUp> Seen,
     IReadOnlyList<ShellLot> Shells,
     DateTimeOffset? ShellsAt,
     ShellEvent? Shell,
     MarksSeen? Marks,
-    IReadOnlyList<MatingEvent> Matings
+    IReadOnlyList<MatingEvent> Matings,
+    GuardEvent? Guard = null
 )
 {
     /// <summary>Nothing on record.</summary>

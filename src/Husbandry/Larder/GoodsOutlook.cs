@@ -34,6 +34,7 @@ public sealed record GoodsOutlook(
     internal static IReadOnlyList<GoodsOutlook> Of(
         LarderStanding larder,
         IReadOnlyDictionary<string, int> enclosures,
+        IReadOnlyList<GoodsUsed> byRecord,
         Room room
     )
     {
@@ -44,7 +45,10 @@ public sealed record GoodsOutlook(
             .. rules
                 .Goods.Select(g =>
                 {
-                    var perWeek = g.PerWeek.Sum(p => p.Value.Value * enclosures.GetValueOrDefault(p.Key));
+                    List<GoodsUsed> own = [.. byRecord.Where(u => u.GoodsId == g.Id)];
+                    var others = enclosures.ToDictionary(e => e.Key, e => e.Value - own.Count(u => u.Group == e.Key));
+                    var perWeek =
+                        own.Sum(u => u.PerWeek) + g.PerWeek.Sum(p => p.Value.Value * others.GetValueOrDefault(p.Key));
                     var changes = larder.Goods.GetValueOrDefault(g.Id) ?? [];
                     var left = Left(changes, perWeek, room.Now);
                     var lasts =
@@ -61,7 +65,7 @@ public sealed record GoodsOutlook(
                         lasts,
                         lasts is { } end ? Later(end.AddDays(-slow), room.Tonight) : null,
                         g.Pack.Value,
-                        LarderReasons.Of(g, enclosures, room)
+                        LarderReasons.Of(g, others, own, room)
                     );
                 })
                 .Where(g => g.PerWeek > 0 || g.OnHand is not null)

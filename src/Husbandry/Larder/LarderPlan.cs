@@ -64,6 +64,7 @@ public sealed record LarderPlan(
     /// <param name="eaters">Larvae and eggs that need leaf.</param>
     /// <param name="room">Rules, climate and tonight.</param>
     /// <param name="fromTubs">Animals that own tubs give a day, by food; none when left out.</param>
+    /// <param name="byRecord">Goods whose use is on record; none when left out.</param>
     public static LarderPlan Of(
         IEnumerable<FoodNeed> needs,
         LarderStanding larder,
@@ -71,7 +72,8 @@ public sealed record LarderPlan(
         IReadOnlyDictionary<string, int> enclosures,
         IReadOnlyList<LeafEater> eaters,
         Room room,
-        IReadOnlyDictionary<FoodKey, double>? fromTubs = null
+        IReadOnlyDictionary<FoodKey, double>? fromTubs = null,
+        IReadOnlyList<GoodsUsed>? byRecord = null
     )
     {
         var nights = NightsAhead(room.Rules);
@@ -113,7 +115,7 @@ public sealed record LarderPlan(
                     .ThenBy(f => f.Name, StringComparer.Ordinal),
             ],
             [.. steps.OrderBy(s => s.By).ThenBy(s => s.NeededOn).ThenBy(s => s.What, StringComparer.Ordinal)],
-            GoodsOutlook.Of(larder, enclosures, room),
+            GoodsOutlook.Of(larder, enclosures, byRecord ?? [], room),
             PlantOutlook.Of(eaters, larder.Plants, room)
         );
     }

@@ -129,9 +129,20 @@ public static class LarderReasons
     internal static IReadOnlyList<Reason> Of(
         GoodsRules goods,
         IReadOnlyDictionary<string, int> enclosures,
+        IReadOnlyList<GoodsUsed> byRecord,
         Room room
     ) =>
         [
+            .. byRecord.Count == 0
+                ? Array.Empty<Reason>()
+                :
+                [
+                    Reason.FromRecord(
+                        "Tubs",
+                        $"By what stands in them and how fast it goes there: {string.Join(", ", byRecord.Select(u => $"{u.Name} {Plain(u.PerWeek)} {goods.Unit}"))} a week.",
+                        "record.calciumLooked"
+                    ),
+                ],
             .. goods
                 .PerWeek.Where(p => enclosures.GetValueOrDefault(p.Key) > 0)
                 .Select(p =>

@@ -12,12 +12,14 @@ namespace Husbandry.Larder;
 /// <param name="Unsized">Enclosures whose meals cannot be planned, since their size is not known.</param>
 /// <param name="Eaters">Larvae, and eggs that will be, that eat leaf.</param>
 /// <param name="FromTubs">Animals that own tubs give a day, by food, as much as may be taken.</param>
+/// <param name="ByRecord">Goods whose use is on record, tub by tub.</param>
 public sealed record RoomNeeds(
     IReadOnlyList<FoodNeed> Needs,
     IReadOnlyDictionary<string, int> Enclosures,
     int Unsized,
     IReadOnlyList<LeafEater> Eaters,
-    IReadOnlyDictionary<FoodKey, double> FromTubs
+    IReadOnlyDictionary<FoodKey, double> FromTubs,
+    IReadOnlyList<GoodsUsed> ByRecord
 )
 {
     /// <summary>Judges every enclosure; each by itself, so they are shared out to the cores.</summary>
@@ -35,7 +37,8 @@ public sealed record RoomNeeds(
                     Needs: FoodNeed.Of(j, nights).ToList(),
                     IsUnsized: j.Subject.Group.Feeding.Diet == Diet.Prey && j.Size.Value is null,
                     Eats: LeafEater.Of(j),
-                    Gives: TubGives(j)
+                    Gives: TubGives(j),
+                    Uses: GoodsUsed.Of(j.Subject).ToList()
                 )
             )
             .ToList();
@@ -44,7 +47,8 @@ public sealed record RoomNeeds(
             fed.GroupBy(s => s.Details.Group).ToDictionary(g => g.Key, g => g.Count()),
             each.Count(e => e.IsUnsized),
             [.. each.Select(e => e.Eats).OfType<LeafEater>()],
-            each.SelectMany(e => e.Gives).GroupBy(g => g.Food).ToDictionary(g => g.Key, g => g.Sum(x => x.PerDay))
+            each.SelectMany(e => e.Gives).GroupBy(g => g.Food).ToDictionary(g => g.Key, g => g.Sum(x => x.PerDay)),
+            [.. each.SelectMany(e => e.Uses)]
         );
     }
 

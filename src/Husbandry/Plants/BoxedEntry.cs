@@ -38,7 +38,11 @@ public sealed class BoxedEntry() : EntryDefinition<Boxed>("boxed")
 
     /// <inheritdoc/>
     public override IReadOnlyList<Act> Examples =>
-        [new Boxed(BoxSchool.Vented, 2.5, 0.8, "paper towel"), new Boxed(BoxSchool.LivingPlant), new Boxed(BoxSchool.Vented, Numbers: [12, 11])];
+        [
+            new Boxed(BoxSchool.Vented, 2.5, 0.8, "paper towel"),
+            new Boxed(BoxSchool.LivingPlant),
+            new Boxed(BoxSchool.Vented, Numbers: [12, 11]),
+        ];
 
     /// <inheritdoc/>
     protected override Standing Fold(Boxed act, Standing standing, JournalEntry entry)
@@ -90,9 +94,15 @@ public sealed class BoxedEntry() : EntryDefinition<Boxed>("boxed")
             {
                 yield return new Problem("act.numbers", $"At most {MostBoxes} boxes.");
             }
-            else if (numbers.Any(n => n is < 0 or > EntryCheck.MostAnimals) || numbers.Sum(n => (long)n) > EntryCheck.MostAnimals)
+            else if (
+                numbers.Any(n => n is < 0 or > EntryCheck.MostAnimals)
+                || numbers.Sum(n => (long)n) > EntryCheck.MostAnimals
+            )
             {
-                yield return new Problem("act.numbers", $"Each must be 0 or more, together at most {EntryCheck.MostAnimals}.");
+                yield return new Problem(
+                    "act.numbers",
+                    $"Each must be 0 or more, together at most {EntryCheck.MostAnimals}."
+                );
             }
         }
 

@@ -81,6 +81,7 @@ public static class EntryKinds
         ShellTakenEntry.It,
         ShellsCountedEntry.It,
         MoltMarksEntry.It,
+        BurialGuardedEntry.It,
         MatingSeenEntry.It,
         SickSeenEntry.It,
         WarmUpPlannedEntry.It,

@@ -14,6 +14,7 @@ namespace Husbandry.Rooms;
 /// <param name="FirstMeal">School for first meals.</param>
 /// <param name="Cadence">School for cadence.</param>
 /// <param name="AfterPairing">School for feeding a paired female; files of rooms from before it was asked have none.</param>
+/// <param name="Peeking">School for looking at a founding queen; likewise.</param>
 public sealed record RoomSettings(
     string RoomName,
     string KeeperName,
@@ -22,7 +23,8 @@ public sealed record RoomSettings(
     LengthUnit Unit,
     FirstMealSchool FirstMeal,
     CadenceSchool Cadence,
-    AfterPairingSchool AfterPairing = AfterPairingSchool.Steady
+    AfterPairingSchool AfterPairing = AfterPairingSchool.Steady,
+    PeekingSchool Peeking = PeekingSchool.Rationed
 )
 {
     private const int LongestRoomName = 80;

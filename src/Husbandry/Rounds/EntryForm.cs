@@ -150,6 +150,9 @@ public enum EntryForm
     /// <summary>Marks of a molt on a crab that came up.</summary>
     MoltMarksSeen,
 
+    /// <summary>Over a crab that is down: who digs there, and the sleeve.</summary>
+    BurialGuarded,
+
     /// <summary>A line of a tank's mating log.</summary>
     MatingSeen,
 }

@@ -314,6 +314,7 @@ public sealed record LogMenu(
             ("[", "Who is up…", EntryForm.LookedRound, tank && s.Group.Growth.SizePart == BodyPart.Claw),
             ("]", "Empty shells counted…", EntryForm.ShellsCounted, tank && s.Group.Growth.SizePart == BodyPart.Claw),
             ("]", "Did it molt? Marks…", EntryForm.MoltMarksSeen, ShellTakenEntry.Wears(s) && !IsShut(j)),
+            ("=", "Others dig there; the sleeve…", EntryForm.BurialGuarded, BurialGuardedEntry.Concerns(s)),
             ("=", "Mating log…", EntryForm.MatingSeen, tank && s.Group.Growth.SizePart == BodyPart.Claw),
             (".", "How many young are wanted…", EntryForm.Capped, PromisedEntry.MayBePromised(s)),
             ("9", "Lent to somebody…", EntryForm.Lent, !tank && s.Standing.Details.Borrowed is null),

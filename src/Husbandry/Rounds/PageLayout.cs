@@ -1,3 +1,4 @@
+using Husbandry.Colonies;
 using Husbandry.Growth;
 using Husbandry.Housing;
 using Husbandry.Reasons;
@@ -43,6 +44,10 @@ public sealed record PageLayout(
         new(PageSection.Inmates, f => f.Judgement.Subject.Standing.IsTank),
         new(PageSection.Brood, f => f.Judgement.Subject.IsBrood),
         new(PageSection.Calcium, f => CalciumLookedEntry.Concerns(f.Judgement.Subject)),
+        new(
+            PageSection.Colony,
+            f => TubLookedEntry.Concerns(f.Judgement.Subject) || QueenCaughtEntry.Concerns(f.Judgement.Subject)
+        ),
     ];
 
     private static readonly Part[] TonightParts =

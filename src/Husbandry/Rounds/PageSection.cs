@@ -69,6 +69,9 @@ public enum PageSection
     /// <summary>The calcium of a tub, source by source.</summary>
     Calcium,
 
+    /// <summary>The colony that it is: how many, how they grow, what is awaited, what may be taken.</summary>
+    Colony,
+
     /// <summary>The young that came of it.</summary>
     Young,
 

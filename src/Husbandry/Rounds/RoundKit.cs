@@ -1,7 +1,9 @@
 using Husbandry.Feeding;
 using Husbandry.Journal;
 using Husbandry.Plants;
+using Husbandry.Rooms;
 using Husbandry.Rulebook;
+using Husbandry.Tanks;
 
 namespace Husbandry.Rounds;
 
@@ -74,6 +76,13 @@ public static class RoundKit
             mind.Add($"Sick ones were seen: last of all until {s.Room.Wording.Date(until)}, with tools of its own");
         }
 
+        // Of those that live in a tank: a soft one is eaten by who digs it up.
+        mind.AddRange(
+            (s.Standing.IsTank ? s.Inmates : [])
+                .Select(i => Subject.Of(i, s.Room))
+                .Where(i => BurialGuardedEntry.Now(i) is { OthersDig: true } g && !g.Done.Contains(SleeveStep.Sunk))
+                .Select(i => $"Others dig at {i.Standing.Details.Nickname}: sink a sleeve round it, never dig")
+        );
         if (s.Profile.Quick?.Value == true)
         {
             mind.Add("Quick: catch cup and soft brush at hand, room closed");

@@ -73,13 +73,17 @@ public sealed record RoomColonyRules(
 /// <param name="Counts">Whether it counts as a standing source.</param>
 /// <param name="Prepare">What is to be done with it before; empty for nothing.</param>
 /// <param name="Days">Days until one is used up.</param>
+/// <param name="Goods">Goods of the larder of which it is taken; none where it is not bought in bulk.</param>
+/// <param name="Dose">How much of them one takes, in their unit; none likewise.</param>
 public sealed record CalciumSource(
     string Id,
     string Name,
     bool IsPowder,
     bool Counts,
     string Prepare,
-    Rule<WaitPrior> Days
+    Rule<WaitPrior> Days,
+    string? Goods = null,
+    Rule<double>? Dose = null
 );
 
 /// <summary>How a species of ants founds, winters, flies and moves.</summary>

@@ -23,6 +23,16 @@ public enum AfterPairingSchool
     Extra,
 }
 
+/// <summary>Which school the room follows for looking at a queen that founds on her reserves.</summary>
+public enum PeekingSchool
+{
+    /// <summary>One look every few weeks by red light: our default.</summary>
+    Rationed,
+
+    /// <summary>None until her first workers are due.</summary>
+    None,
+}
+
 /// <summary>Which school the room follows for the days between meals.</summary>
 public enum CadenceSchool
 {

@@ -70,9 +70,10 @@ public static class BurialAdvice
             mated ? "Seen mating shortly before: a mating pit as likely as a molt."
             : forecast?.Ends is { } ends ? $"A molt: {Wording.Chance(1 - ends.OtherChance)}; else it only hides."
             : "";
-        return forecast is { LongerThanNormal: true }
+        var says = forecast is { LongerThanNormal: true }
             ? "Longer than most: still leave it. Smell at the surface, keep the others away, and do not dig."
             : why;
+        return $"{BurialGuardedEntry.Do(crab)} {says}".Trim();
     }
 
     /// <summary>What one that came up of late needs, and whether it molted; empty once that is over, and for the others.</summary>
@@ -99,6 +100,10 @@ public static class BurialAdvice
             crab.Standing.Shared.Marks is { } seen && seen.At >= ended.From
                 ? MoltMarksEntry.Verdict(seen.Seen, rules.MarksThatTell.Value)
                 : "Did it molt? Tick what shows.";
-        return $"{care.ToUpperFirst()} {marks}";
+        var sleeve =
+            crab.Standing.Shared.Guard is { } guard && guard.At >= up.Began.From && guard.Done.Contains(SleeveStep.Sunk)
+                ? "Take the sleeve out. "
+                : "";
+        return $"{sleeve}{care.ToUpperFirst()} {marks}";
     }
 }

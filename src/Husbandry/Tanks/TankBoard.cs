@@ -33,6 +33,7 @@ public enum UpState
 /// <param name="Fitting">Empty shells of the tank that are in that size.</param>
 /// <param name="Says">What stands out, in a sentence; empty for most.</param>
 /// <param name="CameUp">Whether it came up of late, so that marks of a molt are asked for.</param>
+/// <param name="IsDown">Whether it is down, so that it may have to be guarded from its neighbours.</param>
 public sealed record TankMate(
     Guid StockId,
     string Name,
@@ -45,7 +46,8 @@ public sealed record TankMate(
     double? NeedsToMm,
     int Fitting,
     string Says,
-    bool CameUp
+    bool CameUp,
+    bool IsDown
 );
 
 /// <summary>A shared tank at a glance: who is up, floor and room, warmth, shells.</summary>
@@ -150,7 +152,8 @@ public sealed record TankBoard(
             to,
             from is null ? 0 : Fitting(tank.Standing.Shared.Shells, from.Value, to!.Value),
             says,
-            BurialAdvice.AfterComingUp(crab).Length > 0
+            BurialAdvice.AfterComingUp(crab).Length > 0,
+            BurialGuardedEntry.Concerns(crab)
         );
     }
 

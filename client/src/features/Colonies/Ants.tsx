@@ -19,7 +19,16 @@ const founds: Record<NonNullable<Schemas['Founding']>, string> = {
 };
 
 /** Queens that found and colonies that grow. */
-export function Ants({ ants, tonight }: { ants: readonly AntsRow[]; tonight: string }) {
+export function Ants({
+  ants,
+  tonight,
+  isAlone = false,
+}: {
+  ants: readonly AntsRow[];
+  tonight: string;
+  /** Whether it stands on the page of the queen or colony, which names it. */
+  isAlone?: boolean;
+}) {
   const [telling, setTelling] = useState<{ of: string; what: FormKind } | null>(null);
   if (ants.length === 0) {
     return null;
@@ -27,18 +36,18 @@ export function Ants({ ants, tonight }: { ants: readonly AntsRow[]; tonight: str
   return (
     <section aria-labelledby="ants" className="mt-6">
       <h2 id="ants" className="text-18">
-        Queens and colonies
+        {isAlone ? 'Founding and growth' : 'Queens and colonies'}
       </h2>
       <ul className="mt-1">
         {ants.map((a) => (
           <li key={a.stockId} className="nursery-row">
-            <span className="code">{a.place}</span>
-            <Who ants={a} tonight={tonight} />
+            <span className="code">{isAlone ? '' : a.place}</span>
+            <Who ants={a} tonight={tonight} isAlone={isAlone} />
             <span className="min-w-0">
               <Ahead ants={a} tonight={tonight} />
             </span>
             <span className="min-w-0 text-13 text-soft">
-              {a.do}
+              {!isAlone && a.do}
               {a.lookOn !== null && (
                 <small className="block text-13 text-muted">
                   tube: next look {a.lookOn <= tonight ? 'tonight' : shortDate(a.lookOn, tonight)}
@@ -72,13 +81,17 @@ export function Ants({ ants, tonight }: { ants: readonly AntsRow[]; tonight: str
   );
 }
 
-function Who({ ants: a, tonight }: { ants: AntsRow; tonight: string }) {
+function Who({ ants: a, tonight, isAlone }: { ants: AntsRow; tonight: string; isAlone: boolean }) {
   return (
     <span className="min-w-0">
-      <Link to={`/stock/${a.stockId}`} className="font-semibold">
-        {a.name}
-      </Link>{' '}
-      <i className="text-13 text-muted">{a.species}</i>
+      {!isAlone && (
+        <>
+          <Link to={`/stock/${a.stockId}`} className="font-semibold">
+            {a.name}
+          </Link>{' '}
+          <i className="text-13 text-muted">{a.species}</i>
+        </>
+      )}
       <small className="block text-13 text-muted">
         {a.isQueenAlone
           ? a.founding === null

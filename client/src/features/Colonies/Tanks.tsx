@@ -48,6 +48,7 @@ export function Tanks({ tanks, tonight }: { tanks: readonly Tank[]; tonight: str
                     tonight={tonight}
                     onShell={() => setTelling({ of: mate.stockId, what: 'shellTaken' })}
                     onMarks={() => setTelling({ of: mate.stockId, what: 'moltMarksSeen' })}
+                    onGuard={() => setTelling({ of: mate.stockId, what: 'burialGuarded' })}
                   />
                 ))}
               </ul>
@@ -179,9 +180,10 @@ interface MateLineProps {
   tonight: string;
   onShell: () => void;
   onMarks: () => void;
+  onGuard: () => void;
 }
 
-function MateLine({ mate, tonight, onShell, onMarks }: MateLineProps) {
+function MateLine({ mate, tonight, onShell, onMarks, onGuard }: MateLineProps) {
   const where =
     mate.state === 'buried'
       ? `buried since ${mate.since === null ? '?' : shortDate(mate.since, tonight)}: leave alone`
@@ -211,6 +213,11 @@ function MateLine({ mate, tonight, onShell, onMarks }: MateLineProps) {
         {mate.cameUp && (
           <button type="button" className="linkish ml-3" onClick={onMarks}>
             Did it molt…<span className="sr-only"> {mate.name}</span>
+          </button>
+        )}
+        {mate.isDown && (
+          <button type="button" className="linkish ml-3" onClick={onGuard}>
+            Others dig there…<span className="sr-only"> {mate.name}</span>
           </button>
         )}
         {mate.says !== '' && <span className="block border-l-2 border-lampmark pl-2">{mate.says}</span>}

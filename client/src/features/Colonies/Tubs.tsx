@@ -11,7 +11,16 @@ import { CalciumSpans } from './CalciumSpans';
 type Tub = Schemas['TubView'];
 
 /** Tubs that live on calcium: what stands, how many there are, what may be taken, and signs of trouble. */
-export function Tubs({ tubs, tonight }: { tubs: readonly Tub[]; tonight: string }) {
+export function Tubs({
+  tubs,
+  tonight,
+  isAlone = false,
+}: {
+  tubs: readonly Tub[];
+  tonight: string;
+  /** Whether it stands on the page of the tub, which names it and has its calcium already. */
+  isAlone?: boolean;
+}) {
   const [telling, setTelling] = useState<{ of: string; what: FormKind } | null>(null);
   if (tubs.length === 0) {
     return null;
@@ -19,19 +28,21 @@ export function Tubs({ tubs, tonight }: { tubs: readonly Tub[]; tonight: string 
   return (
     <section aria-labelledby="tubs" className="mt-4">
       <h2 id="tubs" className="text-18">
-        Tubs and their calcium
+        {isAlone ? 'Numbers and young' : 'Tubs and their calcium'}
       </h2>
-      <p className="text-13 text-muted">
-        At least two standing sources at once, one of them a fine powder. Full: nine of ten such pieces last
-        so long; pale: half; a dot marks powder, the dashed line when to see to it.
-      </p>
+      {!isAlone && (
+        <p className="text-13 text-muted">
+          At least two standing sources at once, one of them a fine powder. Full: nine of ten such pieces
+          last so long; pale: half; a dot marks powder, the dashed line when to see to it.
+        </p>
+      )}
       <ul className="mt-1">
         {tubs.map((tub) => (
           <li key={tub.stockId} className="nursery-row">
-            <span className="code">{tub.place}</span>
-            <Who tub={tub} tonight={tonight} />
+            <span className="code">{isAlone ? '' : tub.place}</span>
+            <Who tub={tub} tonight={tonight} isAlone={isAlone} />
             <span className="min-w-0">
-              <span
+              {!isAlone && (<span
                 className={
                   tub.calcium.value?.see != null && tub.calcium.value.see <= tonight
                     ? 'block border-l-2 border-lampmark pl-2 font-semibold'
@@ -44,16 +55,16 @@ export function Tubs({ tubs, tonight }: { tubs: readonly Tub[]; tonight: string 
                   title="Why calcium, and when?"
                   animal={tub}
                 />
-              </span>
+              </span>)}
               <Trouble tub={tub} />
               <Growing tub={tub} />
             </span>
             <span className="min-w-0">
-              {tub.calcium.value !== null && (
+              {!isAlone && tub.calcium.value !== null && (
                 <CalciumSpans lines={tub.calcium.value.lines} see={tub.calcium.value.see} tonight={tonight} />
               )}
               <span className="flex flex-wrap gap-x-3">
-                {tells(tub).map(([what, label]) => (
+                {tells(tub, isAlone).map(([what, label]) => (
                   <Button key={what} kind="link" onClick={() => setTelling({ of: tub.stockId, what })}>
                     {label}
                     <span className="sr-only">: {tub.name}</span>
@@ -71,20 +82,24 @@ export function Tubs({ tubs, tonight }: { tubs: readonly Tub[]; tonight: string 
   );
 }
 
-const tells = (tub: Tub): readonly (readonly [FormKind, string])[] => [
-  ['calciumLooked', 'Calcium seen or put in…'],
+const tells = (tub: Tub, isAlone: boolean): readonly (readonly [FormKind, string])[] => [
+  ...(isAlone ? [] : [['calciumLooked', 'Calcium seen or put in…'] as const]),
   ['tubLooked', 'Young or trouble…'],
   tub.markedCount === null ? ['marked', 'Mark some…'] : ['recaught', 'Caught again…'],
   ['scooped', 'Scoops…'],
 ];
 
-function Who({ tub, tonight }: { tub: Tub; tonight: string }) {
+function Who({ tub, tonight, isAlone }: { tub: Tub; tonight: string; isAlone: boolean }) {
   return (
     <span className="min-w-0">
-      <Link to={`/stock/${tub.stockId}`} className="font-semibold">
-        {tub.name}
-      </Link>{' '}
-      <i className="text-13 text-muted">{tub.species}</i>
+      {!isAlone && (
+        <>
+          <Link to={`/stock/${tub.stockId}`} className="font-semibold">
+            {tub.name}
+          </Link>{' '}
+          <i className="text-13 text-muted">{tub.species}</i>
+        </>
+      )}
       <small className="block text-13 text-muted">
         {tub.countedOn === null
           ? `about ${tub.count}, never counted`

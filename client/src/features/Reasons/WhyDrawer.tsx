@@ -124,6 +124,9 @@ function settingOf(rule: string, school: string): Partial<Settings> | null {
   if (rule.startsWith('room.pairing.fedAfter')) {
     return { afterPairing: school as NonNullable<Settings['afterPairing']> };
   }
+  if (rule === 'room.claustralLookDays') {
+    return { peeking: school as NonNullable<Settings['peeking']> };
+  }
   return rule.startsWith('group.cadence') ? { cadence: school as Settings['cadence'] } : null;
 }
 

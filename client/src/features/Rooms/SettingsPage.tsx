@@ -148,8 +148,17 @@ function SettingsForm({ saved, change }: SettingsFormProps) {
           value={settings.afterPairing ?? 'steady'}
           onChange={(afterPairing) => set({ afterPairing })}
         />
+        <Choice
+          label="Looks at a queen that founds on her reserves"
+          options={[
+            ['rationed', 'Every few weeks, red light (our default)'],
+            ['none', 'None until workers are due'],
+          ]}
+          value={settings.peeking ?? 'rationed'}
+          onChange={(peeking) => set({ peeking })}
+        />
         <p className="max-w-[62ch] text-13 text-muted">
-          Keepers disagree on all three. Rich feeding shortens the time between molts and the life, above all
+          Keepers disagree on all of these. Rich feeding shortens the time between molts and the life, above all
           of males; lean feeding is hard on slings, who have small reserves. Each “why” shows what the other
           schools would say.
         </p>

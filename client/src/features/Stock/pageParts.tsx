@@ -5,6 +5,7 @@ import { HushList } from '../Hush/HushList';
 import { JournalList } from '../Journal/JournalList';
 import { answerLine, WhyHead } from '../Reasons/WhyHead';
 import { CalciumPanel } from '../Colonies/CalciumPanel';
+import { ColonyPanel } from '../Colonies/ColonyPanel';
 import { nurseryParts } from '../Nursery/nurseryParts';
 import { recordParts } from '../Records/recordParts';
 import { InmatesPanel } from '../Tanks/InmatesPanel';
@@ -50,6 +51,7 @@ export const pageParts = {
   ...nurseryParts,
   inmates: InmatesPanel,
   calcium: CalciumPanel,
+  colony: ColonyPanel,
   cautions,
   upkeep,
   hush,

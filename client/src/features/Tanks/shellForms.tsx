@@ -151,6 +151,41 @@ const moltMarksSeen: EntryForm<'moltMarksSeen'> = {
   ),
 };
 
+const sleeveSteps: readonly (readonly [Schemas['SleeveStep'], string])[] = [
+  ['bottleCut', 'Large bottle cut across'],
+  ['rinsed', 'Rinsed of all residue'],
+  ['sunk', 'Sunk round it, neck up and open'],
+  ['floorAgainst', 'Damp floor against it'],
+];
+
+const burialGuarded: EntryForm<'burialGuarded'> = {
+  title: 'Over one that is down',
+  begin: () => ({ kind: 'burialGuarded', othersDig: true, done: [] }),
+  Fields: ({ act, change, error }) => (
+    <>
+      <Choice
+        label="Do others dig at its place?"
+        options={[
+          ['yes', 'They dig there'],
+          ['no', 'Nobody does'],
+        ]}
+        value={act.othersDig ? 'yes' : 'no'}
+        onChange={(dig) => change({ ...act, othersDig: dig === 'yes' })}
+      />
+      <Choices
+        label="Of the sleeve, done by now"
+        options={sleeveSteps}
+        values={act.done}
+        onChange={(done) => change({ ...act, done })}
+        error={error('done')}
+      />
+      <p className="text-13 text-muted">
+        Half into the floor, slowly, never through the crab. Food and pools stay outside. Nobody digs.
+      </p>
+    </>
+  ),
+};
+
 const sights: readonly (readonly [Schemas['MatingSight'], string])[] = [
   ['guarding', 'He guards her'],
   ['rivals', 'Rivals'],
@@ -223,4 +258,4 @@ const matingSeen: EntryForm<'matingSeen'> = {
 };
 
 /** Forms of shells, of who is up, of molts underground and of the mating log. */
-export const shellForms = { shellTaken, shellsCounted, lookedRound, moltMarksSeen, matingSeen };
+export const shellForms = { shellTaken, shellsCounted, lookedRound, moltMarksSeen, burialGuarded, matingSeen };
