@@ -17,6 +17,7 @@ public static class Schemas
         new Dictionary<string, string>
         {
             ["room-file.schema.json"] = Of(typeof(RoomFile), "A room of Hushed Lantern"),
+            ["papers.schema.json"] = Of(typeof(Papers.TravelPapers), "Papers of an animal that is handed on"),
             ["species-profile.schema.json"] = Of(typeof(SpeciesProfile), "A species profile of Hushed Lantern"),
         };
 

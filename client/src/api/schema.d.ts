@@ -84,6 +84,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/stock/{id}/papers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get: operations["papers"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tanks": {
         parameters: {
             query?: never;
@@ -686,6 +702,38 @@ export interface paths {
         get?: never;
         put?: never;
         post: operations["writeTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readPapers"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/papers": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["takeIn"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2107,7 +2155,7 @@ export interface components {
             address: string;
         };
         /** @description What happened: the content of a journal entry. Each kind is a record of its feature. */
-        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"] | components["schemas"]["ActCaseTaken"] | components["schemas"]["ActSecondLook"] | components["schemas"]["ActDivided"] | components["schemas"]["ActVialsMolted"] | components["schemas"]["ActGraded"] | components["schemas"]["ActPromised"] | components["schemas"]["ActCapped"] | components["schemas"]["ActHostChosen"] | components["schemas"]["ActBoxed"] | components["schemas"]["ActQueenCaught"] | components["schemas"]["ActPeeked"] | components["schemas"]["ActNestMoved"] | components["schemas"]["ActTubLooked"] | components["schemas"]["ActMarked"] | components["schemas"]["ActRecaught"] | components["schemas"]["ActScooped"] | components["schemas"]["ActLookedRound"] | components["schemas"]["ActShellTaken"] | components["schemas"]["ActShellsCounted"] | components["schemas"]["ActMoltMarksSeen"] | components["schemas"]["ActMatingSeen"] | components["schemas"]["ActSickSeen"] | components["schemas"]["ActWarmUpPlanned"] | components["schemas"]["ActCalciumLooked"];
+        Act: components["schemas"]["ActAcquired"] | components["schemas"]["ActDetailsChanged"] | components["schemas"]["ActOffered"] | components["schemas"]["ActLeftoversRemoved"] | components["schemas"]["ActWatered"] | components["schemas"]["ActTubeSeen"] | components["schemas"]["ActConditionSeen"] | components["schemas"]["ActLooked"] | components["schemas"]["ActSignSeen"] | components["schemas"]["ActMolted"] | components["schemas"]["ActFangsChecked"] | components["schemas"]["ActMeasured"] | components["schemas"]["ActMoved"] | components["schemas"]["ActCounted"] | components["schemas"]["ActNoted"] | components["schemas"]["ActPutOff"] | components["schemas"]["ActDeparted"] | components["schemas"]["ActBegan"] | components["schemas"]["ActEnded"] | components["schemas"]["ActChilled"] | components["schemas"]["ActLimbNoted"] | components["schemas"]["ActSexSeen"] | components["schemas"]["ActPictured"] | components["schemas"]["ActHandled"] | components["schemas"]["ActHoused"] | components["schemas"]["ActWithdrawn"] | components["schemas"]["ActGained"] | components["schemas"]["ActPaired"] | components["schemas"]["ActPlaced"] | components["schemas"]["ActParted"] | components["schemas"]["ActGaveBirth"] | components["schemas"]["ActLent"] | components["schemas"]["ActReturned"] | components["schemas"]["ActTended"] | components["schemas"]["ActPairingSeen"] | components["schemas"]["ActPairingEnded"] | components["schemas"]["ActWebLooked"] | components["schemas"]["ActCaseTaken"] | components["schemas"]["ActSecondLook"] | components["schemas"]["ActDivided"] | components["schemas"]["ActVialsMolted"] | components["schemas"]["ActGraded"] | components["schemas"]["ActPromised"] | components["schemas"]["ActCapped"] | components["schemas"]["ActHostChosen"] | components["schemas"]["ActBoxed"] | components["schemas"]["ActQueenCaught"] | components["schemas"]["ActPeeked"] | components["schemas"]["ActNestMoved"] | components["schemas"]["ActTubLooked"] | components["schemas"]["ActMarked"] | components["schemas"]["ActRecaught"] | components["schemas"]["ActScooped"] | components["schemas"]["ActLookedRound"] | components["schemas"]["ActShellTaken"] | components["schemas"]["ActShellsCounted"] | components["schemas"]["ActMoltMarksSeen"] | components["schemas"]["ActBurialGuarded"] | components["schemas"]["ActMatingSeen"] | components["schemas"]["ActSickSeen"] | components["schemas"]["ActWarmUpPlanned"] | components["schemas"]["ActCalciumLooked"];
         /** @description The animal or brood came into the collection. */
         ActAcquired: {
             /** @enum {string} */
@@ -2145,6 +2193,17 @@ export interface components {
             holeMm?: null | number;
             /** @description What lies on the floor, 1–60 characters. */
             lining?: null | string;
+            /** @description How many are in each of the boxes, 1–100 boxes; together it is a count of all. None where it was not counted. */
+            numbers?: null | number[];
+        };
+        /** @description Over a crab that is down: whether others dig there, and what of a sleeve is done. */
+        ActBurialGuarded: {
+            /** @enum {string} */
+            kind: "burialGuarded";
+            /** @description Whether neighbours dig at its place. */
+            othersDig: boolean;
+            /** @description Steps of the sleeve that are done by now; empty while none is. */
+            done: components["schemas"]["SleeveStep"][];
         };
         /** @description The calcium of a tub was looked after: what is left of each source, and what was put in. */
         ActCalciumLooked: {
@@ -3394,6 +3453,14 @@ export interface components {
             reasons: components["schemas"]["Reason"][];
         };
         /** @description A computed value together with what it follows from. */
+        AnswerOfPouchYoung: {
+            value: null | components["schemas"]["PouchYoung"];
+            /** @description The judgement in one plain sentence. */
+            summary: string;
+            /** @description The steps that led to it, most telling first. */
+            reasons: components["schemas"]["Reason"][];
+        };
+        /** @description A computed value together with what it follows from. */
         AnswerOfPremoltReading: {
             /** @description The value. */
             value: components["schemas"]["PremoltReading"];
@@ -4335,6 +4402,9 @@ export interface components {
             prepare: string;
             /** @description Days until one is used up. */
             days: components["schemas"]["RuleOfWaitPrior"];
+            /** @description Goods of the larder of which it is taken; none where it is not bought in bulk. */
+            goods?: null | string;
+            dose?: null | components["schemas"]["RuleOfdouble"];
         };
         /**
          * @description At what time of the day moths and butterflies find each other.
@@ -5639,7 +5709,7 @@ export interface components {
             chances: number[];
         };
         /** @enum {unknown} */
-        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | "secondLook" | "caseTaken" | "divided" | "vialsMolted" | "graded" | "promised" | "capped" | "hostChosen" | "calciumLooked" | "boxed" | "sickSeen" | "warmUpPlanned" | "queenCaught" | "peeked" | "nestMoved" | "tubLooked" | "marked" | "recaught" | "scooped" | "lookedRound" | "shellTaken" | "shellsCounted" | "moltMarksSeen" | "matingSeen" | null;
+        EntryForm: "offered" | "signSeen" | "molted" | "measured" | "moved" | "counted" | "gained" | "paired" | "handled" | "limbNoted" | "sexSeen" | "noted" | "putOff" | "housed" | "placed" | "departed" | "watered" | "tubeSeen" | "conditionSeen" | "began" | "ended" | "chilled" | "parted" | "gaveBirth" | "lent" | "returned" | "secondLook" | "caseTaken" | "divided" | "vialsMolted" | "graded" | "promised" | "capped" | "hostChosen" | "calciumLooked" | "boxed" | "sickSeen" | "warmUpPlanned" | "queenCaught" | "peeked" | "nestMoved" | "tubLooked" | "marked" | "recaught" | "scooped" | "lookedRound" | "shellTaken" | "shellsCounted" | "moltMarksSeen" | "burialGuarded" | "matingSeen" | null;
         /** @description One piece of evidence. */
         Evidence: {
             /** @description The sign, `clean-look` or `meal`. */
@@ -8919,7 +8989,7 @@ export interface components {
          * @description A part of an animal's page.
          * @enum {unknown}
          */
-        PageSection: "life" | "awaited" | "inmates" | "signs" | "ends" | "turns" | "leftover" | "water" | "upkeep" | "meal" | "firstMeal" | "stage" | "condition" | "enclosure" | "quarantine" | "cautions" | "food" | "fasting" | "growth" | "numbers" | "brood" | "calcium" | "young" | "notes" | "hush" | "journal";
+        PageSection: "life" | "awaited" | "inmates" | "signs" | "ends" | "turns" | "leftover" | "water" | "upkeep" | "meal" | "firstMeal" | "stage" | "condition" | "enclosure" | "quarantine" | "cautions" | "food" | "fasting" | "growth" | "numbers" | "brood" | "calcium" | "colony" | "young" | "notes" | "hush" | "journal";
         /** @description A female and a male of one species, and what speaks for and against them. */
         PairChoice: {
             /**
@@ -9094,6 +9164,53 @@ export interface components {
             /** @description Where it comes from. */
             source: string;
         };
+        /** @description Something that the papers tell. */
+        PapersLine: {
+            /**
+             * Format: date
+             * @description When.
+             */
+            night: string;
+            /** @description What, in words. */
+            text: string;
+        };
+        /** @description Papers as they were read, before anything is written. */
+        PapersRead: {
+            /** @description What it is called. */
+            name: string;
+            /** @description Scientific name. */
+            species: string;
+            /** @description Whether the rulebook of this room knows the species. */
+            isKnown: boolean;
+            /** @description Specimen, brood or colony. */
+            kind: components["schemas"]["StockKind"];
+            /**
+             * Format: int32
+             * @description How many.
+             */
+            count: number;
+            /** @description Sex as far as known. */
+            sex: components["schemas"]["Sex"];
+            /**
+             * Format: date
+             * @description Day of hatching.
+             */
+            hatchedOn: null | string;
+            /**
+             * Format: int32
+             * @description Molts behind it.
+             */
+            molts: null | number;
+            /** @description Whence it is and what it eats. */
+            note: string;
+            /** @description What the papers tell, oldest first. */
+            history: components["schemas"]["PapersLine"][];
+            /**
+             * Format: int32
+             * @description Pictures.
+             */
+            pictures: number;
+        };
         /** @description How an order of the supplier stands. */
         Parcel: {
             /** @description Whether the parcel is at the door. */
@@ -9117,6 +9234,12 @@ export interface components {
             /** @description Mother, likewise. */
             dam?: null | string;
         };
+        /**
+         * @description Which school the room follows for looking at a queen that founds on her reserves.
+         * @default rationed
+         * @enum {unknown}
+         */
+        PeekingSchool: "rationed" | "none";
         /** @description Somebody who may sign in. */
         PersonView: {
             /** Format: uuid */
@@ -9380,6 +9503,29 @@ export interface components {
              * @description Chance (0–1) that he is: of all who may be together 1.
              */
             chance: number;
+        };
+        /** @description Young to come from pouches that were seen full in a tub. A tub has no single mother: the first of them counts. */
+        PouchYoung: {
+            /**
+             * Format: date
+             * @description Night on which they were first seen full.
+             */
+            seenOn: string;
+            /**
+             * Format: date
+             * @description First night on which young are to be expected.
+             */
+            from: string;
+            /**
+             * Format: date
+             * @description Half of such pouches are empty by then.
+             */
+            likely: string;
+            /**
+             * Format: date
+             * @description Nine in ten are.
+             */
+            to: string;
         };
         /** @description The reading of the signs since the last molt. */
         PremoltReading: {
@@ -10084,6 +10230,8 @@ export interface components {
             cadence: components["schemas"]["CadenceSchool"];
             /** @description School for feeding a paired female; files of rooms from before it was asked have none. */
             afterPairing?: components["schemas"]["AfterPairingSchool"];
+            /** @description School for looking at a founding queen; likewise. */
+            peeking?: components["schemas"]["PeekingSchool"];
         };
         /** @description What a data file holds, in numbers. */
         RoomSums: {
@@ -11375,6 +11523,11 @@ export interface components {
             measuredOn: string;
             ratioToNext: null | components["schemas"]["GrowthStep"];
         };
+        /**
+         * @description A step of putting a sleeve round a crab that is down.
+         * @enum {unknown}
+         */
+        SleeveStep: "bottleCut" | "rinsed" | "sunk" | "floorAgainst";
         /** @description An enclosure where it stands. */
         SlotView: {
             /**
@@ -11939,6 +12092,14 @@ export interface components {
              */
             high95: null | number;
         };
+        /** @description An animal that was taken in with its papers. */
+        TakenIn: {
+            /**
+             * Format: uuid
+             * @description The animal.
+             */
+            stockId: string;
+        };
         /** @description A shared tank at a glance: who is up, floor and room, warmth, shells. */
         TankBoard: {
             /** @description Who lives in it, those that stand out first. */
@@ -12023,6 +12184,8 @@ export interface components {
             says: string;
             /** @description Whether it came up of late, so that marks of a molt are asked for. */
             cameUp: boolean;
+            /** @description Whether it is down, so that it may have to be guarded from its neighbours. */
+            isDown: boolean;
         };
         /** @description A shared tank. */
         TankView: {
@@ -12236,11 +12399,7 @@ export interface components {
              * @description Night on which young were last seen.
              */
             youngOn: null | string;
-            /**
-             * Format: date
-             * @description Night on which full pouches were last seen.
-             */
-            pouchesOn: null | string;
+            pouch: null | components["schemas"]["AnswerOfPouchYoung"];
             /**
              * Format: int32
              * @description Animals that bear a mark and wait to be caught again; none where none do.
@@ -13016,6 +13175,44 @@ export interface operations {
                 };
                 content: {
                     "text/event-stream": components["schemas"]["LiveEvent"];
+                };
+            };
+        };
+    };
+    papers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                id: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["ProblemDetails"];
                 };
             };
         };
@@ -14346,6 +14543,97 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["IntakeWritten"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    readPapers: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/zip": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PapersRead"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    takeIn: {
+        parameters: {
+            query: {
+                /** @description Made by the client: the same taking in is written once. */
+                Id: string;
+                /** @description Where it stands from tonight. */
+                Place: string;
+                /** @description What it is called here, 1–60 characters. */
+                Name: string;
+                /** @description How many came. */
+                Count: number;
+                /** @description From whom, at most 60 characters. */
+                From?: string;
+            };
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/zip": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TakenIn"];
                 };
             };
             /** @description Bad Request */

@@ -9,9 +9,13 @@ internal static class SentPicture
     private const int MostBytes = 12 * 1024 * 1024;
 
     /// <summary>Reads it; none when it is larger than is taken.</summary>
-    public static async Task<byte[]?> ReadAsync(HttpRequest request, CancellationToken cancel)
+    public static Task<byte[]?> ReadAsync(HttpRequest request, CancellationToken cancel) =>
+        ReadAsync(request, MostBytes, cancel);
+
+    /// <summary>The same of any file, up to so many bytes.</summary>
+    public static async Task<byte[]?> ReadAsync(HttpRequest request, int mostBytes, CancellationToken cancel)
     {
-        if (request.ContentLength > MostBytes)
+        if (request.ContentLength > mostBytes)
         {
             return null;
         }
@@ -20,7 +24,7 @@ internal static class SentPicture
         var buffer = new byte[81920];
         for (int read; (read = await request.Body.ReadAsync(buffer, cancel)) > 0; )
         {
-            if (bytes.Length + read > MostBytes)
+            if (bytes.Length + read > mostBytes)
             {
                 return null;
             }

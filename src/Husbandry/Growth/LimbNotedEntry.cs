@@ -55,4 +55,7 @@ public sealed class LimbNotedEntry() : EntryDefinition<LimbNoted>("limbNoted")
 
     /// <inheritdoc/>
     protected override bool IsHistory(LimbNoted act) => true;
+
+    /// <inheritdoc/>
+    protected override LimbNoted? ForPapers(LimbNoted act) => act;
 }

@@ -94,4 +94,7 @@ public sealed class MeasuredEntry() : EntryDefinition<Measured>("measured")
 
     /// <inheritdoc/>
     protected override bool IsHistory(Measured act) => true;
+
+    /// <inheritdoc/>
+    protected override Measured? ForPapers(Measured act) => act with { PictureId = null };
 }

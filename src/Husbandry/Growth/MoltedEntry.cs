@@ -48,6 +48,9 @@ public sealed class MoltedEntry() : EntryDefinition<Molted>("molted")
     protected override bool IsHistory(Molted act) => true;
 
     /// <inheritdoc/>
+    protected override Molted? ForPapers(Molted act) => act;
+
+    /// <inheritdoc/>
     protected override RoundPart Round(Molted act) => RoundPart.Work;
 
     /// <inheritdoc/>

@@ -74,6 +74,9 @@ public sealed class SexSeenEntry() : EntryDefinition<SexSeen>("sexSeen")
     /// <inheritdoc/>
     protected override bool IsHistory(SexSeen act) => true;
 
+    /// <inheritdoc/>
+    protected override SexSeen? ForPapers(SexSeen act) => act;
+
     private static string Word(Sex sex) =>
         sex switch
         {

@@ -68,6 +68,12 @@ public abstract class EntryDefinition(string id) : EntryKind(id)
     /// </summary>
     public abstract bool IsHistory(Act act);
 
+    /// <summary>
+    /// What of it goes along in the papers of an animal that is handed on: what happened to its body, with nothing of the room or of
+    /// the keeper in it. None for most.
+    /// </summary>
+    public abstract Act? ForPapers(Act act);
+
     /// <summary>The act of the hush table that it is, if it is one, of an animal as it stood before.</summary>
     public abstract CareAct? Care(Act act, Subject subject);
 
@@ -116,6 +122,9 @@ public abstract class EntryDefinition<T>(string id) : EntryDefinition(id)
     public sealed override bool IsHistory(Act act) => IsHistory((T)act);
 
     /// <inheritdoc/>
+    public sealed override Act? ForPapers(Act act) => ForPapers((T)act);
+
+    /// <inheritdoc/>
     public sealed override CareAct? Care(Act act, Subject subject) => Care((T)act, subject);
 
     /// <inheritdoc/>
@@ -147,6 +156,9 @@ public abstract class EntryDefinition<T>(string id) : EntryDefinition(id)
 
     /// <inheritdoc cref="EntryDefinition.IsHistory(Act)"/>
     protected virtual bool IsHistory(T act) => false;
+
+    /// <inheritdoc cref="EntryDefinition.ForPapers(Act)"/>
+    protected virtual T? ForPapers(T act) => null;
 
     /// <inheritdoc cref="EntryDefinition.Care(Act, Subject)"/>
     protected virtual CareAct? Care(T act, Subject subject) => null;

@@ -108,6 +108,9 @@ public sealed class BeganEntry() : EntryDefinition<Began>("began")
     protected override bool IsHistory(Began act) => true;
 
     /// <inheritdoc/>
+    protected override Began? ForPapers(Began act) => act;
+
+    /// <inheritdoc/>
     protected override bool IsNews(Began act) => true;
 
     /// <inheritdoc/>

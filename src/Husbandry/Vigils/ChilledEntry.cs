@@ -58,5 +58,8 @@ public sealed class ChilledEntry() : EntryDefinition<Chilled>("chilled")
     protected override bool IsHistory(Chilled act) => true;
 
     /// <inheritdoc/>
+    protected override Chilled? ForPapers(Chilled act) => act;
+
+    /// <inheritdoc/>
     protected override bool IsToldTwice(Chilled act, Chilled other) => act.IntoCold == other.IntoCold;
 }

@@ -160,6 +160,9 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
     protected override bool IsHistory(Ended act) => true;
 
     /// <inheritdoc/>
+    protected override Ended? ForPapers(Ended act) => act with { VigilId = null };
+
+    /// <inheritdoc/>
     protected override bool IsNews(Ended act) => true;
 
     /// <inheritdoc/>

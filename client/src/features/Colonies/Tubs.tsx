@@ -32,8 +32,8 @@ export function Tubs({
       </h2>
       {!isAlone && (
         <p className="text-13 text-muted">
-          At least two standing sources at once, one of them a fine powder. Full: nine of ten such pieces
-          last so long; pale: half; a dot marks powder, the dashed line when to see to it.
+          At least two standing sources at once, one of them a fine powder. Full: nine of ten such pieces last
+          so long; pale: half; a dot marks powder, the dashed line when to see to it.
         </p>
       )}
       <ul className="mt-1">
@@ -42,20 +42,22 @@ export function Tubs({
             <span className="code">{isAlone ? '' : tub.place}</span>
             <Who tub={tub} tonight={tonight} isAlone={isAlone} />
             <span className="min-w-0">
-              {!isAlone && (<span
-                className={
-                  tub.calcium.value?.see != null && tub.calcium.value.see <= tonight
-                    ? 'block border-l-2 border-lampmark pl-2 font-semibold'
-                    : 'block'
-                }
-              >
-                <Said
-                  answer={tub.calcium}
-                  of={`the calcium of ${tub.name}`}
-                  title="Why calcium, and when?"
-                  animal={tub}
-                />
-              </span>)}
+              {!isAlone && (
+                <span
+                  className={
+                    tub.calcium.value?.see != null && tub.calcium.value.see <= tonight
+                      ? 'block border-l-2 border-lampmark pl-2 font-semibold'
+                      : 'block'
+                  }
+                >
+                  <Said
+                    answer={tub.calcium}
+                    of={`the calcium of ${tub.name}`}
+                    title="Why calcium, and when?"
+                    animal={tub}
+                  />
+                </span>
+              )}
               <Trouble tub={tub} />
               <Growing tub={tub} />
             </span>

@@ -1,6 +1,12 @@
 import { Refusal, type Schemas } from '../../api/client';
 import { Choice, Choices, TextField } from '../../ui/Field';
-import { type EntryForm, textOrNone, wholeNumber, wholeNumberIfAny, wholeNumbers } from '../Journal/entryForm';
+import {
+  type EntryForm,
+  textOrNone,
+  wholeNumber,
+  wholeNumberIfAny,
+  wholeNumbers,
+} from '../Journal/entryForm';
 
 const ways: readonly (readonly [Schemas['CatchWay'], string])[] = [
   ['walking', 'Walking about'],

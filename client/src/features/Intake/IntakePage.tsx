@@ -7,18 +7,21 @@ import { FilePick } from '../../ui/FilePick';
 import { newId } from '../../ui/newId';
 import { PageHeader } from '../../ui/PageHeader';
 import { useDone } from '../Journal/DoneContext';
+import { TakeInPapers } from '../Papers/TakeInPapers';
 import { IntakeTable } from './IntakeTable';
 import { ManyOfAKind } from './ManyOfAKind';
 import { useReadTable, useWriteTable } from './queries';
 
-type Way = 'table' | 'many';
+type Way = 'table' | 'many' | 'papers';
+
+const wayOf = (asked: string | null): Way => (asked === 'many' || asked === 'papers' ? asked : 'table');
 
 const example = 'A1-3 Tliltocatl albopilosus f i6 molt 3/5 fed 20/11';
 
 /** Takes over what a keeper has in a notebook or a spreadsheet: read, shown, mended, and written in one go. */
 export function IntakePage() {
   const navigate = useNavigate();
-  const [way, setWay] = useState<Way>(useSearchParams()[0].get('way') === 'many' ? 'many' : 'table');
+  const [way, setWay] = useState<Way>(wayOf(useSearchParams()[0].get('way')));
   const [text, setText] = useState('');
   const [id, setId] = useState(newId);
   const read = useReadTable();
@@ -67,6 +70,7 @@ export function IntakePage() {
           options={[
             ['table', 'A table, or one animal a line'],
             ['many', 'Many of a kind'],
+            ['papers', 'One with papers'],
           ]}
           value={way}
           onChange={(next) => {
@@ -74,7 +78,9 @@ export function IntakePage() {
             read.reset();
           }}
         />
-        {way === 'many' ? (
+        {way === 'papers' ? (
+          <TakeInPapers />
+        ) : way === 'many' ? (
           <ManyOfAKind onRead={again} busy={read.isPending} />
         ) : (
           <div

@@ -1,6 +1,12 @@
 import { Refusal, type Schemas } from '../../api/client';
 import { Choice, Choices, TextField } from '../../ui/Field';
-import { type EntryForm, numberIfAny, textOrNone, wholeNumberIfAny, wholeNumbersIfAny } from '../Journal/entryForm';
+import {
+  type EntryForm,
+  numberIfAny,
+  textOrNone,
+  wholeNumberIfAny,
+  wholeNumbersIfAny,
+} from '../Journal/entryForm';
 
 const hostChosen: EntryForm<'hostChosen'> = {
   title: 'Food plant',

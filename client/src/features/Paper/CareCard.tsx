@@ -30,7 +30,7 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
   const family = useFamily(animal.stockId).data;
   const settings = useSettings().data?.settings;
   const picture = animal.pictures.findLast((p) => !p.ofExuvia) ?? animal.pictures.at(-1);
-  const entries = animal.journal.filter((line) => line.struckBy === null);
+  const entries = animal.journal.filter((line) => line.struckBy === null && !ownAffairs.has(line.act.kind));
   const needs = animal.fit.value?.needs;
   const has = (section: PageSection) => hasPart(animal, section);
   const single = animal.details.kind === 'specimen' || animal.details.kind === 'tank';
@@ -60,10 +60,7 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
           ? 'not known'
           : null,
     ],
-    [
-      'Came here',
-      `${shortDate(animal.details.acquiredOn, '2000-01-01')}${animal.details.acquiredFrom == null ? '' : `, ${animal.details.acquiredFrom}`}`,
-    ],
+    ['Came here', shortDate(animal.details.acquiredOn, '2000-01-01')],
     [
       'Last molt',
       animal.lastMolt !== null
@@ -144,6 +141,7 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
         <Facts title="The animal" facts={facts} />
         <Facts title="How it is kept" facts={care} />
       </div>
+      {!isTank && <HandedOn animal={animal} />}
       {animal.cautions.length > 0 && (
         <section className="mt-3">
           <h2 className="text-18">Mind</h2>
@@ -170,6 +168,42 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
         </ul>
       </section>
     </article>
+  );
+}
+
+/** What the giver keeps to himself: notes, people, places. */
+const ownAffairs: ReadonlySet<string> = new Set([
+  'noted',
+  'promised',
+  'capped',
+  'lent',
+  'returned',
+  'moved',
+  'putOff',
+  'departed',
+]);
+
+/** To whom, when and by what permit; what is not on record is written in by hand. */
+function HandedOn({ animal }: { animal: AnimalView }) {
+  const left = animal.departure;
+  const given = left !== null && (left.kind === 'sold' || left.kind === 'givenAway') ? left : null;
+  const lines = [
+    ['Handed to', given?.remark ?? ''],
+    ['On', given === null ? '' : longDate(given.at.slice(0, 10))],
+    ['Permit', animal.details.wild?.permit ?? ''],
+  ] as const;
+  return (
+    <section className="mt-3 break-inside-avoid">
+      <h2 className="text-18">Handed on</h2>
+      <dl className="grid grid-cols-3 gap-4 text-13 max-sm:grid-cols-1">
+        {lines.map(([term, text]) => (
+          <div key={term} className="flex items-baseline gap-2 border-b border-ink py-1">
+            <dt className="font-semibold">{term}</dt>
+            <dd className="min-h-5 flex-1">{text}</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
   );
 }
 

@@ -158,9 +158,9 @@ function SettingsForm({ saved, change }: SettingsFormProps) {
           onChange={(peeking) => set({ peeking })}
         />
         <p className="max-w-[62ch] text-13 text-muted">
-          Keepers disagree on all of these. Rich feeding shortens the time between molts and the life, above all
-          of males; lean feeding is hard on slings, who have small reserves. Each “why” shows what the other
-          schools would say.
+          Keepers disagree on all of these. Rich feeding shortens the time between molts and the life, above
+          all of males; lean feeding is hard on slings, who have small reserves. Each “why” shows what the
+          other schools would say.
         </p>
       </section>
       {moved !== null && <NightsDialog moved={moved} onAgree={save} onClose={() => setMoved(null)} />}

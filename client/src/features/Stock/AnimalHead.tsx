@@ -72,6 +72,15 @@ export function AnimalHead({ animal }: { animal: AnimalView }) {
           <Link to={`/stock/${animal.stockId}/card`} className="linkish">
             Care card
           </Link>
+          {animal.details.kind !== 'tank' && (
+            <a
+              className="linkish"
+              href={`/api/stock/${animal.stockId}/papers`}
+              download={`${animal.details.nickname}.papers.zip`}
+            >
+              Papers to go along
+            </a>
+          )}
           <Link to="/paper/labels" state={{ stockIds: [animal.stockId] }} className="linkish">
             Label
           </Link>

@@ -258,4 +258,11 @@ const matingSeen: EntryForm<'matingSeen'> = {
 };
 
 /** Forms of shells, of who is up, of molts underground and of the mating log. */
-export const shellForms = { shellTaken, shellsCounted, lookedRound, moltMarksSeen, burialGuarded, matingSeen };
+export const shellForms = {
+  shellTaken,
+  shellsCounted,
+  lookedRound,
+  moltMarksSeen,
+  burialGuarded,
+  matingSeen,
+};
