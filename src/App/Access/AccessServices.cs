@@ -24,6 +24,9 @@ public sealed class OwnerOnly;
 public static class AccessServices
 {
     public const string SignInLimit = "sign-in";
+
+    /// <summary>For what a link alone opens: a sitter's sheet, a calendar.</summary>
+    public const string LinkLimit = "link";
     public const string SessionClaim = "session";
     public const string OwnerRole = "owner";
     public const string ReaderRole = "reader";
@@ -33,6 +36,9 @@ public static class AccessServices
 
     private const string CookieName = "lantern";
     private const int AttemptsAMinute = 8;
+
+    // A sitter ticks a line every second at most, and each tick reads the sheet anew.
+    private const int ByLinkAMinute = 240;
 
     // The cookie lasts as long as a session can; when that ends is for the session to say.
     private static readonly TimeSpan SignedInFor = People.LongestSession;
@@ -93,6 +99,18 @@ public static class AccessServices
                         _ => new FixedWindowRateLimiterOptions
                         {
                             PermitLimit = AttemptsAMinute,
+                            Window = TimeSpan.FromMinutes(1),
+                        }
+                    )
+            );
+            limiter.AddPolicy(
+                LinkLimit,
+                context =>
+                    RateLimitPartition.GetFixedWindowLimiter(
+                        context.Connection.RemoteIpAddress?.ToString() ?? "",
+                        _ => new FixedWindowRateLimiterOptions
+                        {
+                            PermitLimit = ByLinkAMinute,
                             Window = TimeSpan.FromMinutes(1),
                         }
                     )

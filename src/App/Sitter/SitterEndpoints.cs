@@ -1,3 +1,4 @@
+using App.Access;
 using App.Climate;
 using App.Hosting;
 using Husbandry.Journal;
@@ -75,7 +76,7 @@ public static class SitterEndpoints
 
     public static void MapSitterSheet(this WebApplication app)
     {
-        var sit = app.MapGroup("/api/sit/{secret}").WithTags("Sitter");
+        var sit = app.MapGroup("/api/sit/{secret}").WithTags("Sitter").RequireRateLimiting(AccessServices.LinkLimit);
         sit.MapGet("", ReadAsync).WithName("sitterSheet").Produces<SitterView>().ProducesProblem(404);
         sit.MapPost("undo", UndoAsync)
             .WithName("sitterUndo")
@@ -304,10 +305,10 @@ public sealed class SitterReader(LanternDb db, JournalReader journal, RoomNow no
     {
         var end = room.Clock.EndOf(room.Tonight).UtcTicks;
         var ids = await db.DueOrHushedIds(end).ToListAsync(cancel);
-        var judged = (await journal.StandingsAsync(ids, cancel))
-            .Select(s => Judgement.TryOf(s, room))
-            .OfType<Judgement>();
-        return SitterSheet.Of(judged, link.TwoPeople, room);
+        var standings = await journal.StandingsAsync(ids, cancel);
+        List<(Standing Standing, Judgement? Judged)> each = [.. standings.Select(s => (s, Judgement.TryOf(s, room)))];
+        var sheet = SitterSheet.Of(each.Select(e => e.Judged).OfType<Judgement>(), link.TwoPeople, room);
+        return sheet.With(each.Where(e => e.Judged is null).Select(e => e.Standing), room);
     }
 
     /// <summary>What the sheet said of one animal when it was looked at.</summary>

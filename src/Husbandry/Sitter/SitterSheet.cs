@@ -67,6 +67,8 @@ public sealed record SitterSheet(
     int LeftOut
 )
 {
+    private const string NotJudged =
+        "nothing can be said of it tonight. Do not open; call the keeper if it looks wrong.";
     private const string Hazardous = "dangerous venom: not for one person alone. Do not open.";
     private const string Unknown = "nobody knows what its venom does: not for one person alone. Do not open.";
 
@@ -123,6 +125,28 @@ public sealed record SitterSheet(
             [.. shut.OrderBy(s => s.Place, order)],
             left
         );
+    }
+
+    /// <summary>The same with enclosures of which nothing can be said: nobody knows what they bear, so they stay shut.</summary>
+    /// <param name="unjudged">What cannot be judged.</param>
+    /// <param name="room">The room.</param>
+    public SitterSheet With(IEnumerable<Standing> unjudged, Room room)
+    {
+        ArgumentNullException.ThrowIfNull(unjudged);
+        ArgumentNullException.ThrowIfNull(room);
+        return this with
+        {
+            LeaveShut =
+            [
+                .. LeaveShut
+                    .Concat(
+                        unjudged
+                            .Where(s => s is { Departure: null, Loan: null })
+                            .Select(s => new DoNotOpen(s.StockId, s.OwnPlace, s.Details.Nickname, NotJudged))
+                    )
+                    .OrderBy(s => s.Place, room.Layout.WalkingOrder()),
+            ],
+        };
     }
 
     /// <summary>What a tick becomes in the journal.</summary>

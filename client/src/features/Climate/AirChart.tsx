@@ -49,7 +49,11 @@ function piecesOf(points: readonly Point[], minutes: number): Point[][] {
 
 /** Warmth with its lowest and highest, and humidity under it, over the time that was asked for. */
 export function AirChart(props: AirChartProps) {
-  return <Measured height={height}>{(width) => <Drawing {...props} width={width} />}</Measured>;
+  return (
+    <Measured height={height} savedAs={`air at ${props.sensor.name}`}>
+      {(width) => <Drawing {...props} width={width} />}
+    </Measured>
+  );
 }
 
 function Drawing({ series, sensor, others, width }: AirChartProps & { width: number }) {

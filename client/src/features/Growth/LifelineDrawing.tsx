@@ -25,7 +25,7 @@ export function LifelineDrawing({ animal, unit }: { animal: AnimalView; unit: Le
       {steps.length === 0 ? (
         <p className="py-2 text-muted">Measure {animal.them} once and the steps of growth are drawn here.</p>
       ) : (
-        <Measured height={height}>
+        <Measured height={height} savedAs={`life of ${animal.details.nickname}`}>
           {(width) => <Life animal={animal} steps={steps} width={width} unit={unit} />}
         </Measured>
       )}

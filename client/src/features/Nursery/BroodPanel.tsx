@@ -67,7 +67,7 @@ function Drawn({ animal, brood }: { animal: AnimalView; brood: Brood }) {
           <figcaption className="text-13 text-muted">
             How many live: who went alive leaves upward, who was lost downward
           </figcaption>
-          <RiverDrawing river={brood.river} tonight={animal.tonight} />
+          <RiverDrawing river={brood.river} tonight={animal.tonight} name={animal.details.nickname} />
           <Offshoots river={brood.river} />
         </figure>
         <Curve brood={brood} />

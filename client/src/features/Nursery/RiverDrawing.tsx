@@ -16,9 +16,11 @@ const letter = 6.1;
 const leavesUpward: ReadonlySet<Schemas['RiverBranch']> = new Set(['split', 'promoted', 'left']);
 
 /** The living of a brood over its nights: as wide as there are; who goes alive leaves upward, who is lost downward. */
-export function RiverDrawing({ river, tonight }: { river: River; tonight: string }) {
+export function RiverDrawing({ river, tonight, name }: { river: River; tonight: string; name: string }) {
   return (
-    <Measured height={height}>{(width) => <Drawn river={river} tonight={tonight} width={width} />}</Measured>
+    <Measured height={height} savedAs={`river of ${name}`}>
+      {(width) => <Drawn river={river} tonight={tonight} width={width} />}
+    </Measured>
   );
 }
 

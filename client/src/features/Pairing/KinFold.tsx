@@ -49,7 +49,7 @@ function Drawn({ chart }: { chart: Schemas['KinChart'] }) {
         {chart.leftOut > 0 && ` ${chart.leftOut} more are not drawn.`}
       </figcaption>
       <div className="overflow-x-auto" tabIndex={0} role="group" aria-label="Chart of kinship">
-        <Measured height={side + 24}>
+        <Measured height={side + 24} savedAs="kinship">
           {() => (
             <svg
               width={names + side}

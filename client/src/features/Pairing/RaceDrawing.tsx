@@ -38,7 +38,7 @@ export function RaceDrawing({ race, tonight, eggCase, males, cages }: Props) {
   const booked = cages.filter((c) => c.bookings.some((b) => b.to >= tonight && b.from <= last));
   const tall = base + axisHeight + (spans.length + booked.length) * spanHeight;
   return (
-    <Measured height={tall}>
+    <Measured height={tall} savedAs="nights to pair">
       {(width) => (
         <Drawn
           race={race}
