@@ -64,6 +64,12 @@ public sealed class JournalReader(LanternDb db)
         ];
     }
 
+    /// <summary>Which of these entries are written already.</summary>
+    public async Task<IReadOnlySet<Guid>> WrittenAsync(IReadOnlyList<Guid> ids, CancellationToken cancel) =>
+        (
+            await db.Entries.AsNoTracking().Where(e => ids.Contains(e.Id)).Select(e => e.Id).ToListAsync(cancel)
+        ).ToHashSet();
+
     /// <summary>The newest entries of all animals, in order of writing.</summary>
     public async Task<IReadOnlyList<JournalEntry>> NewestAsync(int count, CancellationToken cancel)
     {

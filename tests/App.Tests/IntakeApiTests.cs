@@ -212,4 +212,130 @@ public sealed class IntakeApiTests : IDisposable
         var ants = await api.GetAsync($"/api/stock/{written["stockIds"]![0]!.GetValue<string>()}");
         Assert.Contains("tubeSeen", ants["journal"]!.AsArray().Select(l => l!["act"]!["kind"]!.GetValue<string>()));
     }
+
+    /// <summary>The table of stock that goes out is one that comes in.</summary>
+    [Fact]
+    public async Task A_table_of_stock_goes_from_one_room_into_another()
+    {
+        await api.AddAsync(Api.New("A1·03"));
+        await api.AddAsync(Api.New("B2·04", Api.Details("Rowan", "brachypelma-hamorii")));
+        using var http = app.CreateClient();
+        var table = await http.GetStringAsync(new Uri("/api/safekeeping/tables/stock.csv", UriKind.Relative));
+        using var elsewhere = new LanternFactory();
+        using var to = new Api(elsewhere);
+        var sheet = await to.TakeAsync("/api/intake/read", new JsonObject { ["text"] = table });
+        Assert.Equal(2, sheet["rows"]!.AsArray().Count);
+        Assert.All(sheet["rows"]!.AsArray(), r => Assert.Empty(r!["problems"]!.AsArray()));
+        var (status, _) = await to.PostAsync("/api/intake", Request(sheet, Guid.NewGuid().ToString()));
+        Assert.Equal(HttpStatusCode.OK, status);
+        var stock = await to.StockAsync();
+        Assert.Equal(["A1·03", "B2·04"], stock.Select(l => l!["place"]!.GetValue<string>()));
+        Assert.Equal(["Tansy", "Rowan"], stock.Select(l => l!["name"]!.GetValue<string>()));
+        Assert.Equal("Brachypelma hamorii", stock[1]!["species"]!.GetValue<string>());
+        Assert.Equal("2026-01-10", stock[0]!["came"]!.GetValue<string>());
+    }
+
+    private const string Happened = """
+        Animal,Date,What,Size,Note
+        Tansy,2026-10-03,molted,,
+        Tansy,2026-10-05,measured,6 cm,leg span
+        A1-3,20/10,fed,,
+        tansy,1 Nov,refused,,
+        Tansy,2 Nov,note,,"moved its burrow, again"
+        Tansy,3 Nov,watered,,
+        """;
+
+    private Task<JsonNode> ReadHappenedAsync(JsonObject table) => api.TakeAsync("/api/intake/happened/read", table);
+
+    private static JsonObject Again(JsonNode sheet, params int[] leaveOut) =>
+        new()
+        {
+            ["cells"] = sheet["cells"]!.DeepClone(),
+            ["columns"] = sheet["columns"]!.DeepClone(),
+            ["dayFirst"] = sheet["dayFirst"]!.DeepClone(),
+            ["unit"] = sheet["unit"]!.DeepClone(),
+            ["leaveOut"] = new JsonArray([.. leaveOut.Select(n => (JsonNode)n)]),
+        };
+
+    [Fact]
+    public async Task What_happened_comes_in_as_a_table_and_twice_writes_nothing()
+    {
+        var id = await api.AddAsync();
+        var sheet = await ReadHappenedAsync(new JsonObject { ["text"] = Happened });
+        Assert.All(sheet["rows"]!.AsArray(), r => Assert.Null(r!["problem"]));
+        Assert.Equal(
+            ["who", "night", "what", "size", "note"],
+            sheet["columns"]!.AsArray().Select(c => c!.GetValue<string>())
+        );
+        Assert.Contains("leg span 60 mm", Said(sheet, 1), StringComparison.Ordinal);
+        var (status, written) = await api.PostAsync(
+            "/api/intake/happened",
+            new JsonObject { ["table"] = Again(sheet) }
+        );
+        Assert.Equal((HttpStatusCode.OK, 6), (status, written!["entries"]!.GetValue<int>()));
+        var journal = (await api.GetAsync($"/api/stock/{id}"))["journal"]!.AsArray();
+        string On(string night) =>
+            journal.Single(l => l!["night"]!.GetValue<string>() == night)!["text"]!.GetValue<string>();
+        Assert.Equal("molted", On("2026-10-03"));
+        Assert.StartsWith("took", On("2026-10-20"), StringComparison.Ordinal);
+        Assert.DoesNotContain("took", On("2026-11-01"), StringComparison.Ordinal);
+        Assert.Equal("moved its burrow, again", On("2026-11-02"));
+
+        (_, written) = await api.PostAsync("/api/intake/happened", new JsonObject { ["table"] = Again(sheet) });
+        Assert.Equal(0, written!["entries"]!.GetValue<int>());
+
+        // The table of the journal that goes out: what was written here comes in elsewhere, the rest is named.
+        using var http = app.CreateClient();
+        var table = await http.GetStringAsync(new Uri("/api/safekeeping/tables/journal.csv", UriKind.Relative));
+        using var elsewhere = new LanternFactory();
+        using var to = new Api(elsewhere);
+        await to.AddAsync();
+        var read = await to.TakeAsync("/api/intake/happened/read", new JsonObject { ["text"] = table });
+        var odd = read["rows"]!.AsArray().Where(r => r!["problem"] is not null).ToList();
+        Assert.All(
+            odd,
+            r => Assert.Contains("not taken from a table", r!["problem"]!.GetValue<string>(), StringComparison.Ordinal)
+        );
+        Assert.Contains(
+            read["rows"]!.AsArray(),
+            r => r!["says"]!.GetValue<string>().EndsWith("molted", StringComparison.Ordinal)
+        );
+    }
+
+    [Fact]
+    public async Task Rows_of_what_happened_that_cannot_be_are_named_and_can_be_left_out()
+    {
+        await api.AddAsync();
+        const string Odd = """
+            Tansy	2026-10-03	molted
+            Nobody	2026-10-04	molted
+            Tansy	someday	fed
+            Tansy	2031-01-01	molted
+            Tansy	2026-10-06	acquired
+            B9-9	2026-10-06	fed
+            """;
+        var sheet = await ReadHappenedAsync(new JsonObject { ["text"] = Odd });
+        string? Problem(int row) => sheet["rows"]![row]!["problem"]?.GetValue<string>();
+        Assert.Null(Problem(0));
+        Assert.Contains("Nobody here is called", Problem(1), StringComparison.Ordinal);
+        Assert.Contains("Say when", Problem(2), StringComparison.Ordinal);
+        Assert.Contains("beyond tonight", Problem(3), StringComparison.Ordinal);
+        Assert.Contains("not taken from a table", Problem(4), StringComparison.Ordinal);
+        Assert.Contains("Nothing stands at B9·09", Problem(5), StringComparison.Ordinal);
+        Api.Refused(
+            await api.PostAsync("/api/intake/happened", new JsonObject { ["table"] = Again(sheet) }),
+            "rows[1]",
+            "Row 2"
+        );
+        var (status, written) = await api.PostAsync(
+            "/api/intake/happened",
+            new JsonObject { ["table"] = Again(sheet, 2, 3, 4, 5, 6) }
+        );
+        Assert.Equal((HttpStatusCode.OK, 1), (status, written!["entries"]!.GetValue<int>()));
+        Api.Refused(
+            await api.PostAsync("/api/intake/happened", new JsonObject { ["table"] = new JsonObject() }),
+            "text",
+            "Paste"
+        );
+    }
 }

@@ -235,6 +235,19 @@ public sealed class SitterApiTests : NetworkRoom
     }
 
     [Fact]
+    public async Task Whoever_tries_links_is_slowed()
+    {
+        using var guesser = new Visitor(App);
+        var last = HttpStatusCode.OK;
+        for (var tries = 0; tries < 260 && last != HttpStatusCode.TooManyRequests; tries++)
+        {
+            last = await guesser.GetAsync($"/api/sit/guess{tries}");
+        }
+
+        Assert.Equal(HttpStatusCode.TooManyRequests, last);
+    }
+
+    [Fact]
     public async Task A_link_opens_on_its_nights_only_and_is_withdrawn_at_once()
     {
         using var owner = await OwnerAsync();

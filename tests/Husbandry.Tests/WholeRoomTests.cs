@@ -220,6 +220,16 @@ public class WholeRoomTests
         SitterSheet.Of(diaries.Select(d => d.Judge()), twoPeople, Diary.Room());
 
     [Fact]
+    public void What_cannot_be_judged_is_named_on_the_sheet_and_stays_shut()
+    {
+        var odd = new Diary();
+        var sheet = Sheet(twoPeople: true, new Diary()).With([odd.Standing()], Diary.Room());
+        var shut = Assert.Single(sheet.LeaveShut, s => s.StockId == odd.StockId);
+        Assert.Contains("Do not open", shut.Why, StringComparison.Ordinal);
+        Assert.DoesNotContain(sheet.Lines, l => l.StockId == odd.StockId);
+    }
+
+    [Fact]
     public void A_sitter_feeds_and_waters_what_is_open_and_opens_nothing_that_is_hushed()
     {
         var hungry = new Diary().LegSpan(60).Ate(20).Watered(0);

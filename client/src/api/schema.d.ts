@@ -692,6 +692,38 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/intake/happened/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readHappened"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake/happened": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["writeHappened"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/intake": {
         parameters: {
             query?: never;
@@ -6598,6 +6630,77 @@ export interface components {
              * @description Eggs and young of a mother that came since it was said how many are wanted.
              */
             taken: number;
+        };
+        /**
+         * @description What a column of a table of happenings can say.
+         * @enum {unknown}
+         */
+        HappenedColumn: "ignored" | "who" | "night" | "what" | "size" | "note";
+        /** @description A table of what happened, to be written. */
+        HappenedRequest: {
+            /** @description The table; a row that was written before is passed over. */
+            table: components["schemas"]["HappenedTable"];
+        };
+        /** @description A row of such a table as it was read. */
+        HappenedRow: {
+            /**
+             * Format: int32
+             * @description Its number, from 1, headings left out.
+             */
+            line: number;
+            /**
+             * Format: uuid
+             * @description The animal; none while that cannot be read.
+             */
+            stockId: null | string;
+            /** @description All of it in one sentence, as it will be written. */
+            says: string;
+            /**
+             * Format: date
+             * @description The night.
+             */
+            night: null | string;
+            /** @description What is wrong with it; none of the table is written while there are any. */
+            problem: null | string;
+        };
+        /** @description Such a table as it was understood. */
+        HappenedSheet: {
+            /** @description Its headings, empty where it has none. */
+            headings: string[];
+            /** @description Its columns. */
+            columns: components["schemas"]["HappenedColumn"][];
+            /** @description Its cells, headings left out. */
+            cells: string[][];
+            /** @description Whether 3/5 was read as the third of May. */
+            dayFirst: boolean;
+            /** @description Unit in which lengths without one were read. */
+            unit: components["schemas"]["LengthUnit"];
+            /** @description One for each happening, those that are left out missing. */
+            rows: components["schemas"]["HappenedRow"][];
+            /** @description Whether all of it can be written. */
+            isSound: boolean;
+        };
+        /** @description A keeper's own table of what happened, one row for each, as it is to be read. */
+        HappenedTable: {
+            /** @description The table as text; left out where the cells are given. */
+            text?: null | string;
+            /** @description Its cells, headings left out; with their columns. */
+            cells?: null | string[][];
+            /** @description What each column says, where that is said and not to be guessed. */
+            columns?: null | components["schemas"]["HappenedColumn"][];
+            /** @description Whether 3/5 is the third of May; guessed when left out. */
+            dayFirst?: null | boolean;
+            unit?: null | components["schemas"]["LengthUnit"];
+            /** @description Rows that are left out, by their numbers from 1. */
+            leaveOut?: null | number[];
+        };
+        /** @description A table of what happened that was written. */
+        HappenedWritten: {
+            /**
+             * Format: int32
+             * @description Entries of it.
+             */
+            entries: number;
         };
         /** @description A tub from which animals are taken. */
         HarvestRequest: {
@@ -14514,6 +14617,86 @@ export interface operations {
                 };
                 content: {
                     "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    readHappened: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HappenedTable"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HappenedSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    writeHappened: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["HappenedRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["HappenedWritten"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
                 };
             };
         };

@@ -126,13 +126,31 @@ public static class PapersEndpoints
             Chronicle.Effective(await reader.ReadAsync(id, cancel)),
             Parent(standing.Details.MotherId),
             Parent(standing.Details.FatherId),
-            LogMenu.Eats(judged) ? judged.Prey.Summary : null
+            Eats(judged)
         );
         return TypedResults.File(
             await PapersFile.WriteAsync(db, papers, cancel),
             "application/zip",
             $"{standing.Details.Nickname}.papers.zip"
         );
+    }
+
+    private static string? Eats(Judgement judged)
+    {
+        if (!LogMenu.Eats(judged))
+        {
+            return null;
+        }
+
+        var (meal, rules) = (judged.Meal.Value, judged.Subject.Room.Rules);
+        var what =
+            judged.Subject.Group.Feeding.Diet == Diet.Prey
+                ? judged.Prey.Summary.TrimEnd('.')
+                : LineChoice
+                    .Offers(meal.Offer)
+                    .Select(o => rules.Feeder(o.FeederId)?.Name)
+                    .FirstOrDefault(name => name is not null);
+        return what is null ? null : $"{what}, every {Wording.Days(Math.Round(meal.EveryDays))}.";
     }
 
     private static async Task<IResult> ReadAsync(HttpRequest request, RoomNow now, CancellationToken cancel)

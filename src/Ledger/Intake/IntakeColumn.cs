@@ -86,13 +86,36 @@ public static partial class ColumnGuess
         && first.All(cell => Husbandry.Stock.Place.Parse(cell) is null && !NumberPattern().IsMatch(cell));
 
     /// <summary>What a heading names; nothing where it names nothing that is read.</summary>
-    public static IntakeColumn Heading(string text)
+    public static IntakeColumn Heading(string text) => Named(text).Column;
+
+    /// <summary>What each of a row of headings names; where two name the same, the more telling does: "instar" before "stage".</summary>
+    public static IReadOnlyList<IntakeColumn> ByHeadings(IReadOnlyList<string> headings)
+    {
+        ArgumentNullException.ThrowIfNull(headings);
+        List<(IntakeColumn Column, int Rank)> named = [.. headings.Select(Named)];
+        return
+        [
+            .. named.Select(
+                (n, i) =>
+                    named
+                        .Select((other, k) => (other.Column, other.Rank, Index: k))
+                        .Where(other => other.Column == n.Column)
+                        .MinBy(other => (other.Rank, other.Index))
+                        .Index == i
+                        ? n.Column
+                        : IntakeColumn.Ignored
+            ),
+        ];
+    }
+
+    private static (IntakeColumn Column, int Rank) Named(string text)
     {
         var words = Plain(text);
         return Headings
-            .Where(h => h.Words.Any(word => Regex.IsMatch(words, $@"\b{Regex.Escape(word)}\b")))
-            .Select(h => h.Column)
-            .FirstOrDefault();
+            .Select(h =>
+                (h.Column, Rank: Array.FindIndex(h.Words, w => Regex.IsMatch(words, $@"\b{Regex.Escape(w)}\b")))
+            )
+            .FirstOrDefault(h => h.Rank >= 0);
     }
 
     /// <summary>The unit of length that a heading names: "DLS in", "size (cm)".</summary>
@@ -137,7 +160,11 @@ public static partial class ColumnGuess
             : IntakeColumn.Ignored;
     }
 
-    private static string Plain(string text) => text.Trim().TrimEnd('?', ':').ToLowerInvariant();
+    private static string Plain(string text) =>
+        JoinedPattern().Replace(text.Trim().TrimEnd('?', ':'), " ").ToLowerInvariant();
+
+    [GeneratedRegex("(?<=[a-z])(?=[A-Z])")]
+    private static partial Regex JoinedPattern();
 
     [GeneratedRegex(@"^\s*\d")]
     private static partial Regex NumberPattern();

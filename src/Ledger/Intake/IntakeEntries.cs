@@ -104,7 +104,8 @@ public static class IntakeEntries
         return acts;
     }
 
-    private static Act? Water(Judgement judged) =>
+    /// <summary>Water as it is given there; none where none is.</summary>
+    internal static Act? Water(Judgement judged) =>
         judged.Water.Value.Clocks.Any(c => c.Way == Husbandry.Rulebook.WaterWay.Tube) ? new TubeSeen(TubeWater.Full)
         : judged.Water.Value.Clocks.Select(c => c.Kind).FirstOrDefault(k => k is not null) is { } kind
             ? new Watered(kind)

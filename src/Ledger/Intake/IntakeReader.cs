@@ -80,24 +80,22 @@ public sealed class IntakeReader(Room room, StockIndex index)
             return (Said(table.Columns ?? ColumnGuess.ByContent(rows, species)), rows);
         }
 
-        var taken = new HashSet<IntakeColumn>();
+        var guessed = table.Columns ?? ColumnGuess.ByHeadings(rows[0]);
+        var left = rows[0].ToList().FindIndex(h => h.Equals("left", StringComparison.OrdinalIgnoreCase));
         return (
             [
                 .. rows[0]
                     .Select(
                         (heading, i) =>
-                        {
-                            var column =
-                                table.Columns is { } said && i < said.Count ? said[i] : ColumnGuess.Heading(heading);
-                            return new ReadColumn(
+                            new ReadColumn(
                                 heading,
-                                column != IntakeColumn.Ignored && taken.Add(column) ? column : IntakeColumn.Ignored,
+                                i < guessed.Count ? guessed[i] : IntakeColumn.Ignored,
                                 ColumnGuess.Unit(heading)
-                            );
-                        }
+                            )
                     ),
             ],
-            [.. rows.Skip(1)]
+            // Those that left are not here.
+            [.. rows.Skip(1).Where(r => left < 0 || left >= r.Count || r[left].Length == 0)]
         );
     }
 

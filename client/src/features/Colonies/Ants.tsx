@@ -40,8 +40,8 @@ export function Ants({
       </h2>
       <ul className="mt-1">
         {ants.map((a) => (
-          <li key={a.stockId} className="nursery-row">
-            <span className="code">{isAlone ? '' : a.place}</span>
+          <li key={a.stockId} className={isAlone ? 'nursery-row is-alone' : 'nursery-row'}>
+            {!isAlone && <span className="code">{a.place}</span>}
             <Who ants={a} tonight={tonight} isAlone={isAlone} />
             <span className="min-w-0">
               <Ahead ants={a} tonight={tonight} />

@@ -38,8 +38,8 @@ export function Tubs({
       )}
       <ul className="mt-1">
         {tubs.map((tub) => (
-          <li key={tub.stockId} className="nursery-row">
-            <span className="code">{isAlone ? '' : tub.place}</span>
+          <li key={tub.stockId} className={isAlone ? 'nursery-row is-alone' : 'nursery-row'}>
+            {!isAlone && <span className="code">{tub.place}</span>}
             <Who tub={tub} tonight={tonight} isAlone={isAlone} />
             <span className="min-w-0">
               {!isAlone && (

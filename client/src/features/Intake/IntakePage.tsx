@@ -8,13 +8,15 @@ import { newId } from '../../ui/newId';
 import { PageHeader } from '../../ui/PageHeader';
 import { useDone } from '../Journal/DoneContext';
 import { TakeInPapers } from '../Papers/TakeInPapers';
+import { HappenedTable } from './HappenedTable';
 import { IntakeTable } from './IntakeTable';
 import { ManyOfAKind } from './ManyOfAKind';
 import { useReadTable, useWriteTable } from './queries';
 
-type Way = 'table' | 'many' | 'papers';
+type Way = 'table' | 'many' | 'papers' | 'happened';
 
-const wayOf = (asked: string | null): Way => (asked === 'many' || asked === 'papers' ? asked : 'table');
+const wayOf = (asked: string | null): Way =>
+  asked === 'many' || asked === 'papers' || asked === 'happened' ? asked : 'table';
 
 const example = 'A1-3 Tliltocatl albopilosus f i6 molt 3/5 fed 20/11';
 
@@ -71,6 +73,7 @@ export function IntakePage() {
             ['table', 'A table, or one animal a line'],
             ['many', 'Many of a kind'],
             ['papers', 'One with papers'],
+            ['happened', 'What happened'],
           ]}
           value={way}
           onChange={(next) => {
@@ -80,6 +83,8 @@ export function IntakePage() {
         />
         {way === 'papers' ? (
           <TakeInPapers />
+        ) : way === 'happened' ? (
+          <HappenedTable />
         ) : way === 'many' ? (
           <ManyOfAKind onRead={again} busy={read.isPending} />
         ) : (

@@ -23,7 +23,12 @@ export function TakeInPapers() {
         measures, sex, waits, pictures, parents; nothing of the giver’s room.
       </p>
       <div>
-        <FilePick accept=".zip,application/zip" kind="first" busy={read.isPending} onPick={pick}>
+        <FilePick
+          accept=".zip,application/zip"
+          kind={read.data === undefined ? 'first' : 'usual'}
+          busy={read.isPending}
+          onPick={pick}
+        >
           Choose the papers
         </FilePick>
       </div>

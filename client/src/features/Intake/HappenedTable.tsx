@@ -1,0 +1,169 @@
+import { useState } from 'react';
+import { Refusal, type Schemas } from '../../api/client';
+import { Button } from '../../ui/Button';
+import { Choice, Field, FormError } from '../../ui/Field';
+import { FilePick } from '../../ui/FilePick';
+import { Filter } from '../../ui/Select';
+import { useReadHappened, useWriteHappened } from './queries';
+
+type Sheet = Schemas['HappenedSheet'];
+type Table = Schemas['HappenedTable'];
+
+const words: readonly (readonly [Schemas['HappenedColumn'], string])[] = [
+  ['ignored', 'not read'],
+  ['who', 'animal'],
+  ['night', 'night'],
+  ['what', 'what happened'],
+  ['size', 'length'],
+  ['note', 'more about it'],
+];
+
+/** So many rows are shown, and all in which something is wrong. */
+const shown = 12;
+
+/** What happened to animals that are here, from a spreadsheet: one row each, read first, written all or none. */
+export function HappenedTable() {
+  const [text, setText] = useState('');
+  const read = useReadHappened();
+  const write = useWriteHappened();
+  const refusal = [read.error, write.error].find((error) => error instanceof Refusal);
+  const readText = (next: string) => {
+    setText(next);
+    write.reset();
+    if (next.trim() !== '') {
+      read.mutate({ text: next });
+    }
+  };
+  return (
+    <div className="grid gap-3">
+      <Field
+        label="Paste what happened, or choose a file"
+        hint="One row each: animal or place, date, and molted, fed, refused, watered, measured 45 mm, died, or a note"
+      >
+        {(field) => (
+          <textarea
+            {...field}
+            rows={read.data === undefined ? 8 : 3}
+            className="field font-text"
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+          />
+        )}
+      </Field>
+      <div className="flex flex-wrap gap-2">
+        <Button kind="first" disabled={text.trim() === ''} onClick={() => readText(text)}>
+          Read it
+        </Button>
+        <FilePick accept=".csv,.tsv,.txt,text/*" onPick={(file) => void file.text().then(readText)}>
+          Choose a file
+        </FilePick>
+      </div>
+      <FormError>{refusal?.all}</FormError>
+      {write.data !== undefined ? (
+        <p role="status" className="text-mosstext">
+          {write.data.entries === 0
+            ? 'All of it was written before.'
+            : `${write.data.entries} ${write.data.entries === 1 ? 'entry' : 'entries'} written.`}
+        </p>
+      ) : (
+        read.data !== undefined && (
+          <Rows
+            sheet={read.data}
+            busy={read.isPending || write.isPending}
+            onRead={read.mutate}
+            onWrite={(table) => write.mutate({ table })}
+          />
+        )
+      )}
+    </div>
+  );
+}
+
+interface RowsProps {
+  sheet: Sheet;
+  busy: boolean;
+  onRead: (table: Table) => void;
+  onWrite: (table: Table) => void;
+}
+
+function Rows({ sheet, busy, onRead, onWrite }: RowsProps) {
+  const wrong = sheet.rows.filter((row) => row.problem !== null);
+  const all = sheet.cells.map((_, k) => k + 1);
+  const now = (changed: Partial<Table> = {}): Table => ({
+    cells: sheet.cells,
+    columns: sheet.columns,
+    dayFirst: sheet.dayFirst,
+    unit: sheet.unit,
+    leaveOut: all.filter((line) => !sheet.rows.some((row) => row.line === line)),
+    ...changed,
+  });
+  const visible = sheet.rows.filter((row, k) => k < shown || row.problem !== null);
+  return (
+    <section aria-label="How it was read" className="grid gap-3">
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
+        <Choice
+          label="3/5 is"
+          options={[
+            ['day', '3 May'],
+            ['month', '5 March'],
+          ]}
+          value={sheet.dayFirst ? 'day' : 'month'}
+          onChange={(which) => onRead(now({ dayFirst: which === 'day' }))}
+        />
+        {sheet.columns.map((column, c) => (
+          <Filter
+            key={c}
+            label={`Column ${c + 1}${sheet.headings[c] === undefined ? '' : `, ${sheet.headings[c]}`}`}
+            options={words}
+            value={column}
+            onChange={(next) =>
+              onRead(
+                now({
+                  columns: sheet.columns.map((other, k) =>
+                    k === c ? next : other === next ? 'ignored' : other,
+                  ),
+                }),
+              )
+            }
+          />
+        ))}
+      </div>
+      <ol className="text-13">
+        {visible.map((row) => (
+          <li
+            key={row.line}
+            className={`grid grid-cols-[3rem_minmax(0,1fr)] border-t border-line py-1 ${row.problem === null ? '' : 'border-l-2 border-l-ember pl-2'}`}
+          >
+            <span className="text-muted">{row.line}</span>
+            <span>
+              {row.says}
+              {row.problem !== null && <span className="block font-semibold">{row.problem}</span>}
+            </span>
+          </li>
+        ))}
+      </ol>
+      {visible.length < sheet.rows.length && (
+        <p className="text-13 text-muted">and {sheet.rows.length - visible.length} more, all of them read.</p>
+      )}
+      <div className="flex flex-wrap items-center gap-3">
+        <Button
+          kind="first"
+          disabled={busy || wrong.length > 0 || sheet.rows.length === 0}
+          onClick={() => onWrite(now())}
+        >
+          Write {sheet.rows.length} down
+        </Button>
+        {wrong.length > 0 && (
+          <Button
+            disabled={busy}
+            onClick={() =>
+              onRead(now({ leaveOut: [...(now().leaveOut ?? []), ...wrong.map((row) => row.line)] }))
+            }
+          >
+            Leave out the {wrong.length} that cannot be read
+          </Button>
+        )}
+      </div>
+    </section>
+  );
+}
