@@ -6,8 +6,8 @@ using Microsoft.EntityFrameworkCore;
 namespace Ledger;
 
 /// <summary>
-/// A room as one file with its pictures: a zip with the room file as <c>room.json</c> and each picture as it is beside it. The
-/// pictures are written and read one at a time, so that a room with thousands of them needs no more memory than one.
+/// A room as one file with its pictures: a zip with the room file as <c>room.json</c> and each picture as it is beside it,
+/// and what sensors said by the minute as <c>air.csv</c>. The pictures are written and read one at a time, so that a room with thousands of them needs no more memory than one.
 /// </summary>
 public static class RoomArchive
 {
@@ -39,6 +39,13 @@ public static class RoomArchive
                 await using (var room = await zip.CreateEntry(RoomName, CompressionLevel.Optimal).OpenAsync(cancel))
                 {
                     await JsonSerializer.SerializeAsync(room, file, RoomFile.Json, cancel);
+                }
+
+                if (file.SensorDays is { Count: > 0 })
+                {
+                    await using var air = await zip.CreateEntry(AirTable.Name, CompressionLevel.Optimal)
+                        .OpenAsync(cancel);
+                    await new AirTable(db).WriteAsync(air, cancel);
                 }
 
                 foreach (var picture in file.Pictures ?? [])
@@ -132,6 +139,9 @@ public sealed class OpenRoom(RoomFile file, ZipArchive? zip) : IDisposable
         var read = stream.ReadAtLeast(bytes, bytes.Length, throwOnEndOfStream: false);
         return read == bytes.Length && stream.ReadByte() < 0 ? bytes : null;
     }
+
+    /// <summary>The table of the room's air; none where the file has none.</summary>
+    public Stream? Air() => zip?.GetEntry(AirTable.Name)?.Open();
 
     /// <inheritdoc/>
     public void Dispose() => zip?.Dispose();

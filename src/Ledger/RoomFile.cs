@@ -40,7 +40,7 @@ public sealed record RoomFile(
         IReadOnlyList<ContactEntry>? Contacts = null,
     [property: Description("The journal of the room's air: sensors, answers to alarms, programmes.")]
         IReadOnlyList<ClimateEntry>? ClimateNotes = null,
-    [property: Description("Days of sensors, as they said it; hours and minutes go by CSV.")]
+    [property: Description("Days of sensors, as they said it; hours and minutes are in air.csv of an archive.")]
         IReadOnlyList<RoomFileSensorDay>? SensorDays = null
 )
 {

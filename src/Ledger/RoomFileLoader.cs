@@ -63,6 +63,11 @@ public sealed class RoomFileLoader(
             return LoadedRoom.Refused(muddled);
         }
 
+        if (await AddAirAsync(opened, cancel) is { } odd)
+        {
+            return LoadedRoom.Refused([odd]);
+        }
+
         var readings = await AddClimateAsync(file, cancel);
         var (pictures, torn) = await AddPicturesAsync(opened, cancel);
         if (torn.Count > 0)
@@ -256,6 +261,21 @@ public sealed class RoomFileLoader(
         }
 
         return wrong;
+    }
+
+    private async Task<Problem?> AddAirAsync(OpenRoom opened, CancellationToken cancel)
+    {
+        await using var table = opened.Air();
+        try
+        {
+            return table is null
+                ? null
+                : await new AirTable(db).ReadAsync(table, ClimateBook.Fold(opened.File.ClimateNotes ?? []), cancel);
+        }
+        catch (InvalidDataException error)
+        {
+            return new Problem(AirTable.Name, $"The archive is damaged: {error.Message}");
+        }
     }
 
     private async Task<int> AddClimateAsync(RoomFile file, CancellationToken cancel)

@@ -1,6 +1,7 @@
 using System.Globalization;
 using System.Text;
 using System.Text.Json.Nodes;
+using Husbandry.Climate;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 
@@ -218,7 +219,7 @@ public sealed partial class RoomFileTests
         await RoomFiles.SaveAsync(File, path);
         using (var zip = await System.IO.Compression.ZipFile.OpenReadAsync(path, Cancel))
         {
-            Assert.Equal(["room.json", $"pictures/{Picture}.jpg"], zip.Entries.Select(e => e.FullName));
+            Assert.Equal(["room.json", AirTable.Name, $"pictures/{Picture}.jpg"], zip.Entries.Select(e => e.FullName));
         }
 
         var other = await MakeAsync("other.db");
@@ -231,10 +232,73 @@ public sealed partial class RoomFileTests
             Assert.Equal(jpeg, (await db.Pictures.SingleAsync(Cancel)).Jpeg);
         }
 
+        // The air by the minute, the ten minutes, the hour and the quarter day.
+        var air = await AirOfAsync(File);
+        Assert.NotEmpty(air);
+        Assert.Equal(air, await AirOfAsync(other));
+        Assert.Empty((await RoomFiles.LoadAsync(other, path, Evening)).Problems);
+        Assert.Equal(air, await AirOfAsync(other));
+
         // Cut short, as by a disk that was pulled out.
         var bytes = await System.IO.File.ReadAllBytesAsync(path, Cancel);
         var (none, problems) = RoomArchive.Open(new MemoryStream(bytes[..(bytes.Length / 2)]));
         Assert.Null(none);
         Assert.Contains("damaged", Assert.Single(problems).Message, StringComparison.Ordinal);
+    }
+
+    private static async Task<List<string>> AirOfAsync(LedgerFile file)
+    {
+        await using var db = Open(file);
+        var ids = await db.Sensors.ToDictionaryAsync(s => s.No, s => s.Id, Cancel);
+        var readings = await db.SensorReadings.AsNoTracking().ToListAsync(Cancel);
+        var spans = await db.SensorSpans.AsNoTracking().ToListAsync(Cancel);
+        return
+        [
+            .. readings
+                .Select(r => $"{ids[r.SensorNo]} {r.At} {r.CentiC} {r.DeciHumidity}")
+                .Concat(
+                    spans.Select(s =>
+                        $"{ids[s.SensorNo]} {s.Minutes} {s.From} {s.Count} {s.MinC} {s.SumC} {s.MaxC} {s.HumidityCount} {s.MinHumidity} {s.SumHumidity} {s.MaxHumidity}"
+                    )
+                )
+                .Order(StringComparer.Ordinal),
+        ];
+    }
+
+    [Theory]
+    [InlineData("60,2026-11-20T10:00:00Z,5,20,21,22,0,,,", null)]
+    [InlineData("60,2026-11-20T10:20:00Z,5,20,21,22,0,,,", "start of a span")]
+    [InlineData("7,2026-11-20T10:00:00Z,5,20,21,22,0,,,", "minutes must be")]
+    [InlineData("60,2026-11-20T10:00:00Z,0,20,21,22,0,,,", "count must be")]
+    [InlineData("60,2026-11-20T10:00:00Z,5,20,25,22,0,,,", "mean must lie")]
+    [InlineData("60,2026-11-20T10:00:00Z,5,-300,21,22,0,,,", "60")]
+    [InlineData("60,2026-11-20T10:00:00Z,5,20,21,22,5,60,61,140", "100")]
+    [InlineData("60,2026-11-20T10:00:00Z,5,20,21,22,9,60,61,62", "humidities")]
+    [InlineData("60,9999-11-20T10:00:00Z,5,20,21,22,0,,,", "2200")]
+    [InlineData("60,yesterday,5,20,21,22,0,,,", "form of the others")]
+    [InlineData("60,2026-11-20T10:00:00Z,5", "form of the others")]
+    public async Task A_table_of_the_air_is_checked_row_by_row(string row, string? says)
+    {
+        var sensor = Guid.NewGuid();
+        var book = ClimateBook.Fold([
+            new ClimateEntry(Guid.NewGuid(), 1, Evening, "Ann", new SensorFound(sensor, "loft-1", Guid.NewGuid())),
+        ]);
+        const string Headings =
+            "sensor,minutes,from,count,minC,meanC,maxC,humidities,minHumidity,meanHumidity,maxHumidity\r\n";
+        await using var db = Open();
+        var text = Headings + $"{sensor},60,2026-11-20T09:00:00Z,5,20,21,22,0,,,\r\n{sensor},{row}\r\n";
+        var problem = await new AirTable(db).ReadAsync(new MemoryStream(Encoding.UTF8.GetBytes(text)), book, Cancel);
+        Assert.Equal(says is null, problem is null);
+        Assert.Contains(says ?? "", problem?.Message ?? "", StringComparison.Ordinal);
+        var stranger = await new AirTable(db).ReadAsync(
+            new MemoryStream(
+                Encoding.UTF8.GetBytes(
+                    text.Replace(sensor.ToString(), Guid.NewGuid().ToString(), StringComparison.Ordinal)
+                )
+            ),
+            book,
+            Cancel
+        );
+        Assert.Contains("no such sensor", stranger!.Message, StringComparison.Ordinal);
     }
 }

@@ -113,7 +113,7 @@ function Rows({ sheet, busy, onRead, onWrite }: RowsProps) {
         {sheet.columns.map((column, c) => (
           <Filter
             key={c}
-            label={`Column ${c + 1}${sheet.headings[c] === undefined ? '' : `, ${sheet.headings[c]}`}`}
+            label={`Column ${c + 1}${sheet.headings.length <= c ? '' : `, ${sheet.headings[c]}`}`}
             options={words}
             value={column}
             onChange={(next) =>
