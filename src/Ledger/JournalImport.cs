@@ -5,6 +5,7 @@ using Husbandry.Rooms;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Tanks;
+using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
 
 namespace Ledger;
@@ -24,6 +25,27 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
         CancellationToken cancel
     )
     {
+        var transaction =
+            db.Database.CurrentTransaction
+            ?? throw new InvalidOperationException("A journal is brought in within a transaction of the caller's.");
+        await transaction.CreateSavepointAsync(Before, cancel);
+        var result = await TryAsync(entries, room, cancel);
+        if (result.Problems.Count > 0)
+        {
+            await transaction.RollbackToSavepointAsync(Before, cancel);
+        }
+
+        return result;
+    }
+
+    private const string Before = "journal_import";
+
+    private async Task<LoadedRoom> TryAsync(
+        IReadOnlyList<(Guid StockId, NewEntry Entry)> entries,
+        Room room,
+        CancellationToken cancel
+    )
+    {
         var sequence = await db.Entries.MaxAsync(e => (long?)e.Sequence, cancel) ?? 0;
         var known = sequence == 0 ? [] : (await db.Entries.Select(e => e.Id).ToListAsync(cancel)).ToHashSet();
         var problems = await FindIdsOfTwoThingsAsync(entries, known, cancel);
@@ -32,13 +54,14 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
             return LoadedRoom.Refused(problems);
         }
 
-        var rows = entries
+        // A row is made of each when its animal's turn comes, and let go of: ten years of them are not held at once.
+        var fresh = entries
             .Where(e => known.Add(e.Entry.Id))
             .OrderBy(e => e.Entry.WrittenAt ?? e.Entry.When.To)
             .ThenBy(e => e.Entry.Act is Acquired ? 0 : 1)
-            .Select(e => Rows.Of(e.StockId, e.Entry, room, ++sequence))
+            .Select(e => new FreshEntry(e.StockId, e.Entry, ++sequence))
             .ToList();
-        var standings = new List<StandingRow>();
+        await using var writer = new RowWriter(db);
         var added = 0;
         var here = (
             await db
@@ -46,11 +69,12 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
                 .Where(s => s.Here && (s.TankId == null || s.TankId == s.StockId))
                 .ToListAsync(cancel)
         ).ToDictionary(s => s.StockId, s => new Place(s.Rack, s.Shelf, s.Slot));
-        foreach (var animal in rows.GroupBy(r => r.StockId))
+        foreach (var animal in fresh.GroupBy(e => e.StockId))
         {
             var written = await reader.ReadAsync(animal.Key, cancel);
-            var fresh = animal.Select(Rows.ToEntry).ToList();
-            problems.AddRange(Check(written, fresh, room).Select(p => p with { Field = $"{animal.Key} {p.Field}" }));
+            List<EntryRow> rows = [.. animal.Select(e => e.Row(room))];
+            List<JournalEntry> told = [.. rows.Select(Rows.ToEntry)];
+            problems.AddRange(Check(written, told, room).Select(p => p with { Field = $"{animal.Key} {p.Field}" }));
             if (problems.Count >= MostProblems)
             {
                 break;
@@ -59,7 +83,12 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
             added += written.Count == 0 ? 1 : 0;
             if (problems.Count == 0)
             {
-                var standing = Standing.Fold([.. written, .. fresh])!;
+                foreach (var row in rows)
+                {
+                    await writer.WriteAsync(row, cancel);
+                }
+
+                var standing = Standing.Fold([.. written, .. told])!;
                 here.Remove(animal.Key);
                 if (standing is { Departure: null, TankId: null })
                 {
@@ -68,9 +97,10 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
 
                 try
                 {
-                    standings.Add(Rows.Of(standing, room).Row);
+                    await writer.WriteAsync(Rows.Of(standing, room).Row, null, cancel);
                 }
-                catch (Exception error) when (error is not OutOfMemoryException)
+                catch (Exception error)
+                    when (error is not (OutOfMemoryException or SqliteException or OperationCanceledException))
                 {
                     // Judged before it is taken: what nobody can judge would spoil every list that it stands in.
                     problems.Add(new Problem($"{animal.Key}", "What its entries come to cannot be judged."));
@@ -78,10 +108,13 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
             }
         }
 
-        problems.AddRange(await FindLostTanksAsync(rows, cancel));
-        var halves = rows.Select(Rows.ToEntry)
-            .Where(e => e.Act is TwoPartyAct or Withdrawn || e.Supersedes is not null)
-            .ToList();
+        problems.AddRange(await FindLostTanksAsync(fresh, cancel));
+        List<JournalEntry> halves =
+        [
+            .. fresh
+                .Where(e => e.Entry.Act is TwoPartyAct or Withdrawn || e.Entry.Supersedes is not null)
+                .Select(e => Rows.ToEntry(e.Row(room))),
+        ];
         problems.AddRange(TwoHalves.FindLoneHalves(halves, known, Chronicle.Struck(halves).Keys.ToHashSet()));
 
         problems.AddRange(
@@ -98,18 +131,12 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
             return LoadedRoom.Refused(problems);
         }
 
-        await using var writer = new RowWriter(db);
-        foreach (var row in rows)
-        {
-            await writer.WriteAsync(row, cancel);
-        }
+        return new LoadedRoom(added, fresh.Count, 0, 0, []);
+    }
 
-        foreach (var row in standings)
-        {
-            await writer.WriteAsync(row, null, cancel);
-        }
-
-        return new LoadedRoom(added, rows.Count, 0, 0, []);
+    private readonly record struct FreshEntry(Guid StockId, NewEntry Entry, long Sequence)
+    {
+        public EntryRow Row(Room room) => Rows.Of(StockId, Entry, room, Sequence);
     }
 
     private const int MostProblems = 50;
@@ -154,21 +181,19 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
         row.StockId == stockId && LedgerJson.Write(LedgerJson.Read<Act>(row.Act)) == LedgerJson.Write(act);
 
     /// <summary>Animals in the file that went into a tank which is neither in it nor in the room.</summary>
-    private async Task<IEnumerable<Problem>> FindLostTanksAsync(IReadOnlyList<EntryRow> rows, CancellationToken cancel)
+    private async Task<IEnumerable<Problem>> FindLostTanksAsync(List<FreshEntry> fresh, CancellationToken cancel)
     {
-        var placed = rows.Select(Rows.ToEntry).Where(e => e.Act is Placed).ToList();
+        var placed = fresh.Where(e => e.Entry.Act is Placed).ToList();
         if (placed.Count == 0)
         {
             return [];
         }
 
         var there = await db.Standings.Where(s => s.TankId == s.StockId).Select(s => s.StockId).ToListAsync(cancel);
-        var inFile = rows.Select(Rows.ToEntry)
-            .Where(e => e.Act is Acquired { Details.Kind: StockKind.Tank })
-            .Select(e => e.StockId);
+        var inFile = fresh.Where(e => e.Entry.Act is Acquired { Details.Kind: StockKind.Tank }).Select(e => e.StockId);
         var tanks = there.Concat(inFile).ToHashSet();
         return placed
-            .Where(e => !tanks.Contains(((Placed)e.Act).TankId))
+            .Where(e => !tanks.Contains(((Placed)e.Entry.Act).TankId))
             .Select(e => new Problem($"{e.StockId} act.tankId", "The tank that it went into is not in the file."));
     }
 

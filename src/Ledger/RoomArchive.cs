@@ -117,7 +117,10 @@ public static class RoomArchive
 public sealed class OpenRoom(RoomFile file, ZipArchive? zip) : IDisposable
 {
     /// <summary>The room.</summary>
-    public RoomFile File => file;
+    public RoomFile File { get; private set; } = file;
+
+    /// <summary>Lets go of the lines of its journal, once they are read.</summary>
+    internal void LetGoOfJournal() => File = File with { Journal = [] };
 
     /// <summary>A picture's bytes; none when they are missing or too many.</summary>
     /// <exception cref="InvalidDataException">The archive is damaged there.</exception>

@@ -58,6 +58,9 @@ public sealed class RoomFileLoader(
             return LoadedRoom.Refused(problems);
         }
 
+        // It is in the entries now: hundreds of thousands of lines are not held twice.
+        opened.LetGoOfJournal();
+        file = opened.File;
         if (await AddSideJournalsAsync(file, room, cancel) is { Count: > 0 } muddled)
         {
             return LoadedRoom.Refused(muddled);

@@ -45,6 +45,12 @@ public static class RoomFileText
         var problems = new List<Problem>();
         var places = new FreePlaces(taken ?? new HashSet<Place>(), file.Stock);
         var entries = new List<(Guid, NewEntry)>(file.Stock.Count + file.Journal.Count);
+        var hands = new Dictionary<string, string>(StringComparer.Ordinal);
+        // The same few names stand in every line.
+        string? Hand(string? name) =>
+            name is null ? null
+            : hands.TryGetValue(name, out var same) ? same
+            : hands[name] = name;
         var known = new HashSet<Guid>();
         foreach (var (stock, i) in file.Stock.Select((s, i) => (s, i)))
         {
@@ -86,7 +92,7 @@ public static class RoomFileText
                             line.Supersedes,
                             line.Act,
                             line.WrittenAt ?? to,
-                            line.WrittenBy,
+                            Hand(line.WrittenBy),
                             line.Against
                         )
                     )

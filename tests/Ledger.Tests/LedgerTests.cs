@@ -224,11 +224,13 @@ public sealed class LedgerTests : LedgerFolder
     {
         var (good, bad) = (Guid.NewGuid(), Guid.NewGuid());
         await using var db = Open();
+        await using var transaction = await db.Database.BeginTransactionAsync(Cancel);
         var (_, _, _, _, problems) = await new JournalImport(db, new JournalReader(db)).ImportAsync(
             [(good, Came("A1·01")), (bad, Came("A1·02")), (bad, Entry(1, new SignSeen("wings-fall-off")))],
             Room,
             Cancel
         );
+        await transaction.CommitAsync(Cancel);
         Assert.Contains(problems, p => p.Field.Contains(bad.ToString(), StringComparison.Ordinal));
         await using var after = Open();
         Assert.Equal(0, await after.Entries.CountAsync(Cancel));
