@@ -44,6 +44,11 @@ if (args is [] or ["climate", ..])
     );
 }
 
+if (args is [] or ["clients", ..])
+{
+    await ClientsBenchmark.RunAsync(clients: 50, TimeSpan.FromSeconds(60));
+}
+
 if (args is [] or ["larder"])
 {
     await LarderBenchmark.RunAsync(animals: 2_000, entriesEach: 100);
