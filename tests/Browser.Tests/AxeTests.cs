@@ -190,6 +190,8 @@ public sealed class AxeTests() : BrowserRoom(demo: true)
             ("guide", "/guide", "It lies on its back"),
             ("honesty", "/honesty", "Brier score"),
             ("many", "/stock/many", "Paste it here"),
+            ("papers", "/stock/many?way=papers", "Choose the papers"),
+            ("happened", "/stock/many?way=happened", "Paste what happened"),
         ];
         foreach (var (size, width, height) in new[] { ("a tablet", 820, 1180), ("a phone", 390, 844) })
         {
