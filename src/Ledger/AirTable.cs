@@ -3,9 +3,7 @@ using CsvHelper;
 using CsvHelper.Configuration;
 using Husbandry.Climate;
 using Husbandry.Reasons;
-using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
-using Microsoft.EntityFrameworkCore.Storage;
 
 namespace Ledger;
 
@@ -75,7 +73,7 @@ public sealed class AirTable(LanternDb db)
             new CsvConfiguration(CultureInfo.InvariantCulture) { NewLine = "\r\n" }
         );
         Row(csv, [.. Headings]);
-        await using var command = Command(All);
+        await using var command = db.Statement(All);
         await using var reader = await command.ExecuteReaderAsync(cancel);
         var rows = 0L;
         while (await reader.ReadAsync(cancel))
@@ -119,8 +117,8 @@ public sealed class AirTable(LanternDb db)
             return new Problem(Name, $"Its headings must be {string.Join(", ", Headings)}.");
         }
 
-        await using var reading = Command(AddReading, "$no", "$from", "$min", "$hmin");
-        await using var span = Command(
+        await using var reading = db.Statement(AddReading, "$no", "$from", "$min", "$hmin");
+        await using var span = db.Statement(
             AddSpan,
             "$no",
             "$minutes",
@@ -158,8 +156,7 @@ public sealed class AirTable(LanternDb db)
 
             if (line.Minutes == 0)
             {
-                Set(
-                    reading,
+                reading.Set(
                     no,
                     line.From,
                     Whole(line.MinC * Centi),
@@ -169,8 +166,7 @@ public sealed class AirTable(LanternDb db)
             }
             else
             {
-                Set(
-                    span,
+                span.Set(
                     no,
                     line.Minutes,
                     line.From,
@@ -269,27 +265,5 @@ public sealed class AirTable(LanternDb db)
         }
 
         csv.NextRecord();
-    }
-
-    private SqliteCommand Command(string sql, params string[] names)
-    {
-        db.Database.OpenConnection();
-        var command = (SqliteCommand)db.Database.GetDbConnection().CreateCommand();
-        command.CommandText = sql;
-        command.Transaction = (SqliteTransaction?)db.Database.CurrentTransaction?.GetDbTransaction();
-        foreach (var name in names)
-        {
-            command.Parameters.Add(new SqliteParameter { ParameterName = name });
-        }
-
-        return command;
-    }
-
-    private static void Set(SqliteCommand command, params object?[] values)
-    {
-        for (var i = 0; i < values.Length; i++)
-        {
-            command.Parameters[i].Value = values[i] ?? DBNull.Value;
-        }
     }
 }

@@ -1,7 +1,6 @@
 using Husbandry.Climate;
 using Microsoft.Data.Sqlite;
 using Microsoft.EntityFrameworkCore;
-using Microsoft.EntityFrameworkCore.Storage;
 
 namespace Ledger;
 
@@ -85,7 +84,7 @@ public sealed class SensorStore(LanternDb db)
         var numbers = await NumbersAsync(readings.Select(r => r.SensorId), cancel);
         var fresh = new List<SensedReading>();
         await using (
-            var insert = Command(
+            var insert = db.Statement(
                 "INSERT OR IGNORE INTO SensorReadings (SensorNo, At, CentiC, DeciHumidity) VALUES ($no, $at, $c, $h)",
                 "$no",
                 "$at",
@@ -96,7 +95,7 @@ public sealed class SensorStore(LanternDb db)
         {
             foreach (var (sensor, reading) in readings.Where(r => r.Reading.At >= now - ReadingsKept))
             {
-                Set(insert, numbers[sensor], Seconds(reading.At), CentiOf(reading), DeciOf(reading));
+                insert.Set(numbers[sensor], Seconds(reading.At), CentiOf(reading), DeciOf(reading));
                 if (await insert.ExecuteNonQueryAsync(cancel) > 0)
                 {
                     fresh.Add(new SensedReading(sensor, reading));
@@ -124,11 +123,11 @@ public sealed class SensorStore(LanternDb db)
     {
         var ids = await IdsAsync(cancel);
         var list = new List<SensedReading>();
-        await using var command = Command(
+        await using var command = db.Statement(
             "SELECT SensorNo, At, CentiC, DeciHumidity FROM SensorReadings WHERE At >= $from ORDER BY At",
             "$from"
         );
-        Set(command, Seconds(from));
+        command.Set(Seconds(from));
         await using var reader = await command.ExecuteReaderAsync(cancel);
         while (await reader.ReadAsync(cancel))
         {
@@ -200,13 +199,13 @@ public sealed class SensorStore(LanternDb db)
         var (start, end) = (Seconds(from) / wide * wide, Seconds(to));
         var single = source == 1;
         await using var command = single
-            ? Command(FromReadings, "$no", "$from", "$to")
-            : Command(FromSpans, "$no", "$from", "$to", "$minutes");
+            ? db.Statement(FromReadings, "$no", "$from", "$to")
+            : db.Statement(FromSpans, "$no", "$from", "$to", "$minutes");
         var list = new Dictionary<Guid, IReadOnlyList<AirSpan>>();
         foreach (var (no, id) in ids.Where(i => sensors.Count == 0 || sensors.Contains(i.Value)))
         {
             object[] values = single ? [no, start, end] : [no, start, end, source];
-            Set(command, values);
+            command.Set(values);
             await using var reader = await command.ExecuteReaderAsync(cancel);
             list[id] = Together(reader, wide);
         }
@@ -235,7 +234,7 @@ public sealed class SensorStore(LanternDb db)
             known.UnionWith((await StartsAsync(no, Day, 0, long.MaxValue, cancel)).Select(at => (no, at)));
         }
 
-        await using var add = Command(AddSpan, SpanNames);
+        await using var add = db.Statement(AddSpan, SpanNames);
         foreach (var d in days)
         {
             var (no, at) = (
@@ -250,8 +249,7 @@ public sealed class SensorStore(LanternDb db)
             var damp = d.MeanHumidity is null ? 0 : d.Count;
             foreach (var width in new[] { Day, Week })
             {
-                Set(
-                    add,
+                add.Set(
                     no,
                     width,
                     Start(at, width),
@@ -297,14 +295,14 @@ public sealed class SensorStore(LanternDb db)
     private async Task<List<long>> StartsAsync(int no, int minutes, long from, long to, CancellationToken cancel)
     {
         var starts = new List<long>();
-        await using var command = Command(
+        await using var command = db.Statement(
             "SELECT \"From\" FROM SensorSpans WHERE SensorNo = $no AND Minutes = $minutes AND \"From\" BETWEEN $from AND $to",
             "$no",
             "$minutes",
             "$from",
             "$to"
         );
-        Set(command, no, minutes, from, to);
+        command.Set(no, minutes, from, to);
         await using var reader = await command.ExecuteReaderAsync(cancel);
         while (await reader.ReadAsync(cancel))
         {
@@ -321,15 +319,14 @@ public sealed class SensorStore(LanternDb db)
         CancellationToken cancel
     )
     {
-        await using var add = Command(AddSpan, SpanNames);
+        await using var add = db.Statement(AddSpan, SpanNames);
         foreach (var width in Widths)
         {
             var kept = width == TenMinutes ? fresh.Where(r => r.Reading.At >= now - TenMinutesKept) : fresh;
             foreach (var span in kept.GroupBy(r => (r.SensorId, From: Start(r.Reading.At, width))))
             {
                 var damp = span.Select(r => DeciOf(r.Reading)).OfType<int>().ToList();
-                Set(
-                    add,
+                add.Set(
                     numbers[span.Key.SensorId],
                     width,
                     span.Key.From,
@@ -440,26 +437,4 @@ public sealed class SensorStore(LanternDb db)
 
     private static int? DeciOf(SensorReading reading) =>
         reading.RelativeHumidity is { } humidity ? (int)Math.Round(humidity * Deci) : null;
-
-    private SqliteCommand Command(string sql, params string[] names)
-    {
-        db.Database.OpenConnection();
-        var command = (SqliteCommand)db.Database.GetDbConnection().CreateCommand();
-        command.CommandText = sql;
-        command.Transaction = (SqliteTransaction?)db.Database.CurrentTransaction?.GetDbTransaction();
-        foreach (var name in names)
-        {
-            command.Parameters.Add(new SqliteParameter { ParameterName = name });
-        }
-
-        return command;
-    }
-
-    private static void Set(SqliteCommand command, params object?[] values)
-    {
-        for (var i = 0; i < values.Length; i++)
-        {
-            command.Parameters[i].Value = values[i] ?? DBNull.Value;
-        }
-    }
 }

@@ -212,7 +212,12 @@ public sealed partial class HappenedReader
         if (Says("fed", "ate", "meal", "offered", "refused", "took", "eaten"))
         {
             return LineChoice.Offers(j.Meal.Value.Offer).FirstOrDefault() is not { } offer
-                ? (null, "It eats nothing as it is now: nobody knows what that was.")
+                ? (
+                    null,
+                    j.Subject.Group.Feeding.Diet == Diet.Prey && j.Size.Value is null
+                        ? "Measure it first: what it was given goes by its size."
+                        : "It eats nothing as it is now: nobody knows what that was."
+                )
                 : (
                     offer with
                     {

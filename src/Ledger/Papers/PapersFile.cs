@@ -63,10 +63,22 @@ public static class PapersFile
                 );
             }
 
-            using var text = entry.Open();
-            return JsonSerializer.Deserialize<TravelPapers>(text, RoomFile.Json) is { } papers
-                ? (new OpenPapers(papers, zip), [])
-                : (null, [new Problem("file", "It is empty.")]);
+            using var stream = entry.Open();
+            // What the archive says of its length is not taken on trust.
+            var text = new byte[entry.Length];
+            var read = stream.ReadAtLeast(text, text.Length, throwOnEndOfStream: false);
+            if (read < text.Length || stream.ReadByte() >= 0)
+            {
+                throw new InvalidDataException();
+            }
+
+            if (JsonSerializer.Deserialize<TravelPapers>(text, RoomFile.Json) is { } papers)
+            {
+                return (new OpenPapers(papers, zip), []);
+            }
+
+            zip.Dispose();
+            return (null, [new Problem("file", "It is empty.")]);
         }
         catch (InvalidDataException)
         {

@@ -1,0 +1,33 @@
+using Microsoft.Data.Sqlite;
+using Microsoft.EntityFrameworkCore;
+using Microsoft.EntityFrameworkCore.Storage;
+
+namespace Ledger;
+
+/// <summary>Statements that are run as they stand, within the transaction that is under way.</summary>
+internal static class Statements
+{
+    /// <summary>A statement with its parameters, in order.</summary>
+    public static SqliteCommand Statement(this LanternDb db, string sql, params string[] names)
+    {
+        db.Database.OpenConnection();
+        var command = (SqliteCommand)db.Database.GetDbConnection().CreateCommand();
+        command.CommandText = sql;
+        command.Transaction = (SqliteTransaction?)db.Database.CurrentTransaction?.GetDbTransaction();
+        foreach (var name in names)
+        {
+            command.Parameters.Add(new SqliteParameter { ParameterName = name });
+        }
+
+        return command;
+    }
+
+    /// <summary>Sets its parameters, in order.</summary>
+    public static void Set(this SqliteCommand command, params object?[] values)
+    {
+        for (var i = 0; i < values.Length; i++)
+        {
+            command.Parameters[i].Value = values[i] ?? DBNull.Value;
+        }
+    }
+}
