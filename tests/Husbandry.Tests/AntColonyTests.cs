@@ -130,7 +130,7 @@ public class AntColonyTests
     {
         var none = Diary.Settings with { Peeking = PeekingSchool.None };
         static WaterClock Tube(Judgement j) => j.Water.Value.Clocks.Single(c => c.Way == WaterWay.Tube);
-        var queen = Queen(20);
+        var queen = Queen(30);
         Assert.True(Tube(queen.Judge()).Due <= Tonight);
         var shut = queen.Judge(none);
         Assert.Equal(FoundingChain.Of(shut.Subject)!.Value.Steps[^1].From, Tube(shut).Due);
@@ -140,7 +140,7 @@ public class AntColonyTests
         var schools = shut.Water.Reasons.Single(r => r.Schools.Count > 0).Schools;
         Assert.Equal(["none"], schools.Where(s => s.Chosen).Select(s => s.Name));
         Assert.Contains("when her first workers are due", Look(none), StringComparison.Ordinal);
-        Assert.Contains("in 21 days", Look(Diary.Settings), StringComparison.Ordinal);
+        Assert.Contains("in 3 weeks", Look(Diary.Settings), StringComparison.Ordinal);
 
         // Little water is looked after all the same, and one that is fed is visited.
         var low = Queen(20).With(6, new Peeked([BroodSeen.Eggs], Water: TubeWater.Low)).Judge(none);

@@ -3,6 +3,7 @@ using Husbandry.Housing;
 using Husbandry.Journal;
 using Husbandry.Reasons;
 using Husbandry.Rooms;
+using Husbandry.Rounds;
 using Husbandry.Rulebook;
 using Husbandry.Stock;
 using Husbandry.Tanks;
@@ -117,6 +118,13 @@ public class CrabTankTests
         crab.With(6, new Began(VigilKind.Surfacing)).With(3, new BurialGuarded(true, []));
         Assert.StartsWith("Others dig there: cut a bottle", Mate(crab).Says, StringComparison.Ordinal);
         Assert.True(Mate(crab).IsDown);
+        // Whoever opens the tank is told, a sitter too, and nobody is told to dig.
+        Assert.Contains(
+            RoundKit.Mind(Judgement.Of(tank.Standing(), Room()), RoundAct.Feed),
+            m =>
+                m.StartsWith("Others dig at", StringComparison.Ordinal)
+                && m.Contains("never dig", StringComparison.Ordinal)
+        );
         crab.With(3, new BurialGuarded(true, [SleeveStep.BottleCut, SleeveStep.Rinsed]));
         Assert.StartsWith("Others dig there: sink the sleeve", Mate(crab).Says, StringComparison.Ordinal);
         crab.With(2, new BurialGuarded(true, [.. Enum.GetValues<SleeveStep>()]));

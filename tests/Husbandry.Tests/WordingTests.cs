@@ -163,7 +163,7 @@ public class WordingTests
             { new HostChosen("oak"), "fed with oak from now on" },
             {
                 new Boxed(BoxSchool.Vented, 2.5, 0.8, "paper towel", [12, 11]),
-                "kept: a box with a vented lid, 2.5 L, holes of 0.8 mm, paper towel"
+                "kept: a box with a vented lid, 2.5 L, holes of 0.8 mm, paper towel, 12 and 11 in 2 boxes"
             },
             { new SickSeen([SickSign.RunnyFrass, SickSign.Sluggish], 2), "2 runny frass, sluggish" },
             { new SickSeen([SickSign.OddColour]), "some coloured otherwise" },

@@ -81,7 +81,9 @@ public static class RoundKit
             (s.Standing.IsTank ? s.Inmates : [])
                 .Select(i => Subject.Of(i, s.Room))
                 .Where(i => BurialGuardedEntry.Now(i) is { OthersDig: true } g && !g.Done.Contains(SleeveStep.Sunk))
-                .Select(i => $"Others dig at {i.Standing.Details.Nickname}: sink a sleeve round it, never dig")
+                .Select(i =>
+                    $"Others dig at {i.Standing.Details.Nickname}: keep them away, never dig; the sleeve is the keeper’s to sink"
+                )
         );
         if (s.Profile.Quick?.Value == true)
         {

@@ -226,7 +226,7 @@ public sealed record PremoltReading(
             _ when !Molting.Follows(subject) => "Nothing stands against its usual care.",
             _ when stage == Stage.Adult && Molting.WillNotMoltAgain(subject) is not null =>
                 "Adult: no molt is awaited.",
-            _ => "Nothing points to a molt.",
+            _ => "No sign of a molt is on record.",
         };
 
     /// <summary>What the room's own journal says of a sign, once it says something.</summary>
