@@ -6167,6 +6167,8 @@ export interface components {
             isTooWarm: boolean;
             /** @description What to mind with her, each in a sentence. */
             mind: string[];
+            /** @description Whether one in ten such foundings have workers by now. */
+            workersMayBeThere: boolean;
         };
         /**
          * @description How many became more.

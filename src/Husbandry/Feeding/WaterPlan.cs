@@ -227,7 +227,7 @@ public sealed record WaterPlan(IReadOnlyList<WaterClock> Clocks)
 
     /// <summary>The night from which her first workers are to be expected, while it lies ahead; none where nothing tells it.</summary>
     private static DateOnly? WorkersFrom(Subject queen) =>
-        FoundingChain.Of(queen) is { Value.Steps: [.., var workers] } && workers.From > queen.Room.Tonight
+        FoundingChain.Of(queen) is { Value: { WorkersMayBeThere: false, Steps: [.., var workers] } }
             ? workers.From
             : null;
 

@@ -34,19 +34,22 @@ public sealed record WarmerOrCooler(double Celsius, DateOnly Likely);
 /// <param name="TubeMostC">Warmth that is never passed, °C.</param>
 /// <param name="IsTooWarm">Whether it was passed of late where the tube stands.</param>
 /// <param name="Mind">What to mind with her, each in a sentence.</param>
+/// <param name="WorkersMayBeThere">Whether one in ten such foundings have workers by now.</param>
 public sealed record FoundingChain(
     IReadOnlyList<ChainStep> Steps,
     bool BeganAnew,
     IReadOnlyList<WarmerOrCooler> WhatIf,
     double TubeMostC,
     bool IsTooWarm,
-    IReadOnlyList<string> Mind
+    IReadOnlyList<string> Mind,
+    bool WorkersMayBeThere
 )
 {
     private static readonly BroodSeen[] InTurn = [BroodSeen.Eggs, BroodSeen.Larvae, BroodSeen.Pupae, BroodSeen.Workers];
     private static readonly double[] Apart2C = [-2, 2];
     private const double Negligible = 1e-9;
     private const double SlowestPace = 0.05;
+    private const double OneInTen = 0.1;
 
     /// <summary>The chain of a queen who founds; none of others, and of species of whose stages nothing is known.</summary>
     public static Answer<FoundingChain>? Of(Subject subject)
@@ -116,7 +119,9 @@ public sealed record FoundingChain(
             WhatIfOf(subject, wait),
             most.Value,
             subject.Pace.IsKnown && subject.Pace.CelsiusNow > most.Value,
-            MindOf(subject, life)
+            MindOf(subject, life),
+            // Not the night of the forecast: that moves on for as long as she waits.
+            wait.Hoped.Left.ShareAlreadyOver >= OneInTen
         );
         return new Answer<FoundingChain>(chain, Says(chain, subject), Why(subject, life, peeks, rules));
     }
