@@ -69,7 +69,7 @@ export function HappenedTable() {
         read.data !== undefined && (
           <Rows
             sheet={read.data}
-            busy={read.isPending || write.isPending}
+            busy={write.isPending}
             onRead={read.mutate}
             onWrite={(table) => write.mutate({ table })}
           />
