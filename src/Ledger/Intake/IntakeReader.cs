@@ -94,10 +94,13 @@ public sealed class IntakeReader(Room room, StockIndex index)
                             )
                     ),
             ],
-            // Those that left are not here.
-            [.. rows.Skip(1).Where(r => left < 0 || left >= r.Count || r[left].Length == 0)]
+            // Those of which the table that goes out says on which day they left are not here.
+            [.. rows.Skip(1).Where(r => left < 0 || left >= r.Count || !IsDay(r[left]))]
         );
     }
+
+    private static bool IsDay(string text) =>
+        DateOnly.TryParseExact(text, "yyyy-MM-dd", CultureInfo.InvariantCulture, DateTimeStyles.None, out _);
 
     /// <summary>What stands for "as above" is filled in from the row above.</summary>
     private static List<IReadOnlyList<string>> AsAbove(
