@@ -126,6 +126,10 @@ public class LarvaBoxTests
         Assert.Contains("24 and 3 in 2 boxes", plan.Kept, StringComparison.Ordinal);
         Assert.Equal("Box 1 holds 24, at most 20 are good: split it.", plan.Mind[0]);
         Assert.Contains(plan.Mind, m => m.StartsWith("3 L is small for 24 of them", StringComparison.Ordinal));
+        // Parted or dead since: from which box nobody knows.
+        var fewer = Boxes(box.With(1, new Counted(20)));
+        Assert.DoesNotContain("boxes", fewer.Kept, StringComparison.Ordinal);
+        Assert.DoesNotContain(fewer.Mind, m => m.StartsWith("Box", StringComparison.Ordinal));
         Assert.DoesNotContain(
             Boxes(Larvae(molts: 3).With(2, new Boxed(BoxSchool.Vented, 30, null, null, [12, 15]))).Mind,
             m => m.StartsWith("Box", StringComparison.Ordinal) || m.Contains("small", StringComparison.Ordinal)

@@ -23,6 +23,12 @@ public sealed record BoxPlan(int Boxes, int Each, double Litres, bool IsAlone, s
     {
         ArgumentNullException.ThrowIfNull(subject);
         var kept = subject.Standing.Feeding.Box;
+        // Once some died or were parted nobody knows from which box.
+        if (kept?.Numbers is { } told && told.Sum() != subject.Standing.Details.Count)
+        {
+            kept = kept with { Numbers = null };
+        }
+
         if (
             subject.Profile.Larvae is not { } larvae
             || !subject.Group.Has(stage)
@@ -49,7 +55,7 @@ public sealed record BoxPlan(int Boxes, int Each, double Litres, bool IsAlone, s
             Math.Round(each * litres.Value, 1),
             alone && count > 1,
             kept is null || school is null ? null : Told(kept, school),
-            [.. FullOf(kept, (int)rule.Value.High), .. MindOf(subject, stage, size, litres.Value)]
+            [.. FullOf(kept, (int)rule.Value.High), .. MindOf(kept, subject, stage, size, litres.Value)]
         );
         return new Answer<BoxPlan>(
             plan,
@@ -126,10 +132,16 @@ public sealed record BoxPlan(int Boxes, int Each, double Litres, bool IsAlone, s
             .Where(b => b.Number > most)
             .Select(b => $"Box {b.Box} holds {b.Number}, at most {most} are good: split it.");
 
-    private static List<string> MindOf(Subject subject, Stage stage, BodySize? size, double litresForEach)
+    private static List<string> MindOf(
+        BoxEvent? kept,
+        Subject subject,
+        Stage stage,
+        BodySize? size,
+        double litresForEach
+    )
     {
         var mind = new List<string>();
-        if (subject.Standing.Feeding.Box is not { } kept)
+        if (kept is null)
         {
             return mind;
         }
