@@ -78,7 +78,10 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
     [
       'Food',
       has('food')
-        ? `${animal.meal.summary} Usually ${everyDays(animal.meal.value.everyDays)}.`
+        ? animal.phase.value === 'founding' && animal.meal.value.due === null
+          ? // What is usual holds once she has workers.
+            animal.meal.summary
+          : `${animal.meal.summary} Usually ${everyDays(animal.meal.value.everyDays)}.`
         : animal.meal.value.eatsNothing
           ? animal.meal.summary
           : 'None at this stage.',
@@ -173,6 +176,7 @@ function Card({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
 
 /** What the giver keeps to himself: notes, people, places. */
 const ownAffairs: ReadonlySet<string> = new Set([
+  'acquired',
   'noted',
   'promised',
   'capped',
