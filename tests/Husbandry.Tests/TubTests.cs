@@ -193,6 +193,7 @@ public class TubTests
         var late = Tub().With(60, new TubLooked([TubSign.Pouches]));
         Assert.Contains("should be about", PouchYoung.Of(late.Judge().Subject)!.Summary, StringComparison.Ordinal);
         Assert.Null(Glance.Of(late.Judge()).Waits.Band);
+        Assert.Null(Young(late.With(2, new TubLooked([]))));
     }
 
     [Fact]

@@ -51,6 +51,12 @@ public sealed record PouchYoung(DateOnly SeenOn, DateOnly From, DateOnly Likely,
             Later(from, middle.AddDays((int)rule.Value.P50)),
             seen.AddDays((int)rule.Value.P90)
         );
+        // Looked for once all of them should be there: that is answered, and trouble has a sentence of its own.
+        if (looks.Any(l => l.At > last.At && tub.Night(l.At) > young.To))
+        {
+            return null;
+        }
+
         return new Answer<PouchYoung>(young, Says(young, tub), Why(young, before, tub));
     }
 
