@@ -16,14 +16,10 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
     /// <summary>
     /// Writes many entries of many animals at once, all or nothing within the caller's transaction, and folds their
     /// standings. Each animal's entries are checked in the order in which they were written, as they were when they were
-    /// accepted; entries whose ids are there already are passed over.
+    /// accepted; entries whose ids are there already are passed over. One animal is in memory at a time.
     /// </summary>
     /// <returns>What was added, or what is wrong, each problem naming the animal.</returns>
-    public async Task<LoadedRoom> ImportAsync(
-        IReadOnlyList<(Guid StockId, NewEntry Entry)> entries,
-        Room room,
-        CancellationToken cancel
-    )
+    public async Task<LoadedRoom> ImportAsync(EntrySpool entries, Room room, CancellationToken cancel)
     {
         var transaction =
             db.Database.CurrentTransaction
@@ -40,28 +36,22 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
 
     private const string Before = "journal_import";
 
-    private async Task<LoadedRoom> TryAsync(
-        IReadOnlyList<(Guid StockId, NewEntry Entry)> entries,
-        Room room,
-        CancellationToken cancel
-    )
+    private async Task<LoadedRoom> TryAsync(EntrySpool entries, Room room, CancellationToken cancel)
     {
         var sequence = await db.Entries.MaxAsync(e => (long?)e.Sequence, cancel) ?? 0;
         var known = sequence == 0 ? [] : (await db.Entries.Select(e => e.Id).ToListAsync(cancel)).ToHashSet();
-        var problems = await FindIdsOfTwoThingsAsync(entries, known, cancel);
+        var again = entries.Ids().Where(known.Contains).ToHashSet();
+        var problems = await FindIdsOfTwoThingsAsync(entries, again, cancel);
         if (problems.Count > 0)
         {
             return LoadedRoom.Refused(problems);
         }
 
-        // A row is made of each when its animal's turn comes, and let go of: ten years of them are not held at once.
-        var fresh = entries
-            .Where(e => known.Add(e.Entry.Id))
-            .OrderBy(e => e.Entry.WrittenAt ?? e.Entry.When.To)
-            .ThenBy(e => e.Entry.Act is Acquired ? 0 : 1)
-            .Select(e => new FreshEntry(e.StockId, e.Entry, ++sequence))
-            .ToList();
+        entries.PassOver(again);
+        known.UnionWith(entries.Ids());
         await using var writer = new RowWriter(db);
+        var between = new Between([], [], []);
+        var fresh = 0;
         var added = 0;
         var here = (
             await db
@@ -69,12 +59,14 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
                 .Where(s => s.Here && (s.TankId == null || s.TankId == s.StockId))
                 .ToListAsync(cancel)
         ).ToDictionary(s => s.StockId, s => new Place(s.Rack, s.Shelf, s.Slot));
-        foreach (var animal in fresh.GroupBy(e => e.StockId))
+        foreach (var animal in entries.Number(after: sequence))
         {
-            var written = await reader.ReadAsync(animal.Key, cancel);
-            List<EntryRow> rows = [.. animal.Select(e => e.Row(room))];
+            var written = await reader.ReadAsync(animal, cancel);
+            var rows = entries.Of(animal);
             List<JournalEntry> told = [.. rows.Select(Rows.ToEntry)];
-            problems.AddRange(Check(written, told, room).Select(p => p with { Field = $"{animal.Key} {p.Field}" }));
+            fresh += rows.Count;
+            between.Note(told);
+            problems.AddRange(Check(written, told, room).Select(p => p with { Field = $"{animal} {p.Field}" }));
             if (problems.Count >= MostProblems)
             {
                 break;
@@ -89,10 +81,10 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
                 }
 
                 var standing = Standing.Fold([.. written, .. told])!;
-                here.Remove(animal.Key);
+                here.Remove(animal);
                 if (standing is { Departure: null, TankId: null })
                 {
-                    here[animal.Key] = standing.OwnPlace;
+                    here[animal] = standing.OwnPlace;
                 }
 
                 try
@@ -103,18 +95,13 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
                     when (error is not (OutOfMemoryException or SqliteException or OperationCanceledException))
                 {
                     // Judged before it is taken: what nobody can judge would spoil every list that it stands in.
-                    problems.Add(new Problem($"{animal.Key}", "What its entries come to cannot be judged."));
+                    problems.Add(new Problem($"{animal}", "What its entries come to cannot be judged."));
                 }
             }
         }
 
-        problems.AddRange(await FindLostTanksAsync(fresh, cancel));
-        List<JournalEntry> halves =
-        [
-            .. fresh
-                .Where(e => e.Entry.Act is TwoPartyAct or Withdrawn || e.Entry.Supersedes is not null)
-                .Select(e => Rows.ToEntry(e.Row(room))),
-        ];
+        problems.AddRange(await FindLostTanksAsync(between, cancel));
+        List<JournalEntry> halves = [.. between.Halves.OrderBy(e => e.Sequence)];
         problems.AddRange(TwoHalves.FindLoneHalves(halves, known, Chronicle.Struck(halves).Keys.ToHashSet()));
 
         problems.AddRange(
@@ -131,12 +118,35 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
             return LoadedRoom.Refused(problems);
         }
 
-        return new LoadedRoom(added, fresh.Count, 0, 0, []);
+        return new LoadedRoom(added, fresh, 0, 0, []);
     }
 
-    private readonly record struct FreshEntry(Guid StockId, NewEntry Entry, long Sequence)
+    /// <summary>What ties one animal's entries to those of another, and can be checked only when all were read.</summary>
+    private sealed record Between(
+        List<JournalEntry> Halves,
+        List<(Guid StockId, Guid TankId)> Placed,
+        HashSet<Guid> Tanks
+    )
     {
-        public EntryRow Row(Room room) => Rows.Of(StockId, Entry, room, Sequence);
+        public void Note(IEnumerable<JournalEntry> told)
+        {
+            foreach (var entry in told)
+            {
+                if (entry.Act is TwoPartyAct or Withdrawn || entry.Supersedes is not null)
+                {
+                    Halves.Add(entry);
+                }
+
+                if (entry.Act is Placed placed)
+                {
+                    Placed.Add((entry.StockId, placed.TankId));
+                }
+                else if (entry.Act is Acquired { Details.Kind: StockKind.Tank })
+                {
+                    Tanks.Add(entry.StockId);
+                }
+            }
+        }
     }
 
     private const int MostProblems = 50;
@@ -144,30 +154,23 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
 
     /// <summary>Ids that stand for two things: twice in the file, or for something else in the room.</summary>
     private async Task<List<Problem>> FindIdsOfTwoThingsAsync(
-        IReadOnlyList<(Guid StockId, NewEntry Entry)> entries,
-        HashSet<Guid> known,
+        EntrySpool entries,
+        IReadOnlySet<Guid> again,
         CancellationToken cancel
     )
     {
-        var seen = new HashSet<Guid>(entries.Count);
         var problems = entries
-            .Where(e => !seen.Add(e.Entry.Id))
-            .Take(MostProblems)
-            .Select(e => new Problem($"journal {e.Entry.Id}", "This id is given twice."))
+            .GivenTwice(MostProblems)
+            .Select(id => new Problem($"journal {id}", "This id is given twice."))
             .ToList();
-        var again = entries.Where(e => known.Contains(e.Entry.Id)).DistinctBy(e => e.Entry.Id).ToList();
-        foreach (var portion in again.Chunk(Portion))
+        foreach (var ids in again.Chunk(Portion))
         {
-            var ids = portion.Select(e => e.Entry.Id).ToList();
-            var stored = await db
-                .Entries.AsNoTracking()
-                .Where(e => ids.Contains(e.Id))
-                .ToDictionaryAsync(e => e.Id, cancel);
+            var stored = await db.Entries.AsNoTracking().Where(e => ids.Contains(e.Id)).ToListAsync(cancel);
             problems.AddRange(
-                portion
-                    .Where(e => stored[e.Entry.Id] is var row && !IsSame(row, e.StockId, e.Entry.Act))
-                    .Select(e => new Problem(
-                        $"journal {e.Entry.Id}",
+                stored
+                    .Where(row => !IsSame(row, entries.Find(row.Id)))
+                    .Select(row => new Problem(
+                        $"journal {row.Id}",
                         "This id is in the room already, for something else."
                     ))
             );
@@ -177,24 +180,22 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
     }
 
     // What an earlier version stored is compared as this one writes it.
-    private static bool IsSame(EntryRow row, Guid stockId, Act act) =>
-        row.StockId == stockId && LedgerJson.Write(LedgerJson.Read<Act>(row.Act)) == LedgerJson.Write(act);
+    private static bool IsSame(EntryRow stored, EntryRow told) =>
+        stored.StockId == told.StockId && LedgerJson.Write(LedgerJson.Read<Act>(stored.Act)) == told.Act;
 
     /// <summary>Animals in the file that went into a tank which is neither in it nor in the room.</summary>
-    private async Task<IEnumerable<Problem>> FindLostTanksAsync(List<FreshEntry> fresh, CancellationToken cancel)
+    private async Task<IEnumerable<Problem>> FindLostTanksAsync(Between between, CancellationToken cancel)
     {
-        var placed = fresh.Where(e => e.Entry.Act is Placed).ToList();
-        if (placed.Count == 0)
+        if (between.Placed.Count == 0)
         {
             return [];
         }
 
         var there = await db.Standings.Where(s => s.TankId == s.StockId).Select(s => s.StockId).ToListAsync(cancel);
-        var inFile = fresh.Where(e => e.Entry.Act is Acquired { Details.Kind: StockKind.Tank }).Select(e => e.StockId);
-        var tanks = there.Concat(inFile).ToHashSet();
-        return placed
-            .Where(e => !tanks.Contains(((Placed)e.Entry.Act).TankId))
-            .Select(e => new Problem($"{e.StockId} act.tankId", "The tank that it went into is not in the file."));
+        var tanks = there.Concat(between.Tanks).ToHashSet();
+        return between
+            .Placed.Where(p => !tanks.Contains(p.TankId))
+            .Select(p => new Problem($"{p.StockId} act.tankId", "The tank that it went into is not in the file."));
     }
 
     /// <summary>

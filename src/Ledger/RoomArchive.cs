@@ -88,7 +88,7 @@ public static class RoomArchive
         if (!IsArchive(file))
         {
             var (bare, wrong) = RoomFileText.Read(file);
-            return bare is null ? (null, wrong) : (new OpenRoom(bare, null), []);
+            return bare is null ? (null, wrong) : (new OpenRoom(bare, file), []);
         }
 
         try
@@ -102,50 +102,17 @@ public static class RoomArchive
 
             using var text = entry.Open();
             var (room, problems) = RoomFileText.Read(text);
-            return room is null ? (null, problems) : (new OpenRoom(room, zip), []);
+            if (room is not null)
+            {
+                return (new OpenRoom(room, zip), []);
+            }
+
+            zip.Dispose();
+            return (null, problems);
         }
         catch (InvalidDataException error)
         {
             return (null, [new Problem("file", $"The archive is damaged: {error.Message}")]);
         }
     }
-}
-
-/// <summary>A room file that was opened.</summary>
-/// <param name="file">The room.</param>
-/// <param name="zip">The archive with its pictures; none for a bare file.</param>
-public sealed class OpenRoom(RoomFile file, ZipArchive? zip) : IDisposable
-{
-    /// <summary>The room.</summary>
-    public RoomFile File { get; private set; } = file;
-
-    /// <summary>Lets go of the lines of its journal, once they are read.</summary>
-    internal void LetGoOfJournal() => File = File with { Journal = [] };
-
-    /// <summary>A picture's bytes; none when they are missing or too many.</summary>
-    /// <exception cref="InvalidDataException">The archive is damaged there.</exception>
-    public byte[]? Jpeg(RoomFilePicture picture)
-    {
-        if (picture.Jpeg is { } within)
-        {
-            return within.Length <= RoomArchive.MostPictureBytes ? within : null;
-        }
-
-        if (zip?.GetEntry(RoomArchive.NameOf(picture.Id)) is not { Length: <= RoomArchive.MostPictureBytes } entry)
-        {
-            return null;
-        }
-
-        using var stream = entry.Open();
-        // What the archive says of its length is not taken on trust.
-        var bytes = new byte[entry.Length];
-        var read = stream.ReadAtLeast(bytes, bytes.Length, throwOnEndOfStream: false);
-        return read == bytes.Length && stream.ReadByte() < 0 ? bytes : null;
-    }
-
-    /// <summary>The table of the room's air; none where the file has none.</summary>
-    public Stream? Air() => zip?.GetEntry(AirTable.Name)?.Open();
-
-    /// <inheritdoc/>
-    public void Dispose() => zip?.Dispose();
 }

@@ -52,15 +52,16 @@ public sealed class RoomFileLoader(
 
         var rules = await rulebook.ReadAsync(cancel);
         var room = Room.At(rules, (await rooms.ReadAsync(cancel)).Settings, now);
-        var (entries, problems) = RoomFileText.Entries(file, room, await TakenAsync(file, cancel));
+        var problems = new List<Problem>();
+        using var entries = new EntrySpool(
+            RoomFileText.Entries(file, opened.Journal(), room, await TakenAsync(file, cancel), problems),
+            room
+        );
         if (problems.Count > 0)
         {
             return LoadedRoom.Refused(problems);
         }
 
-        // It is in the entries now: hundreds of thousands of lines are not held twice.
-        opened.LetGoOfJournal();
-        file = opened.File;
         if (await AddSideJournalsAsync(file, room, cancel) is { Count: > 0 } muddled)
         {
             return LoadedRoom.Refused(muddled);
@@ -197,12 +198,12 @@ public sealed class RoomFileLoader(
         CancellationToken cancel
     )
     {
-        var pictures = opened.File.Pictures ?? [];
         var stock = opened.File.Stock.Select(s => s.Id).ToHashSet();
         var there = (await db.Pictures.AsNoTracking().Select(p => p.Id).ToListAsync(cancel)).ToHashSet();
-        var (added, seen) = (0, new HashSet<Guid>());
-        foreach (var (picture, i) in pictures.Select((p, i) => (p, i)))
+        var (added, seen, i) = (0, new HashSet<Guid>(), -1);
+        foreach (var (picture, bytes) in opened.Pictures())
         {
+            i++;
             if (picture.Problem(seen.Add(picture.Id), stock.Contains(picture.StockId)) is { } odd)
             {
                 return (0, [new Problem($"pictures[{i}]", odd)]);
@@ -213,7 +214,7 @@ public sealed class RoomFileLoader(
                 continue;
             }
 
-            if (opened.Jpeg(picture) is not { } jpeg)
+            if (bytes is not { } jpeg)
             {
                 return (0, [new Problem($"pictures[{i}]", "The picture itself is missing, damaged or too large.")]);
             }

@@ -4,6 +4,7 @@ using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rulebook;
+using Husbandry.Stock;
 
 namespace Ledger;
 
@@ -47,7 +48,8 @@ public static class RoomFileRules
             .DefaultIfEmpty(DateTimeOffset.UnixEpoch)
             .Max();
         var room = Room.At(rules, settings, now).With(RoomClimate.Of(file.Climate ?? []));
-        var (entries, problems) = RoomFileText.Entries(file, room);
+        var problems = new List<Problem>();
+        var entries = RoomFileText.Entries(file, file.Journal, room, new HashSet<Place>(), problems).ToList();
         if (problems.Count > 0)
         {
             return (null, problems);

@@ -1,3 +1,4 @@
+using System.Collections;
 using System.Text.Json;
 using Husbandry.Journal;
 using Husbandry.Records;
@@ -9,7 +10,6 @@ namespace Ledger;
 public sealed class RoomFileWriter(
     LanternDb db,
     RoomStore rooms,
-    JournalReader reader,
     RulebookStore rulebook,
     LarderStore larder,
     ChoreStore chores,
@@ -18,24 +18,28 @@ public sealed class RoomFileWriter(
     SensorStore sensors
 )
 {
-    /// <summary>Reads the room as a file.</summary>
+    /// <summary>The room as a file; its journal and its pictures are read as they are written.</summary>
     /// <param name="withPictures">Whether the pictures themselves stand in it; else they are only named.</param>
     /// <param name="cancel">Cancels.</param>
-    public async Task<RoomFile> ReadAsync(bool withPictures, CancellationToken cancel)
+    private async Task<RoomFile> ReadAsync(bool withPictures, CancellationToken cancel)
     {
-        var entries = await reader.ReadSinceAsync(DateTimeOffset.MinValue, cancel);
-        var came = entries.Where(e => e.Act is Acquired).ToList();
+        // What is written meanwhile is not in it, neither an animal without its entries nor the other way round.
+        var latest = await db.LatestSequenceAsync(cancel);
+        var entries = db.Entries.AsNoTracking().Where(e => e.Sequence <= latest).OrderBy(e => e.Sequence);
+        var came = await entries.Where(e => e.Act.Contains("\"acquired\"")).ToListAsync(cancel);
         var climate = await db.Climate.AsNoTracking().OrderBy(c => c.Ticks).ThenBy(c => c.Zone).ToListAsync(cancel);
         return new RoomFile(
             RoomFile.FormatName,
             RoomFile.CurrentVersion,
             (await rooms.ReadAsync(cancel)).Settings,
-            [.. came.Select(Stock)],
-            [.. entries.Where(e => e.Act is not Acquired).Select(Line)],
+            [.. came.Select(Rows.ToEntry).Where(e => e.Act is Acquired).Select(Stock)],
+            new ReadAsWalked<RoomFileEntry>(() =>
+                entries.AsEnumerable().Select(Rows.ToEntry).Where(e => e.Act is not Acquired).Select(Line)
+            ),
             [.. climate.Select(RulebookStore.Reading)],
             await rulebook.SpeciesAsync(cancel),
             await rulebook.OverridesAsync(cancel),
-            await PicturesAsync(withPictures, cancel),
+            new ReadAsWalked<RoomFilePicture>(() => Pictures(withPictures)),
             await rulebook.FeedersAsync(cancel),
             await larder.ReadAsync(cancel),
             (await rooms.LayoutAsync(cancel)) is { Version: > 0 } kept ? kept.Layout : null,
@@ -46,9 +50,8 @@ public sealed class RoomFileWriter(
         );
     }
 
-    private async Task<IReadOnlyList<RoomFilePicture>> PicturesAsync(bool themselves, CancellationToken cancel)
-    {
-        var rows = await db
+    private IEnumerable<RoomFilePicture> Pictures(bool themselves) =>
+        db
             .Pictures.AsNoTracking()
             .OrderBy(p => p.AddedTicks)
             .Select(p => new
@@ -60,19 +63,15 @@ public sealed class RoomFileWriter(
                 p.Height,
                 Jpeg = themselves ? p.Jpeg : null,
             })
-            .ToListAsync(cancel);
-        return
-        [
-            .. rows.Select(p => new RoomFilePicture(
+            .AsEnumerable()
+            .Select(p => new RoomFilePicture(
                 p.Id,
                 p.StockId,
                 new DateTimeOffset(p.AddedTicks, TimeSpan.Zero),
                 p.Width,
                 p.Height,
                 p.Jpeg
-            )),
-        ];
-    }
+            ));
 
     private async Task<IReadOnlyList<RoomFileSensorDay>> SensorDaysAsync(CancellationToken cancel)
     {
@@ -142,4 +141,19 @@ public sealed class RoomFileWriter(
             entry.Supersedes,
             entry.Against
         );
+}
+
+/// <summary>A list that is read anew each time it is walked through, and never held.</summary>
+internal sealed class ReadAsWalked<T>(Func<IEnumerable<T>> read) : IReadOnlyList<T>
+{
+    /// <inheritdoc/>
+    public int Count => read().Count();
+
+    /// <inheritdoc/>
+    public T this[int index] => read().ElementAt(index);
+
+    /// <inheritdoc/>
+    public IEnumerator<T> GetEnumerator() => read().GetEnumerator();
+
+    IEnumerator IEnumerable.GetEnumerator() => GetEnumerator();
 }

@@ -11,9 +11,16 @@ internal static class Statements
     public static SqliteCommand Statement(this LanternDb db, string sql, params string[] names)
     {
         db.Database.OpenConnection();
-        var command = (SqliteCommand)db.Database.GetDbConnection().CreateCommand();
-        command.CommandText = sql;
+        var command = ((SqliteConnection)db.Database.GetDbConnection()).Statement(sql, names);
         command.Transaction = (SqliteTransaction?)db.Database.CurrentTransaction?.GetDbTransaction();
+        return command;
+    }
+
+    /// <inheritdoc cref="Statement(LanternDb, string, string[])"/>
+    public static SqliteCommand Statement(this SqliteConnection connection, string sql, params string[] names)
+    {
+        var command = connection.CreateCommand();
+        command.CommandText = sql;
         foreach (var name in names)
         {
             command.Parameters.Add(new SqliteParameter { ParameterName = name });

@@ -225,8 +225,12 @@ public sealed class LedgerTests : LedgerFolder
         var (good, bad) = (Guid.NewGuid(), Guid.NewGuid());
         await using var db = Open();
         await using var transaction = await db.Database.BeginTransactionAsync(Cancel);
-        var (_, _, _, _, problems) = await new JournalImport(db, new JournalReader(db)).ImportAsync(
+        using var entries = new EntrySpool(
             [(good, Came("A1·01")), (bad, Came("A1·02")), (bad, Entry(1, new SignSeen("wings-fall-off")))],
+            Room
+        );
+        var (_, _, _, _, problems) = await new JournalImport(db, new JournalReader(db)).ImportAsync(
+            entries,
             Room,
             Cancel
         );

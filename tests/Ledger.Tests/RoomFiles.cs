@@ -22,7 +22,6 @@ internal static class RoomFiles
         var writer = new RoomFileWriter(
             db,
             new RoomStore(db),
-            new JournalReader(db),
             RoomFiles.Rulebook(db, new RoomCache()),
             new LarderStore(db, new RoomCache()),
             new ChoreStore(db),

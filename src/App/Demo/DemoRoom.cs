@@ -94,7 +94,7 @@ public static class DemoRoom
         var file = NetLoft.Write(laid);
         var loaded = await services
             .GetRequiredService<RoomFileLoader>()
-            .LoadAsync(new OpenRoom(file, null), now, CancellationToken.None);
+            .LoadAsync(new OpenRoom(file), now, CancellationToken.None);
         if (loaded.Problems.Count > 0)
         {
             throw new InvalidOperationException(

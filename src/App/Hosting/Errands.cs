@@ -230,8 +230,18 @@ public sealed class Errands(LanternOptions options, TextReader ask, TextWriter s
         }
 
         using var stream = File.OpenRead(path);
-        (file, var problems) = RoomFileText.Read(stream);
-        return file is null ? Refuse(problems) : null;
+        var (room, problems) = RoomArchive.Open(stream);
+        if (room is null)
+        {
+            return Refuse(problems);
+        }
+
+        using (room)
+        {
+            file = room.File with { Journal = [.. room.Journal()] };
+        }
+
+        return null;
     }
 
     /// <summary>Opens the ledger for an errand.</summary>
