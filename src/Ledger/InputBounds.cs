@@ -53,8 +53,8 @@ public static class InputBounds
         }
 
         var looked = type
-            .Properties.Where(p => p.Get is not null && Matters(p.PropertyType))
-            .Select(p => (p.Name, Get: p.Get!, MayBeEmpty: MayHoldNull(p)))
+            .Properties.Where(p => p.Get is not null && (Matters(p.PropertyType) || IsOfAnyType(p)))
+            .Select(p => (p.Name, Get: p.Get!, MayBeEmpty: MayHoldNull(p), MayBeMissing: !IsOfAnyType(p)))
             .ToList();
         if (looked.Count == 0)
         {
@@ -63,9 +63,15 @@ public static class InputBounds
 
         type.OnDeserialized += read =>
         {
-            foreach (var (name, get, mayBeEmpty) in looked)
+            foreach (var (name, get, mayBeEmpty, mayBeMissing) in looked)
             {
-                if (Problem(get(read), mayBeEmpty) is var (at, problem))
+                var value = get(read);
+                if (value is null && !mayBeMissing)
+                {
+                    throw new OutOfBoundsException(name, Missing);
+                }
+
+                if (Problem(value, mayBeEmpty) is var (at, problem))
                 {
                     throw new OutOfBoundsException(name + at, problem);
                 }
@@ -82,13 +88,12 @@ public static class InputBounds
         }
 
         var i = 0;
-        foreach (var entry in (IEnumerable)value)
+        foreach (var element in value is IDictionary named ? named.Values : (IEnumerable)value)
         {
-            var element = entry is DictionaryEntry pair ? pair.Value : entry;
             var problem =
                 element is not null ? Problem(element)
                 : mayBeEmpty ? null
-                : "Is missing.";
+                : Missing;
             if (problem is not null)
             {
                 return (string.Create(CultureInfo.InvariantCulture, $"[{i}]"), problem);
@@ -127,6 +132,13 @@ public static class InputBounds
             || bare == typeof(double)
             || (typeof(IEnumerable).IsAssignableFrom(bare) && bare != typeof(string) && bare != typeof(byte[]));
     }
+
+    /// <summary>Whether a property's type is left to who uses it: the serialiser does not see that such a one may not be null.</summary>
+    private static bool IsOfAnyType(JsonPropertyInfo property) =>
+        property.AttributeProvider is PropertyInfo { DeclaringType: { IsGenericType: true } closed } member
+        && closed.GetGenericTypeDefinition().GetProperty(member.Name)?.PropertyType.IsGenericParameter == true;
+
+    private const string Missing = "Is missing.";
 
     private static bool MayHoldNull(JsonPropertyInfo property)
     {

@@ -204,7 +204,6 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
     /// </summary>
     internal static List<Problem> Check(IReadOnlyList<JournalEntry> written, List<JournalEntry> fresh, Room room)
     {
-        var problems = new List<Problem>();
         var isFresh = fresh.Select(e => e.Id).ToHashSet();
         Standing? standing = null;
         var all = written.Concat(fresh).ToList();
@@ -215,25 +214,23 @@ public sealed class JournalImport(LanternDb db, JournalReader reader)
             // What was corrected or taken back counts no more, and need not have been sound.
             if (isFresh.Contains(entry.Id) && !struck.ContainsKey(entry.Id))
             {
-                var said =
-                    $"{EntryDefinition.Of(entry.Act).Say(entry.Act, room.Rules, room.Wording)}, {room.Wording.Date(room.Clock.NightOf(entry.When.To))}";
-                problems.AddRange(
-                    EntryCheck
-                        .Check(entry.Act, entry.When, standing, room, written: true)
-                        .Select(p => p with { Message = $"{p.Message} ({said})" })
-                );
+                var wrong = EntryCheck.Check(entry.Act, entry.When, standing, room, written: true).ToList();
+                if (wrong.Count > 0)
+                {
+                    // What comes after it rests on it; its own fault is the one to mend.
+                    var said =
+                        $"{EntryDefinition.Of(entry.Act).Say(entry.Act, room.Rules, room.Wording)}, {room.Wording.Date(room.Clock.NightOf(entry.When.To))}";
+                    return [.. wrong.Select(p => p with { Message = $"{p.Message} ({said})" })];
+                }
             }
 
             known.Add(entry);
             standing = standing is not null && standing.CanApply(entry) ? standing.Apply(entry) : Standing.Fold(known);
         }
 
-        if (standing is null)
-        {
-            problems.Add(new Problem("stock", "No entry says that it came."));
-        }
-
-        return [.. problems, .. FindLostFormers(all, isFresh)];
+        return standing is null
+            ? [new Problem("stock", "No entry says that it came.")]
+            : [.. FindLostFormers(all, isFresh)];
     }
 
     /// <summary>Corrections and withdrawals of what is not in this animal's journal, of themselves, or of another kind.</summary>

@@ -7,7 +7,7 @@ namespace Ledger;
 /// <param name="List">Name of the list.</param>
 /// <param name="Index">Its place in it.</param>
 /// <param name="Json">Its text; it holds until the next is read.</param>
-internal readonly record struct ListElement(string List, int Index, ReadOnlyMemory<byte> Json);
+public readonly record struct ListElement(string List, int Index, ReadOnlyMemory<byte> Json);
 
 /// <summary>
 /// Takes a JSON document apart as it is read: the elements of its long lists come one at a time, and what is left of it, with those
@@ -15,7 +15,7 @@ internal readonly record struct ListElement(string List, int Index, ReadOnlyMemo
 /// </summary>
 /// <param name="text">The document, UTF-8.</param>
 /// <param name="lists">Names of the long lists, fields of the document itself.</param>
-internal sealed class ListSplitter(Stream text, IReadOnlyList<string> lists)
+public sealed class ListSplitter(Stream text, IReadOnlyList<string> lists)
 {
     private const int FirstBuffer = 1 << 16;
 

@@ -21,7 +21,7 @@ public sealed class RoomFileWriter(
     /// <summary>The room as a file; its journal and its pictures are read as they are written.</summary>
     /// <param name="withPictures">Whether the pictures themselves stand in it; else they are only named.</param>
     /// <param name="cancel">Cancels.</param>
-    private async Task<RoomFile> ReadAsync(bool withPictures, CancellationToken cancel)
+    public async Task<RoomFile> ReadAsync(bool withPictures, CancellationToken cancel)
     {
         // What is written meanwhile is not in it, neither an animal without its entries nor the other way round.
         var latest = await db.LatestSequenceAsync(cancel);

@@ -38,6 +38,16 @@ public sealed partial class RoomFileTests
         "\"2\"",
     ];
 
+    // Found by trying all of them: these are tried every time.
+    private static readonly HashSet<(string Shape, string Value)> OnceFailed =
+    [
+        (".journal[].act(ended).end", "\"2\""),
+        (".species[].moltInterval.adult", "null"),
+        (".species[].pairing.broodSize.value", "null"),
+        (".species[].adultSizeMm.male.value", "null"),
+        (".feeders[].classes[].lengthMm.value", "null"),
+    ];
+
     /// <summary>One place of each kind in a file: of a list the first that has it.</summary>
     private static List<(string Shape, Func<JsonNode, JsonNode> Parent, object Key)> Places(JsonNode whole)
     {
@@ -106,7 +116,11 @@ public sealed partial class RoomFileTests
             : Tried;
         var failures = new List<string>();
         var (taken, refused) = (0, 0);
-        foreach (var ((shape, parent, key), value) in every.OrderBy(_ => random.Next()).Take(most))
+        var tried = every
+            .Where(x => OnceFailed.Contains((x.place.Shape, x.value)))
+            .Concat(every.OrderBy(_ => random.Next()).Take(most))
+            .ToList();
+        foreach (var ((shape, parent, key), value) in tried)
         {
             var whole = JsonNode.Parse(text)!;
             var at = parent(whole);

@@ -140,7 +140,7 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
 
     /// <inheritdoc/>
     protected override string Say(Ended act, RuleSet rules, Wording words) =>
-        VigilDefinition.Of(act.Vigil).End(act.End).PastOf(null)
+        (VigilDefinition.Of(act.Vigil).FindEnd(act.End)?.PastOf(null) ?? act.End)
         + (act.Loss is { } loss ? $" ({Word(loss)})" : "")
         + EntryCheck.OfThem(act.Count);
 
