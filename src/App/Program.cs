@@ -113,6 +113,7 @@ app.MapRound();
 app.MapLive();
 app.MapStock();
 app.MapIntake();
+app.MapLists();
 app.MapPapers();
 app.MapTanks();
 app.MapContacts();

@@ -42,6 +42,32 @@ public sealed class ChoreStore(LanternDb db)
             cancel
         );
 
+    /// <summary>Writes many entries of one moment, all or none; those that are there already are passed over.</summary>
+    /// <returns>What is wrong with them, or how many were written.</returns>
+    public Task<(WriteResult Result, int Count)> WriteAllAsync(
+        IReadOnlyList<(Guid Id, ChoreAct Act)> acts,
+        DateTimeOffset at,
+        string by,
+        Room room,
+        CancellationToken cancel
+    ) =>
+        journal.WriteAllAsync(
+            [.. acts.Select(a => new SideEntry<ChoreAct>(a.Id, 0, at, by, a.Act))],
+            room.Now,
+            async fresh =>
+            {
+                var (chores, problems) = (await StandingAsync(cancel), new List<Problem>());
+                foreach (var e in fresh)
+                {
+                    problems.AddRange(ChoreCheck.Check(e.Act, chores, room));
+                    chores = chores.After(new ChoreEntry(e.Id, e.Sequence, e.At, e.By, e.Act));
+                }
+
+                return problems;
+            },
+            cancel
+        );
+
     /// <summary>Adds entries of a room file; those that are there already are passed over. Saved by the caller.</summary>
     /// <returns>What is wrong with them; then none is added.</returns>
     internal Task<IReadOnlyList<Problem>> AddAsync(IReadOnlyList<ChoreEntry> entries, CancellationToken cancel) =>

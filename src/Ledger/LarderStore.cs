@@ -97,6 +97,32 @@ public sealed class LarderStore(LanternDb db, RoomCache cache)
             cancel
         );
 
+    /// <summary>Writes many entries of one moment, all or none; those that are there already are passed over.</summary>
+    /// <returns>What is wrong with them, or how many were written.</returns>
+    public Task<(WriteResult Result, int Count)> WriteAllAsync(
+        IReadOnlyList<(Guid Id, LarderAct Act)> acts,
+        DateTimeOffset at,
+        string by,
+        Room room,
+        CancellationToken cancel
+    ) =>
+        journal.WriteAllAsync(
+            [.. acts.Select(a => new SideEntry<LarderAct>(a.Id, 0, at, by, a.Act))],
+            room.Now,
+            async fresh =>
+            {
+                var (larder, problems) = (await StandingAsync(room.Rules, cancel), new List<Problem>());
+                foreach (var e in fresh)
+                {
+                    problems.AddRange(LarderCheck.Check(e.Act, larder, room.Rules));
+                    larder = larder.After(new LarderEntry(e.Id, e.Sequence, e.At, e.By, e.Act), room.Rules);
+                }
+
+                return problems;
+            },
+            cancel
+        );
+
     /// <summary>Adds entries of a room file; those that are there already are passed over. Saved by the caller.</summary>
     /// <returns>What is wrong with them; then none is added.</returns>
     internal Task<IReadOnlyList<Problem>> AddAsync(IReadOnlyList<LarderEntry> entries, CancellationToken cancel) =>

@@ -69,6 +69,34 @@ internal sealed class SideJournal<TRow, TAct>(LanternDb db, Func<TRow> fresh)
         return WriteResult.Written;
     }
 
+    /// <summary>Writes many entries, all or none; those that are there already are passed over.</summary>
+    /// <param name="entries">The entries, in order.</param>
+    /// <param name="writtenAt">When they are written.</param>
+    /// <param name="check">What is wrong with those that are not there yet, as things stand; asked within the transaction.</param>
+    /// <param name="cancel">Cancels; nothing is written then.</param>
+    /// <returns>How many were written.</returns>
+    public async Task<(WriteResult Result, int Count)> WriteAllAsync(
+        IReadOnlyList<SideEntry<TAct>> entries,
+        DateTimeOffset writtenAt,
+        Func<IReadOnlyList<SideEntry<TAct>>, Task<IReadOnlyList<Problem>>> check,
+        CancellationToken cancel
+    )
+    {
+        await using var transaction = await db.Database.BeginTransactionAsync(cancel);
+        var ids = entries.Select(e => e.Id).ToList();
+        var there = await Rows.AsNoTracking().Where(e => ids.Contains(e.Id)).Select(e => e.Id).ToListAsync(cancel);
+        List<SideEntry<TAct>> fresh = [.. entries.Where(e => !there.Contains(e.Id))];
+        if (await check(fresh) is { Count: > 0 } problems)
+        {
+            return (WriteResult.Refuse(problems), 0);
+        }
+
+        Rows.AddRange(fresh.Select(e => Row(e, writtenAt)));
+        await db.SaveChangesAsync(cancel);
+        await transaction.CommitAsync(cancel);
+        return (fresh.Count == 0 ? WriteResult.WrittenBefore : WriteResult.Written, fresh.Count);
+    }
+
     /// <summary>Adds entries of a room file; those that are there already are passed over. Saved by the caller.</summary>
     /// <param name="list">Name of the list in the file, for what is wrong.</param>
     /// <param name="entries">The entries.</param>

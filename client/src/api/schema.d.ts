@@ -692,6 +692,22 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/intake": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["writeTable"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/intake/happened/read": {
         parameters: {
             query?: never;
@@ -724,7 +740,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/intake": {
+    "/api/intake/larder/read": {
         parameters: {
             query?: never;
             header?: never;
@@ -733,7 +749,55 @@ export interface paths {
         };
         get?: never;
         put?: never;
-        post: operations["writeTable"];
+        post: operations["readLarderList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake/larder": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["writeLarderList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake/chores/read": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["readChoreList"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/intake/chores": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        post: operations["writeChoreList"];
         delete?: never;
         options?: never;
         head?: never;
@@ -6633,77 +6697,6 @@ export interface components {
              */
             taken: number;
         };
-        /**
-         * @description What a column of a table of happenings can say.
-         * @enum {unknown}
-         */
-        HappenedColumn: "ignored" | "who" | "night" | "what" | "size" | "note";
-        /** @description A table of what happened, to be written. */
-        HappenedRequest: {
-            /** @description The table; a row that was written before is passed over. */
-            table: components["schemas"]["HappenedTable"];
-        };
-        /** @description A row of such a table as it was read. */
-        HappenedRow: {
-            /**
-             * Format: int32
-             * @description Its number, from 1, headings left out.
-             */
-            line: number;
-            /**
-             * Format: uuid
-             * @description The animal; none while that cannot be read.
-             */
-            stockId: null | string;
-            /** @description All of it in one sentence, as it will be written. */
-            says: string;
-            /**
-             * Format: date
-             * @description The night.
-             */
-            night: null | string;
-            /** @description What is wrong with it; none of the table is written while there are any. */
-            problem: null | string;
-        };
-        /** @description Such a table as it was understood. */
-        HappenedSheet: {
-            /** @description Its headings, empty where it has none. */
-            headings: string[];
-            /** @description Its columns. */
-            columns: components["schemas"]["HappenedColumn"][];
-            /** @description Its cells, headings left out. */
-            cells: string[][];
-            /** @description Whether 3/5 was read as the third of May. */
-            dayFirst: boolean;
-            /** @description Unit in which lengths without one were read. */
-            unit: components["schemas"]["LengthUnit"];
-            /** @description One for each happening, those that are left out missing. */
-            rows: components["schemas"]["HappenedRow"][];
-            /** @description Whether all of it can be written. */
-            isSound: boolean;
-        };
-        /** @description A keeper's own table of what happened, one row for each, as it is to be read. */
-        HappenedTable: {
-            /** @description The table as text; left out where the cells are given. */
-            text?: null | string;
-            /** @description Its cells, headings left out; with their columns. */
-            cells?: null | string[][];
-            /** @description What each column says, where that is said and not to be guessed. */
-            columns?: null | components["schemas"]["HappenedColumn"][];
-            /** @description Whether 3/5 is the third of May; guessed when left out. */
-            dayFirst?: null | boolean;
-            unit?: null | components["schemas"]["LengthUnit"];
-            /** @description Rows that are left out, by their numbers from 1. */
-            leaveOut?: null | number[];
-        };
-        /** @description A table of what happened that was written. */
-        HappenedWritten: {
-            /**
-             * Format: int32
-             * @description Entries of it.
-             */
-            entries: number;
-        };
         /** @description A tub from which animals are taken. */
         HarvestRequest: {
             /**
@@ -7146,6 +7139,20 @@ export interface components {
         };
         JsonElement: unknown;
         JsonNode: unknown;
+        /** @description A keeper's own list of something, one row for each, as it is to be read: what happened, what is in the larder, chores. */
+        KeepersList: {
+            /** @description The list as text; left out where the cells are given. */
+            text?: null | string;
+            /** @description Its cells, headings left out; with their columns. */
+            cells?: null | string[][];
+            /** @description What each column says, where that is said and not to be guessed. */
+            columns?: null | string[];
+            /** @description Whether 3/5 is the third of May; guessed when left out. */
+            dayFirst?: null | boolean;
+            unit?: null | components["schemas"]["LengthUnit"];
+            /** @description Rows that are left out, by their numbers from 1. */
+            leaveOut?: null | number[];
+        };
         /** @description How near of kin the living animals of a species are, each with each. */
         KinChart: {
             /** @description Scientific name. */
@@ -8081,6 +8088,54 @@ export interface components {
             summary: string;
             reasons: components["schemas"]["Reason"][];
             molt: null | components["schemas"]["VigilForecast"];
+        };
+        /** @description Something that a column of a list can say. */
+        ListChoice: {
+            /** @description Identifier. */
+            id: string;
+            /** @description What a keeper calls it. */
+            word: string;
+        };
+        /** @description A keeper's own list, to be written. */
+        ListRequest: {
+            /** @description The list; a row that was written before is passed over. */
+            list: components["schemas"]["KeepersList"];
+        };
+        /** @description A row of a list as it was read. */
+        ListRow: {
+            /**
+             * Format: int32
+             * @description Its number, from 1, headings left out.
+             */
+            line: number;
+            /** @description All of it in one sentence, as it will be written. */
+            says: string;
+            /** @description What is wrong with it; none of the list is written while there are any. */
+            problem: null | string;
+        };
+        /** @description Such a list as it was understood. */
+        ListSheet: {
+            /** @description Its headings, empty where it has none. */
+            headings: string[];
+            /** @description What its columns say. */
+            columns: string[];
+            /** @description What they can say. */
+            choices: components["schemas"]["ListChoice"][];
+            /** @description Its cells, headings left out. */
+            cells: string[][];
+            /** @description Whether 3/5 was read as the third of May. */
+            dayFirst: boolean;
+            unit: null | components["schemas"]["LengthUnit"];
+            /** @description One for each row, those that are left out missing. */
+            rows: components["schemas"]["ListRow"][];
+        };
+        /** @description A list that was written. */
+        ListWritten: {
+            /**
+             * Format: int32
+             * @description Entries of it.
+             */
+            entries: number;
         };
         /** @description Something was written: every open screen may look again. */
         LiveEvent: {
@@ -14623,16 +14678,21 @@ export interface operations {
             };
         };
     };
-    readHappened: {
+    writeTable: {
         parameters: {
             query?: never;
-            header?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
             path?: never;
             cookie?: never;
         };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
         requestBody: {
             content: {
-                "application/json": components["schemas"]["HappenedTable"];
+                "application/json": components["schemas"]["IntakeRequest"];
             };
         };
         responses: {
@@ -14642,7 +14702,49 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["HappenedSheet"];
+                    "application/json": components["schemas"]["IntakeWritten"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    readHappened: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepersList"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListSheet"];
                 };
             };
             /** @description Bad Request */
@@ -14670,7 +14772,7 @@ export interface operations {
         /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
         requestBody: {
             content: {
-                "application/json": components["schemas"]["HappenedRequest"];
+                "application/json": components["schemas"]["ListRequest"];
             };
         };
         responses: {
@@ -14680,7 +14782,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["HappenedWritten"];
+                    "application/json": components["schemas"]["ListWritten"];
                 };
             };
             /** @description Bad Request */
@@ -14703,7 +14805,40 @@ export interface operations {
             };
         };
     };
-    writeTable: {
+    readLarderList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepersList"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    writeLarderList: {
         parameters: {
             query?: never;
             header?: {
@@ -14717,7 +14852,7 @@ export interface operations {
         /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
         requestBody: {
             content: {
-                "application/json": components["schemas"]["IntakeRequest"];
+                "application/json": components["schemas"]["ListRequest"];
             };
         };
         responses: {
@@ -14727,7 +14862,87 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["IntakeWritten"];
+                    "application/json": components["schemas"]["ListWritten"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["BothSides"];
+                };
+            };
+        };
+    };
+    readChoreList: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["KeepersList"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListSheet"];
+                };
+            };
+            /** @description Bad Request */
+            400: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/problem+json": components["schemas"]["HttpValidationProblemDetails"];
+                };
+            };
+        };
+    };
+    writeChoreList: {
+        parameters: {
+            query?: never;
+            header?: {
+                "X-Lantern-Tapped"?: null | string;
+                "X-Lantern-Sent"?: null | string;
+                "X-Lantern-Seen"?: number;
+            };
+            path?: never;
+            cookie?: never;
+        };
+        /** @description Number of the newest entry of the journal that was on screen; left out, nobody is asked about what others wrote. */
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ListRequest"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListWritten"];
                 };
             };
             /** @description Bad Request */

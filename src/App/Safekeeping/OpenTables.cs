@@ -1,12 +1,16 @@
 using System.Globalization;
 using System.Text;
 using App.Hosting;
+using App.Larder;
 using CsvHelper;
 using CsvHelper.Configuration;
+using Husbandry.Chores;
 using Husbandry.Journal;
+using Husbandry.Larder;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
 using Ledger;
+using Ledger.Intake;
 
 namespace App.Safekeeping;
 
@@ -18,6 +22,12 @@ public enum OpenTable
 
     /// <summary>Every entry that counts, in words.</summary>
     Journal,
+
+    /// <summary>What is in the larder: food and goods as they are reckoned tonight, cultures and food plants.</summary>
+    Larder,
+
+    /// <summary>The chores that are planned.</summary>
+    Chores,
 
     /// <summary>The animals as occurrences in the terms of Darwin Core.</summary>
     Occurrences,
@@ -59,6 +69,29 @@ public sealed record JournalLine(
     string Says
 );
 
+/// <summary>One thing in the larder.</summary>
+public sealed record LarderTableLine(
+    string Kind,
+    string Name,
+    string Size,
+    double? Count,
+    string? Since,
+    string? Where
+);
+
+/// <summary>One chore.</summary>
+public sealed record ChoreTableLine(
+    string Title,
+    string Where,
+    string Kind,
+    int? EveryDays,
+    string Starts,
+    string? Season,
+    string Kit,
+    int Minutes,
+    string? LastDone
+);
+
 /// <summary>An animal as an occurrence; the headings are terms of Darwin Core.</summary>
 /// <remarks>Source: Darwin Core quick reference guide, dwc.tdwg.org/terms, class Occurrence (from memory).</remarks>
 public sealed record OccurrenceLine(
@@ -87,7 +120,7 @@ public sealed record EventLine(
 );
 
 /// <summary>Writes tables as CSV (RFC 4180, UTF-8); cells that a spreadsheet would take for a formula are made harmless.</summary>
-public sealed class OpenTables(RoomNow now, JournalReader reader)
+public sealed class OpenTables(RoomNow now, JournalReader reader, LarderPlanner planner, ChoreStore chores)
 {
     private const string Id = "urn:uuid:";
 
@@ -100,12 +133,73 @@ public sealed class OpenTables(RoomNow now, JournalReader reader)
         return table switch
         {
             OpenTable.Stock => Csv(all.Select(StockOf)),
+            OpenTable.Larder => Csv(await LarderAsync(room, cancel)),
+            OpenTable.Chores => Csv((await chores.StandingAsync(cancel)).Chores.Select(ChoreOf)),
             OpenTable.Occurrences => Csv(all.Select(OccurrenceOf)),
             OpenTable.Journal => Csv((await EntriesAsync(cancel)).Select(e => JournalOf(e, index, room))),
             OpenTable.Events => Csv((await EntriesAsync(cancel)).Select(e => EventOf(e, room))),
             _ => throw new ArgumentOutOfRangeException(nameof(table), table, "No such table."),
         };
     }
+
+    private async Task<IReadOnlyList<LarderTableLine>> LarderAsync(Room room, CancellationToken cancel)
+    {
+        var (plan, _, larder) = await planner.PlanAsync(room, cancel);
+        var foods = plan
+            .Foods.Where(f => f.CountedOn is not null)
+            .Select(f => new LarderTableLine(
+                "food",
+                room.Rules.Feeder(f.Food.FeederId)!.Plural,
+                room.Rules.Feeder(f.Food.FeederId)!.Class(f.Food.SizeClassId)!.Name,
+                Math.Round(f.OnHand),
+                null,
+                null
+            ));
+        var cultures = larder.StandingCultures.Select(c => new LarderTableLine(
+            "culture",
+            room.Rules.Feeder(c.FeederId)?.Plural ?? c.FeederId,
+            "",
+            c.Pots,
+            Day(c.BegunOn(room.Clock)),
+            null
+        ));
+        var goods = plan
+            .Goods.Where(g => g.CountedOn is not null)
+            .Select(g => new LarderTableLine(
+                "goods",
+                g.Name,
+                "",
+                g.OnHand is { } left ? Math.Round(left, 1) : null,
+                null,
+                null
+            ));
+        var plants = larder
+            .Plants.Where(p => p.IsThere)
+            .Select(p => new LarderTableLine(
+                p.Form == PlantForm.Site ? "plant outside"
+                    : p.Form == PlantForm.Cut ? "cut leaf"
+                    : "plant in a pot",
+                p.Plant,
+                p.Leaf.ToString().ToLowerInvariant(),
+                p.Form == PlantForm.Site ? null : Math.Round(p.GramsOn(room.Now, room.Rules.Room.Plants)),
+                Day(room.Clock.NightOf(p.Since)),
+                p.Where
+            ));
+        return [.. foods, .. cultures, .. goods, .. plants];
+    }
+
+    private static ChoreTableLine ChoreOf(Chore chore) =>
+        new(
+            chore.Plan.Title,
+            chore.Plan.Where,
+            chore.Plan.Kind.ToString(),
+            chore.Plan.EveryDays,
+            Day(chore.Plan.Starts),
+            chore.Plan.Season is { } season ? ChoreReader.Tell(season) : null,
+            chore.Plan.Kit,
+            chore.Plan.Minutes,
+            chore.LastDone is { } done ? Day(done) : null
+        );
 
     private async Task<IReadOnlyList<JournalEntry>> EntriesAsync(CancellationToken cancel) =>
         [.. Chronicle.Effective(await reader.ReadSinceAsync(DateTimeOffset.MinValue, cancel))];

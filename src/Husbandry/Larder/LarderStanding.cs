@@ -1,3 +1,4 @@
+using Husbandry.Reasons;
 using Husbandry.Rulebook;
 
 namespace Husbandry.Larder;
@@ -32,6 +33,9 @@ public sealed record Culture(
 {
     /// <summary>Whether it stands in the cold now.</summary>
     public bool IsCold => Cold.Count > 0 && Cold[^1].To is null;
+
+    /// <summary>The night on which it was begun, here or wherever it came from.</summary>
+    public DateOnly BegunOn(NightClock clock) => clock.NightOf(StartedAt).AddDays(-(int)Math.Round(AgeDays));
 }
 
 /// <summary>A stay in the cold.</summary>

@@ -16,75 +16,66 @@ namespace Ledger.Intake;
 /// </summary>
 public sealed partial class HappenedReader
 {
-    private readonly Room room;
-    private readonly StockIndex index;
-    private readonly HappenedTable table;
-    private readonly IntakeDates dates;
-    private readonly LengthUnit unit;
-    private readonly IReadOnlyList<string> headings;
-    private readonly IReadOnlyList<HappenedColumn> columns;
-    private readonly IReadOnlyList<IReadOnlyList<string>> cells;
+    private const string Who = "who";
+    private const string NightColumn = "night";
+    private const string What = "what";
+    private const string Size = "size";
+    private const string Note = "note";
 
-    // Headings that keepers write, and those of the table that goes out; the first that fits counts.
-    private static readonly (HappenedColumn Column, string[] Words)[] Headings =
+    private static readonly ListColumn[] Known =
     [
-        (HappenedColumn.Night, ["night", "date", "day", "when", "on"]),
-        (HappenedColumn.What, ["kind", "what", "event", "type", "action", "happened"]),
-        (HappenedColumn.Size, ["dls", "leg span", "size", "length", "mm", "cm"]),
-        (HappenedColumn.Note, ["says", "note", "notes", "remark", "remarks", "comment", "details"]),
-        (HappenedColumn.Who, ["name", "animal", "who", "place", "code", "tub"]),
+        new(Who, "animal", "name", "animal", "who", "place", "code", "tub"),
+        new(NightColumn, "night", "night", "date", "day", "when", "on"),
+        new(What, "what happened", "kind", "what", "event", "type", "action", "happened"),
+        new(Size, "length", "dls", "leg span", "size", "length", "mm", "cm"),
+        new(Note, "more about it", "says", "note", "notes", "remark", "remarks", "comment", "details"),
     ];
 
+    private readonly Room room;
+    private readonly StockIndex index;
+    private readonly ListCells cells;
+    private readonly LengthUnit unit;
+
     /// <summary>A table as it is to be read.</summary>
-    /// <param name="table">The table.</param>
+    /// <param name="list">The table.</param>
     /// <param name="room">The room.</param>
     /// <param name="index">Who is on record.</param>
-    public HappenedReader(HappenedTable table, Room room, StockIndex index)
+    public HappenedReader(KeepersList list, Room room, StockIndex index)
     {
-        (this.table, this.room, this.index) = (table, room, index);
-        var rows = table.Cells ?? TableReader.Read(table.Text ?? "");
-        var isHeaded = table.Cells is null && rows.Count > 0 && rows[0].Any(c => Heading(c) != HappenedColumn.Ignored);
-        headings = isHeaded ? rows[0] : [];
-        cells = isHeaded ? [.. rows.Skip(1)] : rows;
-        columns = table.Columns ?? (isHeaded ? Distinct(rows[0].Select(Heading)) : ByContent());
-        var nights = Numbers(HappenedColumn.Night).SelectMany(c => cells.Select(r => c < r.Count ? r[c] : ""));
-        dates = new IntakeDates(room.Tonight, table.DayFirst ?? IntakeDates.GuessDayFirst(nights));
-        unit = table.Unit ?? room.Settings.Unit;
+        (this.room, this.index) = (room, index);
+        cells = new ListCells(list, Known, [NightColumn], room.Tonight, ByContent);
+        unit = list.Unit ?? room.Settings.Unit;
     }
 
     /// <summary>The animals that it names, so that they can be fetched.</summary>
     public IReadOnlyList<Guid> Named =>
-        [.. cells.Select(row => WhoOf(Cell(row, HappenedColumn.Who)).Id).OfType<Guid>().Distinct()];
+        [.. cells.All.Select(row => WhoOf(cells.Cell(row, Who)).Id).OfType<Guid>().Distinct()];
 
     /// <summary>Reads it.</summary>
     /// <param name="judged">The animals that it names; those that cannot be judged are missing.</param>
-    public HappenedSheet Read(IReadOnlyDictionary<Guid, Judgement> judged) =>
-        new(
-            headings,
-            columns,
-            cells,
-            dates.DayFirst,
-            unit,
-            [
-                .. cells
-                    .Select((row, i) => (Row: row, Line: i + 1))
-                    .Where(r => table.LeaveOut?.Contains(r.Line) != true)
-                    .Select(r => RowOf(r.Row, r.Line, judged)),
-            ]
-        );
+    /// <returns>The table as it was understood, and its rows with what will be written.</returns>
+    public (ListSheet Sheet, IReadOnlyList<HappenedRow> Rows) Read(IReadOnlyDictionary<Guid, Judgement> judged)
+    {
+        List<HappenedRow> rows = [.. cells.Rows.Select(r => RowOf(r.Row, r.Line, judged))];
+        return (cells.Sheet(rows, unit), rows);
+    }
 
     /// <summary>The entries of a sound table. The same row of the same animal has the same id, so that it is written once.</summary>
-    /// <param name="sheet">The table as it was read.</param>
+    /// <param name="rows">The table as it was read.</param>
     /// <param name="at">When it was sent.</param>
     /// <param name="by">Who sent it.</param>
     /// <param name="room">The room.</param>
-    public static IReadOnlyList<StockEntry> EntriesOf(HappenedSheet sheet, DateTimeOffset at, string by, Room room)
+    public static IReadOnlyList<StockEntry> EntriesOf(
+        IReadOnlyList<HappenedRow> rows,
+        DateTimeOffset at,
+        string by,
+        Room room
+    )
     {
         var seen = new Dictionary<(Guid, string), int>();
         return
         [
-            .. sheet
-                .Rows.OrderBy(r => r.Night)
+            .. rows.OrderBy(r => r.Night)
                 .Select(r =>
                 {
                     var key = (r.StockId!.Value, $"{r.Night:yyyy-MM-dd} {r.Key}");
@@ -108,9 +99,9 @@ public sealed partial class HappenedReader
     private HappenedRow RowOf(IReadOnlyList<string> row, int line, IReadOnlyDictionary<Guid, Judgement> judged)
     {
         HappenedRow Wrong(string problem, Guid? id = null, DateOnly? night = null) =>
-            new(line, id, string.Join(" · ", row.Where(c => c.Length > 0)), night, problem, null, "");
+            new(line, ListCells.Told(row), problem, id, night, null, "");
 
-        var (id, who) = WhoOf(Cell(row, HappenedColumn.Who));
+        var (id, who) = WhoOf(cells.Cell(row, Who));
         if (id is not { } known)
         {
             return Wrong(who);
@@ -121,7 +112,7 @@ public sealed partial class HappenedReader
             return Wrong("It cannot be judged by the rules as they are: see to its record first.", known);
         }
 
-        if (dates.Read(NightOf(Cell(row, HappenedColumn.Night))) is not { } night)
+        if (cells.Dates.Read(NightOf(cells.Cell(row, NightColumn))) is not { } night)
         {
             return Wrong("Say when: a date such as 2026-11-20, 20/11 or 3 days ago.", known);
         }
@@ -141,16 +132,13 @@ public sealed partial class HappenedReader
         var says = EntryDefinition.Of(act).Say(act, room.Rules, room.Wording);
         return new HappenedRow(
             line,
-            known,
             $"{j.Subject.Standing.Details.Nickname}, {room.Wording.Date(night)}: {says}",
-            night,
             odd.Count == 0 ? null : string.Join(" ", odd.Select(p => p.Message)),
+            known,
+            night,
             act,
             // By what the keeper wrote: what a meal is called here may be another tomorrow.
-            string.Join(
-                '|',
-                new[] { HappenedColumn.What, HappenedColumn.Size, HappenedColumn.Note }.Select(c => Cell(row, c))
-            )
+            string.Join('|', new[] { What, Size, Note }.Select(c => cells.Cell(row, c)))
         );
     }
 
@@ -189,11 +177,7 @@ public sealed partial class HappenedReader
 
     private (Act? Act, string Problem) ActOf(IReadOnlyList<string> row, Judgement j)
     {
-        var (what, note, size) = (
-            Cell(row, HappenedColumn.What),
-            Cell(row, HappenedColumn.Note),
-            Cell(row, HappenedColumn.Size)
-        );
+        var (what, note, size) = (cells.Cell(row, What), cells.Cell(row, Note), cells.Cell(row, Size));
         var text = $"{what} {note}".Trim();
         bool Says(params string[] words) => words.Any(w => what.Contains(w, StringComparison.OrdinalIgnoreCase));
         bool Tells(params string[] words) => words.Any(w => text.Contains(w, StringComparison.OrdinalIgnoreCase));
@@ -267,55 +251,31 @@ public sealed partial class HappenedReader
 
     private static string LengthIn(string text) => LengthPattern().Match(text).Value;
 
-    private static HappenedColumn Heading(string text)
-    {
-        var words = text.Trim().ToLowerInvariant();
-        return Headings.Where(h => h.Words.Contains(words)).Select(h => h.Column).FirstOrDefault();
-    }
-
-    private static IReadOnlyList<HappenedColumn> Distinct(IEnumerable<HappenedColumn> found)
-    {
-        var taken = new HashSet<HappenedColumn>();
-        return [.. found.Select(c => c != HappenedColumn.Ignored && taken.Add(c) ? c : HappenedColumn.Ignored)];
-    }
-
     /// <summary>The columns of a table without headings: who is known, what is a date, what is a length; the rest says what.</summary>
-    private HappenedColumn[] ByContent()
+    private string[] ByContent(IReadOnlyList<IReadOnlyList<string>> rows)
     {
-        var wide = cells.Count == 0 ? 0 : cells.Max(r => r.Count);
         var guess = new IntakeDates(room.Tonight, true);
-        var found = new HappenedColumn[wide];
-        var taken = new HashSet<HappenedColumn>();
-        void Take(HappenedColumn column, Func<string, bool> fits)
+        var found = new string[rows.Count == 0 ? 0 : rows.Max(r => r.Count)];
+        Array.Fill(found, ListCells.Ignored);
+        void Take(string column, Func<string, bool> fits)
         {
-            for (var c = 0; c < wide; c++)
+            for (var c = 0; c < found.Length && !found.Contains(column); c++)
             {
-                var filled = cells.Select(r => c < r.Count ? r[c] : "").Where(t => t.Length > 0).ToList();
-                if (
-                    found[c] == HappenedColumn.Ignored
-                    && filled.Count > 0
-                    && filled.Count(fits) * 2 > filled.Count
-                    && taken.Add(column)
-                )
+                var filled = rows.Select(r => c < r.Count ? r[c] : "").Where(t => t.Length > 0).ToList();
+                if (found[c] == ListCells.Ignored && filled.Count > 0 && filled.Count(fits) * 2 > filled.Count)
                 {
                     found[c] = column;
                 }
             }
         }
 
-        Take(HappenedColumn.Night, t => guess.Read(NightOf(t)) is not null);
-        Take(HappenedColumn.Who, t => WhoOf(t).Id is not null);
-        Take(HappenedColumn.Size, t => IntakeWords.LengthMm(t, LengthUnit.Mm) is not null);
-        Take(HappenedColumn.What, _ => true);
-        Take(HappenedColumn.Note, _ => true);
+        Take(NightColumn, t => guess.Read(NightOf(t)) is not null);
+        Take(Who, t => WhoOf(t).Id is not null);
+        Take(Size, t => IntakeWords.LengthMm(t, LengthUnit.Mm) is not null);
+        Take(What, _ => true);
+        Take(Note, _ => true);
         return found;
     }
-
-    private IEnumerable<int> Numbers(HappenedColumn column) =>
-        Enumerable.Range(0, columns.Count).Where(c => columns[c] == column);
-
-    private string Cell(IReadOnlyList<string> row, HappenedColumn column) =>
-        Numbers(column).Where(c => c < row.Count).Select(c => row[c].Trim()).FirstOrDefault() ?? "";
 
     [GeneratedRegex(@"^\d{4}-\d{2}-\d{2}T")]
     private static partial Regex InstantPattern();
@@ -323,3 +283,21 @@ public sealed partial class HappenedReader
     [GeneratedRegex(@"\d+(?:[.,]\d+)?\s*(?:mm|cm|in)\b")]
     private static partial Regex LengthPattern();
 }
+
+/// <summary>A row of a table of what happened.</summary>
+/// <param name="Line">Its number.</param>
+/// <param name="Says">All of it in one sentence.</param>
+/// <param name="Problem">What is wrong with it.</param>
+/// <param name="StockId">The animal; none while that cannot be read.</param>
+/// <param name="Night">The night.</param>
+/// <param name="Act">What will be written.</param>
+/// <param name="Key">What the row says, by which the same row is known again.</param>
+public sealed record HappenedRow(
+    int Line,
+    string Says,
+    string? Problem,
+    Guid? StockId,
+    DateOnly? Night,
+    Act? Act,
+    string Key
+) : ListRow(Line, Says, Problem);

@@ -97,6 +97,12 @@ public static partial class IntakeWords
         };
     }
 
+    /// <summary>A number of something, with what it is counted in behind it or not: 200, 12.5, 60 g. None when it is none.</summary>
+    public static double? NumberOf(string text) =>
+        NumberPattern().Match(text.Trim()) is { Success: true } match
+            ? double.Parse(match.Groups[1].Value.Replace(',', '.'), CultureInfo.InvariantCulture)
+            : null;
+
     private static int Number(string text) => int.Parse(text, CultureInfo.InvariantCulture);
 
     [GeneratedRegex(@"^(\d{1,4})\.(\d{1,4})(?:\.(\d{1,4}))?$")]
@@ -104,6 +110,9 @@ public static partial class IntakeWords
 
     [GeneratedRegex(@"^([il])\s*(\d{1,2})$", RegexOptions.IgnoreCase)]
     private static partial Regex InstarPattern();
+
+    [GeneratedRegex(@"^(\d{1,12}(?:[.,]\d{1,6})?)\s*[a-zA-Z]*$")]
+    private static partial Regex NumberPattern();
 
     [GeneratedRegex(@"^(\d+(?:[.,]\d+)?)\s*(mm|cm|in|inch|inches|"")?$")]
     private static partial Regex LengthPattern();

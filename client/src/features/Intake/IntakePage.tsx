@@ -8,15 +8,23 @@ import { newId } from '../../ui/newId';
 import { PageHeader } from '../../ui/PageHeader';
 import { useDone } from '../Journal/DoneContext';
 import { TakeInPapers } from '../Papers/TakeInPapers';
-import { HappenedTable } from './HappenedTable';
 import { IntakeTable } from './IntakeTable';
+import { KeepersList } from './KeepersList';
 import { ManyOfAKind } from './ManyOfAKind';
 import { useReadTable, useWriteTable } from './queries';
 
-type Way = 'table' | 'many' | 'papers' | 'happened';
+const ways = [
+  ['table', 'A table, or one animal a line'],
+  ['many', 'Many of a kind'],
+  ['papers', 'One with papers'],
+  ['happened', 'What happened'],
+  ['larder', 'The larder'],
+  ['chores', 'Chores'],
+] as const;
 
-const wayOf = (asked: string | null): Way =>
-  asked === 'many' || asked === 'papers' || asked === 'happened' ? asked : 'table';
+type Way = (typeof ways)[number][0];
+
+const wayOf = (asked: string | null): Way => ways.find(([way]) => way === asked)?.[0] ?? 'table';
 
 const example = 'A1-3 Tliltocatl albopilosus f i6 molt 3/5 fed 20/11';
 
@@ -69,12 +77,7 @@ export function IntakePage() {
       <div className="grid gap-4 border-t border-line px-6 pt-3 pb-10 max-sm:px-4">
         <Choice
           label="What you have"
-          options={[
-            ['table', 'A table, or one animal a line'],
-            ['many', 'Many of a kind'],
-            ['papers', 'One with papers'],
-            ['happened', 'What happened'],
-          ]}
+          options={ways}
           value={way}
           onChange={(next) => {
             setWay(next);
@@ -83,8 +86,8 @@ export function IntakePage() {
         />
         {way === 'papers' ? (
           <TakeInPapers />
-        ) : way === 'happened' ? (
-          <HappenedTable />
+        ) : way === 'happened' || way === 'larder' || way === 'chores' ? (
+          <KeepersList key={way} kind={way} />
         ) : way === 'many' ? (
           <ManyOfAKind onRead={again} busy={read.isPending} />
         ) : (

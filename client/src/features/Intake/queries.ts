@@ -17,13 +17,16 @@ export const useWriteTable = () =>
     text: `table of ${body.table.cells?.length ?? 0} animals`,
   }));
 
-/** Reads a table of what happened; nothing is written. */
-export const useReadHappened = () =>
-  useAsk((body: Schemas['HappenedTable']) => take(api.POST('/api/intake/happened/read', { body })));
+/** Lists that come in by the same way: what happened, what is in the larder, the chores. */
+export type ListKind = 'happened' | 'larder' | 'chores';
 
-/** Writes all of such a table, or none; it is not kept when the server is out of reach. */
-export const useWriteHappened = () =>
+/** Reads such a list; nothing is written. */
+export const useReadList = (kind: ListKind) =>
+  useAsk((body: Schemas['KeepersList']) => take(api.POST(`/api/intake/${kind}/read`, { body })));
+
+/** Writes all of such a list, or none; it is not kept when the server is out of reach. */
+export const useWriteList = (kind: ListKind) =>
   useAsk(
-    (body: Schemas['HappenedRequest']) => take(api.POST('/api/intake/happened', { body })),
+    (body: Schemas['ListRequest']) => take(api.POST(`/api/intake/${kind}`, { body })),
     () => queryClient.invalidateQueries(),
   );

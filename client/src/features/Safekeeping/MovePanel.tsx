@@ -7,6 +7,8 @@ import { countOf } from './words';
 const tables = [
   ['stock', 'stock'],
   ['journal', 'journal'],
+  ['larder', 'larder'],
+  ['chores', 'chores'],
   ['occurrences', 'animals in Darwin Core'],
   ['events', 'events in Darwin Core'],
 ] as const;

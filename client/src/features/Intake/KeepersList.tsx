@@ -4,28 +4,34 @@ import { Button } from '../../ui/Button';
 import { Choice, Field, FormError } from '../../ui/Field';
 import { FilePick } from '../../ui/FilePick';
 import { Filter } from '../../ui/Select';
-import { useReadHappened, useWriteHappened } from './queries';
+import { type ListKind, useReadList, useWriteList } from './queries';
 
-type Sheet = Schemas['HappenedSheet'];
-type Table = Schemas['HappenedTable'];
+type Sheet = Schemas['ListSheet'];
+type List = Schemas['KeepersList'];
 
-const words: readonly (readonly [Schemas['HappenedColumn'], string])[] = [
-  ['ignored', 'not read'],
-  ['who', 'animal'],
-  ['night', 'night'],
-  ['what', 'what happened'],
-  ['size', 'length'],
-  ['note', 'more about it'],
-];
+const asked: Record<ListKind, { label: string; hint: string }> = {
+  happened: {
+    label: 'Paste what happened, or choose a file',
+    hint: 'One row each: animal or place, date, and molted, fed, refused, watered, measured 45 mm, died, or a note',
+  },
+  larder: {
+    label: 'Paste what is in the larder, or choose a file',
+    hint: 'One row each: what it is, its size, how many; of a culture or a food plant also kind, and since when',
+  },
+  chores: {
+    label: 'Paste the chores, or choose a file',
+    hint: 'One row each: what to do, how often, next on; and where, season, what to have ready, minutes, last done',
+  },
+};
 
 /** So many rows are shown, and all in which something is wrong. */
 const shown = 12;
 
-/** What happened to animals that are here, from a spreadsheet: one row each, read first, written all or none. */
-export function HappenedTable() {
+/** A list of a keeper's own, from a notebook or a spreadsheet: one row each, read first, written all or none. */
+export function KeepersList({ kind }: { kind: ListKind }) {
   const [text, setText] = useState('');
-  const read = useReadHappened();
-  const write = useWriteHappened();
+  const read = useReadList(kind);
+  const write = useWriteList(kind);
   const refusal = [read.error, write.error].find((error) => error instanceof Refusal);
   const readText = (next: string) => {
     setText(next);
@@ -36,10 +42,7 @@ export function HappenedTable() {
   };
   return (
     <div className="grid gap-3">
-      <Field
-        label="Paste what happened, or choose a file"
-        hint="One row each: animal or place, date, and molted, fed, refused, watered, measured 45 mm, died, or a note"
-      >
+      <Field label={asked[kind].label} hint={asked[kind].hint}>
         {(field) => (
           <textarea
             {...field}
@@ -62,7 +65,7 @@ export function HappenedTable() {
       {write.data !== undefined ? (
         <p role="status" className="text-mosstext">
           {write.data.entries === 0
-            ? 'All of it was written before.'
+            ? 'All of it was on record already.'
             : `${write.data.entries} ${write.data.entries === 1 ? 'entry' : 'entries'} written.`}
         </p>
       ) : (
@@ -71,7 +74,7 @@ export function HappenedTable() {
             sheet={read.data}
             busy={write.isPending}
             onRead={read.mutate}
-            onWrite={(table) => write.mutate({ table })}
+            onWrite={(list) => write.mutate({ list })}
           />
         )
       )}
@@ -82,14 +85,14 @@ export function HappenedTable() {
 interface RowsProps {
   sheet: Sheet;
   busy: boolean;
-  onRead: (table: Table) => void;
-  onWrite: (table: Table) => void;
+  onRead: (list: List) => void;
+  onWrite: (list: List) => void;
 }
 
 function Rows({ sheet, busy, onRead, onWrite }: RowsProps) {
   const wrong = sheet.rows.filter((row) => row.problem !== null);
   const all = sheet.cells.map((_, k) => k + 1);
-  const now = (changed: Partial<Table> = {}): Table => ({
+  const now = (changed: Partial<List> = {}): List => ({
     cells: sheet.cells,
     columns: sheet.columns,
     dayFirst: sheet.dayFirst,
@@ -114,7 +117,7 @@ function Rows({ sheet, busy, onRead, onWrite }: RowsProps) {
           <Filter
             key={c}
             label={`Column ${c + 1}${sheet.headings.length <= c ? '' : `, ${sheet.headings[c]}`}`}
-            options={words}
+            options={sheet.choices.map((choice) => [choice.id, choice.word] as const)}
             value={column}
             onChange={(next) =>
               onRead(

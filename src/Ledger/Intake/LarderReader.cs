@@ -1,0 +1,229 @@
+using System.Globalization;
+using Husbandry.Journal;
+using Husbandry.Larder;
+using Husbandry.Rooms;
+using Husbandry.Rulebook;
+
+namespace Ledger.Intake;
+
+/// <summary>Reads a keeper's own list of the larder: food and goods counted, cultures and food plants that are there.</summary>
+public sealed class LarderReader
+{
+    private const string Kind = "kind";
+    private const string Name = "name";
+    private const string Size = "size";
+    private const string Count = "count";
+    private const string Since = "since";
+    private const string Where = "where";
+
+    private static readonly ListColumn[] Known =
+    [
+        new(Kind, "kind of thing", "kind", "type", "what"),
+        new(Name, "name", "name", "food", "feeder", "item", "culture", "plant", "goods"),
+        new(Size, "size, or leaf", "size", "class", "leaf"),
+        new(Count, "how many", "count", "number", "quantity", "amount", "how many", "pots", "grams"),
+        new(Since, "since", "since", "started", "start", "date", "from"),
+        new(Where, "where", "where", "place"),
+    ];
+
+    private readonly Room room;
+    private readonly LarderStanding larder;
+    private readonly ListCells cells;
+
+    /// <summary>A list as it is to be read.</summary>
+    /// <param name="list">The list.</param>
+    /// <param name="room">The room.</param>
+    /// <param name="larder">What is on record.</param>
+    public LarderReader(KeepersList list, Room room, LarderStanding larder)
+    {
+        (this.room, this.larder) = (room, larder);
+        cells = new ListCells(list, Known, [Since], room.Tonight, ByContent);
+    }
+
+    /// <summary>Reads it.</summary>
+    /// <returns>The list as it was understood, and what will be written; rows of what is on record already write nothing.</returns>
+    public (ListSheet Sheet, IReadOnlyList<(Guid Id, LarderAct Act)> Acts) Read()
+    {
+        var (rows, acts) = (new List<ListRow>(), new List<(Guid, LarderAct)>());
+        var seen = new Dictionary<string, int>();
+        foreach (var (row, line) in cells.Rows)
+        {
+            var key = string.Join('|', Known.Select(k => cells.Cell(row, k.Id))).ToLowerInvariant();
+            var again = seen[key] = seen.GetValueOrDefault(key) + 1;
+            // Of what is there the same row is the same thing; a count is one of this larder as it stands.
+            var id = DerivedId.Of(Guid.Empty, string.Create(CultureInfo.InvariantCulture, $"larder {key} {again}"));
+            var (act, says, problem) = ActOf(row, DerivedId.Of(id, "thing"));
+            problem ??= act is null
+                ? null
+                : string.Join(" ", LarderCheck.Check(act, larder, room.Rules).Select(p => p.Message));
+            rows.Add(new ListRow(line, says, problem is { Length: > 0 } ? problem : null));
+            if (act is not null)
+            {
+                var isCount = act is FoodCounted or GoodsCounted;
+                acts.Add((isCount ? DerivedId.Of(id, Mark(act)) : id, act));
+            }
+        }
+
+        return (cells.Sheet(rows), acts);
+    }
+
+    /// <summary>What a count follows upon: the same one after another is a new one.</summary>
+    private string Mark(LarderAct act)
+    {
+        var former = act switch
+        {
+            FoodCounted food => larder.Foods.GetValueOrDefault(food.Food),
+            GoodsCounted goods => larder.Goods.GetValueOrDefault(goods.GoodsId),
+            _ => null,
+        };
+        return former is { Count: > 0 } ? former[^1].At.ToString("O", CultureInfo.InvariantCulture) : "first";
+    }
+
+    private (LarderAct? Act, string Says, string? Problem) ActOf(IReadOnlyList<string> row, Guid id)
+    {
+        var (kind, name, size) = (cells.Cell(row, Kind), cells.Cell(row, Name), cells.Cell(row, Size));
+        (LarderAct?, string, string?) Wrong(string problem) => (null, ListCells.Told(row), problem);
+        bool IsKind(params string[] words) => words.Any(w => kind.Contains(w, StringComparison.OrdinalIgnoreCase));
+        if (name.Length == 0)
+        {
+            return Wrong("Say what it is.");
+        }
+
+        var isOutside = IsKind("outside", "site");
+        var count = IntakeWords.NumberOf(cells.Cell(row, Count));
+        if (count is null && !isOutside)
+        {
+            return Wrong("Say how many there are, as a number.");
+        }
+
+        if (isOutside || IsKind("plant", "leaf", "cut"))
+        {
+            return PlantOf(
+                new PlantAdded(
+                    id,
+                    name,
+                    isOutside ? PlantForm.Site
+                        : IsKind("cut") ? PlantForm.Cut
+                        : PlantForm.Pot,
+                    size.Contains("wood", StringComparison.OrdinalIgnoreCase) ? LeafKind.Woody : LeafKind.Soft,
+                    isOutside ? 0 : count ?? 0,
+                    Where: cells.Cell(row, Where) is { Length: > 0 } at ? at : null
+                ),
+                size
+            );
+        }
+
+        if (IsKind("culture", "pot"))
+        {
+            return CultureOf(row, name, (int)count!.Value, id, Wrong);
+        }
+
+        if (!IsKind("goods") && FoodOf(name, size) is { } foods)
+        {
+            return foods switch
+            {
+                [var food] when count == Math.Floor(count!.Value) => (
+                    new FoodCounted(food.Key, (int)Math.Min(count.Value, int.MaxValue)),
+                    $"counted {count} {food.Name}",
+                    null
+                ),
+                [_] => Wrong("Food is counted in whole pieces or portions."),
+                _ => Wrong($"Say of what size: {string.Join(", ", foods.Select(f => f.Name))}."),
+            };
+        }
+
+        return room.Rules.Larder.Goods.FirstOrDefault(g => IsCalled(name, g.Name) || IsCalled(name, g.Id)) is { } goods
+            ? (new GoodsCounted(goods.Id, count!.Value), $"counted {count} {goods.Unit} of {goods.Name}", null)
+            : Wrong($"No food or goods is called “{name}” here.");
+    }
+
+    private (LarderAct?, string, string?) PlantOf(PlantAdded plant, string leaf)
+    {
+        var says =
+            plant.Form == PlantForm.Site ? $"{plant.Plant}, a place outside"
+            : plant.Form == PlantForm.Cut ? $"{plant.Plant}, {plant.Grams} g of cut leaf"
+            : $"{plant.Plant} in a pot, {plant.Grams} g of leaf";
+        return leaf.Length == 0 ? (null, says, "Say whether its leaf is soft or woody.")
+            : larder.Plants.Any(p =>
+                p.IsThere && p.Form == plant.Form && IsCalled(p.Plant, plant.Plant) && p.Where == plant.Where
+            )
+                ? (null, $"{says}: on record already", null)
+            : (plant, says, null);
+    }
+
+    private (LarderAct?, string, string?) CultureOf(
+        IReadOnlyList<string> row,
+        string name,
+        int pots,
+        Guid id,
+        Func<string, (LarderAct?, string, string?)> wrong
+    )
+    {
+        var grown = room.Rules.Feeders.Where(f => f.Culture is not null).ToList();
+        if (
+            grown.Find(f => IsCalled(name, f.Name) || IsCalled(name, f.Plural) || IsCalled(name, f.Id))
+            is not { } feeder
+        )
+        {
+            return wrong($"Cannot be cultured here: {string.Join(", ", grown.Select(f => f.Plural))} can.");
+        }
+
+        var told = cells.Cell(row, Since);
+        if (told.Length > 0 && cells.Dates.Read(told) is null)
+        {
+            return wrong("Say since when: a date such as 2026-11-20, 20/11 or 3 days ago.");
+        }
+
+        var since = cells.Dates.Read(told) ?? room.Tonight;
+        var says = $"{pots} {(pots == 1 ? "pot" : "pots")} of {feeder.Plural}, started {room.Wording.Date(since)}";
+        return since > room.Tonight ? wrong("Must not have been started later than tonight.")
+            : larder.StandingCultures.Any(c =>
+                c.FeederId == feeder.Id
+                && c.Pots == pots
+                && Math.Abs(c.BegunOn(room.Clock).DayNumber - since.DayNumber) <= 1
+            )
+                ? (null, $"{says}: on record already", null)
+            : (new CultureStarted(id, feeder.Id, pots, room.Tonight.DayNumber - since.DayNumber), says, null);
+    }
+
+    private List<(FoodKey Key, string Name)>? FoodOf(string name, string size)
+    {
+        var all = room.Rules.Feeders.SelectMany(f => f.Classes.Select(c => (Feeder: f, Class: c))).ToList();
+        var whole = all.Where(x =>
+            IsCalled(name, x.Feeder.NameOf(x.Class, true)) || IsCalled(name, x.Feeder.NameOf(x.Class, false))
+        );
+        var parts = all.Where(x =>
+            (IsCalled(name, x.Feeder.Name) || IsCalled(name, x.Feeder.Plural) || IsCalled(name, x.Feeder.Id))
+            && (size.Length == 0 || IsCalled(size, x.Class.Name) || IsCalled(size, x.Class.Id))
+        );
+        var found = whole.Concat(parts).DistinctBy(x => (x.Feeder.Id, x.Class.Id)).ToList();
+        return found.Count == 0
+            ? null
+            : [.. found.Select(x => (new FoodKey(x.Feeder.Id, x.Class.Id), x.Feeder.NameOf(x.Class, many: true)))];
+    }
+
+    private static bool IsCalled(string text, string name) =>
+        string.Equals(text, name, StringComparison.OrdinalIgnoreCase);
+
+    /// <summary>Without headings: what it is, how many, and what more there is of it.</summary>
+    private static IReadOnlyList<string> ByContent(IReadOnlyList<IReadOnlyList<string>> rows)
+    {
+        var wide = rows.Count == 0 ? 0 : rows.Max(r => r.Count);
+        var counted = Enumerable
+            .Range(0, wide)
+            .Where(c => rows.Count(r => c < r.Count && IntakeWords.NumberOf(r[c]) is not null) * 2 > rows.Count)
+            .Take(1)
+            .ToHashSet();
+        var words = new Queue<string>([Name, Size, Where]);
+        return
+        [
+            .. Enumerable
+                .Range(0, wide)
+                .Select(c =>
+                    counted.Contains(c) ? Count
+                    : words.TryDequeue(out var word) ? word
+                    : ListCells.Ignored
+                ),
+        ];
+    }
+}
