@@ -4,7 +4,7 @@ import { useDelivery } from './api/useDelivery';
 import { useLive } from './api/useLive';
 import { placeIds, placeOf } from './commands/catalogue';
 import { type Command, useCommands } from './commands/useCommands';
-import { useSession } from './features/Access/queries';
+import { useReads, useSession } from './features/Access/queries';
 import { DoneProvider } from './features/Journal/DoneProvider';
 import { OfferRunner, type RunningOffer } from './features/Journal/OfferRunner';
 import { OutboxStrip } from './features/Outbox/OutboxStrip';
@@ -81,14 +81,19 @@ function Room() {
   useDelivery();
   const { pathname } = useLocation();
   const navigate = useNavigate();
+  const reads = useReads();
   const why = useWhyOfPage();
   const [sheet, setSheet] = useState<'palette' | 'keys' | null>(null);
   const [offer, setOffer] = useState<RunningOffer | null>(null);
   useCommands([
     { id: 'palette', run: () => setSheet('palette') },
     { id: 'keys', run: () => setSheet('keys') },
-    { id: 'animal.add', run: () => void navigate('/stock/new') },
-    { id: 'animal.many', run: () => void navigate('/stock/many') },
+    ...(reads
+      ? []
+      : ([
+          { id: 'animal.add', run: () => void navigate('/stock/new') },
+          { id: 'animal.many', run: () => void navigate('/stock/many') },
+        ] satisfies Command[])),
     ...(['daylight', 'lantern', 'ember'] as const).map((look): Command => ({
       id: `look.${look}`,
       run: () => setLook(look),

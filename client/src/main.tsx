@@ -1,6 +1,7 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { setNonce } from 'get-nonce';
-import { lazy, StrictMode, Suspense } from 'react';
+import { lazy, type ReactNode, StrictMode, Suspense } from 'react';
+import { WritersPage } from './features/Access/Writes';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Link, Navigate, RouterProvider } from 'react-router';
 import { keeping } from './api/keeping';
@@ -101,6 +102,9 @@ function Lost() {
   );
 }
 
+/** A page that is all writing. */
+const forWriters = (page: ReactNode) => <WritersPage>{page}</WritersPage>;
+
 const router = createBrowserRouter([
   {
     path: '/sit/:secret',
@@ -117,10 +121,10 @@ const router = createBrowserRouter([
     children: [
       { path: '/', element: <RoundPage /> },
       { path: '/stock', element: <StockPage /> },
-      { path: '/stock/new', element: <NewAnimalPage /> },
-      { path: '/stock/many', element: <IntakePage /> },
+      { path: '/stock/new', element: forWriters(<NewAnimalPage />) },
+      { path: '/stock/many', element: forWriters(<IntakePage />) },
       { path: '/stock/:id', element: <AnimalPage /> },
-      { path: '/stock/:id/edit', element: <EditAnimalPage /> },
+      { path: '/stock/:id/edit', element: forWriters(<EditAnimalPage />) },
       { path: '/stock/:id/pictures', element: <PicturesPage /> },
       { path: '/stock/:id/card', element: <CareCard /> },
       { path: '/stock/:id/loan', element: <LoanSheet /> },

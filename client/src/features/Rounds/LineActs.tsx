@@ -153,19 +153,37 @@ export function LineActs({ line }: { line: RoundLine }) {
             </Button>
           ))}
           <MoreOfLine {...shared} acts={[]} refusals={[]} />
-          <Button
-            kind="plain"
-            letter={keyOf('round.why')}
-            aria-pressed={why !== null}
-            className="ml-auto text-lamptext"
-            onClick={askWhy}
-          >
-            Why
-          </Button>
+          <WhyButton asked={why !== null} onAsk={askWhy} />
         </>
       )}
       {form !== null && <ActDialogFor stockId={line.stockId} kind={form} onClose={() => setForm(null)} />}
     </div>
+  );
+}
+
+/** For who only reads: why the line is here, and nothing to tell of it. */
+export function WhyOfLine({ line }: { line: RoundLine }) {
+  const { why, toggle } = useWhy();
+  const askWhy = () => toggle(whyOf(line));
+  useCommands([{ id: 'round.why', run: askWhy }]);
+  return (
+    <div className="line-acts">
+      <WhyButton asked={why !== null} onAsk={askWhy} />
+    </div>
+  );
+}
+
+function WhyButton({ asked, onAsk }: { asked: boolean; onAsk: () => void }) {
+  return (
+    <Button
+      kind="plain"
+      letter={keyOf('round.why')}
+      aria-pressed={asked}
+      className="ml-auto text-lamptext"
+      onClick={onAsk}
+    >
+      Why
+    </Button>
   );
 }
 

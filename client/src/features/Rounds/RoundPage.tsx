@@ -5,6 +5,8 @@ import { lazy, Suspense, useEffect, useEffectEvent, useRef, useState } from 'rea
 import { Link, useNavigate } from 'react-router';
 import type { RoundLine, RoundView, Schemas } from '../../api/client';
 import { useLarderWork } from '../Larder/queries';
+import { useReads } from '../Access/queries';
+import { Writes } from '../Access/Writes';
 import { useSettings } from '../Rooms/queries';
 import { useRound } from './queries';
 import { useOutbox } from '../../api/writing';
@@ -76,6 +78,7 @@ function Round({ round: newest }: { round: RoundView }) {
   const waiting = useWaitingActs();
   const shelves = byShelf(round, waiting);
   const due = shelves.flatMap((s) => s.rows.flatMap((row) => (row.kind === 'due' ? [row.line] : [])));
+  const reads = useReads();
   const [sheet, setSheet] = useState<Sheet | null>(null);
   const { at, selected, select, settled, settling, acted } = useLight(round, due);
   const above = useGrowsAbove(selected?.stockId);
@@ -93,7 +96,9 @@ function Round({ round: newest }: { round: RoundView }) {
       {
         id: 'round.shelf',
         run: () =>
-          batchOf(selected, shelves) && setSheet({ kind: 'batch', shelf: batchOf(selected, shelves) ?? '' }),
+          !reads &&
+          batchOf(selected, shelves) &&
+          setSheet({ kind: 'batch', shelf: batchOf(selected, shelves) ?? '' }),
       },
     ],
     '[data-line]',
@@ -127,7 +132,9 @@ function Round({ round: newest }: { round: RoundView }) {
       )}
       {round.waterUnknown.length > 0 && (
         <Suspense>
-          <WaterAsked unknown={round.waterUnknown} night={round.night} />
+          <Writes>
+            <WaterAsked unknown={round.waterUnknown} night={round.night} />
+          </Writes>
         </Suspense>
       )}
       <div className="border-t border-line" onClick={pressed}>
@@ -279,6 +286,7 @@ interface SectionProps {
 }
 
 function ShelfSection({ shelf, selected, onBatch }: SectionProps) {
+  const reads = useReads();
   const keeper = useSettings().data?.settings.keeperName ?? null;
   const out = shelf.code === leftoversFirst || shelf.code === laterTonight;
   return (
@@ -299,9 +307,11 @@ function ShelfSection({ shelf, selected, onBatch }: SectionProps) {
           {shelf.code}
         </h2>
         {canBatch(dueOf(shelf)) && !out && (
-          <Button kind="link" className="text-12 text-lamptext max-sm:text-13" onClick={onBatch}>
-            all<span className="sr-only"> of {shelf.code}</span>
-          </Button>
+          <Writes>
+            <Button kind="link" className="text-12 text-lamptext max-sm:text-13" onClick={onBatch}>
+              all<span className="sr-only"> of {shelf.code}</span>
+            </Button>
+          </Writes>
         )}
       </div>
       <div className="min-w-0 divide-y divide-line">
@@ -321,6 +331,7 @@ function ShelfSection({ shelf, selected, onBatch }: SectionProps) {
             <DueRow
               key={row.line.stockId}
               line={row.line}
+              reads={reads}
               selected={row.line.stockId === selected?.stockId}
             />
           ),

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { hazardWord } from '../Stock/words';
 import type { RoundLine } from '../../api/client';
 import { Lantern } from '../../ui/Lantern';
-import { LineActs } from './LineActs';
+import { LineActs, WhyOfLine } from './LineActs';
 
 /** Where a line stands on the page. */
 export const lineId = (stockId: string): string => `line-${stockId}`;
@@ -15,13 +15,15 @@ const pool =
 interface DueRowProps {
   line: RoundLine;
   selected: boolean;
+  /** Who only reads is offered nothing to tell of it. */
+  reads: boolean;
 }
 
 /**
  * One enclosure that needs a hand; the chosen one stands in the light with its acts. As the light walks only two of them are
  * drawn anew: whatever is pressed in another one is heard by the list.
  */
-export const DueRow = memo(function DueRow({ line, selected }: DueRowProps) {
+export const DueRow = memo(function DueRow({ line, selected, reads }: DueRowProps) {
   const first = line.beside.find((offer) => offer.isMain) ?? line.choices[0];
   return (
     <article
@@ -87,11 +89,11 @@ export const DueRow = memo(function DueRow({ line, selected }: DueRowProps) {
             aria-label={`Go to ${line.place} ${line.name}`}
             className={`grid h-9 w-11 place-items-center text-muted max-sm:absolute max-sm:inset-0 max-sm:size-auto ${first === undefined ? 'sm:hidden' : ''}`}
           >
-            <kbd className="max-sm:hidden">{first?.key.toUpperCase()}</kbd>
+            <kbd className="max-sm:hidden">{reads ? '' : first?.key.toUpperCase()}</kbd>
           </button>
         )}
       </div>
-      {selected && <LineActs line={line} />}
+      {selected && (reads ? <WhyOfLine line={line} /> : <LineActs line={line} />)}
     </article>
   );
 });

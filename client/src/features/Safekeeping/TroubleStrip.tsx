@@ -1,15 +1,15 @@
 import { Link } from 'react-router';
-import { useSession } from '../Access/queries';
+import { useReads } from '../Access/queries';
 import { useTroubles } from './queries';
 
 /** Above every page: what is not as it should be with the record, for as long as it is so. */
 export function TroubleStrip() {
   const troubles = useTroubles().data ?? [];
-  const reads = useSession().data?.isReader === true;
+  const reads = useReads();
   if (troubles.length === 0) {
     return reads ? (
       <p className="border-b border-line bg-raised px-6 py-1 text-13 max-sm:px-4">
-        You read here: what you tap is not written.
+        You read here; nothing that you do changes the record.
       </p>
     ) : null;
   }

@@ -1,5 +1,6 @@
 import { PageTitle } from '../../ui/PageTitle';
 import { Link } from 'react-router';
+import { Writes } from '../Access/Writes';
 import type { AnimalView } from '../../api/client';
 import { dayDate, shortDate, toDays, dayOf } from '../../ui/dates';
 import { Lantern } from '../../ui/Lantern';
@@ -114,15 +115,17 @@ export function AnimalHead({ animal }: { animal: AnimalView }) {
         )}
       </div>
       <AnimalFigure figure={figureOfAnimal(animal)} className="h-19 w-28 shrink-0 max-lg:hidden" />
-      <div className="flex flex-wrap items-center gap-1.5 text-13">
-        {animal.departure === null ? (
-          <AnimalActs animal={animal} />
-        ) : (
-          <Link to={`/stock/${animal.stockId}/edit`} className="linkish px-2 py-2">
-            Change details
-          </Link>
-        )}
-      </div>
+      <Writes>
+        <div className="flex flex-wrap items-center gap-1.5 text-13">
+          {animal.departure === null ? (
+            <AnimalActs animal={animal} />
+          ) : (
+            <Link to={`/stock/${animal.stockId}/edit`} className="linkish px-2 py-2">
+              Change details
+            </Link>
+          )}
+        </div>
+      </Writes>
     </header>
   );
 }

@@ -2,6 +2,8 @@ import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { VirtualRow, VirtualTable } from '../../ui/VirtualTable';
 import { useDeferredValue, useState } from 'react';
+import { useReads } from '../Access/queries';
+import { Writes } from '../Access/Writes';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { type StockFilter, type StockOrder, stockLinesAtOnce, useStockStretch } from './queries';
@@ -16,6 +18,7 @@ type Line = Schemas['StockLine'];
 /** Everything that is kept, and what has left: filtered, ordered, and acted upon by many at once. */
 export function StockPage() {
   const navigate = useNavigate();
+  const reads = useReads();
   const show = useSearchParams()[0].get('show');
   const [filter, setFilter] = useState<StockFilter>(() => ({
     here: true,
@@ -43,15 +46,17 @@ export function StockPage() {
           </div>
           <div className="flex gap-2">
             <StockColumns columns={columns} onChange={setColumns} />
-            <Button onClick={() => void navigate('/stock/many')}>Write down many</Button>
-            <Button kind="first" onClick={() => void navigate('/stock/new')}>
-              Add an animal
-            </Button>
+            <Writes>
+              <Button onClick={() => void navigate('/stock/many')}>Write down many</Button>
+              <Button kind="first" onClick={() => void navigate('/stock/new')}>
+                Add an animal
+              </Button>
+            </Writes>
           </div>
         </div>
         <StockFilters filter={filter} onChange={change} choices={first.data?.choices} />
       </header>
-      {chosen.size > 0 && (
+      {chosen.size > 0 && !reads && (
         <StockActs
           chosen={[...chosen.values()]}
           total={first.data?.total ?? 0}
