@@ -120,7 +120,7 @@ internal static class ClientsBenchmark
     private static double At(List<double> sorted, double share) =>
         sorted.Count == 0 ? double.NaN : sorted[(int)(share * (sorted.Count - 1))];
 
-    private static string Application() =>
+    internal static string Application() =>
         Path.Combine(Root(), "src", "App", "bin", "Release", "net10.0", "HushedLantern.dll");
 
     private static string Root()

@@ -63,3 +63,8 @@ if (args is [] or ["journal"])
 {
     await JournalBenchmark.RunAsync(animals: 10_000, entriesEach: 100);
 }
+
+if (args is [] or ["load"])
+{
+    await LoadBenchmark.RunAsync(animals: 8_000);
+}

@@ -160,6 +160,12 @@ public sealed class ListApiTests : IDisposable
         Assert.Equal(1, await WriteAsync(api, "chores", changed));
         Assert.Equal(4, (await api.GetAsync("/api/chores"))["chores"]!.AsArray().Count);
 
+        // What a row does not say stays as it was.
+        var shorter = await ReadAsync(api, "chores", "chore,minutes\nEmpty the bin,4\nCheck the scale,5");
+        Assert.Equal([false, true], shorter["rows"]!.AsArray().Select(r => r!["isThere"]!.GetValue<bool>()));
+        Assert.Contains("every 3 days from 24 Nov, 4 minutes", Said(shorter, 0), StringComparison.Ordinal);
+        Assert.Equal(1, await WriteAsync(api, "chores", shorter));
+
         var table = await TableAsync(app, "chores");
         using var elsewhere = new LanternFactory();
         using var to = new Api(elsewhere);

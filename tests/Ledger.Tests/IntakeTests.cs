@@ -33,6 +33,20 @@ public sealed class IntakeTests
             new IntakeDates(Tonight, DayFirst: true).Read(text)
         );
 
+    [Theory]
+    [InlineData("24/11", "2026-11-24")]
+    [InlineData("20 Nov", "2026-11-20")]
+    [InlineData("1/5", "2027-05-01")]
+    [InlineData("31/5", "2026-05-31")]
+    [InlineData("15 Feb", "2027-02-15")]
+    [InlineData("29/2", "2028-02-29")]
+    [InlineData("24/11/25", "2025-11-24")]
+    public void A_day_that_may_lie_ahead_is_the_nearest_such_day(string text, string expected) =>
+        Assert.Equal(
+            DateOnly.Parse(expected, System.Globalization.CultureInfo.InvariantCulture),
+            new IntakeDates(Tonight, DayFirst: true).Read(text, mayBeAhead: true)
+        );
+
     [Fact]
     public void Whether_the_month_stands_first_is_told_by_what_can_be_only_one_way()
     {

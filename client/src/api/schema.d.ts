@@ -8112,6 +8112,11 @@ export interface components {
             says: string;
             /** @description What is wrong with it; none of the list is written while there are any. */
             problem: null | string;
+            /**
+             * @description Whether it is on record already: nothing is written of it.
+             * @default false
+             */
+            isThere: boolean;
         };
         /** @description Such a list as it was understood. */
         ListSheet: {

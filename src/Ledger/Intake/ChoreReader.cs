@@ -70,20 +70,21 @@ public sealed partial class ChoreReader
         var seen = new HashSet<Guid>();
         foreach (var (row, line) in cells.Rows)
         {
-            var (plan, done, problem) = PlanOf(row);
-            if (plan is null)
+            var (told, done, problem) = PlanOf(row);
+            if (told is null)
             {
                 rows.Add(new ListRow(line, ListCells.Told(row), problem));
                 continue;
             }
 
-            var former = chores.Chores.FirstOrDefault(c => IsSame(c.Plan, plan));
+            var former = chores.Chores.FirstOrDefault(c => IsSame(c.Plan, told));
+            var plan = former is null ? told : Keeping(former.Plan, told, row);
             var id = former?.Id ?? DerivedId.Of(Guid.Empty, $"chore {plan.Where} {plan.Title.ToLowerInvariant()}");
             var planned = new ChorePlanned(id, plan);
             var wrong = seen.Add(id)
                 ? string.Join(" ", ChoreCheck.Check(planned, chores, room).Select(p => p.Message))
                 : "This chore stands in the list already.";
-            var isNew = former?.Plan != plan;
+            var (isNew, isDone) = (former?.Plan != plan, done is not null && !(former?.LastDone >= done));
             rows.Add(
                 new ListRow(
                     line,
@@ -93,7 +94,8 @@ public sealed partial class ChoreReader
                             : isNew ? ": changes what is on record"
                             : ": on record already"
                         ),
-                    wrong.Length == 0 ? null : wrong
+                    wrong.Length == 0 ? null : wrong,
+                    !isNew && !isDone
                 )
             );
             Guid EntryOf(string what) => DerivedId.Of(id, $"{what} {former?.Plan} {former?.LastDone}");
@@ -102,13 +104,29 @@ public sealed partial class ChoreReader
                 acts.Add((EntryOf($"planned {plan}"), planned));
             }
 
-            if (done is { } night && !(former?.LastDone >= night))
+            if (done is { } night && isDone)
             {
                 acts.Add((EntryOf($"done {night:yyyy-MM-dd}"), new ChoreDone(id, night)));
             }
         }
 
         return (cells.Sheet(rows), acts);
+    }
+
+    /// <summary>What a row does not say stays as it was planned.</summary>
+    private ChorePlan Keeping(ChorePlan former, ChorePlan told, IReadOnlyList<string> row)
+    {
+        bool Says(string column) => cells.Cell(row, column).Length > 0;
+        return told with
+        {
+            Kind = Says(Kind) ? told.Kind : former.Kind,
+            Title = former.Title,
+            Starts = Says(Starts) ? told.Starts : former.Starts,
+            EveryDays = Says(Every) ? told.EveryDays : former.EveryDays,
+            Season = Says(Season) ? told.Season : former.Season,
+            Kit = Says(Kit) ? told.Kit : former.Kit,
+            Minutes = Says(Minutes) ? told.Minutes : former.Minutes,
+        };
     }
 
     private static bool IsSame(ChorePlan a, ChorePlan b) =>
@@ -148,7 +166,7 @@ public sealed partial class ChoreReader
             return Wrong("Say how often: a number of days, weekly, monthly, or once.");
         }
 
-        if (Cell(Starts).Length > 0 && cells.Dates.Read(Cell(Starts)) is null)
+        if (Cell(Starts).Length > 0 && cells.Dates.Read(Cell(Starts), mayBeAhead: true) is null)
         {
             return Wrong("Say from when: a date such as 2026-11-20 or 20/11.");
         }
@@ -178,7 +196,7 @@ public sealed partial class ChoreReader
                     : ChoreKind.Own,
                 Cell(Title),
                 Cell(Where).ToUpperInvariant(),
-                cells.Dates.Read(Cell(Starts)) ?? room.Tonight,
+                cells.Dates.Read(Cell(Starts), mayBeAhead: true) ?? room.Tonight,
                 days,
                 season,
                 Cell(Kit),

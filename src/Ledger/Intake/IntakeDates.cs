@@ -42,7 +42,9 @@ public sealed partial record IntakeDates(DateOnly Tonight, bool DayFirst)
     }
 
     /// <summary>A date: 2026-11-20, 20/11, 20.11.2026, 20 Nov, Nov 20 2026, "3 days ago", "yesterday". None when it is none.</summary>
-    public DateOnly? Read(string text)
+    /// <param name="text">The date.</param>
+    /// <param name="mayBeAhead">Whether one without a year may lie ahead: then the nearest such day is meant, else the last.</param>
+    public DateOnly? Read(string text, bool mayBeAhead = false)
     {
         var word = text.Trim().ToLowerInvariant();
         if (word is "today" or "tonight")
@@ -74,19 +76,21 @@ public sealed partial record IntakeDates(DateOnly Tonight, bool DayFirst)
                 : b > 12 ? (b, a)
                 : DayFirst ? (a, b)
                 : (b, a);
-            return Of(day, month, figures.Groups[3].Value);
+            return Of(day, month, figures.Groups[3].Value, mayBeAhead);
         }
 
         if (NamedPattern().Match(word) is { Success: true } named)
         {
             var month = Array.IndexOf(Months, named.Groups["month"].Value[..3]) + 1;
-            return month == 0 ? null : Of(Number(named.Groups["day"].Value), month, named.Groups["year"].Value);
+            return month == 0
+                ? null
+                : Of(Number(named.Groups["day"].Value), month, named.Groups["year"].Value, mayBeAhead);
         }
 
         return null;
     }
 
-    private DateOnly? Of(int day, int month, string year)
+    private DateOnly? Of(int day, int month, string year, bool mayBeAhead)
     {
         if (month is < 1 or > 12)
         {
@@ -99,21 +103,13 @@ public sealed partial record IntakeDates(DateOnly Tonight, bool DayFirst)
             return day >= 1 && day <= DateTime.DaysInMonth(given, month) ? new DateOnly(given, month, day) : null;
         }
 
-        // Without a year it is the last such day; 29 Feb may lie some years back.
-        for (var y = Tonight.Year; y > Tonight.Year - 5; y--)
-        {
-            if (
-                day >= 1
-                && day <= DateTime.DaysInMonth(y, month)
-                && new DateOnly(y, month, day) is var date
-                && date <= Tonight
-            )
-            {
-                return date;
-            }
-        }
-
-        return null;
+        // Without a year it is the last such day, or the nearest; 29 Feb may lie some years off.
+        return Enumerable
+            .Range(Tonight.Year - 4, 9)
+            .Where(y => day >= 1 && day <= DateTime.DaysInMonth(y, month))
+            .Select(y => (DateOnly?)new DateOnly(y, month, day))
+            .Where(date => mayBeAhead || date <= Tonight)
+            .MinBy(date => Math.Abs(date!.Value.DayNumber - Tonight.DayNumber));
     }
 
     private static int Number(string text) => int.Parse(text, CultureInfo.InvariantCulture);

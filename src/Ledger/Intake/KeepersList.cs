@@ -27,7 +27,8 @@ public sealed record ListChoice(string Id, string Word);
 /// <param name="Line">Its number, from 1, headings left out.</param>
 /// <param name="Says">All of it in one sentence, as it will be written.</param>
 /// <param name="Problem">What is wrong with it; none of the list is written while there are any.</param>
-public record ListRow(int Line, string Says, string? Problem);
+/// <param name="IsThere">Whether it is on record already: nothing is written of it.</param>
+public record ListRow(int Line, string Says, string? Problem, bool IsThere = false);
 
 /// <summary>Such a list as it was understood.</summary>
 /// <param name="Headings">Its headings, empty where it has none.</param>

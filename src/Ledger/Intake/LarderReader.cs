@@ -56,7 +56,9 @@ public sealed class LarderReader
             problem ??= act is null
                 ? null
                 : string.Join(" ", LarderCheck.Check(act, larder, room.Rules).Select(p => p.Message));
-            rows.Add(new ListRow(line, says, problem is { Length: > 0 } ? problem : null));
+            rows.Add(
+                new ListRow(line, says, problem is { Length: > 0 } ? problem : null, act is null && problem is null)
+            );
             if (act is not null)
             {
                 var isCount = act is FoodCounted or GoodsCounted;

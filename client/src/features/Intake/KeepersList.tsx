@@ -90,6 +90,7 @@ interface RowsProps {
 }
 
 function Rows({ sheet, busy, onRead, onWrite }: RowsProps) {
+  const fresh = sheet.rows.filter((row) => !row.isThere);
   const wrong = sheet.rows.filter((row) => row.problem !== null);
   const all = sheet.cells.map((_, k) => k + 1);
   const now = (changed: Partial<List> = {}): List => ({
@@ -138,7 +139,7 @@ function Rows({ sheet, busy, onRead, onWrite }: RowsProps) {
             className={`grid grid-cols-[3rem_minmax(0,1fr)] border-t border-line py-1 ${row.problem === null ? '' : 'border-l-2 border-l-ember pl-2'}`}
           >
             <span className="text-muted">{row.line}</span>
-            <span>
+            <span className={row.isThere ? 'text-muted' : ''}>
               {row.says}
               {row.problem !== null && <span className="block font-semibold">{row.problem}</span>}
             </span>
@@ -151,10 +152,10 @@ function Rows({ sheet, busy, onRead, onWrite }: RowsProps) {
       <div className="flex flex-wrap items-center gap-3">
         <Button
           kind="first"
-          disabled={busy || wrong.length > 0 || sheet.rows.length === 0}
+          disabled={busy || wrong.length > 0 || fresh.length === 0}
           onClick={() => onWrite(now())}
         >
-          Write {sheet.rows.length} down
+          {fresh.length === 0 ? 'All of it is on record' : `Write ${fresh.length} down`}
         </Button>
         {wrong.length > 0 && (
           <Button
