@@ -1,3 +1,4 @@
+using System.Collections.Concurrent;
 using System.Diagnostics;
 using System.Net;
 using System.Net.Sockets;
@@ -10,6 +11,7 @@ public sealed class ServerProcess : IDisposable
 {
     private readonly string folder = Directory.CreateTempSubdirectory("lantern-killed-").FullName;
     private readonly int port = FreePort();
+    private readonly ConcurrentQueue<string> said = new();
     private Process? process;
 
     public Uri Address => new($"http://127.0.0.1:{port}/");
@@ -33,8 +35,8 @@ public sealed class ServerProcess : IDisposable
             },
         };
         process = Process.Start(start)!;
-        process.OutputDataReceived += (_, _) => { };
-        process.ErrorDataReceived += (_, _) => { };
+        process.OutputDataReceived += (_, line) => said.Enqueue(line.Data ?? "");
+        process.ErrorDataReceived += (_, line) => said.Enqueue(line.Data ?? "");
         process.BeginOutputReadLine();
         process.BeginErrorReadLine();
     }
@@ -53,7 +55,11 @@ public sealed class ServerProcess : IDisposable
             }
             catch (HttpRequestException)
             {
-                // Not there yet.
+                // Not there yet; but one that has ended never will be.
+                Assert.False(
+                    process?.HasExited,
+                    $"The server ended of itself:\n{string.Join('\n', said.TakeLast(20))}"
+                );
             }
         }
     }
