@@ -134,6 +134,17 @@ public sealed class ListApiTests : IDisposable
     {
         var sheet = await ReadAsync(api, "larder", "small crickets\t120\nmedium crickets\t30");
         Assert.Equal(["counted 120 small crickets", "counted 30 medium crickets"], [Said(sheet, 0), Said(sheet, 1)]);
+        sheet = await ReadAsync(
+            api,
+            "larder",
+            "food,small crickets,120,\nculture,springtails,2,14 Nov\ngoods,cotton,50,"
+        );
+        Assert.Equal(
+            ["kind", "name", "count", "since"],
+            sheet["columns"]!.AsArray().Select(c => c!.GetValue<string>())
+        );
+        Assert.All(sheet["rows"]!.AsArray(), r => Assert.Null(r!["problem"]));
+        Assert.EndsWith("started 14 Nov", Said(sheet, 1), StringComparison.Ordinal);
     }
 
     private const string Chores = """

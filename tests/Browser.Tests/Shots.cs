@@ -29,11 +29,6 @@ public class Shots
 
         Animal(keeper, "Bramble", "lantern");
         Save(keeper, "animal-likely");
-        Animal(keeper, "Spar slings", "daylight");
-        keeper.See("section[aria-labelledby=tray]");
-        keeper.Run("document.getElementById('brood').scrollIntoView()");
-        Save(keeper, "brood");
-
         keeper.Open("/stock");
         keeper.SeeText("[role=table]", "Bramble");
         Save(keeper, "stock");
@@ -42,10 +37,6 @@ public class Shots
         keeper.Phone();
         Round(keeper, "lantern");
         Save(keeper, "round-phone");
-        keeper.Open("/pairing");
-        keeper.Tap("To the pairing", "article[aria-label=Bight]");
-        keeper.SeeText("[role=timer]", "together since");
-        Save(keeper, "pairing-phone");
         Sitter(app, keeper);
     }
 
@@ -75,7 +66,29 @@ public class Shots
         keeper.SeeText("main", "Queens and colonies");
         Save(keeper, "colonies");
         Larder(keeper);
+        keeper.Open("/safekeeping");
+        keeper.SeeText("main", "The whole room as a file");
+        keeper.Press("Copy now", "main");
+        keeper.SeeText("main", "Put back");
+        // Where a room of one's own lies, not this one's folder.
+        keeper.Run(
+            "for (const p of document.querySelectorAll('main p')) p.textContent = p.textContent.replace(/^\\/.*\\/(lantern-[^/]*\\/)?/, '~/hushed-lantern/')"
+        );
+        Save(keeper, "safekeeping");
+        keeper.Open("/stock/many?way=larder");
+        keeper.Type("Paste what is in the larder, or choose a file", List);
+        keeper.Press("Read it", "main");
+        keeper.SeeText("main", "No food or goods is called");
+        Save(keeper, "intake");
     }
+
+    private const string List = """
+        food,small crickets,120,
+        food,medium roach nymphs,40,
+        culture,springtails,2,14 Nov
+        goods,cotton,50,
+        food,waxy crickets,7,
+        """;
 
     private static void Larder(Keeper keeper)
     {

@@ -207,25 +207,28 @@ public sealed class LarderReader
     private static bool IsCalled(string text, string name) =>
         string.Equals(text, name, StringComparison.OrdinalIgnoreCase);
 
-    /// <summary>Without headings: what it is, how many, and what more there is of it.</summary>
-    private static IReadOnlyList<string> ByContent(IReadOnlyList<IReadOnlyList<string>> rows)
+    private static readonly string[] Kinds = ["food", "culture", "goods", "plant", "cut", "outside"];
+
+    /// <summary>Without headings: words of a kind, a number and dates are known by what they are; the rest is the name, size and place.</summary>
+    private string[] ByContent(IReadOnlyList<IReadOnlyList<string>> rows)
     {
-        var wide = rows.Count == 0 ? 0 : rows.Max(r => r.Count);
-        var counted = Enumerable
-            .Range(0, wide)
-            .Where(c => rows.Count(r => c < r.Count && IntakeWords.NumberOf(r[c]) is not null) * 2 > rows.Count)
-            .Take(1)
-            .ToHashSet();
-        var words = new Queue<string>([Name, Size, Where]);
-        return
-        [
-            .. Enumerable
-                .Range(0, wide)
-                .Select(c =>
-                    counted.Contains(c) ? Count
-                    : words.TryDequeue(out var word) ? word
-                    : ListCells.Ignored
-                ),
-        ];
+        var guess = new IntakeDates(room.Tonight, true);
+        var left = new Queue<string>([Name, Size, Where]);
+        var taken = new HashSet<string>();
+        string Of(int c)
+        {
+            var filled = rows.Select(r => c < r.Count ? r[c] : "").Where(t => t.Length > 0).ToList();
+            bool Mostly(Func<string, bool> fits) => filled.Count > 0 && filled.Count(fits) * 2 > filled.Count;
+            var found =
+                Mostly(t => Kinds.Any(k => t.StartsWith(k, StringComparison.OrdinalIgnoreCase))) ? Kind
+                : Mostly(t => guess.Read(t) is not null) ? Since
+                : Mostly(t => IntakeWords.NumberOf(t) is not null) ? Count
+                : "";
+            return found.Length > 0 && taken.Add(found) ? found
+                : left.TryDequeue(out var word) ? word
+                : ListCells.Ignored;
+        }
+
+        return [.. Enumerable.Range(0, rows.Count == 0 ? 0 : rows.Max(r => r.Count)).Select(Of)];
     }
 }

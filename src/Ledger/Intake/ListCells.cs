@@ -36,7 +36,7 @@ public sealed class ListCells
     {
         (this.list, this.known) = (list, known);
         var rows = list.Cells ?? TableReader.Read(list.Text ?? "");
-        var isHeaded = list.Cells is null && rows.Count > 0 && rows[0].Any(c => OfHeading(c) != Ignored);
+        var isHeaded = list.Cells is null && rows.Count > 0 && IsHeading(rows[0]);
         headings = isHeaded ? rows[0] : [];
         cells = isHeaded ? [.. rows.Skip(1)] : rows;
         columns = Once(
@@ -80,6 +80,10 @@ public sealed class ListCells
 
     private IEnumerable<int> Numbers(string column) =>
         Enumerable.Range(0, columns.Count).Where(c => columns[c] == column);
+
+    // “Food” heads a column as often as it begins a row; a row has figures in it.
+    private bool IsHeading(IReadOnlyList<string> row) =>
+        row.Any(c => OfHeading(c) != Ignored) && !row.Any(c => c.Length > 0 && char.IsAsciiDigit(c[0]));
 
     private string OfHeading(string text)
     {
