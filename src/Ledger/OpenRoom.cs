@@ -27,18 +27,16 @@ public sealed class OpenRoom : IDisposable
     public RoomFile File { get; }
 
     /// <summary>The lines of its journal, one at a time.</summary>
-    public IEnumerable<RoomFileEntry> Journal() => Text() is { } text ? RoomFileText.Lines(text) : File.Journal;
+    public IEnumerable<RoomFileEntry> Journal() => IsAtHand ? File.Journal : Read(RoomFileText.Lines);
 
     /// <summary>Its pictures, one at a time, with their bytes; none when those are missing or too many.</summary>
     /// <exception cref="InvalidDataException">The archive is damaged there.</exception>
-    public IEnumerable<(RoomFilePicture Picture, byte[]? Jpeg)> Pictures()
-    {
-        var pictures =
+    public IEnumerable<(RoomFilePicture Picture, byte[]? Jpeg)> Pictures() =>
+        (
             File.Pictures is not { Count: > 0 } ? []
-            : Text() is { } text ? RoomFileText.PicturesOf(text)
-            : File.Pictures;
-        return pictures.Select(p => (p, Jpeg(p)));
-    }
+            : IsAtHand ? File.Pictures
+            : Read(RoomFileText.PicturesOf)
+        ).Select(p => (p, Jpeg(p)));
 
     /// <summary>The table of the room's air; none where the file has none.</summary>
     public Stream? Air() => zip?.GetEntry(AirTable.Name)?.Open();
@@ -46,14 +44,20 @@ public sealed class OpenRoom : IDisposable
     /// <inheritdoc/>
     public void Dispose() => zip?.Dispose();
 
-    private Stream? Text()
+    private bool IsAtHand => bare is null && zip is null;
+
+    private IEnumerable<T> Read<T>(Func<Stream, IEnumerable<T>> elements)
     {
         if (bare is not null)
         {
             bare.Position = 0;
         }
 
-        return bare ?? zip?.GetEntry(RoomArchive.RoomName)?.Open();
+        using var unfolded = zip?.GetEntry(RoomArchive.RoomName)?.Open();
+        foreach (var element in elements(bare ?? unfolded!))
+        {
+            yield return element;
+        }
     }
 
     private byte[]? Jpeg(RoomFilePicture picture)

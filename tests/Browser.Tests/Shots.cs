@@ -72,7 +72,7 @@ public class Shots
         keeper.SeeText("main", "Put back");
         // Where a room of one's own lies, not this one's folder.
         keeper.Run(
-            "for (const p of document.querySelectorAll('main p')) p.textContent = p.textContent.replace(/^\\/.*\\/(lantern-[^/]*\\/)?/, '~/hushed-lantern/')"
+            "for (const p of document.querySelectorAll('main p')) if (p.childElementCount === 0) p.textContent = p.textContent.replace(/^\\/.*\\/(lantern-[^/]*\\/)?/, '~/hushed-lantern/')"
         );
         Save(keeper, "safekeeping");
         keeper.Open("/stock/many?way=larder");

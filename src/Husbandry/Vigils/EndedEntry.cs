@@ -73,7 +73,9 @@ public sealed class EndedEntry() : EntryDefinition<Ended>("ended")
             ? vigils.Open.FirstOrDefault(w => w.Id == act.VigilId)
             : vigils.OpenOf(act.Vigil);
 
-    private static EndEffect Effect(Ended act) => VigilDefinition.Of(act.Vigil).End(act.End).Effect;
+    // An end that there is not is refused when it is logged; where a file has one that was taken back, it did nothing.
+    private static EndEffect Effect(Ended act) =>
+        VigilDefinition.Of(act.Vigil).FindEnd(act.End)?.Effect ?? EndEffect.None;
 
     /// <summary>What the end does beside ending the wait.</summary>
     private static Standing After(EndEffect effect, Standing standing, VigilEvent wait, JournalEntry end) =>
