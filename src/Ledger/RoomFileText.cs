@@ -64,7 +64,7 @@ public static class RoomFileText
         }
         catch (Exception error) when (error is JsonException or NotSupportedException)
         {
-            var at = error is JsonException json ? json.Path ?? "file" : "file";
+            var at = error is JsonException json ? json.Path ?? "$" : "file";
             return (null, [new Problem(at, error.Message)]);
         }
     }

@@ -18,7 +18,7 @@ public sealed class RoomFileWriter(
     SensorStore sensors
 )
 {
-    /// <summary>The room as a file; its journal and its pictures are read as they are written.</summary>
+    /// <summary>The room as a file. Its journal and its pictures are read each time they are walked through, as long as the room is open.</summary>
     /// <param name="withPictures">Whether the pictures themselves stand in it; else they are only named.</param>
     /// <param name="cancel">Cancels.</param>
     public async Task<RoomFile> ReadAsync(bool withPictures, CancellationToken cancel)

@@ -131,9 +131,10 @@ public sealed class BacktestTests : IDisposable
     private async Task<RoomFile> SaveAsync()
     {
         await using var scope = app.Services.CreateAsyncScope();
-        return await scope
+        var file = await scope
             .ServiceProvider.GetRequiredService<RoomFileWriter>()
             .ReadAsync(withPictures: false, CancellationToken.None);
+        return file with { Journal = [.. file.Journal] };
     }
 
     private async Task WriteAsync(string path)
