@@ -1,3 +1,4 @@
+import { MayWrite } from './ui/mayWrite';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Outlet, useLocation, useNavigate } from 'react-router';
 import { useDelivery } from './api/useDelivery';
@@ -102,70 +103,72 @@ function Room() {
   ]);
   useFocusOnNewPage(pathname);
   return (
-    <WhyContext value={why}>
-      <DoneProvider>
-        {(bar) => (
-          <div className="frame grid h-full print:block print:h-auto grid-cols-[80px_minmax(0,1fr)] max-sm:grid-cols-1 max-sm:grid-rows-[minmax(0,1fr)_auto]">
-            <a
-              href="#main"
-              className="sr-only z-50 bg-lamp p-3 text-onlamp focus:not-sr-only focus:absolute focus:top-2 focus:left-2"
-            >
-              Skip to the page
-            </a>
-            <Rail onFind={() => setSheet('palette')} onKeys={() => setSheet('keys')} />
-            <div className="flex min-h-0 min-w-0 flex-col">
-              <div className="contents print:hidden">
-                <NightlineStrip />
-                <Suspense>
-                  <TroubleStrip />
-                </Suspense>
-              </div>
-              <div className="flex min-h-0 flex-1">
-                <div className="flex min-h-0 min-w-0 flex-1 flex-col">
-                  <main
-                    id="main"
-                    tabIndex={-1}
-                    className="relative flex min-h-0 flex-1 flex-col overflow-y-auto outline-none"
-                  >
-                    <TroubleHere key={pathname}>
-                      <Suspense fallback={<Coming />}>
-                        <Outlet />
-                      </Suspense>
-                    </TroubleHere>
-                  </main>
-                  <div className="max-sm:[.frame:has(.line-acts)_&]:mb-[var(--acts-height)]">
-                    <OutboxStrip />
-                    {bar}
-                  </div>
+    <MayWrite value={!reads}>
+      <WhyContext value={why}>
+        <DoneProvider>
+          {(bar) => (
+            <div className="frame grid h-full print:block print:h-auto grid-cols-[80px_minmax(0,1fr)] max-sm:grid-cols-1 max-sm:grid-rows-[minmax(0,1fr)_auto]">
+              <a
+                href="#main"
+                className="sr-only z-50 bg-lamp p-3 text-onlamp focus:not-sr-only focus:absolute focus:top-2 focus:left-2"
+              >
+                Skip to the page
+              </a>
+              <Rail onFind={() => setSheet('palette')} onKeys={() => setSheet('keys')} />
+              <div className="flex min-h-0 min-w-0 flex-col">
+                <div className="contents print:hidden">
+                  <NightlineStrip />
+                  <Suspense>
+                    <TroubleStrip />
+                  </Suspense>
                 </div>
-                <Suspense>{why.why !== null && <WhyDrawer />}</Suspense>
-                <Suspense>
-                  <AlarmCall />
-                </Suspense>
+                <div className="flex min-h-0 flex-1">
+                  <div className="flex min-h-0 min-w-0 flex-1 flex-col">
+                    <main
+                      id="main"
+                      tabIndex={-1}
+                      className="relative flex min-h-0 flex-1 flex-col overflow-y-auto outline-none"
+                    >
+                      <TroubleHere key={pathname}>
+                        <Suspense fallback={<Coming />}>
+                          <Outlet />
+                        </Suspense>
+                      </TroubleHere>
+                    </main>
+                    <div className="max-sm:[.frame:has(.line-acts)_&]:mb-[var(--acts-height)]">
+                      <OutboxStrip />
+                      {bar}
+                    </div>
+                  </div>
+                  <Suspense>{why.why !== null && <WhyDrawer />}</Suspense>
+                  <Suspense>
+                    <AlarmCall />
+                  </Suspense>
+                </div>
               </div>
+              <TroubleHere>
+                <Suspense>
+                  {sheet === 'palette' && (
+                    <Palette
+                      onClose={() => setSheet(null)}
+                      onOffer={(stockId, of) => setOffer({ stockId, offer: of })}
+                    />
+                  )}
+                  {sheet === 'keys' && <KeySheet onClose={() => setSheet(null)} />}
+                  {offer !== null && (
+                    <OfferRunner
+                      key={offer.stockId + offer.offer.label}
+                      running={offer}
+                      onDone={() => setOffer(null)}
+                    />
+                  )}
+                </Suspense>
+              </TroubleHere>
             </div>
-            <TroubleHere>
-              <Suspense>
-                {sheet === 'palette' && (
-                  <Palette
-                    onClose={() => setSheet(null)}
-                    onOffer={(stockId, of) => setOffer({ stockId, offer: of })}
-                  />
-                )}
-                {sheet === 'keys' && <KeySheet onClose={() => setSheet(null)} />}
-                {offer !== null && (
-                  <OfferRunner
-                    key={offer.stockId + offer.offer.label}
-                    running={offer}
-                    onDone={() => setOffer(null)}
-                  />
-                )}
-              </Suspense>
-            </TroubleHere>
-          </div>
-        )}
-      </DoneProvider>
-    </WhyContext>
+          )}
+        </DoneProvider>
+      </WhyContext>
+    </MayWrite>
   );
 }
 

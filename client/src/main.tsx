@@ -1,7 +1,7 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { setNonce } from 'get-nonce';
 import { lazy, type ReactNode, StrictMode, Suspense } from 'react';
-import { WritersPage } from './features/Access/Writes';
+import { WritersPage } from './ui/Writes';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Link, Navigate, RouterProvider } from 'react-router';
 import { keeping } from './api/keeping';
@@ -151,7 +151,7 @@ const router = createBrowserRouter([
           { index: true, element: <Navigate to="/paper/labels" replace /> },
           { path: 'labels', element: <LabelsPage /> },
           { path: 'round', element: <RoundSheet /> },
-          { path: 'typing', element: <TypingPage /> },
+          { path: 'typing', element: forWriters(<TypingPage />) },
         ],
       },
       { path: '/people', element: <PeoplePage /> },
@@ -166,7 +166,7 @@ const router = createBrowserRouter([
       { path: '/honesty', element: <HonestyPage /> },
       { path: '/bench', element: <BenchPage /> },
       { path: '/bench/:name', element: <BenchPage /> },
-      { path: '/room', element: <SettingsPage /> },
+      { path: '/room', element: forWriters(<SettingsPage />) },
       { path: '*', element: <Lost /> },
     ],
   },

@@ -42,34 +42,6 @@ public sealed class NetworkTests : BrowserRoom
     }
 
     [Fact]
-    public void A_reader_sees_everything_and_is_offered_nothing_to_write()
-    {
-        SignIn(Keeper, "Keeper", "/people");
-        Keeper.Type("Helper’s name", "Rae");
-        Keeper.Type("Helper’s password", Password);
-        Keeper.Press("Read only", "main");
-        Keeper.Press("Add", "main");
-        Keeper.SeeText("main ul", "Rae");
-        using var reader = new Keeper(Address, 1280, 800);
-        SignIn(reader, "Rae");
-        reader.SeeText("main", "Cockle");
-        reader.SeeText("body", "You read here");
-        reader.See("article[aria-current=true]");
-        Assert.Equal("Why", reader.Text("article[aria-current=true] .line-acts").Split('\n')[^1]);
-        // The key of the first act does nothing; that of the reasons does.
-        reader.Keys("l");
-        reader.Keys("?");
-        reader.SeeText("[role=complementary], aside", "Why");
-        Assert.Equal("/", reader.Path);
-        Assert.DoesNotContain("leftovers taken out", reader.Text("body"), StringComparison.Ordinal);
-        reader.Open("/stock");
-        reader.SeeText("main", "Tansy");
-        Assert.DoesNotContain("Add an animal", reader.Text("main"), StringComparison.Ordinal);
-        reader.Open("/stock/many");
-        reader.SeeText("main", "You read here");
-    }
-
-    [Fact]
     public void A_sitter_ticks_what_is_safe_and_can_open_nothing_else()
     {
         SignIn(Keeper, "Keeper", "/people");

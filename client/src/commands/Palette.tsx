@@ -1,3 +1,4 @@
+import { Writes } from '../ui/Writes';
 import { Command } from 'cmdk';
 import { type ReactNode, useDeferredValue, useEffect, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -97,7 +98,9 @@ function Search({ onClose, onOffer }: PaletteProps) {
         placeholder="A1·03, a name, feed Tansy, go to larder, labels for B2"
       />
       <Command.List className="mt-2">
-        <Named asked={asked} onOffer={(stockId, offer) => then(() => onOffer(stockId, offer))()} />
+        <Writes>
+          <Named asked={asked} onOffer={(stockId, offer) => then(() => onOffer(stockId, offer))()} />
+        </Writes>
         <Labels
           asked={asked}
           onGo={(ids) => then(() => void navigate('/paper/labels', { state: { stockIds: ids } }))()}

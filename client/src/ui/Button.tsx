@@ -1,4 +1,5 @@
 import type { ComponentProps, ReactNode } from 'react';
+import { useMayWrite } from './mayWrite';
 
 type ButtonKind = 'usual' | 'first' | 'plain' | 'hushed' | 'link';
 
@@ -17,6 +18,8 @@ export interface ButtonProps extends ComponentProps<'button'> {
   small?: boolean;
   /** The key that does the same; shown where there are keys. */
   letter?: string | undefined;
+  /** It changes the record: who only reads is not offered it. */
+  writes?: boolean;
 }
 
 /** Something that is done when it is pressed. */
@@ -24,12 +27,14 @@ export function Button({
   kind = 'usual',
   small = false,
   letter,
+  writes = false,
   type = 'button',
   className = '',
   children,
   ...rest
 }: ButtonProps) {
-  return (
+  const mayWrite = useMayWrite();
+  return writes && !mayWrite ? null : (
     <button {...rest} type={type} className={`${kinds[kind]} ${small ? 'act-small' : ''} ${className}`}>
       {letter !== undefined && <KeyCap>{letter}</KeyCap>}
       {children}

@@ -35,7 +35,7 @@ function Chores({ view }: { view: Schemas['ChoresView'] }) {
             Cultures, misting, cleaning, checks of instruments, seasons, shared gear
           </p>
         </div>
-        <Button kind="first" onClick={() => setEditing('new')}>
+        <Button writes kind="first" onClick={() => setEditing('new')}>
           Plan a chore
         </Button>
       </header>
@@ -70,6 +70,7 @@ function Chores({ view }: { view: Schemas['ChoresView'] }) {
                   {line.by} {line.text}{' '}
                   {dayOf(line.at) >= view.tonight && (
                     <Button
+                      writes
                       kind="link"
                       className="text-muted"
                       disabled={log.isPending}
@@ -157,14 +158,15 @@ function List({ title, chores, view, onEdit, empty }: ListProps) {
             </div>
             <span className="flex flex-wrap justify-end gap-1 max-sm:-ml-px max-sm:justify-start max-sm:pt-1">
               {due !== null && (
-                <Button onClick={() => setDoing(chore)}>
+                <Button writes onClick={() => setDoing(chore)}>
                   Done<span className="sr-only">: {chore.plan.title}</span>
                 </Button>
               )}
-              <Button kind="plain" onClick={() => onEdit(chore)}>
+              <Button writes kind="plain" onClick={() => onEdit(chore)}>
                 Change<span className="sr-only"> {chore.plan.title}</span>
               </Button>
               <Button
+                writes
                 kind="plain"
                 onClick={() =>
                   log.mutate({

@@ -1,3 +1,4 @@
+import { Writes } from '../../ui/Writes';
 import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
@@ -37,10 +38,11 @@ export function GearSection({ view }: { view: Schemas['ChoresView'] }) {
           <li key={gear.id} className="border-t border-line py-2">
             <div className="flex items-center gap-2">
               <b className="flex-1 font-display text-15 font-semibold">{gear.name}</b>
-              <Button onClick={() => setBooking(gear)}>
+              <Button writes onClick={() => setBooking(gear)}>
                 Book<span className="sr-only"> {gear.name}</span>
               </Button>
               <Button
+                writes
                 kind="plain"
                 onClick={() => act({ kind: 'gearDropped', gearId: gear.id }, `${gear.name}: dropped`)}
               >
@@ -55,6 +57,7 @@ export function GearSection({ view }: { view: Schemas['ChoresView'] }) {
                     {dateRange(b.from, b.to, view.tonight)}: {b.for}
                   </span>
                   <Button
+                    writes
                     kind="link"
                     className="text-muted"
                     onClick={() =>
@@ -68,22 +71,24 @@ export function GearSection({ view }: { view: Schemas['ChoresView'] }) {
           </li>
         ))}
       </ul>
-      <form onSubmit={add} className="mt-2 flex items-end gap-2">
-        <Field label="Add gear">
-          {(p) => (
-            <input
-              {...p}
-              className="field"
-              maxLength={80}
-              value={name}
-              onChange={(e) => setName(e.target.value)}
-            />
-          )}
-        </Field>
-        <Button type="submit" disabled={name.trim() === '' || log.isPending}>
-          Add
-        </Button>
-      </form>
+      <Writes>
+        <form onSubmit={add} className="mt-2 flex items-end gap-2">
+          <Field label="Add gear">
+            {(p) => (
+              <input
+                {...p}
+                className="field"
+                maxLength={80}
+                value={name}
+                onChange={(e) => setName(e.target.value)}
+              />
+            )}
+          </Field>
+          <Button type="submit" disabled={name.trim() === '' || log.isPending}>
+            Add
+          </Button>
+        </form>
+      </Writes>
       <FormError>{log.error instanceof Refusal ? log.error.all : undefined}</FormError>
       {booking !== null && (
         <BookingForm gear={booking} night={view.tonight} onClose={() => setBooking(null)} />

@@ -83,6 +83,7 @@ function AlarmCard({ alarm, brief }: { alarm: Schemas['ClimateAlarm']; brief: bo
         {loud && (
           <div className="flex flex-wrap gap-2">
             <Button
+              writes
               kind="first"
               disabled={log.isPending}
               onClick={() =>
@@ -92,6 +93,7 @@ function AlarmCard({ alarm, brief }: { alarm: Schemas['ClimateAlarm']; brief: bo
               I see to it
             </Button>
             <Button
+              writes
               disabled={log.isPending}
               onClick={() =>
                 answer(

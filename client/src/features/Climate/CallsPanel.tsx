@@ -1,3 +1,4 @@
+import { Writes } from '../../ui/Writes';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { Check } from '../../ui/Field';
@@ -30,24 +31,26 @@ export function CallsPanel({ quiet }: { quiet: Schemas['QuietHours'] }) {
           This browser shows no notifications; the round and the tab still tell.
         </p>
       )}
-      <div className="flex flex-wrap items-end gap-3">
-        <div className="w-32">
-          <Select
-            label="Quiet from"
-            options={hours}
-            value={String(quiet.fromHour)}
-            onChange={(h) => set(Number(h), quiet.toHour)}
-          />
+      <Writes>
+        <div className="flex flex-wrap items-end gap-3">
+          <div className="w-32">
+            <Select
+              label="Quiet from"
+              options={hours}
+              value={String(quiet.fromHour)}
+              onChange={(h) => set(Number(h), quiet.toHour)}
+            />
+          </div>
+          <div className="w-32">
+            <Select
+              label="Quiet until"
+              options={hours}
+              value={String(quiet.toHour)}
+              onChange={(h) => set(quiet.fromHour, Number(h))}
+            />
+          </div>
         </div>
-        <div className="w-32">
-          <Select
-            label="Quiet until"
-            options={hours}
-            value={String(quiet.toHour)}
-            onChange={(h) => set(quiet.fromHour, Number(h))}
-          />
-        </div>
-      </div>
+      </Writes>
       <p className="mt-1 max-w-[52ch] text-13 text-muted">
         {quiet.fromHour === quiet.toHour
           ? 'No quiet hours: everything is called out at once.'

@@ -1,3 +1,4 @@
+import { Writes } from '../../ui/Writes';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
@@ -77,7 +78,9 @@ function Climate({ board }: { board: Schemas['AirBoard'] }) {
           <Gateways />
           <div className="grid content-start gap-8">
             <CallsPanel quiet={board.quiet} />
-            <ReadingsFile />
+            <Writes>
+              <ReadingsFile />
+            </Writes>
           </div>
         </div>
       </div>

@@ -31,7 +31,9 @@ export function Programmes({ programmes, tonight }: ProgrammesProps) {
         <h2 id="programmes" className="text-22">
           Programmes
         </h2>
-        <Button onClick={() => setOpen('new')}>Plan one</Button>
+        <Button writes onClick={() => setOpen('new')}>
+          Plan one
+        </Button>
       </div>
       {programmes.length === 0 && (
         <p className="max-w-[62ch] text-13 text-muted">
@@ -58,10 +60,11 @@ export function Programmes({ programmes, tonight }: ProgrammesProps) {
               until {shortDate(programme.plan.until, tonight)}
             </p>
             <div className="flex gap-4">
-              <Button kind="link" onClick={() => setOpen(programme)}>
+              <Button writes kind="link" onClick={() => setOpen(programme)}>
                 change<span className="sr-only">: {programme.plan.name}</span>
               </Button>
               <Button
+                writes
                 kind="link"
                 className="text-muted"
                 disabled={log.isPending}

@@ -20,7 +20,11 @@ export function SaltCheckTask({ sensor }: { sensor: Schemas['SensorView'] }) {
   }
   return (
     <>
-      {sensor.rawHumidity !== null && <Button onClick={() => setOpen(true)}>Check it over salt</Button>}
+      {sensor.rawHumidity !== null && (
+        <Button writes onClick={() => setOpen(true)}>
+          Check it over salt
+        </Button>
+      )}
       {open && <Begin sensor={sensor} onClose={() => setOpen(false)} />}
     </>
   );

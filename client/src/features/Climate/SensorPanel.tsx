@@ -82,12 +82,13 @@ export function SensorPanel({ sensor, now }: { sensor: Schemas['SensorView']; no
         {sensor.corrected === '' ? '' : `; humidity corrected ${sensor.corrected}`}.
       </p>
       <div className="mt-3 flex flex-wrap gap-2">
-        <Button onClick={() => setHanging(true)}>
+        <Button writes onClick={() => setHanging(true)}>
           {sensor.zone === null ? 'Say where it hangs' : 'Hang it elsewhere'}
         </Button>
         {sensor.salt === null && <SaltCheckTask sensor={sensor} />}
         {sensor.corrected !== '' && (
           <Button
+            writes
             kind="plain"
             disabled={log.isPending}
             onClick={() =>
@@ -102,6 +103,7 @@ export function SensorPanel({ sensor, now }: { sensor: Schemas['SensorView']; no
           </Button>
         )}
         <Button
+          writes
           kind="plain"
           disabled={log.isPending}
           onClick={() =>

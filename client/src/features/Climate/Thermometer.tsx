@@ -1,3 +1,4 @@
+import { Writes } from '../../ui/Writes';
 import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
 import { Refusal } from '../../api/client';
@@ -48,37 +49,39 @@ export function Thermometer() {
         pupae are counted by warmth instead of by the calendar. A hygrometer read off beside the thermometer
         moves the mistings: sooner in dry air, later in damp air.
       </p>
-      <form onSubmit={submit} noValidate className="flex flex-wrap items-end gap-4">
-        <div className="w-40">
-          <TextField
-            label="Temperature now, °C"
-            inputMode="decimal"
-            value={celsius}
-            error={problem.celsius ?? refusal?.for('temperatureC')}
-            onChange={setCelsius}
-          />
-        </div>
-        <div className="w-40">
-          <TextField
-            label="Humidity, %, if read"
-            inputMode="decimal"
-            value={humidity}
-            error={problem.humidity ?? refusal?.for('relativeHumidity')}
-            onChange={setHumidity}
-          />
-        </div>
-        <div className="w-52">
-          <TextField
-            label="Rack or shelf, if not the room"
-            value={zone}
-            error={refusal?.for('zone')}
-            onChange={setZone}
-          />
-        </div>
-        <Button type="submit" disabled={add.isPending}>
-          Write it down
-        </Button>
-      </form>
+      <Writes>
+        <form onSubmit={submit} noValidate className="flex flex-wrap items-end gap-4">
+          <div className="w-40">
+            <TextField
+              label="Temperature now, °C"
+              inputMode="decimal"
+              value={celsius}
+              error={problem.celsius ?? refusal?.for('temperatureC')}
+              onChange={setCelsius}
+            />
+          </div>
+          <div className="w-40">
+            <TextField
+              label="Humidity, %, if read"
+              inputMode="decimal"
+              value={humidity}
+              error={problem.humidity ?? refusal?.for('relativeHumidity')}
+              onChange={setHumidity}
+            />
+          </div>
+          <div className="w-52">
+            <TextField
+              label="Rack or shelf, if not the room"
+              value={zone}
+              error={refusal?.for('zone')}
+              onChange={setZone}
+            />
+          </div>
+          <Button type="submit" disabled={add.isPending}>
+            Write it down
+          </Button>
+        </form>
+      </Writes>
       <FormError>{refusal?.all}</FormError>
       <ul className="mt-3 flex flex-wrap gap-x-6 gap-y-1 text-13">
         {readings.map((r) => (

@@ -56,16 +56,20 @@ export function Ants({
               )}
               <Nest ants={a} />
               <span className="flex flex-wrap gap-x-3">
-                <Button kind="link" onClick={() => setTelling({ of: a.stockId, what: 'peeked' })}>
+                <Button writes kind="link" onClick={() => setTelling({ of: a.stockId, what: 'peeked' })}>
                   Peeked…<span className="sr-only"> {a.name}</span>
                 </Button>
                 {a.isQueenAlone && a.mated === '' && (
-                  <Button kind="link" onClick={() => setTelling({ of: a.stockId, what: 'queenCaught' })}>
+                  <Button
+                    writes
+                    kind="link"
+                    onClick={() => setTelling({ of: a.stockId, what: 'queenCaught' })}
+                  >
                     How caught…<span className="sr-only"> {a.name}</span>
                   </Button>
                 )}
                 {a.nest !== null && (
-                  <Button kind="link" onClick={() => setTelling({ of: a.stockId, what: 'nestMoved' })}>
+                  <Button writes kind="link" onClick={() => setTelling({ of: a.stockId, what: 'nestMoved' })}>
                     Into another nest…<span className="sr-only"> {a.name}</span>
                   </Button>
                 )}

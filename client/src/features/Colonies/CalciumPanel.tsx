@@ -50,7 +50,9 @@ export const CalciumPanel: PagePart = ({ animal }) => {
           </ul>
         </div>
       )}
-      <Button onClick={() => setLooking(true)}>Calcium seen or put in…</Button>
+      <Button writes onClick={() => setLooking(true)}>
+        Calcium seen or put in…
+      </Button>
       {looking && (
         <ActDialogFor stockId={animal.stockId} kind="calciumLooked" onClose={() => setLooking(false)} />
       )}

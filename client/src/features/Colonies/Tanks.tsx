@@ -85,14 +85,22 @@ export function Tanks({ tanks, tonight }: { tanks: readonly Tank[]; tonight: str
               </ol>
             </details>
             <span className="flex flex-wrap gap-x-3">
-              <Button kind="link" onClick={() => setTelling({ of: tank.stockId, what: 'matingSeen' })}>
+              <Button writes kind="link" onClick={() => setTelling({ of: tank.stockId, what: 'matingSeen' })}>
                 Mating log…<span className="sr-only">: {tank.name}</span>
               </Button>
               <PlanPools tank={tank} grams={board.saltGrams} tonight={tonight} />
-              <Button kind="link" onClick={() => setTelling({ of: tank.stockId, what: 'lookedRound' })}>
+              <Button
+                writes
+                kind="link"
+                onClick={() => setTelling({ of: tank.stockId, what: 'lookedRound' })}
+              >
                 Who is up…<span className="sr-only">: {tank.name}</span>
               </Button>
-              <Button kind="link" onClick={() => setTelling({ of: tank.stockId, what: 'shellsCounted' })}>
+              <Button
+                writes
+                kind="link"
+                onClick={() => setTelling({ of: tank.stockId, what: 'shellsCounted' })}
+              >
                 Empty shells…<span className="sr-only">: {tank.name}</span>
               </Button>
               <Link to="/bench" className="linkish self-center">
@@ -144,6 +152,7 @@ function PlanPools({ tank, grams, tonight }: { tank: Tank; grams: number; tonigh
     <span className="self-center text-13 text-mosstext">New water is planned weekly, under Chores.</span>
   ) : (
     <Button
+      writes
       kind="link"
       disabled={log.isPending}
       onClick={() =>
@@ -207,18 +216,18 @@ function MateLine({ mate, tonight, onShell, onMarks, onGuard }: MateLineProps) {
         {mate.needsFromMm !== null &&
           mate.needsToMm !== null &&
           ` · fits ${mate.needsFromMm.toFixed(0)}–${mate.needsToMm.toFixed(0)} mm, ${mate.fitting} empty`}{' '}
-        <button type="button" className="linkish" onClick={onShell}>
+        <Button writes kind="link" onClick={onShell}>
           Shell…<span className="sr-only"> of {mate.name}</span>
-        </button>
+        </Button>
         {mate.cameUp && (
-          <button type="button" className="linkish ml-3" onClick={onMarks}>
+          <Button writes kind="link" className="ml-3" onClick={onMarks}>
             Did it molt…<span className="sr-only"> {mate.name}</span>
-          </button>
+          </Button>
         )}
         {mate.isDown && (
-          <button type="button" className="linkish ml-3" onClick={onGuard}>
+          <Button writes kind="link" className="ml-3" onClick={onGuard}>
             Others dig there…<span className="sr-only"> {mate.name}</span>
-          </button>
+          </Button>
         )}
         {mate.says !== '' && <span className="block border-l-2 border-lampmark pl-2">{mate.says}</span>}
       </span>

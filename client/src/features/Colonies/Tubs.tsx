@@ -67,7 +67,7 @@ export function Tubs({
               )}
               <span className="flex flex-wrap gap-x-3">
                 {tells(tub, isAlone).map(([what, label]) => (
-                  <Button key={what} kind="link" onClick={() => setTelling({ of: tub.stockId, what })}>
+                  <Button writes key={what} kind="link" onClick={() => setTelling({ of: tub.stockId, what })}>
                     {label}
                     <span className="sr-only">: {tub.name}</span>
                   </Button>

@@ -1,10 +1,18 @@
+import { Writes } from '../../ui/Writes';
 import { Button, IconButton } from '../../ui/Button';
 import { X } from 'lucide-react';
 import { type SubmitEvent, useState } from 'react';
-import { Refusal } from '../../api/client';
+import { Refusal, type Schemas } from '../../api/client';
 import { useContacts, useSayContact } from './queries';
 import { FormError, TextField } from '../../ui/Field';
 import { newId } from '../../ui/newId';
+
+const said = (contact: Schemas['Contact']) => (
+  <>
+    <b className="font-semibold">{contact.name}</b>
+    {contact.note !== '' && <span className="ml-2 text-13 text-muted">{contact.note}</span>}
+  </>
+);
 
 /** The people outside with whom the keeper deals: name and note, and nothing else. */
 export function ContactsSection() {
@@ -39,40 +47,43 @@ export function ContactsSection() {
       <ul>
         {contacts.map((contact) => (
           <li key={contact.id} className="flex items-center gap-3 border-t border-line py-1.5">
-            <button
-              type="button"
-              className="min-h-9 flex-1 text-left hover:underline"
-              onClick={() => {
-                setId(contact.id);
-                setName(contact.name);
-                setNote(contact.note);
-              }}
-            >
-              <b className="font-semibold">{contact.name}</b>
-              {contact.note !== '' && <span className="ml-2 text-13 text-muted">{contact.note}</span>}
-            </button>
-            <IconButton
-              label={`Take ${contact.name} off the list`}
-              onClick={() =>
-                say.mutate({
-                  id: newId(),
-                  act: { kind: 'contactDropped', contactId: contact.id },
-                  text: `${contact.name}: taken off the list`,
-                })
-              }
-            >
-              <X className="size-4" />
-            </IconButton>
+            <Writes instead={<span className="py-1.5">{said(contact)}</span>}>
+              <button
+                type="button"
+                className="min-h-9 flex-1 text-left hover:underline"
+                onClick={() => {
+                  setId(contact.id);
+                  setName(contact.name);
+                  setNote(contact.note);
+                }}
+              >
+                {said(contact)}
+              </button>
+              <IconButton
+                label={`Take ${contact.name} off the list`}
+                onClick={() =>
+                  say.mutate({
+                    id: newId(),
+                    act: { kind: 'contactDropped', contactId: contact.id },
+                    text: `${contact.name}: taken off the list`,
+                  })
+                }
+              >
+                <X className="size-4" />
+              </IconButton>
+            </Writes>
           </li>
         ))}
       </ul>
-      <form onSubmit={save} noValidate className="grid items-start gap-3 sm:grid-cols-[1fr_1fr_auto]">
-        <TextField label="Their name" error={refusal?.for('name')} value={name} onChange={setName} />
-        <TextField label="Note" error={refusal?.for('note')} value={note} onChange={setNote} />
-        <Button type="submit" className="mt-[22px]" disabled={say.isPending}>
-          {known ? 'Save' : 'Add'}
-        </Button>
-      </form>
+      <Writes>
+        <form onSubmit={save} noValidate className="grid items-start gap-3 sm:grid-cols-[1fr_1fr_auto]">
+          <TextField label="Their name" error={refusal?.for('name')} value={name} onChange={setName} />
+          <TextField label="Note" error={refusal?.for('note')} value={note} onChange={setNote} />
+          <Button type="submit" className="mt-[22px]" disabled={say.isPending}>
+            {known ? 'Save' : 'Add'}
+          </Button>
+        </form>
+      </Writes>
       <FormError>{refusal?.all}</FormError>
     </section>
   );

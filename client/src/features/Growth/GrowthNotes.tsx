@@ -1,3 +1,4 @@
+import { useMayWrite } from '../../ui/mayWrite';
 import { Link } from 'react-router';
 import type { AnimalView } from '../../api/client';
 import { shortDate, dayOf } from '../../ui/dates';
@@ -6,6 +7,7 @@ import { instarName } from '../Stock/words';
 
 /** What follows from the skins: molts left, the record with a missed molt counted, limbs, pictures, sex. */
 export function GrowthNotes({ animal, unit }: { animal: AnimalView; unit: LengthUnit }) {
+  const mayWrite = useMayWrite();
   const growth = animal.growth.value;
   const corrected = growth?.corrected ?? null;
   const sex = animal.sexTold.at(-1);
@@ -40,13 +42,15 @@ export function GrowthNotes({ animal, unit }: { animal: AnimalView; unit: Length
           {evidenceWord[sex.by]}.
         </p>
       )}
-      <p>
-        <Link to={`/stock/${animal.stockId}/pictures`} className="linkish">
-          {animal.pictures.length === 0
-            ? 'Add a picture, or measure in one'
-            : `${animal.pictures.length} ${animal.pictures.length === 1 ? 'picture' : 'pictures'}`}
-        </Link>
-      </p>
+      {(mayWrite || animal.pictures.length > 0) && (
+        <p>
+          <Link to={`/stock/${animal.stockId}/pictures`} className="linkish">
+            {animal.pictures.length === 0
+              ? 'Add a picture, or measure in one'
+              : `${animal.pictures.length} ${animal.pictures.length === 1 ? 'picture' : 'pictures'}`}
+          </Link>
+        </p>
+      )}
     </div>
   );
 }

@@ -1,3 +1,4 @@
+import { Writes } from '../../ui/Writes';
 import { PageTitle } from '../../ui/PageTitle';
 import { FilePick } from '../../ui/FilePick';
 import { downscale } from '../../ui/downscale';
@@ -51,7 +52,9 @@ function Pictures({ animal }: { animal: AnimalView }) {
       </p>
       <PageTitle>{`Pictures of ${animal.details.nickname}`}</PageTitle>
       <h1 className="mb-3 page-title">Pictures</h1>
-      <AddPicture animal={animal} />
+      <Writes>
+        <AddPicture animal={animal} />
+      </Writes>
       {measured !== null && (
         <PictureMeasure
           key={measured.pictureId}
@@ -98,7 +101,7 @@ function Pictures({ animal }: { animal: AnimalView }) {
                 {dayDate(night(p))} {p.caption} {p.ofExuvia && <span className="text-muted">shed skin</span>}
               </p>
               <div className="flex flex-wrap items-center gap-x-4">
-                <Button kind="link" className="text-13" onClick={() => setMeasured(p)}>
+                <Button writes kind="link" className="text-13" onClick={() => setMeasured(p)}>
                   Measure in it
                 </Button>
                 <label className="flex min-h-8 cursor-pointer items-center gap-1.5 text-13 touch:min-h-11">

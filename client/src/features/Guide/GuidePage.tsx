@@ -266,6 +266,7 @@ function LogSigns({ animal, signs }: { animal: Asked; signs: string[] }) {
         .filter((s) => signs.includes(s.id) && s.groups.includes(animal.group))
         .map((s) => (
           <Button
+            writes
             key={s.id}
             disabled={log.isPending}
             onClick={() =>

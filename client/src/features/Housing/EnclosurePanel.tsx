@@ -95,10 +95,10 @@ export function EnclosurePanel({ slot, unit, onCarry, onClose }: Props) {
         </p>
       )}
       <div className="mt-4 flex flex-wrap gap-2">
-        <Button onClick={() => setMeasuring(true)}>
+        <Button writes onClick={() => setMeasuring(true)}>
           {e === null ? 'Measure it' : 'Another, or set up anew'}
         </Button>
-        <Button onClick={onCarry}>
+        <Button writes onClick={onCarry}>
           <kbd>M</kbd>Move
         </Button>
       </div>

@@ -179,7 +179,7 @@ function Moves({ plan, unit, tonight }: Props) {
               {need.waits !== '' && <small className="block text-13 text-hush">{need.waits}</small>}
             </div>
             {need.from !== null && need.from <= tonight && (
-              <Button onClick={() => setMoving(need)}>
+              <Button writes onClick={() => setMoving(need)}>
                 Moved<span className="sr-only">: {need.name}</span>
               </Button>
             )}

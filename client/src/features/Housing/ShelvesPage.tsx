@@ -1,3 +1,4 @@
+import { useMayWrite } from '../../ui/mayWrite';
 import { NavTabs } from '../../ui/NavTabs';
 import { PageHeader } from '../../ui/PageHeader';
 import { Button } from '../../ui/Button';
@@ -18,6 +19,8 @@ import { LayoutDialog } from './LayoutDialog';
 import { RackDrawing } from './RackDrawing';
 import { shelfOf } from '../Rounds/shelves';
 import { codeOf, freeOrTaken, type Carried } from './carrying';
+
+const nothing = () => undefined;
 
 /** What stands round the shelves and the planner of moves. */
 export function ShelvesFrame() {
@@ -88,6 +91,7 @@ function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
     at?.scrollIntoView({ block: 'nearest' });
   }, [target]);
 
+  const mayWrite = useMayWrite();
   const step = (columns: number, rows: number) => () => {
     if (carried !== null) {
       setCarried({ ...carried, to: freeOrTaken(view, carried.to, columns, rows) });
@@ -115,7 +119,7 @@ function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
           Give each rack its letter and its shelves their inner width and height; then every enclosure is
           drawn where it stands.
         </p>
-        <Button kind="first" onClick={() => setEditing(true)}>
+        <Button writes kind="first" onClick={() => setEditing(true)}>
           Measure a rack
         </Button>
         {editing && <LayoutDialog view={view} unit={unit} onClose={() => setEditing(false)} />}
@@ -147,7 +151,7 @@ function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
             looked={looked}
             carried={carried}
             onLook={setLooked}
-            onCarry={setCarried}
+            onCarry={mayWrite ? setCarried : nothing}
             onSetDown={(what) => void setDown(what)}
             roving={roving.item}
           />
@@ -224,7 +228,7 @@ function Overview({ view, onEdit, onLook }: OverviewProps) {
         text={(s) => (s.quarantine === null ? '' : `until ${shortDate(s.quarantine)}`)}
         onLook={onLook}
       />
-      <Button className="mt-4" onClick={onEdit}>
+      <Button writes className="mt-4" onClick={onEdit}>
         Racks, shelves, walking order
       </Button>
     </>

@@ -94,7 +94,7 @@ function MendMenu({ line, onCorrect, onTakeBack }: MendMenuProps) {
     <Menu
       align="end"
       trigger={
-        <Button kind="link" className="text-12 text-muted">
+        <Button writes kind="link" className="text-12 text-muted">
           mend<span className="sr-only"> “{line.text}”</span>
         </Button>
       }

@@ -84,6 +84,7 @@ function Labels({ view }: { view: Schemas['LabelsView'] }) {
           </Button>
           {size?.onRoll === true && (
             <Button
+              writes
               disabled={busy || ids.length === 0}
               onClick={() => void attempt(() => print.mutateAsync(body))}
             >
@@ -190,7 +191,7 @@ function Printer({ view, format }: { view: Schemas['LabelsView']; format: string
         {roll === null ? 'No roll in it.' : `${nameOf(roll.formatId)}: ${roll.left} left`}
       </p>
       {size?.onRoll === true && (
-        <Button className="mt-2" disabled={load.isPending} onClick={() => load.mutate({ format })}>
+        <Button writes className="mt-2" disabled={load.isPending} onClick={() => load.mutate({ format })}>
           Put in a roll of {size.widthMm} × {size.heightMm} mm
         </Button>
       )}

@@ -20,7 +20,7 @@ export function Cultures({ cultures, tonight }: { cultures: readonly Culture[]; 
         <h2 id="cultures" className="text-18">
           Cultures
         </h2>
-        <Button kind="link" onClick={() => setStarting(true)}>
+        <Button writes kind="link" onClick={() => setStarting(true)}>
           Start one
         </Button>
       </div>
@@ -78,7 +78,14 @@ function CultureMenu({ culture }: { culture: Culture }) {
   const cultureId = culture.id;
   const half = Math.floor(culture.pots / 2);
   return (
-    <Menu align="end" trigger={<Button aria-label={`What happened to the ${culture.name}`}>…</Button>}>
+    <Menu
+      align="end"
+      trigger={
+        <Button writes aria-label={`What happened to the ${culture.name}`}>
+          …
+        </Button>
+      }
+    >
       {half > 0 && culture.canChill && culture.state !== 'cold' && (
         <MenuItem
           letter="h"

@@ -1,3 +1,4 @@
+import { useMayWrite } from '../../ui/mayWrite';
 import { DataTable } from '../../ui/DataTable';
 import { Button } from '../../ui/Button';
 import { useState } from 'react';
@@ -102,12 +103,13 @@ function Verdict({ food, tonight }: { food: Food; tonight: string }) {
 function Count({ food, tonight }: { food: Food; tonight: string }) {
   const [text, setText] = useState<string | null>(null);
   const log = useLogInLarder();
+  const mayWrite = useMayWrite();
   const wrong = log.error instanceof Refusal ? log.error.all : undefined;
   if (text === null) {
     const counted =
       food.countedOn === null ? 'never counted' : `counted ${shortDate(food.countedOn, tonight)}`;
     const shown = food.countedOn === null && food.onHand < 0.5 ? '–' : Math.round(food.onHand);
-    return (
+    return mayWrite ? (
       <button
         type="button"
         className="group min-h-8 text-left"
@@ -118,6 +120,10 @@ function Count({ food, tonight }: { food: Food; tonight: string }) {
         <span className="font-semibold group-hover:underline">{shown}</span>{' '}
         <span className="ml-1 text-12 text-muted group-hover:underline">count</span>
       </button>
+    ) : (
+      <span className="font-semibold" title={counted}>
+        {shown}
+      </span>
     );
   }
   const save = () => {

@@ -1,3 +1,4 @@
+import { useMayWrite } from '../../ui/mayWrite';
 import { DataTable } from '../../ui/DataTable';
 import { Button } from '../../ui/Button';
 import { useState } from 'react';
@@ -73,12 +74,20 @@ export function GoodsTable({ goods, tonight }: { goods: readonly Goods[]; tonigh
 function GoodsCount({ goods: g }: { goods: Goods }) {
   const [text, setText] = useState<string | null>(null);
   const log = useLogInLarder();
+  const mayWrite = useMayWrite();
   if (text === null) {
-    return (
-      <button type="button" className="min-h-8 hover:underline" onClick={() => setText('')}>
+    const there = (
+      <>
         <b className="font-semibold">{g.onHand === null ? '–' : plain(g.onHand)}</b> {g.unit}
+      </>
+    );
+    return mayWrite ? (
+      <button type="button" className="min-h-8 hover:underline" onClick={() => setText('')}>
+        {there}
         <span className="sr-only"> of {g.name}: count</span>
       </button>
+    ) : (
+      there
     );
   }
   const quantity = Number(text.replace(',', '.'));

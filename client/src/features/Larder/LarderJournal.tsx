@@ -25,6 +25,7 @@ export function LarderJournal({
             <span className="min-w-0 flex-1">{line.text}</span>
             {line.canTakeBack && (
               <Button
+                writes
                 kind="link"
                 aria-label={`take back ${line.text}`}
                 onClick={() =>

@@ -46,7 +46,7 @@ function Larder({ larder }: { larder: Schemas['LarderView'] }) {
               Shopping list as CSV
             </a>
             <Button onClick={() => window.print()}>Print it</Button>
-            <Button kind="first" onClick={() => setOrdering([])}>
+            <Button writes kind="first" onClick={() => setOrdering([])}>
               Order
             </Button>
           </div>

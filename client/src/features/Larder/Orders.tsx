@@ -31,11 +31,12 @@ export function Orders({ orders, tonight }: { orders: readonly OrderView[]; toni
               </span>
             </span>
             {order.parcel.hasArrived ? (
-              <Button kind="first" onClick={() => setUnpacking(order)}>
+              <Button writes kind="first" onClick={() => setUnpacking(order)}>
                 Unpack
               </Button>
             ) : (
               <Button
+                writes
                 kind="link"
                 onClick={() =>
                   log.mutate({

@@ -31,7 +31,7 @@ export function Plants({ outlooks, plants, hosts, tonight }: Props) {
         <h2 id="plants" className="text-18">
           Food plants
         </h2>
-        <Button kind="link" onClick={() => setAdding(true)}>
+        <Button writes kind="link" onClick={() => setAdding(true)}>
           Add one
         </Button>
       </div>
@@ -114,14 +114,16 @@ function PlantRow({ plant, tonight }: { plant: Plant; tonight: string }) {
         <span className="text-muted">{words(plant, tonight)}</span>
       </span>
       {plant.form === 'pot' && plant.waterOn !== null && plant.waterOn <= tonight && (
-        <Button small onClick={tell({ kind: 'plantWatered', plantId }, 'watered')}>
+        <Button writes small onClick={tell({ kind: 'plantWatered', plantId }, 'watered')}>
           Watered<span className="sr-only">: {plant.plant}</span>
         </Button>
       )}
       <Menu
         align="end"
         trigger={
-          <Button aria-label={`What happened to the ${plant.plant}, ${formWord[plant.form]}`}>…</Button>
+          <Button writes aria-label={`What happened to the ${plant.plant}, ${formWord[plant.form]}`}>
+            …
+          </Button>
         }
       >
         {plant.form === 'pot' && (

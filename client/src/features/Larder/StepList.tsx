@@ -42,7 +42,7 @@ export function StepList({ plan, tonight, onOrder }: StepListProps) {
           To start or order {all ? 'in eight weeks' : 'this week'}
         </h2>
         {toOrder.length > 1 && (
-          <Button kind="link" onClick={() => onOrder(toOrder.map(lineOf))}>
+          <Button writes kind="link" onClick={() => onOrder(toOrder.map(lineOf))}>
             Order these {toOrder.length} together
           </Button>
         )}
@@ -73,6 +73,7 @@ export function StepList({ plan, tonight, onOrder }: StepListProps) {
             </span>
             {step.do === 'startCulture' ? (
               <Button
+                writes
                 className="max-sm:row-span-2"
                 aria-label={`Started ${step.what}`}
                 disabled={start.isPending}
@@ -88,6 +89,7 @@ export function StepList({ plan, tonight, onOrder }: StepListProps) {
               </Button>
             ) : (
               <Button
+                writes
                 className="max-sm:row-span-2"
                 aria-label={`Order ${step.what}`}
                 onClick={() => onOrder([lineOf(step)])}

@@ -1,3 +1,4 @@
+import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import type { Schemas } from '../../api/client';
 import { WhyButton } from '../../ui/WhyButton';
@@ -26,12 +27,12 @@ export function HandOnLine({ animal, handOn }: Props) {
           />
         </span>
       )}
-      <button type="button" className="linkish text-muted" onClick={() => setForm('promised')}>
+      <Button writes kind="link" className="text-muted" onClick={() => setForm('promised')}>
         Promise some…
-      </button>
-      <button type="button" className="linkish ml-3 text-muted" onClick={() => setForm('capped')}>
+      </Button>
+      <Button writes kind="link" className="ml-3 text-muted" onClick={() => setForm('capped')}>
         How many wanted…
-      </button>
+      </Button>
       {form !== null && <ActDialogFor stockId={animal.stockId} kind={form} onClose={() => setForm(null)} />}
     </span>
   );

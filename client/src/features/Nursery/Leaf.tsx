@@ -113,13 +113,13 @@ export function Leaf({ larvae, tonight }: { larvae: readonly Larvae[]; tonight: 
                       (leaf.mayChange ? ': may be changed over' : ': no change midway')}
                   </>
                 )}{' '}
-                <button
-                  type="button"
-                  className="linkish"
+                <Button
+                  writes
+                  kind="link"
                   onClick={() => setTelling({ of: one.stockId, what: 'hostChosen' })}
                 >
                   {leaf.isHostOnRecord ? 'Another plant…' : 'Say which…'}
-                </button>
+                </Button>
                 {boxes !== null && (
                   <small className="block text-13 text-muted">
                     {boxes.value?.kept != null && <b className="font-semibold">Now {boxes.value.kept}. </b>}
@@ -144,10 +144,14 @@ export function Leaf({ larvae, tonight }: { larvae: readonly Larvae[]; tonight: 
                 ))}
                 {leaf.instar !== null && (
                   <span className="flex flex-wrap gap-x-3">
-                    <Button kind="link" onClick={() => setTelling({ of: one.stockId, what: 'boxed' })}>
+                    <Button writes kind="link" onClick={() => setTelling({ of: one.stockId, what: 'boxed' })}>
                       How they are kept…<span className="sr-only"> {one.name}</span>
                     </Button>
-                    <Button kind="link" onClick={() => setTelling({ of: one.stockId, what: 'sickSeen' })}>
+                    <Button
+                      writes
+                      kind="link"
+                      onClick={() => setTelling({ of: one.stockId, what: 'sickSeen' })}
+                    >
                       Some do not thrive…<span className="sr-only"> {one.name}</span>
                     </Button>
                   </span>

@@ -1,3 +1,4 @@
+import { Writes } from '../../ui/Writes';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
@@ -96,9 +97,11 @@ function Guess({ guess, first, plant }: { guess: Schemas['LarvaGuess']; first: b
           <span className="block text-muted">against it: {words(guess.against)}</span>
         )}
       </span>
-      <Link to={`/stock/new?guess=${guess.speciesId}`} className="act px-3">
-        Take it as this for now<span className="sr-only">: {guess.name}</span>
-      </Link>
+      <Writes>
+        <Link to={`/stock/new?guess=${guess.speciesId}`} className="act px-3">
+          Take it as this for now<span className="sr-only">: {guess.name}</span>
+        </Link>
+      </Writes>
     </li>
   );
 }

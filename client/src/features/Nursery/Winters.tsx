@@ -121,13 +121,13 @@ function WarmUp({ plan, tonight }: { plan: Schemas['SpeciesWarmUp']; tonight: st
             {isKept ? (
               <span className="text-13">These nights are on the round.</span>
             ) : (
-              <Button kind="link" disabled={busy} onClick={() => plans((p) => p.on)}>
+              <Button writes kind="link" disabled={busy} onClick={() => plans((p) => p.on)}>
                 {someKept ? 'Keep these nights instead' : 'Put these nights on the round'}
                 <span className="sr-only">: {plan.species}</span>
               </Button>
             )}
             {someKept && (
-              <Button kind="link" disabled={busy} onClick={() => plans(() => null)}>
+              <Button writes kind="link" disabled={busy} onClick={() => plans(() => null)}>
                 Take them off<span className="sr-only">: {plan.species}</span>
               </Button>
             )}

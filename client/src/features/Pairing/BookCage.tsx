@@ -29,7 +29,7 @@ export function BookCage({ pair, night, tonight, cages }: Props) {
   }
   return (
     <>
-      <Button kind="link" className="text-13" onClick={() => setOpen(true)}>
+      <Button writes kind="link" className="text-13" onClick={() => setOpen(true)}>
         Book for {night === tonight ? 'tonight' : shortDate(night, tonight)}: {free.name}
         <span className="sr-only">: {pair}</span>
       </Button>

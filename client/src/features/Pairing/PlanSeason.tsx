@@ -22,6 +22,7 @@ export function PlanSeason({ name, programme, tonight }: Props) {
     </p>
   ) : (
     <Button
+      writes
       kind="link"
       className="text-13"
       disabled={log.isPending}

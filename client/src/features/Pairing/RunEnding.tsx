@@ -45,6 +45,7 @@ export function RunEnding({ id, sheet }: { id: string; sheet: Schemas['RunSheet'
           .filter(([ending]) => sheet.endings.includes(ending))
           .map(([ending, label]) => (
             <Button
+              writes
               key={ending}
               kind={ending === 'maleSafe' ? 'first' : 'usual'}
               className="min-h-13"

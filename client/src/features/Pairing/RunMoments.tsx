@@ -103,6 +103,7 @@ export function RunSights({ id, sheet, run, ahead }: Props) {
         <div role="group" aria-label="What is seen" className="my-2 grid grid-cols-2 gap-2 sm:grid-cols-3">
           {sheet.sights.map((w) => (
             <Button
+              writes
               key={w.sight}
               className={`min-h-13 ${meanings[w.meaning]}`}
               onClick={() => see(w.sight, w.label)}
@@ -115,7 +116,7 @@ export function RunSights({ id, sheet, run, ahead }: Props) {
       {!open && sheet.afterwards.length > 0 && (
         <div role="group" aria-label="Seen of her afterwards" className="my-2 flex flex-wrap gap-2">
           {sheet.afterwards.map((w) => (
-            <Button key={w.sight} onClick={() => see(w.sight, w.label)}>
+            <Button writes key={w.sight} onClick={() => see(w.sight, w.label)}>
               {w.label}
             </Button>
           ))}
@@ -163,7 +164,7 @@ function SeenLine({ moment, label, over, now }: SeenProps) {
         {moment.waits && <span className="text-13 text-lamptext"> · waits for the server</span>}
       </span>
       {over !== null && (
-        <Button small onClick={over}>
+        <Button writes small onClick={over}>
           Over now ({lasted(now - Date.parse(moment.at))})
         </Button>
       )}

@@ -1,3 +1,4 @@
+import { Writes } from '../../ui/Writes';
 import { useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
@@ -158,10 +159,13 @@ function Before({ id, sheet }: { id: string; sheet: Schemas['RunSheet'] }) {
           {stops.map((text) => (
             <p key={text}>{text}</p>
           ))}
-          <Check label="Put together all the same" value={anyway} onChange={setAnyway} />
+          <Writes>
+            <Check label="Put together all the same" value={anyway} onChange={setAnyway} />
+          </Writes>
         </div>
       )}
       <Button
+        writes
         kind="first"
         className="mt-4 min-h-13 w-full text-16"
         disabled={isBusy(id) || (stops.length > 0 && !anyway)}
@@ -198,6 +202,7 @@ function OldWeb({ he }: { he: Schemas['RunMate'] }) {
   const id = he.stockId ?? '';
   return (
     <Button
+      writes
       className="mt-2"
       disabled={isBusy(id)}
       onClick={() =>

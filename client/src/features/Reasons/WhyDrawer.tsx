@@ -1,3 +1,5 @@
+import { Writes } from '../../ui/Writes';
+import { useMayWrite } from '../../ui/mayWrite';
 import { useEffect, useRef } from 'react';
 import { useCommands } from '../../commands/useCommands';
 import { IconButton } from '../../ui/Button';
@@ -131,6 +133,7 @@ function settingOf(rule: string, school: string): Partial<Settings> | null {
 }
 
 function Schools({ reason }: { reason: Reason }) {
+  const mayWrite = useMayWrite();
   const settings = useSettings();
   const change = useChangeSettings();
   const { hide } = useWhy();
@@ -150,7 +153,7 @@ function Schools({ reason }: { reason: Reason }) {
     <div
       className="mt-1.5"
       role="group"
-      aria-label={`Schools: ${reason.topic}. Choosing one changes it for the whole room.`}
+      aria-label={`Schools: ${reason.topic}.${mayWrite ? ' Choosing one changes it for the whole room.' : ''}`}
     >
       <div className="grid rounded-s border border-edge">
         {reason.schools.map((school) => (
@@ -158,7 +161,7 @@ function Schools({ reason }: { reason: Reason }) {
             key={school.name}
             type="button"
             aria-pressed={school.chosen}
-            disabled={change.isPending}
+            disabled={change.isPending || !mayWrite}
             onClick={() => follow(school.name)}
             className="flex min-h-7 items-center justify-between border-edge px-2 text-left not-first:border-t aria-pressed:bg-ink aria-pressed:font-semibold aria-pressed:text-bg touch:min-h-11"
           >
@@ -167,7 +170,9 @@ function Schools({ reason }: { reason: Reason }) {
           </button>
         ))}
       </div>
-      <p className="mt-0.5 text-12 text-muted">Choosing one changes it for the whole room.</p>
+      <Writes>
+        <p className="mt-0.5 text-12 text-muted">Choosing one changes it for the whole room.</p>
+      </Writes>
     </div>
   );
 }

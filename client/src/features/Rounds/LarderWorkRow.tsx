@@ -1,3 +1,4 @@
+import { Writes } from '../../ui/Writes';
 import { Button } from '../../ui/Button';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
@@ -28,12 +29,15 @@ export function LarderWorkRow({ work }: { work: Schemas['LarderWork'] }) {
       </span>
       <WhyLink of={work.text} summary={`${work.text}: ${work.because}`} reasons={work.reasons} />
       {act === null ? (
-        <Link to="/larder" className="act min-h-8! px-3 touch:min-h-11!">
-          {doneWord[work.task]}
-          <span className="sr-only">: {work.text}</span>
-        </Link>
+        <Writes>
+          <Link to="/larder" className="act min-h-8! px-3 touch:min-h-11!">
+            {doneWord[work.task]}
+            <span className="sr-only">: {work.text}</span>
+          </Link>
+        </Writes>
       ) : (
         <Button
+          writes
           small
           disabled={log.isPending}
           onClick={() =>

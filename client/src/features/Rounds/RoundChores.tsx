@@ -43,6 +43,7 @@ export function RoundChores({ chores, larder, night }: Props) {
                 </span>
                 {chore.lastEntryId !== null && (
                   <Button
+                    writes
                     kind="link"
                     className="text-13 text-muted"
                     onClick={() =>
@@ -65,6 +66,7 @@ export function RoundChores({ chores, larder, night }: Props) {
                   </small>
                 </span>
                 <Button
+                  writes
                   small
                   disabled={log.isPending}
                   onClick={() =>
@@ -77,6 +79,7 @@ export function RoundChores({ chores, larder, night }: Props) {
                   Done<span className="sr-only">: {chore.plan.title}</span>
                 </Button>
                 <Button
+                  writes
                   kind="plain"
                   small
                   disabled={log.isPending}

@@ -5,8 +5,8 @@ import { lazy, Suspense, useEffect, useEffectEvent, useRef, useState } from 'rea
 import { Link, useNavigate } from 'react-router';
 import type { RoundLine, RoundView, Schemas } from '../../api/client';
 import { useLarderWork } from '../Larder/queries';
-import { useReads } from '../Access/queries';
-import { Writes } from '../Access/Writes';
+import { useMayWrite } from '../../ui/mayWrite';
+import { Writes } from '../../ui/Writes';
 import { useSettings } from '../Rooms/queries';
 import { useRound } from './queries';
 import { useOutbox } from '../../api/writing';
@@ -78,7 +78,7 @@ function Round({ round: newest }: { round: RoundView }) {
   const waiting = useWaitingActs();
   const shelves = byShelf(round, waiting);
   const due = shelves.flatMap((s) => s.rows.flatMap((row) => (row.kind === 'due' ? [row.line] : [])));
-  const reads = useReads();
+  const mayWrite = useMayWrite();
   const [sheet, setSheet] = useState<Sheet | null>(null);
   const { at, selected, select, settled, settling, acted } = useLight(round, due);
   const above = useGrowsAbove(selected?.stockId);
@@ -96,7 +96,7 @@ function Round({ round: newest }: { round: RoundView }) {
       {
         id: 'round.shelf',
         run: () =>
-          !reads &&
+          mayWrite &&
           batchOf(selected, shelves) &&
           setSheet({ kind: 'batch', shelf: batchOf(selected, shelves) ?? '' }),
       },
@@ -286,7 +286,7 @@ interface SectionProps {
 }
 
 function ShelfSection({ shelf, selected, onBatch }: SectionProps) {
-  const reads = useReads();
+  const mayWrite = useMayWrite();
   const keeper = useSettings().data?.settings.keeperName ?? null;
   const out = shelf.code === leftoversFirst || shelf.code === laterTonight;
   return (
@@ -307,11 +307,9 @@ function ShelfSection({ shelf, selected, onBatch }: SectionProps) {
           {shelf.code}
         </h2>
         {canBatch(dueOf(shelf)) && !out && (
-          <Writes>
-            <Button kind="link" className="text-12 text-lamptext max-sm:text-13" onClick={onBatch}>
-              all<span className="sr-only"> of {shelf.code}</span>
-            </Button>
-          </Writes>
+          <Button writes kind="link" className="text-12 text-lamptext max-sm:text-13" onClick={onBatch}>
+            all<span className="sr-only"> of {shelf.code}</span>
+          </Button>
         )}
       </div>
       <div className="min-w-0 divide-y divide-line">
@@ -331,7 +329,7 @@ function ShelfSection({ shelf, selected, onBatch }: SectionProps) {
             <DueRow
               key={row.line.stockId}
               line={row.line}
-              reads={reads}
+              mayWrite={mayWrite}
               selected={row.line.stockId === selected?.stockId}
             />
           ),

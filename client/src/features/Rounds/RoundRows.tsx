@@ -15,15 +15,15 @@ const pool =
 interface DueRowProps {
   line: RoundLine;
   selected: boolean;
-  /** Who only reads is offered nothing to tell of it. */
-  reads: boolean;
+  /** Whether there is something to tell of it for whoever is here. */
+  mayWrite: boolean;
 }
 
 /**
  * One enclosure that needs a hand; the chosen one stands in the light with its acts. As the light walks only two of them are
  * drawn anew: whatever is pressed in another one is heard by the list.
  */
-export const DueRow = memo(function DueRow({ line, selected, reads }: DueRowProps) {
+export const DueRow = memo(function DueRow({ line, selected, mayWrite }: DueRowProps) {
   const first = line.beside.find((offer) => offer.isMain) ?? line.choices[0];
   return (
     <article
@@ -89,11 +89,11 @@ export const DueRow = memo(function DueRow({ line, selected, reads }: DueRowProp
             aria-label={`Go to ${line.place} ${line.name}`}
             className={`grid h-9 w-11 place-items-center text-muted max-sm:absolute max-sm:inset-0 max-sm:size-auto ${first === undefined ? 'sm:hidden' : ''}`}
           >
-            <kbd className="max-sm:hidden">{reads ? '' : first?.key.toUpperCase()}</kbd>
+            <kbd className="max-sm:hidden">{mayWrite ? first?.key.toUpperCase() : ''}</kbd>
           </button>
         )}
       </div>
-      {selected && (reads ? <WhyOfLine line={line} /> : <LineActs line={line} />)}
+      {selected && (mayWrite ? <LineActs line={line} /> : <WhyOfLine line={line} />)}
     </article>
   );
 });

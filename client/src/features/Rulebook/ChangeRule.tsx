@@ -22,11 +22,12 @@ export function ChangeRule({ reason, stockId }: { reason: Reason; stockId: strin
   }
   return (
     <div className="mt-1 text-12">
-      <Button kind="link" onClick={() => setOpen(true)}>
+      <Button writes kind="link" onClick={() => setOpen(true)}>
         change<span className="sr-only"> “{reason.topic}”</span>
       </Button>
       {rule.changes.map((change) => (
         <Button
+          writes
           kind="link"
           key={change.id}
           className="ml-3 text-lamptext"

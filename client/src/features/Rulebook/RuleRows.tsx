@@ -127,7 +127,7 @@ function Change({ row, onChange }: { row: Row; onChange: () => void }) {
   return (
     <>
       {canChange(row.line.form) && (
-        <Button kind="link" onClick={onChange}>
+        <Button writes kind="link" onClick={onChange}>
           change
           <span className="sr-only">
             {' '}
@@ -137,6 +137,7 @@ function Change({ row, onChange }: { row: Row; onChange: () => void }) {
       )}
       {row.overrideId !== null && (
         <Button
+          writes
           kind="link"
           className="ml-3 text-lamptext"
           disabled={giveUp.isPending}

@@ -1,3 +1,4 @@
+import { Writes } from '../../ui/Writes';
 import { PageTitle } from '../../ui/PageTitle';
 import { FilePick } from '../../ui/FilePick';
 import { useState } from 'react';
@@ -110,6 +111,7 @@ function Changed() {
               {change.remark !== '' && <span className="text-muted"> ({change.remark})</span>}
             </span>
             <Button
+              writes
               kind="link"
               className="text-lamptext"
               disabled={giveUp.isPending}
@@ -147,9 +149,11 @@ function Import() {
   };
   return (
     <>
-      <FilePick accept="application/json,.json" onPick={(file) => void read(file)}>
-        Add a species from a file
-      </FilePick>
+      <Writes>
+        <FilePick accept="application/json,.json" onPick={(file) => void read(file)}>
+          Add a species from a file
+        </FilePick>
+      </Writes>
       <span role="status" className="text-13 text-mosstext">
         {add.data == null ? '' : `${add.data.scientificName} is in the rulebook.`}
       </span>

@@ -1,3 +1,4 @@
+import { Writes } from '../../ui/Writes';
 import { Refusal } from '../../api/client';
 import { FilePick } from '../../ui/FilePick';
 import { FormError } from '../../ui/Field';
@@ -31,13 +32,15 @@ export function MovePanel() {
         <a className="act" href="/api/safekeeping/archive" download="room.zip">
           Write an archive
         </a>
-        <FilePick
-          accept=".zip,.json,application/zip,application/json"
-          busy={load.isPending}
-          onPick={(file) => load.mutate(file)}
-        >
-          Load a file
-        </FilePick>
+        <Writes>
+          <FilePick
+            accept=".zip,.json,application/zip,application/json"
+            busy={load.isPending}
+            onPick={(file) => load.mutate(file)}
+          >
+            Load a file
+          </FilePick>
+        </Writes>
         <span role="status" className="text-mosstext">
           {load.isPending
             ? 'Loading: nothing can be written meanwhile…'

@@ -67,7 +67,7 @@ function Record({ view }: { view: Schemas['SafekeepingView'] }) {
         </p>
       )}
       <div className="flex flex-wrap items-center gap-3">
-        <Button onClick={() => check.mutate(undefined)} disabled={check.isPending}>
+        <Button writes onClick={() => check.mutate(undefined)} disabled={check.isPending}>
           Look through all of it
         </Button>
         <div role="status">
@@ -104,6 +104,7 @@ function Copies({ view }: { view: Schemas['SafekeepingView'] }) {
       <p className="text-13 break-all text-muted">{view.folder}</p>
       <div className="flex flex-wrap items-center gap-3">
         <Button
+          writes
           kind="first"
           onClick={() => {
             setDone(false);
@@ -149,7 +150,7 @@ function Copies({ view }: { view: Schemas['SafekeepingView'] }) {
                 >
                   Carry off<span className="sr-only"> the copy of {shortDate(dayOf(copy.at))}</span>
                 </a>
-                <Button onClick={() => setAsked(copy)}>
+                <Button writes onClick={() => setAsked(copy)}>
                   Put back<span className="sr-only"> the copy of {shortDate(dayOf(copy.at))}</span>
                 </Button>
               </span>

@@ -1,6 +1,6 @@
 import { PageTitle } from '../../ui/PageTitle';
 import { Link } from 'react-router';
-import { Writes } from '../Access/Writes';
+import { Writes } from '../../ui/Writes';
 import type { AnimalView } from '../../api/client';
 import { dayDate, shortDate, toDays, dayOf } from '../../ui/dates';
 import { Lantern } from '../../ui/Lantern';

@@ -2,8 +2,8 @@ import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { VirtualRow, VirtualTable } from '../../ui/VirtualTable';
 import { useDeferredValue, useState } from 'react';
-import { useReads } from '../Access/queries';
-import { Writes } from '../Access/Writes';
+import { useMayWrite } from '../../ui/mayWrite';
+import { Writes } from '../../ui/Writes';
 import { useNavigate, useSearchParams } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { type StockFilter, type StockOrder, stockLinesAtOnce, useStockStretch } from './queries';
@@ -18,7 +18,7 @@ type Line = Schemas['StockLine'];
 /** Everything that is kept, and what has left: filtered, ordered, and acted upon by many at once. */
 export function StockPage() {
   const navigate = useNavigate();
-  const reads = useReads();
+  const mayWrite = useMayWrite();
   const show = useSearchParams()[0].get('show');
   const [filter, setFilter] = useState<StockFilter>(() => ({
     here: true,
@@ -56,7 +56,7 @@ export function StockPage() {
         </div>
         <StockFilters filter={filter} onChange={change} choices={first.data?.choices} />
       </header>
-      {chosen.size > 0 && !reads && (
+      {chosen.size > 0 && mayWrite && (
         <StockActs
           chosen={[...chosen.values()]}
           total={first.data?.total ?? 0}

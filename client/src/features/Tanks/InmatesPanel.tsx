@@ -1,3 +1,4 @@
+import { Writes } from '../../ui/Writes';
 import { Link } from 'react-router';
 import type { AnimalView } from '../../api/client';
 import { Lantern } from '../../ui/Lantern';
@@ -11,11 +12,14 @@ export function InmatesPanel({ animal }: { animal: AnimalView }) {
       </h2>
       {animal.inmates.length === 0 ? (
         <p className="text-muted">
-          Nobody lives in it yet. Open an animal and choose “Into a shared tank…”, or{' '}
-          <Link to={`/stock/new?tank=${animal.stockId}`} className="linkish">
-            add one
-          </Link>
-          .
+          Nobody lives in it yet.{' '}
+          <Writes>
+            Open an animal and choose “Into a shared tank…”, or{' '}
+            <Link to={`/stock/new?tank=${animal.stockId}`} className="linkish">
+              add one
+            </Link>
+            .
+          </Writes>
         </p>
       ) : (
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(280px,1fr))] gap-x-6">

@@ -65,20 +65,21 @@ export function TrayPanel({ animal, brood }: Props) {
       </div>
       <div role="toolbar" aria-label="With the vials" className="mt-2 flex flex-wrap gap-2">
         {meal.length > 0 && (
-          <Button kind="first" disabled={busy} onClick={fed}>
+          <Button writes kind="first" disabled={busy} onClick={fed}>
             {many === 0 ? 'All fed' : `All fed but these ${many}`}
           </Button>
         )}
         <Button
+          writes
           disabled={busy || many === 0}
           onClick={() => log([{ kind: 'vialsMolted', vials: [...chosen] }], `${many} molted`)}
         >
           Skin found
         </Button>
-        <Button disabled={many === 0} onClick={() => setOpen('lost')}>
+        <Button writes disabled={many === 0} onClick={() => setOpen('lost')}>
           Dead…
         </Button>
-        <Button disabled={many === 0} onClick={() => setOpen('promote')}>
+        <Button writes disabled={many === 0} onClick={() => setOpen('promote')}>
           A record of its own…
         </Button>
         {many > 0 && (

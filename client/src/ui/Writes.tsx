@@ -1,0 +1,19 @@
+import type { ReactNode } from 'react';
+import { useMayWrite } from './mayWrite';
+
+/** What only those see who may write, and what stands there for the others. */
+export const Writes = ({ children, instead = null }: { children: ReactNode; instead?: ReactNode }) =>
+  useMayWrite() ? children : instead;
+
+/** A page that is all writing: who reads here is told so, and where to go. */
+export const WritersPage = ({ children }: { children: ReactNode }) => (
+  <Writes
+    instead={
+      <p className="px-6 py-10 text-muted max-sm:px-4">
+        You read here. Whoever keeps this room writes on this page; everything it holds stands on the others.
+      </p>
+    }
+  >
+    {children}
+  </Writes>
+);

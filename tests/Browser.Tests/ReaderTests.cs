@@ -1,0 +1,161 @@
+using System.Text.Json;
+
+namespace Browser.Tests;
+
+/// <summary>Who only reads: sees every page, and is offered nothing that the server would refuse.</summary>
+public sealed class ReaderTests : BrowserRoom
+{
+    private const string Password = "a long enough one";
+
+    /// <summary>What shows, reckons or chooses what is shown; all else that can be pressed would write.</summary>
+    private static readonly string[] Shows =
+    [
+        "Why",
+        "why",
+        "Show",
+        "Print",
+        "Columns",
+        "Have ready",
+        "Sum up",
+        "none",
+        "choose all",
+        "All ",
+        "Only ",
+        "Score it both ways",
+        "What if",
+        "Cup is in the cold",
+        "PDF of",
+        "Day",
+        "Week",
+        "Month",
+        "Year",
+        "Save this filter",
+        "Work it out",
+        "Put this away",
+        "SVG",
+        "PNG",
+    ];
+
+    /// <summary>Every place, and a text that stands there once it is whole.</summary>
+    private static readonly (string Path, string Text)[] Places =
+    [
+        ("/", "Tonight’s round"),
+        ("/stock", "Bramble"),
+        ("/shelves", "Rack A"),
+        ("/shelves/rehousing", "Have ready"),
+        ("/climate", "sensors speak"),
+        ("/larder", "Eight weeks of each food"),
+        ("/larder/feeders", "flour-beetle larvae"),
+        ("/chores", "Shared gear"),
+        ("/pairing", "Dapple × Reeve"),
+        ("/nursery", "What is hatching, and who lives?"),
+        ("/nursery/unknown", "What is seen of it"),
+        ("/colonies", "Tubs and their calcium"),
+        ("/almanac", "Came in the last five weeks"),
+        ("/rulebook", "Predatory ground beetles"),
+        ("/rulebook/samia-ricini", "From molt to molt"),
+        ("/honesty", "Brier score"),
+        ("/safekeeping", "As tables"),
+        ("/paper/labels", "Label printer"),
+        ("/paper/round", "Do not open"),
+        ("/night/2026-12-01", "meal"),
+        ("/about", "Licence"),
+    ];
+
+    private static readonly string[] WritersPlaces = ["/stock/new", "/stock/many", "/room", "/paper/typing"];
+
+    public ReaderTests()
+        : base(demo: true, lan: true) => SetOwner(Password);
+
+    private static void SignIn(Keeper who, string name, string path = "/")
+    {
+        who.Open(path);
+        who.SeeText("main", "Hushed Lantern");
+        who.Type("Name", name);
+        who.Type("Password", Password);
+        who.Press("Sign in");
+    }
+
+    [Fact]
+    public void A_reader_sees_everything_and_is_offered_nothing_to_write()
+    {
+        SignIn(Keeper, "Keeper", "/people");
+        Keeper.Type("Helper’s name", "Rae");
+        Keeper.Type("Helper’s password", Password);
+        Keeper.Press("Read only", "main");
+        Keeper.Press("Add", "main");
+        Keeper.SeeText("main ul", "Rae");
+        using var reader = new Keeper(Address, 1280, 800);
+        SignIn(reader, "Rae");
+        reader.SeeText("main", "Cockle");
+        reader.SeeText("body", "You read here");
+        reader.See("article[aria-current=true]");
+        Assert.Equal("Why", reader.Text("article[aria-current=true] .line-acts").Split('\n')[^1]);
+        // The key of the first act does nothing; that of the reasons does.
+        reader.Keys("l");
+        reader.Keys("?");
+        reader.SeeText("[role=complementary], aside", "Why");
+        Assert.Equal("/", reader.Path);
+        Assert.DoesNotContain("leftovers taken out", reader.Text("body"), StringComparison.Ordinal);
+        var offered = new List<string>();
+        foreach (var (path, text) in Places)
+        {
+            reader.Open(path);
+            reader.SeeText("main", text);
+            offered.AddRange(Offered(reader, path));
+        }
+
+        foreach (var (name, path) in AnimalOfEachKind(reader))
+        {
+            reader.Open(path);
+            reader.SeeText("h1", name);
+            reader.See("#reading");
+            offered.AddRange(Offered(reader, name));
+        }
+
+        Assert.True(offered.Count == 0, string.Join("\n", offered));
+        foreach (var path in WritersPlaces)
+        {
+            reader.Open(path);
+            reader.SeeText("main", "You read here");
+        }
+
+        // To type what an animal did offers nothing either; it is found.
+        reader.Open("/");
+        reader.SeeText("main", "Cockle");
+        reader.Keys("/");
+        reader.See("[role=dialog] input").SendKeys("looked Cockle");
+        reader.SeeText("[role=dialog]", "Nothing here is called that");
+    }
+
+    /// <summary>What can be pressed or filled in on the page, beyond what shows.</summary>
+    private static IEnumerable<string> Offered(Keeper reader, string where) =>
+        ((IReadOnlyCollection<object>)reader.Run(
+            """
+            const names = [...document.querySelectorAll('main button, main form, main input[type=file], main a.act')]
+              .filter(e => e.offsetParent !== null)
+              .map(e => (e.tagName === 'FORM' || e.tagName === 'INPUT' ? e.tagName + ' ' : '') + (e.getAttribute('aria-label') ?? e.textContent).trim().slice(0, 60));
+            return [...new Set(names)];
+            """
+        )!)
+            .Cast<string>()
+            .Where(name => !Shows.Any(word => name.StartsWith(word, StringComparison.Ordinal)))
+            .Select(name => $"{where}: {name}");
+
+    /// <summary>One animal of each group, as the round's list has them.</summary>
+    private static IEnumerable<(string Name, string Path)> AnimalOfEachKind(Keeper reader)
+    {
+        var lines = JsonDocument
+            .Parse(
+                reader.RunAsync(
+                    "const done = arguments[arguments.length - 1]; fetch('/api/stock').then(r => r.text()).then(done);"
+                )!
+            )
+            .RootElement.GetProperty("lines")
+            .EnumerateArray();
+        return lines
+            .GroupBy(l => l.GetProperty("species").GetString())
+            .Select(g => g.First())
+            .Select(l => (l.GetProperty("name").GetString()!, $"/stock/{l.GetProperty("stockId").GetString()}"));
+    }
+}
