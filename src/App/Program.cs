@@ -85,6 +85,7 @@ builder.Services.AddScoped<NightsReader>();
 builder.Services.AddScoped<RoundReader>();
 builder.Services.AddScoped<ShelfReader>();
 builder.Services.AddScoped<SitterReader>();
+builder.Services.AddLists();
 builder.Services.AddSingleton<LineCache>();
 builder.Services.AddSingleton<StockLists>();
 builder.Services.AddSingleton<LiveRoom>();

@@ -38,6 +38,31 @@ public sealed class ContactStore(LanternDb db)
             cancel
         );
 
+    /// <summary>Writes many entries of one moment, all or none; those that are there already are passed over.</summary>
+    /// <returns>What is wrong with them, or how many were written.</returns>
+    public Task<(WriteResult Result, int Count)> WriteAllAsync(
+        IReadOnlyList<(Guid Id, ContactAct Act)> acts,
+        DateTimeOffset at,
+        string by,
+        CancellationToken cancel
+    ) =>
+        journal.WriteAllAsync(
+            [.. acts.Select(a => new SideEntry<ContactAct>(a.Id, 0, at, by, a.Act))],
+            at,
+            async fresh =>
+            {
+                var (book, problems) = (await BookAsync(cancel), new List<Problem>());
+                foreach (var e in fresh)
+                {
+                    problems.AddRange(book.Check(e.Act));
+                    book = book.After(e.Act);
+                }
+
+                return problems;
+            },
+            cancel
+        );
+
     /// <summary>Adds entries of a room file; those that are there already are passed over. Saved by the caller.</summary>
     /// <returns>What is wrong with them; then none is added.</returns>
     internal async Task<IReadOnlyList<Problem>> AddAsync(IReadOnlyList<ContactEntry?> entries, CancellationToken cancel)

@@ -33,7 +33,7 @@ public sealed class ListApiTests : IDisposable
     {
         var (status, written) = await of.PostAsync(
             $"/api/intake/{kind}",
-            new JsonObject { ["list"] = Again(sheet, leaveOut) }
+            Body(Again(sheet, leaveOut))
         );
         Assert.Equal(HttpStatusCode.OK, status);
         return written!["entries"]!.GetValue<int>();
@@ -102,6 +102,8 @@ public sealed class ListApiTests : IDisposable
             culture,springtails,,0,
             culture,springtails,,2,someday
             culture,springtails,,2,2031-01-01
+            culture,springtails,,2.5,
+            culture in the cold,springtails,,2,
             plant,Bramble,,60,
             goods,Substrate,,3,
             """;
@@ -117,16 +119,46 @@ public sealed class ListApiTests : IDisposable
             "1 to 200 pots",
             "Say since when",
             "later than tonight",
+            "whole pots",
+            "live through the cold",
             "soft or woody",
         ];
         Assert.All(said.Index(), s => Assert.Contains(s.Item, Wrong(sheet, s.Index), StringComparison.Ordinal));
         Api.Refused(
-            await api.PostAsync("/api/intake/larder", new JsonObject { ["list"] = Again(sheet) }),
+            await api.PostAsync("/api/intake/larder", Body(Again(sheet))),
             "rows[0]",
             "Row 1"
         );
         Assert.Empty((await api.GetAsync("/api/larder"))["cultures"]!.AsArray());
-        Assert.Equal(1, await WriteAsync(api, "larder", sheet, [.. Enumerable.Range(1, 10)]));
+        Assert.Equal(1, await WriteAsync(api, "larder", sheet, [.. Enumerable.Range(1, 12)]));
+    }
+
+    [Fact]
+    public async Task Pupae_in_the_cold_come_in_cold_and_a_culture_that_ended_is_begun_anew_by_the_same_row()
+    {
+        const string Two = "kind,name,count,since\nculture in the cold,house flies,2,20 Nov\nculture,springtails,3,";
+        var sheet = await ReadAsync(api, "larder", Two);
+        Assert.EndsWith("in the cold", Said(sheet, 0), StringComparison.Ordinal);
+        Assert.Equal(3, await WriteAsync(api, "larder", sheet));
+        Assert.Equal(0, await WriteAsync(api, "larder", await ReadAsync(api, "larder", Two)));
+        async Task<JsonNode> StandsAsync(string feeder) =>
+            (await api.GetAsync("/api/larder"))["cultures"]!.AsArray()
+                .Single(c => c!["feederId"]!.GetValue<string>() == feeder)!;
+        Assert.True((await StandsAsync("house-fly"))["state"]!.GetValue<string>() == "cold");
+        var table = await TableAsync(app, "larder");
+        Assert.Contains("culture in the cold", table, StringComparison.Ordinal);
+
+        var gone = (await StandsAsync("springtail"))["id"]!.GetValue<string>();
+        await api.TakeAsync(
+            "/api/larder/journal",
+            new JsonObject
+            {
+                ["id"] = Guid.NewGuid().ToString(),
+                ["act"] = Api.Act("cultureEnded", ("cultureId", gone), ("end", "spent")),
+            }
+        );
+        Assert.Equal(1, await WriteAsync(api, "larder", await ReadAsync(api, "larder", Two)));
+        Assert.NotEqual(gone, (await StandsAsync("springtail"))["id"]!.GetValue<string>());
     }
 
     [Fact]
@@ -187,6 +219,77 @@ public sealed class ListApiTests : IDisposable
     }
 
     [Fact]
+    public async Task A_chore_that_was_dropped_is_planned_anew_and_a_list_that_is_sent_twice_is_written_once()
+    {
+        const string One = "chore,every\nEmpty the bin,7";
+        var sheet = await ReadAsync(api, "chores", One);
+        var body = Body(Again(sheet));
+        await api.TakeAsync("/api/intake/chores", body);
+        var again = await api.TakeAsync("/api/intake/chores", (JsonObject)body.DeepClone());
+        Assert.Equal(0, again["entries"]!.GetValue<int>());
+        var chore = Assert.Single((await api.GetAsync("/api/chores"))["chores"]!.AsArray())!["id"]!.GetValue<string>();
+        await api.TakeAsync(
+            "/api/chores/journal",
+            new JsonObject
+            {
+                ["id"] = Guid.NewGuid().ToString(),
+                ["act"] = Api.Act("choreDropped", ("choreId", chore)),
+            }
+        );
+        Assert.Equal(1, await WriteAsync(api, "chores", await ReadAsync(api, "chores", One)));
+        Assert.Single((await api.GetAsync("/api/chores"))["chores"]!.AsArray());
+    }
+
+    [Fact]
+    public async Task Gear_and_people_come_in_as_lists_and_go_out_as_the_same_tables()
+    {
+        const string Gear = """
+            Gear,From,To,For
+            Net cage,2026-12-01,2026-12-14,Dapple × Reeve
+            net cage,20/12,,cleaning
+            Gram scale,,,
+            """;
+        var sheet = await ReadAsync(api, "gear", Gear);
+        Assert.All(sheet["rows"]!.AsArray(), r => Assert.Null(r!["problem"]));
+        // Two pieces, two bookings.
+        Assert.Equal(4, await WriteAsync(api, "gear", sheet));
+        Assert.Equal(0, await WriteAsync(api, "gear", await ReadAsync(api, "gear", Gear)));
+        var odd = await ReadAsync(
+            api,
+            "gear",
+            "gear,from,to,for\nNet cage,2026-12-10,2026-12-11,others\n,2026-12-10,,x\nJar,soon,,x\nJar,,,x\nJar,2026-12-10,2026-12-01,x\nJar,2026-12-10,,"
+        );
+        string[] said =
+        [
+            "Booked then already",
+            "Say which gear",
+            "Say from when: a date",
+            "Say from when it is booked",
+            "nights after it",
+            "1 to 80 characters",
+        ];
+        Assert.All(said.Index(), s => Assert.Contains(s.Item, Wrong(odd, s.Index), StringComparison.Ordinal));
+
+        const string People = "Name,Note\nRowan,lends males\nSam,";
+        var people = await ReadAsync(api, "contacts", People);
+        Assert.False(people["hasDates"]!.GetValue<bool>());
+        Assert.Equal(2, await WriteAsync(api, "contacts", people));
+        Assert.Equal(0, await WriteAsync(api, "contacts", await ReadAsync(api, "contacts", People)));
+        var changed = await ReadAsync(api, "contacts", "name,note\nrowan,lends females too\n,nobody");
+        Assert.Equal("Rowan: lends females too (another note than on record)", Said(changed, 0));
+        Assert.Contains("characters", Wrong(changed, 1), StringComparison.Ordinal);
+
+        using var elsewhere = new LanternFactory();
+        using var to = new Api(elsewhere);
+        foreach (var (table, entries) in new[] { ("gear", 4), ("contacts", 2) })
+        {
+            var text = await TableAsync(app, table);
+            Assert.Equal(entries, await WriteAsync(to, table, await ReadAsync(to, table, text)));
+            Assert.Equal(text, await TableAsync(elsewhere, table));
+        }
+    }
+
+    [Fact]
     public async Task A_chore_that_cannot_be_is_named()
     {
         const string Odd = """
@@ -229,6 +332,9 @@ public sealed class ListApiTests : IDisposable
         Tansy,3 Nov,watered,,
         """;
 
+    private static JsonObject Body(JsonObject list, string? id = null) =>
+        new() { ["id"] = id ?? Guid.NewGuid().ToString(), ["list"] = list };
+
     private static JsonObject Again(JsonNode sheet, params int[] leaveOut) =>
         new()
         {
@@ -250,7 +356,7 @@ public sealed class ListApiTests : IDisposable
             sheet["columns"]!.AsArray().Select(c => c!.GetValue<string>())
         );
         Assert.Contains("leg span 60 mm", Said(sheet, 1), StringComparison.Ordinal);
-        var (status, written) = await api.PostAsync("/api/intake/happened", new JsonObject { ["list"] = Again(sheet) });
+        var (status, written) = await api.PostAsync("/api/intake/happened", Body(Again(sheet)));
         Assert.Equal((HttpStatusCode.OK, 6), (status, written!["entries"]!.GetValue<int>()));
         var journal = (await api.GetAsync($"/api/stock/{id}"))["journal"]!.AsArray();
         string On(string night) =>
@@ -260,7 +366,7 @@ public sealed class ListApiTests : IDisposable
         Assert.DoesNotContain("took", On("2026-11-01"), StringComparison.Ordinal);
         Assert.Equal("moved its burrow, again", On("2026-11-02"));
 
-        (_, written) = await api.PostAsync("/api/intake/happened", new JsonObject { ["list"] = Again(sheet) });
+        (_, written) = await api.PostAsync("/api/intake/happened", Body(Again(sheet)));
         Assert.Equal(0, written!["entries"]!.GetValue<int>());
 
         // The table of the journal that goes out: what was written here comes in elsewhere, the rest is named.
@@ -301,17 +407,17 @@ public sealed class ListApiTests : IDisposable
         Assert.Contains("not taken from a table", Wrong(sheet, 4), StringComparison.Ordinal);
         Assert.Contains("Nothing stands at B9·09", Wrong(sheet, 5), StringComparison.Ordinal);
         Api.Refused(
-            await api.PostAsync("/api/intake/happened", new JsonObject { ["list"] = Again(sheet) }),
+            await api.PostAsync("/api/intake/happened", Body(Again(sheet))),
             "rows[1]",
             "Row 2"
         );
         var (status, written) = await api.PostAsync(
             "/api/intake/happened",
-            new JsonObject { ["list"] = Again(sheet, 2, 3, 4, 5, 6) }
+            Body(Again(sheet, 2, 3, 4, 5, 6))
         );
         Assert.Equal((HttpStatusCode.OK, 1), (status, written!["entries"]!.GetValue<int>()));
         Api.Refused(
-            await api.PostAsync("/api/intake/happened", new JsonObject { ["list"] = new JsonObject() }),
+            await api.PostAsync("/api/intake/happened", Body([])),
             "text",
             "Paste"
         );

@@ -139,6 +139,49 @@ public sealed class PapersApiTests : IDisposable
     }
 
     [Fact]
+    public async Task A_mated_female_goes_with_her_pairing_and_the_sac_is_awaited_elsewhere()
+    {
+        static JsonObject Adult(string name, string sex)
+        {
+            var details = Api.Details();
+            details["nickname"] = name;
+            details["sex"] = sex;
+            details["matureAtArrival"] = true;
+            return details;
+        }
+
+        var he = await from.AddAsync(Api.New("A2·08", details: Adult("Bolt", "male")));
+        var she = await from.AddAsync(Api.New("A2·09", details: Adult("Nut", "female")));
+        await from.LogAsync(
+            she,
+            Api.Act("paired", ("partnerId", he), ("method", "leftTogether"), ("remark", Secrets[2]), ("led", true))
+        );
+        await from.LogAsync(she, Api.Act("pairingEnded", ("ending", "maleSafe"), ("partnerId", he)));
+        await from.LogAsync(she, Api.Act("paired", ("partner", Secrets[0])));
+        using var http = giver.CreateClient();
+        var papers = await http.GetByteArrayAsync(new Uri($"/api/stock/{she}/papers", UriKind.Relative));
+        var text = TextOf(papers);
+        Assert.Contains("Bolt", text, StringComparison.Ordinal);
+        Assert.All(Secrets, secret => Assert.DoesNotContain(secret, text, StringComparison.Ordinal));
+        Assert.DoesNotContain(he, text, StringComparison.Ordinal);
+
+        var (status, taken) = await SendAsync(
+            taker,
+            $"/api/papers?id={Guid.NewGuid()}&place=B2-07&name=Nut&count=1",
+            papers
+        );
+        Assert.Equal((HttpStatusCode.OK, null), (status, taken?["errors"]));
+        var there = await to.GetAsync($"/api/stock/{taken!["stockId"]!.GetValue<string>()}");
+        var journal = there["journal"]!.AsArray().Select(l => l!["text"]!.GetValue<string>()).ToList();
+        Assert.Contains(journal, l => l.Contains("put together with Bolt, left together", StringComparison.Ordinal));
+        Assert.Contains(journal, l => l.Contains("put together with a mate", StringComparison.Ordinal));
+        Assert.Contains(
+            there["waits"]!.AsArray(),
+            w => w!.ToJsonString().Contains("\"eggCase\"", StringComparison.Ordinal)
+        );
+    }
+
+    [Fact]
     public async Task What_cannot_be_taken_in_is_said_and_leaves_nothing()
     {
         var (_, papers) = await HandedOnAsync();

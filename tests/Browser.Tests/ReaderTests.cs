@@ -55,7 +55,7 @@ public sealed class ReaderTests : BrowserRoom
         ("/rulebook", "Predatory ground beetles"),
         ("/rulebook/samia-ricini", "From molt to molt"),
         ("/honesty", "Brier score"),
-        ("/safekeeping", "As tables"),
+        ("/safekeeping", "by the owner of the room"),
         ("/paper/labels", "Label printer"),
         ("/paper/round", "Do not open"),
         ("/night/2026-12-01", "meal"),

@@ -14,113 +14,8 @@ using Ledger.Intake;
 
 namespace App.Safekeeping;
 
-/// <summary>A table that any spreadsheet reads.</summary>
-public enum OpenTable
-{
-    /// <summary>Every record of an animal, brood or colony, those that left included.</summary>
-    Stock,
-
-    /// <summary>Every entry that counts, in words.</summary>
-    Journal,
-
-    /// <summary>What is in the larder: food and goods as they are reckoned tonight, cultures and food plants.</summary>
-    Larder,
-
-    /// <summary>The chores that are planned.</summary>
-    Chores,
-
-    /// <summary>The animals as occurrences in the terms of Darwin Core.</summary>
-    Occurrences,
-
-    /// <summary>What happened as events in the terms of Darwin Core.</summary>
-    Events,
-}
-
-/// <summary>One record of the table of stock.</summary>
-public sealed record StockLine(
-    Guid Id,
-    string Place,
-    string Name,
-    string Species,
-    string Group,
-    string Kind,
-    string Sex,
-    string Stage,
-    string? Instar,
-    int Count,
-    string Came,
-    string? LastMolt,
-    int Molts,
-    string? LastMeal,
-    string? Left
-);
-
-/// <summary>One entry of the table of the journal.</summary>
-public sealed record JournalLine(
-    Guid Id,
-    Guid StockId,
-    string Name,
-    string Night,
-    string NotBefore,
-    string At,
-    string WrittenAt,
-    string WrittenBy,
-    string Kind,
-    string Says
-);
-
-/// <summary>One thing in the larder.</summary>
-public sealed record LarderTableLine(
-    string Kind,
-    string Name,
-    string Size,
-    double? Count,
-    string? Since,
-    string? Where
-);
-
-/// <summary>One chore.</summary>
-public sealed record ChoreTableLine(
-    string Title,
-    string Where,
-    string Kind,
-    int? EveryDays,
-    string Starts,
-    string? Season,
-    string Kit,
-    int Minutes,
-    string? LastDone
-);
-
-/// <summary>An animal as an occurrence; the headings are terms of Darwin Core.</summary>
-/// <remarks>Source: Darwin Core quick reference guide, dwc.tdwg.org/terms, class Occurrence (from memory).</remarks>
-public sealed record OccurrenceLine(
-    string OccurrenceID,
-    string BasisOfRecord,
-    string ScientificName,
-    int IndividualCount,
-    string Sex,
-    string LifeStage,
-    string DegreeOfEstablishment,
-    string EventDate,
-    string? Locality,
-    string? AssociatedOccurrences,
-    string OccurrenceStatus
-);
-
-/// <summary>What happened as an event; the headings are terms of Darwin Core.</summary>
-/// <remarks>Source: Darwin Core quick reference guide, dwc.tdwg.org/terms, class Event (from memory).</remarks>
-public sealed record EventLine(
-    string EventID,
-    string OccurrenceID,
-    string EventType,
-    string EventDate,
-    string RecordedBy,
-    string EventRemarks
-);
-
 /// <summary>Writes tables as CSV (RFC 4180, UTF-8); cells that a spreadsheet would take for a formula are made harmless.</summary>
-public sealed class OpenTables(RoomNow now, JournalReader reader, LarderPlanner planner, ChoreStore chores)
+public sealed class OpenTables(RoomNow now, JournalReader reader, LarderPlanner planner, ChoreStore chores, ContactStore contacts)
 {
     private const string Id = "urn:uuid:";
 
@@ -135,6 +30,10 @@ public sealed class OpenTables(RoomNow now, JournalReader reader, LarderPlanner 
             OpenTable.Stock => Csv(all.Select(StockOf)),
             OpenTable.Larder => Csv(await LarderAsync(room, cancel)),
             OpenTable.Chores => Csv((await chores.StandingAsync(cancel)).Chores.Select(ChoreOf)),
+            OpenTable.Gear => Csv((await chores.StandingAsync(cancel)).Gear.SelectMany(GearOf)),
+            OpenTable.Contacts => Csv(
+                (await contacts.BookAsync(cancel)).Contacts.Select(c => new ContactTableLine(c.Name, c.Note))
+            ),
             OpenTable.Occurrences => Csv(all.Select(OccurrenceOf)),
             OpenTable.Journal => Csv((await EntriesAsync(cancel)).Select(e => JournalOf(e, index, room))),
             OpenTable.Events => Csv((await EntriesAsync(cancel)).Select(e => EventOf(e, room))),
@@ -156,11 +55,11 @@ public sealed class OpenTables(RoomNow now, JournalReader reader, LarderPlanner 
                 null
             ));
         var cultures = larder.StandingCultures.Select(c => new LarderTableLine(
-            "culture",
+            c.IsCold ? "culture in the cold" : "culture",
             room.Rules.Feeder(c.FeederId)?.Plural ?? c.FeederId,
             "",
             c.Pots,
-            Day(c.BegunOn(room.Clock)),
+            Day(c.WarmSince(room.Clock, room.Now)),
             null
         ));
         var goods = plan
@@ -200,6 +99,11 @@ public sealed class OpenTables(RoomNow now, JournalReader reader, LarderPlanner 
             chore.Plan.Minutes,
             chore.LastDone is { } done ? Day(done) : null
         );
+
+    private static IEnumerable<GearTableLine> GearOf(Gear gear) =>
+        gear.Bookings.Count == 0
+            ? [new GearTableLine(gear.Name, null, null, null)]
+            : gear.Bookings.Select(b => new GearTableLine(gear.Name, Day(b.From), Day(b.To), b.For));
 
     private async Task<IReadOnlyList<JournalEntry>> EntriesAsync(CancellationToken cancel) =>
         [.. Chronicle.Effective(await reader.ReadSinceAsync(DateTimeOffset.MinValue, cancel))];

@@ -58,6 +58,7 @@ public static class Emergence
         return room.Tonight.AddDays((int)Math.Ceiling((ageDays - Age(culture, room.Now, pace)) / pace));
     }
 
-    private static double ColdDays(Culture culture, DateTimeOffset at) =>
+    /// <summary>Days that a culture has stood in the cold by an instant.</summary>
+    public static double ColdDays(Culture culture, DateTimeOffset at) =>
         culture.Cold.Sum(c => Math.Max(0, ((c.To is { } to && to < at ? to : at) - c.From).TotalDays));
 }

@@ -36,6 +36,12 @@ public sealed record Culture(
 
     /// <summary>The night on which it was begun, here or wherever it came from.</summary>
     public DateOnly BegunOn(NightClock clock) => clock.NightOf(StartedAt).AddDays(-(int)Math.Round(AgeDays));
+
+    /// <summary>The night on which it would have been begun, had it never stood in the cold: by it a culture is told to others.</summary>
+    /// <param name="clock">The room's clock.</param>
+    /// <param name="now">Until when the cold is counted.</param>
+    public DateOnly WarmSince(NightClock clock, DateTimeOffset now) =>
+        BegunOn(clock).AddDays((int)Math.Round(Emergence.ColdDays(this, now)));
 }
 
 /// <summary>A stay in the cold.</summary>

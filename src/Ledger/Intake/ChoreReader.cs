@@ -63,8 +63,9 @@ public sealed partial class ChoreReader
     }
 
     /// <summary>Reads it.</summary>
+    /// <param name="request">Of which what is new gets its ids: the same request sent again is the same.</param>
     /// <returns>The list as it was understood, and what will be written; rows of what is on record already write nothing.</returns>
-    public (ListSheet Sheet, IReadOnlyList<(Guid Id, ChoreAct Act)> Acts) Read()
+    public (ListSheet Sheet, IReadOnlyList<(Guid Id, ChoreAct Act)> Acts) Read(Guid request)
     {
         var (rows, acts) = (new List<ListRow>(), new List<(Guid, ChoreAct)>());
         var seen = new HashSet<Guid>();
@@ -98,15 +99,15 @@ public sealed partial class ChoreReader
                     !isNew && !isDone
                 )
             );
-            Guid EntryOf(string what) => DerivedId.Of(id, $"{what} {former?.Plan} {former?.LastDone}");
+            var entry = ListCells.IdOf(request, line);
             if (isNew)
             {
-                acts.Add((EntryOf($"planned {plan}"), planned));
+                acts.Add((entry, planned));
             }
 
             if (done is { } night && isDone)
             {
-                acts.Add((EntryOf($"done {night:yyyy-MM-dd}"), new ChoreDone(id, night)));
+                acts.Add((DerivedId.Of(entry, "done"), new ChoreDone(id, night)));
             }
         }
 

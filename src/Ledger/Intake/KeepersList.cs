@@ -36,6 +36,7 @@ public record ListRow(int Line, string Says, string? Problem, bool IsThere = fal
 /// <param name="Choices">What they can say.</param>
 /// <param name="Cells">Its cells, headings left out.</param>
 /// <param name="DayFirst">Whether 3/5 was read as the third of May.</param>
+/// <param name="HasDates">Whether such a list has dates at all.</param>
 /// <param name="Unit">Unit in which lengths without one were read; none where no length is in such a list.</param>
 /// <param name="Rows">One for each row, those that are left out missing.</param>
 public sealed record ListSheet(
@@ -44,6 +45,7 @@ public sealed record ListSheet(
     IReadOnlyList<ListChoice> Choices,
     IReadOnlyList<IReadOnlyList<string>> Cells,
     bool DayFirst,
+    bool HasDates,
     LengthUnit? Unit,
     IReadOnlyList<ListRow> Rows
 )

@@ -1,4 +1,3 @@
-using System.Globalization;
 using Husbandry.Journal;
 using Husbandry.Larder;
 using Husbandry.Rooms;
@@ -41,17 +40,14 @@ public sealed class LarderReader
     }
 
     /// <summary>Reads it.</summary>
+    /// <param name="request">Of which what is new gets its ids: the same request sent again is the same.</param>
     /// <returns>The list as it was understood, and what will be written; rows of what is on record already write nothing.</returns>
-    public (ListSheet Sheet, IReadOnlyList<(Guid Id, LarderAct Act)> Acts) Read()
+    public (ListSheet Sheet, IReadOnlyList<(Guid Id, LarderAct Act)> Acts) Read(Guid request)
     {
         var (rows, acts) = (new List<ListRow>(), new List<(Guid, LarderAct)>());
-        var seen = new Dictionary<string, int>();
         foreach (var (row, line) in cells.Rows)
         {
-            var key = string.Join('|', Known.Select(k => cells.Cell(row, k.Id))).ToLowerInvariant();
-            var again = seen[key] = seen.GetValueOrDefault(key) + 1;
-            // Of what is there the same row is the same thing; a count is one of this larder as it stands.
-            var id = DerivedId.Of(Guid.Empty, string.Create(CultureInfo.InvariantCulture, $"larder {key} {again}"));
+            var id = ListCells.IdOf(request, line);
             var (act, says, problem) = ActOf(row, DerivedId.Of(id, "thing"));
             problem ??= act is null
                 ? null
@@ -59,27 +55,23 @@ public sealed class LarderReader
             rows.Add(
                 new ListRow(line, says, problem is { Length: > 0 } ? problem : null, act is null && problem is null)
             );
-            if (act is not null)
+            if (act is null)
             {
-                var isCount = act is FoodCounted or GoodsCounted;
-                acts.Add((isCount ? DerivedId.Of(id, Mark(act)) : id, act));
+                continue;
+            }
+
+            acts.Add((id, act));
+            if (act is CultureStarted started && IsCold(row))
+            {
+                acts.Add((DerivedId.Of(id, "cold"), new CultureChilled(started.CultureId, true)));
             }
         }
 
         return (cells.Sheet(rows), acts);
     }
 
-    /// <summary>What a count follows upon: the same one after another is a new one.</summary>
-    private string Mark(LarderAct act)
-    {
-        var former = act switch
-        {
-            FoodCounted food => larder.Foods.GetValueOrDefault(food.Food),
-            GoodsCounted goods => larder.Goods.GetValueOrDefault(goods.GoodsId),
-            _ => null,
-        };
-        return former is { Count: > 0 } ? former[^1].At.ToString("O", CultureInfo.InvariantCulture) : "first";
-    }
+    private bool IsCold(IReadOnlyList<string> row) =>
+        cells.Cell(row, Kind).Contains("cold", StringComparison.OrdinalIgnoreCase);
 
     private (LarderAct? Act, string Says, string? Problem) ActOf(IReadOnlyList<string> row, Guid id)
     {
@@ -117,7 +109,9 @@ public sealed class LarderReader
 
         if (IsKind("culture", "pot"))
         {
-            return CultureOf(row, name, (int)count!.Value, id, Wrong);
+            return count == Math.Floor(count!.Value) && count <= int.MaxValue
+                ? CultureOf(row, name, (int)count, id, Wrong)
+                : Wrong("Cultures are counted in whole pots.");
         }
 
         if (!IsKind("goods") && FoodOf(name, size) is { } foods)
@@ -177,16 +171,23 @@ public sealed class LarderReader
         }
 
         var since = cells.Dates.Read(told) ?? room.Tonight;
-        var says = $"{pots} {(pots == 1 ? "pot" : "pots")} of {feeder.Plural}, started {room.Wording.Date(since)}";
+        var says =
+            $"{pots} {(pots == 1 ? "pot" : "pots")} of {feeder.Plural}, started {room.Wording.Date(since)}"
+            + (IsCold(row) ? ", in the cold" : "");
         return since > room.Tonight ? wrong("Must not have been started later than tonight.")
-            : larder.StandingCultures.Any(c =>
-                c.FeederId == feeder.Id
-                && c.Pots == pots
-                && Math.Abs(c.BegunOn(room.Clock).DayNumber - since.DayNumber) <= 1
-            )
+            : IsCold(row) && feeder.Culture!.ColdHoldsDays is null ? wrong($"{feeder.Plural} do not live through the cold.")
+            : larder.StandingCultures.Any(c => IsSame(c, feeder.Id, pots, since))
                 ? (null, $"{says}: on record already", null)
             : (new CultureStarted(id, feeder.Id, pots, room.Tonight.DayNumber - since.DayNumber), says, null);
     }
+
+    /// <summary>By the day on which it was begun, or by that from which its warm days count.</summary>
+    private bool IsSame(Culture culture, string feederId, int pots, DateOnly since) =>
+        culture.FeederId == feederId
+        && culture.Pots == pots
+        && new[] { culture.BegunOn(room.Clock), culture.WarmSince(room.Clock, room.Now) }.Any(day =>
+            Math.Abs(day.DayNumber - since.DayNumber) <= 1
+        );
 
     private List<(FoodKey Key, string Name)>? FoodOf(string name, string size)
     {

@@ -1,3 +1,4 @@
+using Husbandry.Journal;
 using Husbandry.Reasons;
 
 namespace Ledger.Intake;
@@ -19,6 +20,7 @@ public sealed class ListCells
     private readonly IReadOnlyList<string> headings;
     private readonly IReadOnlyList<IReadOnlyList<string>> cells;
     private readonly IReadOnlyList<string> columns;
+    private readonly bool hasDates;
 
     /// <summary>The cells of a list.</summary>
     /// <param name="list">The list.</param>
@@ -34,7 +36,7 @@ public sealed class ListCells
         Func<IReadOnlyList<IReadOnlyList<string>>, IReadOnlyList<string>> byContent
     )
     {
-        (this.list, this.known) = (list, known);
+        (this.list, this.known, hasDates) = (list, known, dated.Count > 0);
         var rows = list.Cells ?? TableReader.Read(list.Text ?? "");
         var isHeaded = list.Cells is null && rows.Count > 0 && IsHeading(rows[0]);
         headings = isHeaded ? rows[0] : [];
@@ -61,6 +63,9 @@ public sealed class ListCells
     public string Cell(IReadOnlyList<string> row, string column) =>
         Numbers(column).Where(c => c < row.Count).Select(c => row[c].Trim()).FirstOrDefault() ?? "";
 
+    /// <summary>The id of what a row writes: the same request sent again writes the same.</summary>
+    public static Guid IdOf(Guid request, int line) => DerivedId.Of(request, $"row {line}");
+
     /// <summary>The row as it came, on one line.</summary>
     public static string Told(IReadOnlyList<string> row) => string.Join(" · ", row.Where(c => c.Length > 0));
 
@@ -74,6 +79,7 @@ public sealed class ListCells
             [new ListChoice(Ignored, "not read"), .. known.Select(k => new ListChoice(k.Id, k.Word))],
             cells,
             Dates.DayFirst,
+            hasDates,
             unit,
             rows
         );

@@ -33,7 +33,7 @@ public sealed record TravelPapers(
     [property: Description("Why that was lawful.")] string? Permit,
     [property: Description("What it eats by now, in words.")] string? Eats,
     [property: Description("The plant it is fed with.")] string? Host,
-    [property: Description("What happened to its body, in order: molts, measures, sex, waits and colds.")]
+    [property: Description("What happened to its body, in order: molts, measures, sex, pairings, waits and colds.")]
         IReadOnlyList<PapersEntry> History,
     [property: Description("Its pictures, each as pictures/ID.jpg beside this.")] IReadOnlyList<PapersPicture> Pictures
 )

@@ -1,9 +1,7 @@
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { Refusal, type Schemas } from '../../api/client';
-import { Button } from '../../ui/Button';
-import { Choice, Field, FormError } from '../../ui/Field';
-import { FilePick } from '../../ui/FilePick';
+import { Choice, FormError } from '../../ui/Field';
 import { newId } from '../../ui/newId';
 import { PageHeader } from '../../ui/PageHeader';
 import { useDone } from '../Journal/DoneContext';
@@ -11,7 +9,8 @@ import { TakeInPapers } from '../Papers/TakeInPapers';
 import { IntakeTable } from './IntakeTable';
 import { KeepersList } from './KeepersList';
 import { ManyOfAKind } from './ManyOfAKind';
-import { useReadTable, useWriteTable } from './queries';
+import { PasteBox } from './PasteBox';
+import { type ListKind, listKinds, useReadTable, useWriteTable } from './queries';
 
 const ways = [
   ['table', 'A table, or one animal a line'],
@@ -20,9 +19,13 @@ const ways = [
   ['happened', 'What happened'],
   ['larder', 'The larder'],
   ['chores', 'Chores'],
+  ['gear', 'Gear'],
+  ['contacts', 'People'],
 ] as const;
 
 type Way = (typeof ways)[number][0];
+
+const isList = (way: Way): way is ListKind => listKinds.some((kind) => kind === way);
 
 const wayOf = (asked: string | null): Way => ways.find(([way]) => way === asked)?.[0] ?? 'table';
 
@@ -86,52 +89,19 @@ export function IntakePage() {
         />
         {way === 'papers' ? (
           <TakeInPapers />
-        ) : way === 'happened' || way === 'larder' || way === 'chores' ? (
+        ) : isList(way) ? (
           <KeepersList key={way} kind={way} />
         ) : way === 'many' ? (
           <ManyOfAKind onRead={again} busy={read.isPending} />
         ) : (
-          <div
-            onDragOver={(event) => event.preventDefault()}
-            onDrop={(event) => {
-              const [file] = event.dataTransfer.files;
-              if (file !== undefined) {
-                event.preventDefault();
-                void file.text().then(readText);
-              }
-            }}
-          >
-            <Field
-              label="Paste it here, or drop a file"
-              hint={`With headings or without; or one animal a line: ${example}`}
-            >
-              {(field) => (
-                <textarea
-                  {...field}
-                  data-autofocus=""
-                  rows={sheet === undefined ? 8 : 3}
-                  className="field font-text"
-                  value={text}
-                  onChange={(event) => setText(event.target.value)}
-                  onPaste={(event) => {
-                    const pasted = event.clipboardData.getData('text/plain');
-                    if (text === '' && pasted.includes('\n')) {
-                      event.preventDefault();
-                      readText(pasted);
-                    }
-                  }}
-                />
-              )}
-            </Field>
-            <div className="mt-2 flex flex-wrap gap-2">
-              <Button kind="first" disabled={text.trim() === ''} onClick={() => readText(text)}>
-                Read it
-              </Button>
-              <FilePick accept=".csv,.tsv,.txt,text/*" onPick={(file) => void file.text().then(readText)}>
-                Choose a file
-              </FilePick>
-            </div>
-          </div>
+          <PasteBox
+            label="Paste it here, or drop a file"
+            hint={`With headings or without; or one animal a line: ${example}`}
+            text={text}
+            wasRead={sheet !== undefined}
+            onText={setText}
+            onRead={readText}
+          />
         )}
         <FormError>{refusal?.all}</FormError>
         {sheet !== undefined && (

@@ -4,6 +4,7 @@ import { Button } from '../../ui/Button';
 import { Choice } from '../../ui/Field';
 import { Filter, Select } from '../../ui/Select';
 import { useRulebook } from '../Rulebook/queries';
+import { DayOrder } from './DayOrder';
 
 type Sheet = Schemas['IntakeSheet'];
 type Column = Schemas['IntakeColumn'];
@@ -62,15 +63,7 @@ export function IntakeTable({ sheet, busy, onRead, onWrite }: TableProps) {
   return (
     <section aria-label="How it was read" className="grid gap-3">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
-        <Choice
-          label="3/5 is"
-          options={[
-            ['day', '3 May'],
-            ['month', '5 March'],
-          ]}
-          value={sheet.dayFirst ? 'day' : 'month'}
-          onChange={(which) => onRead(now({ dayFirst: which === 'day' }))}
-        />
+        <DayOrder dayFirst={sheet.dayFirst} onChange={(dayFirst) => onRead(now({ dayFirst }))} />
         <Choice
           label="Lengths without a unit are"
           options={[

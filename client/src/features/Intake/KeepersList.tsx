@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
 import { Button } from '../../ui/Button';
-import { Choice, Field, FormError } from '../../ui/Field';
-import { FilePick } from '../../ui/FilePick';
+import { FormError } from '../../ui/Field';
+import { newId } from '../../ui/newId';
 import { Filter } from '../../ui/Select';
+import { DayOrder } from './DayOrder';
+import { PasteBox } from './PasteBox';
 import { type ListKind, useReadList, useWriteList } from './queries';
 
 type Sheet = Schemas['ListSheet'];
@@ -22,6 +24,14 @@ const asked: Record<ListKind, { label: string; hint: string }> = {
     label: 'Paste the chores, or choose a file',
     hint: 'One row each: what to do, how often, next on; and where, season, what to have ready, minutes, last done',
   },
+  gear: {
+    label: 'Paste the shared gear, or choose a file',
+    hint: 'One row each: the gear; where it is booked also from when, until when, and what for',
+  },
+  contacts: {
+    label: 'Paste the people you deal with, or choose a file',
+    hint: 'One row each: the name, and a note if you want one; nothing else is kept of anybody',
+  },
 };
 
 /** So many rows are shown, and all in which something is wrong. */
@@ -30,37 +40,28 @@ const shown = 12;
 /** A list of a keeper's own, from a notebook or a spreadsheet: one row each, read first, written all or none. */
 export function KeepersList({ kind }: { kind: ListKind }) {
   const [text, setText] = useState('');
+  const [id, setId] = useState(newId);
   const read = useReadList(kind);
   const write = useWriteList(kind);
   const refusal = [read.error, write.error].find((error) => error instanceof Refusal);
   const readText = (next: string) => {
     setText(next);
     write.reset();
+    setId(newId());
     if (next.trim() !== '') {
       read.mutate({ text: next });
     }
   };
   return (
     <div className="grid gap-3">
-      <Field label={asked[kind].label} hint={asked[kind].hint}>
-        {(field) => (
-          <textarea
-            {...field}
-            rows={read.data === undefined ? 8 : 3}
-            className="field font-text"
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-          />
-        )}
-      </Field>
-      <div className="flex flex-wrap gap-2">
-        <Button kind="first" disabled={text.trim() === ''} onClick={() => readText(text)}>
-          Read it
-        </Button>
-        <FilePick accept=".csv,.tsv,.txt,text/*" onPick={(file) => void file.text().then(readText)}>
-          Choose a file
-        </FilePick>
-      </div>
+      <PasteBox
+        label={asked[kind].label}
+        hint={asked[kind].hint}
+        text={text}
+        wasRead={read.data !== undefined}
+        onText={setText}
+        onRead={readText}
+      />
       <FormError>{refusal?.all}</FormError>
       {write.data !== undefined ? (
         <p role="status" className="text-mosstext">
@@ -74,7 +75,7 @@ export function KeepersList({ kind }: { kind: ListKind }) {
             sheet={read.data}
             busy={write.isPending}
             onRead={read.mutate}
-            onWrite={(list) => write.mutate({ list })}
+            onWrite={(list) => write.mutate({ id, list })}
           />
         )
       )}
@@ -105,15 +106,9 @@ function Rows({ sheet, busy, onRead, onWrite }: RowsProps) {
   return (
     <section aria-label="How it was read" className="grid gap-3">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-3">
-        <Choice
-          label="3/5 is"
-          options={[
-            ['day', '3 May'],
-            ['month', '5 March'],
-          ]}
-          value={sheet.dayFirst ? 'day' : 'month'}
-          onChange={(which) => onRead(now({ dayFirst: which === 'day' }))}
-        />
+        {sheet.hasDates && (
+          <DayOrder dayFirst={sheet.dayFirst} onChange={(dayFirst) => onRead(now({ dayFirst }))} />
+        )}
         {sheet.columns.map((column, c) => (
           <Filter
             key={c}

@@ -17,8 +17,10 @@ export const useWriteTable = () =>
     text: `table of ${body.table.cells?.length ?? 0} animals`,
   }));
 
-/** Lists that come in by the same way: what happened, what is in the larder, the chores. */
-export type ListKind = 'happened' | 'larder' | 'chores';
+/** Lists that come in by the same way. */
+export const listKinds = ['happened', 'larder', 'chores', 'gear', 'contacts'] as const;
+
+export type ListKind = (typeof listKinds)[number];
 
 /** Reads such a list; nothing is written. */
 export const useReadList = (kind: ListKind) =>

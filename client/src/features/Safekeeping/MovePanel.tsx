@@ -1,4 +1,3 @@
-import { Writes } from '../../ui/Writes';
 import { Refusal } from '../../api/client';
 import { FilePick } from '../../ui/FilePick';
 import { FormError } from '../../ui/Field';
@@ -10,6 +9,8 @@ const tables = [
   ['journal', 'journal'],
   ['larder', 'larder'],
   ['chores', 'chores'],
+  ['gear', 'gear'],
+  ['contacts', 'people'],
   ['occurrences', 'animals in Darwin Core'],
   ['events', 'events in Darwin Core'],
 ] as const;
@@ -32,15 +33,13 @@ export function MovePanel() {
         <a className="act" href="/api/safekeeping/archive" download="room.zip">
           Write an archive
         </a>
-        <Writes>
-          <FilePick
-            accept=".zip,.json,application/zip,application/json"
-            busy={load.isPending}
-            onPick={(file) => load.mutate(file)}
-          >
-            Load a file
-          </FilePick>
-        </Writes>
+        <FilePick
+          accept=".zip,.json,application/zip,application/json"
+          busy={load.isPending}
+          onPick={(file) => load.mutate(file)}
+        >
+          Load a file
+        </FilePick>
         <span role="status" className="text-mosstext">
           {load.isPending
             ? 'Loading: nothing can be written meanwhile…'

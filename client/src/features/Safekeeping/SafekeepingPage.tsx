@@ -67,7 +67,7 @@ function Record({ view }: { view: Schemas['SafekeepingView'] }) {
         </p>
       )}
       <div className="flex flex-wrap items-center gap-3">
-        <Button writes onClick={() => check.mutate(undefined)} disabled={check.isPending}>
+        <Button onClick={() => check.mutate(undefined)} disabled={check.isPending}>
           Look through all of it
         </Button>
         <div role="status">
@@ -104,7 +104,6 @@ function Copies({ view }: { view: Schemas['SafekeepingView'] }) {
       <p className="text-13 break-all text-muted">{view.folder}</p>
       <div className="flex flex-wrap items-center gap-3">
         <Button
-          writes
           kind="first"
           onClick={() => {
             setDone(false);
@@ -150,7 +149,7 @@ function Copies({ view }: { view: Schemas['SafekeepingView'] }) {
                 >
                   Carry off<span className="sr-only"> the copy of {shortDate(dayOf(copy.at))}</span>
                 </a>
-                <Button writes onClick={() => setAsked(copy)}>
+                <Button onClick={() => setAsked(copy)}>
                   Put back<span className="sr-only"> the copy of {shortDate(dayOf(copy.at))}</span>
                 </Button>
               </span>
