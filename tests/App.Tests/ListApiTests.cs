@@ -31,10 +31,7 @@ public sealed class ListApiTests : IDisposable
 
     private static async Task<int> WriteAsync(Api of, string kind, JsonNode sheet, params int[] leaveOut)
     {
-        var (status, written) = await of.PostAsync(
-            $"/api/intake/{kind}",
-            Body(Again(sheet, leaveOut))
-        );
+        var (status, written) = await of.PostAsync($"/api/intake/{kind}", Body(Again(sheet, leaveOut)));
         Assert.Equal(HttpStatusCode.OK, status);
         return written!["entries"]!.GetValue<int>();
     }
@@ -124,11 +121,7 @@ public sealed class ListApiTests : IDisposable
             "soft or woody",
         ];
         Assert.All(said.Index(), s => Assert.Contains(s.Item, Wrong(sheet, s.Index), StringComparison.Ordinal));
-        Api.Refused(
-            await api.PostAsync("/api/intake/larder", Body(Again(sheet))),
-            "rows[0]",
-            "Row 1"
-        );
+        Api.Refused(await api.PostAsync("/api/intake/larder", Body(Again(sheet))), "rows[0]", "Row 1");
         Assert.Empty((await api.GetAsync("/api/larder"))["cultures"]!.AsArray());
         Assert.Equal(1, await WriteAsync(api, "larder", sheet, [.. Enumerable.Range(1, 12)]));
     }
@@ -142,7 +135,8 @@ public sealed class ListApiTests : IDisposable
         Assert.Equal(3, await WriteAsync(api, "larder", sheet));
         Assert.Equal(0, await WriteAsync(api, "larder", await ReadAsync(api, "larder", Two)));
         async Task<JsonNode> StandsAsync(string feeder) =>
-            (await api.GetAsync("/api/larder"))["cultures"]!.AsArray()
+            (await api.GetAsync("/api/larder"))["cultures"]!
+                .AsArray()
                 .Single(c => c!["feederId"]!.GetValue<string>() == feeder)!;
         Assert.True((await StandsAsync("house-fly"))["state"]!.GetValue<string>() == "cold");
         var table = await TableAsync(app, "larder");
@@ -227,14 +221,12 @@ public sealed class ListApiTests : IDisposable
         await api.TakeAsync("/api/intake/chores", body);
         var again = await api.TakeAsync("/api/intake/chores", (JsonObject)body.DeepClone());
         Assert.Equal(0, again["entries"]!.GetValue<int>());
-        var chore = Assert.Single((await api.GetAsync("/api/chores"))["chores"]!.AsArray())!["id"]!.GetValue<string>();
+        var chore = Assert.Single((await api.GetAsync("/api/chores"))["chores"]!.AsArray())!["chore"]![
+            "id"
+        ]!.GetValue<string>();
         await api.TakeAsync(
             "/api/chores/journal",
-            new JsonObject
-            {
-                ["id"] = Guid.NewGuid().ToString(),
-                ["act"] = Api.Act("choreDropped", ("choreId", chore)),
-            }
+            new JsonObject { ["id"] = Guid.NewGuid().ToString(), ["act"] = Api.Act("choreDropped", ("choreId", chore)) }
         );
         Assert.Equal(1, await WriteAsync(api, "chores", await ReadAsync(api, "chores", One)));
         Assert.Single((await api.GetAsync("/api/chores"))["chores"]!.AsArray());
@@ -406,20 +398,9 @@ public sealed class ListApiTests : IDisposable
         Assert.Contains("beyond tonight", Wrong(sheet, 3), StringComparison.Ordinal);
         Assert.Contains("not taken from a table", Wrong(sheet, 4), StringComparison.Ordinal);
         Assert.Contains("Nothing stands at B9·09", Wrong(sheet, 5), StringComparison.Ordinal);
-        Api.Refused(
-            await api.PostAsync("/api/intake/happened", Body(Again(sheet))),
-            "rows[1]",
-            "Row 2"
-        );
-        var (status, written) = await api.PostAsync(
-            "/api/intake/happened",
-            Body(Again(sheet, 2, 3, 4, 5, 6))
-        );
+        Api.Refused(await api.PostAsync("/api/intake/happened", Body(Again(sheet))), "rows[1]", "Row 2");
+        var (status, written) = await api.PostAsync("/api/intake/happened", Body(Again(sheet, 2, 3, 4, 5, 6)));
         Assert.Equal((HttpStatusCode.OK, 1), (status, written!["entries"]!.GetValue<int>()));
-        Api.Refused(
-            await api.PostAsync("/api/intake/happened", Body([])),
-            "text",
-            "Paste"
-        );
+        Api.Refused(await api.PostAsync("/api/intake/happened", Body([])), "text", "Paste");
     }
 }

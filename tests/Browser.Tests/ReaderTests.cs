@@ -129,18 +129,17 @@ public sealed class ReaderTests : BrowserRoom
     }
 
     /// <summary>What can be pressed or filled in on the page, beyond what shows.</summary>
-    private static IEnumerable<string> Offered(Keeper reader, string where) =>
-        ((IReadOnlyCollection<object>)reader.Run(
-            """
-            const names = [...document.querySelectorAll('main button, main form, main input[type=file], main a.act')]
-              .filter(e => e.offsetParent !== null)
-              .map(e => (e.tagName === 'FORM' || e.tagName === 'INPUT' ? e.tagName + ' ' : '') + (e.getAttribute('aria-label') ?? e.textContent).trim().slice(0, 60));
-            return [...new Set(names)];
-            """
-        )!)
-            .Cast<string>()
-            .Where(name => !Shows.Any(word => name.StartsWith(word, StringComparison.Ordinal)))
-            .Select(name => $"{where}: {name}");
+    private static IEnumerable<string> Offered(Keeper reader, string where) => (
+            (IReadOnlyCollection<object>)
+                reader.Run(
+                    """
+                    const names = [...document.querySelectorAll('main button, main form, main input[type=file], main a.act')]
+                      .filter(e => e.offsetParent !== null)
+                      .map(e => (e.tagName === 'FORM' || e.tagName === 'INPUT' ? e.tagName + ' ' : '') + (e.getAttribute('aria-label') ?? e.textContent).trim().slice(0, 60));
+                    return [...new Set(names)];
+                    """
+                )!
+        ).Cast<string>().Where(name => !Shows.Any(word => name.StartsWith(word, StringComparison.Ordinal))).Select(name => $"{where}: {name}");
 
     /// <summary>One animal of each group, as the round's list has them.</summary>
     private static IEnumerable<(string Name, string Path)> AnimalOfEachKind(Keeper reader)

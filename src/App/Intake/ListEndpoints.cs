@@ -70,7 +70,8 @@ public static class ListEndpoints
         CancellationToken cancel
     ) =>
         IntakeBounds.Problem(body.Text, body.Cells)
-        ?? (IResult)TypedResults.Ok((await lists.ReadAsync(body, Guid.Empty, await now.ReadAsync(cancel), cancel)).Sheet);
+        ?? (IResult)
+            TypedResults.Ok((await lists.ReadAsync(body, Guid.Empty, await now.ReadAsync(cancel), cancel)).Sheet);
 
     private static async Task<IResult> WriteAsync(
         ListRequest body,

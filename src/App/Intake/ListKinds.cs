@@ -64,8 +64,7 @@ public sealed class LarderLists(LarderStore store, LiveRoom live) : IListKind
         var (sheet, acts) = new LarderReader(list, room, await store.StandingAsync(room.Rules, cancel)).Read(request);
         return new ReadList(
             sheet,
-            async (at, by, stop) =>
-                live.Told(await store.WriteAllAsync(acts, at, by, room, stop), LiveTopic.Larder, by)
+            async (at, by, stop) => live.Told(await store.WriteAllAsync(acts, at, by, room, stop), LiveTopic.Larder, by)
         );
     }
 }
@@ -79,8 +78,7 @@ public sealed class ChoreLists(ChoreStore store, LiveRoom live) : IListKind
         var (sheet, acts) = new ChoreReader(list, room, await store.StandingAsync(cancel)).Read(request);
         return new ReadList(
             sheet,
-            async (at, by, stop) =>
-                live.Told(await store.WriteAllAsync(acts, at, by, room, stop), LiveTopic.Chores, by)
+            async (at, by, stop) => live.Told(await store.WriteAllAsync(acts, at, by, room, stop), LiveTopic.Chores, by)
         );
     }
 }
@@ -94,8 +92,7 @@ public sealed class GearLists(ChoreStore store, LiveRoom live) : IListKind
         var (sheet, acts) = new GearReader(list, room, await store.StandingAsync(cancel)).Read(request);
         return new ReadList(
             sheet,
-            async (at, by, stop) =>
-                live.Told(await store.WriteAllAsync(acts, at, by, room, stop), LiveTopic.Chores, by)
+            async (at, by, stop) => live.Told(await store.WriteAllAsync(acts, at, by, room, stop), LiveTopic.Chores, by)
         );
     }
 }

@@ -15,7 +15,13 @@ using Ledger.Intake;
 namespace App.Safekeeping;
 
 /// <summary>Writes tables as CSV (RFC 4180, UTF-8); cells that a spreadsheet would take for a formula are made harmless.</summary>
-public sealed class OpenTables(RoomNow now, JournalReader reader, LarderPlanner planner, ChoreStore chores, ContactStore contacts)
+public sealed class OpenTables(
+    RoomNow now,
+    JournalReader reader,
+    LarderPlanner planner,
+    ChoreStore chores,
+    ContactStore contacts
+)
 {
     private const string Id = "urn:uuid:";
 

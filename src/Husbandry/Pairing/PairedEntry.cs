@@ -169,7 +169,8 @@ public sealed class PairedEntry() : EntryDefinition<Paired>("paired")
 
     /// <inheritdoc/>
     /// <remarks>A mate of the giver's own goes along by its name, as parents do; what was typed may name a person, and stays.</remarks>
-    protected override Paired? ForPapers(Paired act) => new(null, act.PartnerId is null ? null : act.Partner, act.Method);
+    protected override Paired? ForPapers(Paired act) =>
+        new(null, act.PartnerId is null ? null : act.Partner, act.Method);
 
     /// <inheritdoc/>
     protected override CareAct? Care(Paired act, Subject subject) => CareAct.Pair;

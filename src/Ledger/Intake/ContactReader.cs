@@ -45,7 +45,9 @@ public sealed class ContactReader
                 there?.Id ?? DerivedId.Of(Guid.Empty, $"contact {name.ToLowerInvariant()}"),
                 there?.Name ?? name,
                 // What a row does not say stays.
-                note.Length == 0 ? there?.Note ?? "" : note
+                note.Length == 0
+                    ? there?.Note ?? ""
+                    : note
             );
             var problem = string.Join(" ", book.Check(said).Select(p => p.Message));
             var isThere = there is not null && there.Note == said.Note;
@@ -53,7 +55,11 @@ public sealed class ContactReader
                 new ListRow(
                     line,
                     (said.Note.Length == 0 ? said.Name : $"{said.Name}: {said.Note}")
-                        + (isThere ? " (on record already)" : there is null ? "" : " (another note than on record)"),
+                        + (
+                            isThere ? " (on record already)"
+                            : there is null ? ""
+                            : " (another note than on record)"
+                        ),
                     problem.Length == 0 ? null : problem,
                     isThere && problem.Length == 0
                 )

@@ -46,8 +46,8 @@ public sealed class GearReader
             // Each row as things stand after those before it, so that two of the list that fall together are told.
             foreach (var (id, act) in found)
             {
-                problem ??= string.Join(" ", ChoreCheck.Check(act, standing, room).Select(p => p.Message)) is
-                { Length: > 0 } odd
+                problem ??= string.Join(" ", ChoreCheck.Check(act, standing, room).Select(p => p.Message))
+                    is { Length: > 0 } odd
                     ? odd
                     : null;
                 standing = problem is null
@@ -68,8 +68,7 @@ public sealed class GearReader
     )
     {
         var (name, what) = (cells.Cell(row, Name), cells.Cell(row, For));
-        (IReadOnlyList<(Guid, ChoreAct)>, string, string?) Wrong(string problem) =>
-            ([], ListCells.Told(row), problem);
+        (IReadOnlyList<(Guid, ChoreAct)>, string, string?) Wrong(string problem) => ([], ListCells.Told(row), problem);
         if (name.Length == 0)
         {
             return Wrong("Say which gear.");

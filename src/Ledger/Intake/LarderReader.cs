@@ -175,7 +175,8 @@ public sealed class LarderReader
             $"{pots} {(pots == 1 ? "pot" : "pots")} of {feeder.Plural}, started {room.Wording.Date(since)}"
             + (IsCold(row) ? ", in the cold" : "");
         return since > room.Tonight ? wrong("Must not have been started later than tonight.")
-            : IsCold(row) && feeder.Culture!.ColdHoldsDays is null ? wrong($"{feeder.Plural} do not live through the cold.")
+            : IsCold(row) && feeder.Culture!.ColdHoldsDays is null
+                ? wrong($"{feeder.Plural} do not live through the cold.")
             : larder.StandingCultures.Any(c => IsSame(c, feeder.Id, pots, since))
                 ? (null, $"{says}: on record already", null)
             : (new CultureStarted(id, feeder.Id, pots, room.Tonight.DayNumber - since.DayNumber), says, null);
