@@ -1,40 +1,37 @@
 using System.Text.Json;
+using System.Text.RegularExpressions;
 
 namespace Browser.Tests;
 
 /// <summary>Who only reads: sees every page, and is offered nothing that the server would refuse.</summary>
-public sealed class ReaderTests : BrowserRoom
+public sealed partial class ReaderTests : BrowserRoom
 {
     private const string Password = "a long enough one";
 
-    /// <summary>What shows, reckons or chooses what is shown; all else that can be pressed would write.</summary>
+    /// <summary>Words of what shows, reckons or chooses what is shown; all else that can be pressed would write.</summary>
     private static readonly string[] Shows =
     [
-        "Why",
         "why",
+        "Go to",
         "Show",
         "Print",
         "Columns",
         "Have ready",
         "Sum up",
-        "none",
-        "choose all",
+        "Put this away",
         "All ",
-        "Only ",
-        "Score it both ways",
         "What if",
+        "Score it both ways",
         "Cup is in the cold",
         "PDF of",
-        "Day",
-        "Week",
-        "Month",
-        "Year",
         "Save this filter",
-        "Work it out",
-        "Put this away",
         "SVG",
         "PNG",
     ];
+
+    /// <summary>What chooses what is shown: lists, orders, switches, folds, and the reasons of a line.</summary>
+    private const string Choosing =
+        "[role=combobox], [role=columnheader] button, [aria-pressed], [aria-expanded], .line-acts button";
 
     /// <summary>Every place, and a text that stands there once it is whole.</summary>
     private static readonly (string Path, string Text)[] Places =
@@ -129,17 +126,27 @@ public sealed class ReaderTests : BrowserRoom
     }
 
     /// <summary>What can be pressed or filled in on the page, beyond what shows.</summary>
-    private static IEnumerable<string> Offered(Keeper reader, string where) => (
+    private static IEnumerable<string> Offered(Keeper reader, string where)
+    {
+        var names =
             (IReadOnlyCollection<object>)
                 reader.Run(
                     """
-                    const names = [...document.querySelectorAll('main button, main form, main input[type=file], main a.act')]
-                      .filter(e => e.offsetParent !== null)
-                      .map(e => (e.tagName === 'FORM' || e.tagName === 'INPUT' ? e.tagName + ' ' : '') + (e.getAttribute('aria-label') ?? e.textContent).trim().slice(0, 60));
+                    const names = [...document.querySelectorAll('main button, main form, main input[type=file]')]
+                      .filter(e => e.offsetParent !== null && !e.matches(arguments[0]))
+                      .map(e => (e.tagName === 'BUTTON' ? '' : e.tagName + ' ') + (e.getAttribute('aria-label') ?? e.textContent).trim().slice(0, 60));
                     return [...new Set(names)];
-                    """
-                )!
-        ).Cast<string>().Where(name => !Shows.Any(word => name.StartsWith(word, StringComparison.Ordinal))).Select(name => $"{where}: {name}");
+                    """,
+                    Choosing
+                )!;
+        return names
+            .Cast<string>()
+            .Where(name =>
+                !Shows.Any(word => name.StartsWith(word, StringComparison.OrdinalIgnoreCase))
+                && !LooksAt().IsMatch(name)
+            )
+            .Select(name => $"{where}: {name}");
+    }
 
     /// <summary>One animal of each group, as the round's list has them.</summary>
     private static IEnumerable<(string Name, string Path)> AnimalOfEachKind(Keeper reader)
@@ -157,4 +164,8 @@ public sealed class ReaderTests : BrowserRoom
             .Select(g => g.First())
             .Select(l => (l.GetProperty("name").GetString()!, $"/stock/{l.GetProperty("stockId").GetString()}"));
     }
+
+    /// <summary>An enclosure by its code, how much of the night's work is left, who rests.</summary>
+    [GeneratedRegex(@"^([A-Z]\d·\d\d |\d+ min of chores|\d+ with nothing tonight)")]
+    private static partial Regex LooksAt();
 }

@@ -1,3 +1,4 @@
+import { Writes } from '../../ui/Writes';
 import { Link } from 'react-router';
 import type { Schemas } from '../../api/client';
 import { EmptyState } from '../../ui/EmptyState';
@@ -273,12 +274,14 @@ function PairLine({ pair, names, night, tonight, cages }: PairLineProps) {
       <p className="text-13">{pair.says}</p>
       <div className="my-1 flex flex-wrap items-center gap-x-4 gap-y-1">
         {leads.has(pair.word) && (
-          <Link
-            to={`/pairing/${pair.femaleId}?with=${pair.maleId}`}
-            className="act act-small inline-flex px-3"
-          >
-            Put them together…
-          </Link>
+          <Writes>
+            <Link
+              to={`/pairing/${pair.femaleId}?with=${pair.maleId}`}
+              className="act act-small inline-flex px-3"
+            >
+              Put them together…
+            </Link>
+          </Writes>
         )}
         {(leads.has(pair.word) || (pair.word === 'soon' && night > tonight)) && !near && (
           <BookCage pair={`${she} × ${he}`} night={night} tonight={tonight} cages={cages} />
