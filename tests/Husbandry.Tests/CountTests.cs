@@ -1,4 +1,5 @@
 using CsCheck;
+using Husbandry.Colonies;
 using Husbandry.Journal;
 using Husbandry.Records;
 using Husbandry.Rooms;
@@ -62,6 +63,15 @@ public class CountTests
         var colony = new Diary("armadillidium-vulgare", kind: StockKind.Colony, count: 1);
         Assert.Equal("Nobody has counted them yet.", Book(colony).Summary);
         Assert.EndsWith(": 60 are there.", Book(colony.With(1, new Counted(60))).Summary, StringComparison.Ordinal);
+    }
+
+    [Fact]
+    public void Ants_whose_workers_were_counted_through_the_glass_are_not_called_uncounted()
+    {
+        var ants = new Diary("lasius-niger", Sex.Female, kind: StockKind.Colony, count: 1);
+        Assert.Equal("Nobody has counted them yet.", Book(ants).Summary);
+        var peeked = ants.With(2, new Peeked([BroodSeen.Workers], Workers: 90));
+        Assert.Null(CountBook.Of(Subject.Of(peeked.Standing(), Diary.Room())));
     }
 
     [Fact]

@@ -27,7 +27,10 @@ public sealed record CountBook(
     string Summary
 )
 {
-    /// <summary>The numbers of what is kept as many; none for a single animal.</summary>
+    /// <summary>
+    /// The numbers of what is kept as many; none for a single animal, and for ants while their workers are counted only through the
+    /// glass: then the growth of the colony tells them.
+    /// </summary>
     public static CountBook? Of(Subject subject)
     {
         ArgumentNullException.ThrowIfNull(subject);
@@ -38,6 +41,12 @@ public sealed record CountBook(
 
         var bred = subject.Standing.Details.Kind == StockKind.Colony;
         var counts = subject.Standing.Counts;
+        var uncounted = bred && counts is [{ Now: 1 }];
+        if (uncounted && subject.Standing.Colony.Peeks.Any(p => p.Workers is > 0))
+        {
+            return null;
+        }
+
         var lines = counts
             .Select(c => new CountLine(
                 c.EntryId,
@@ -57,7 +66,6 @@ public sealed record CountBook(
             .ToList();
         var missing = -lines.Where(l => l.IsUnexplained).Sum(l => Math.Min(0, l.By));
         lines.Reverse();
-        var uncounted = bred && counts is [{ Now: 1 }];
         return new CountBook(
             lines,
             sums,

@@ -2,6 +2,7 @@ using Husbandry.Colonies;
 using Husbandry.Growth;
 using Husbandry.Housing;
 using Husbandry.Reasons;
+using Husbandry.Records;
 using Husbandry.Rulebook;
 using Husbandry.Upkeep;
 
@@ -82,7 +83,7 @@ public sealed record PageLayout(
         new(PageSection.Food, f => LogMenu.Eats(f.Judgement)),
         new(PageSection.Fasting, f => f.Judgement.Meal.Value.EatsNothing),
         new(PageSection.Growth, f => f.MayMolt || f.Judgement.Growth.Value is not null),
-        new(PageSection.Numbers, f => f.Judgement.Subject.IsMany && !f.Judgement.Subject.Standing.IsTank),
+        new(PageSection.Numbers, f => CountBook.Of(f.Judgement.Subject) is not null),
         new(PageSection.Young, f => f.Judgement.Subject.Standing.Births.Count > 0),
         new(PageSection.Notes, _ => true),
     ];

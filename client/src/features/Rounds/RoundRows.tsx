@@ -89,7 +89,7 @@ export const DueRow = memo(function DueRow({ line, selected, mayWrite }: DueRowP
             aria-label={`Go to ${line.place} ${line.name}`}
             className={`grid h-9 w-11 place-items-center text-muted max-sm:absolute max-sm:inset-0 max-sm:size-auto ${first === undefined ? 'sm:hidden' : ''}`}
           >
-            <kbd className="max-sm:hidden">{mayWrite ? first?.key.toUpperCase() : ''}</kbd>
+            {mayWrite && <kbd className="max-sm:hidden">{first?.key.toUpperCase()}</kbd>}
           </button>
         )}
       </div>
