@@ -1,11 +1,12 @@
-import { MayWrite } from './ui/mayWrite';
+import { type Hand, HandContext } from './ui/mayWrite';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { Outlet, useLocation, useNavigate } from 'react-router';
 import { useDelivery } from './api/useDelivery';
 import { useLive } from './api/useLive';
 import { placeIds, placeOf } from './commands/catalogue';
 import { type Command, useCommands } from './commands/useCommands';
-import { useReads, useSession } from './features/Access/queries';
+import type { Schemas } from './api/client';
+import { useSession } from './features/Access/queries';
 import { DoneProvider } from './features/Journal/DoneProvider';
 import { OfferRunner, type RunningOffer } from './features/Journal/OfferRunner';
 import { OutboxStrip } from './features/Outbox/OutboxStrip';
@@ -77,19 +78,23 @@ function useWhyOfPage() {
   return { why, show, hide, toggle: (next: Why) => (isAsked(next) ? hide() : show(next)) };
 }
 
+/** As whom one is here; until that is known, as who sees everything. */
+const handOf = (session: Schemas['SessionView'] | undefined): Hand =>
+  session === undefined || session.isOwner ? 'owner' : session.isReader ? 'reader' : 'helper';
+
 function Room() {
   useLive();
   useDelivery();
   const { pathname } = useLocation();
   const navigate = useNavigate();
-  const reads = useReads();
+  const hand = handOf(useSession().data);
   const why = useWhyOfPage();
   const [sheet, setSheet] = useState<'palette' | 'keys' | null>(null);
   const [offer, setOffer] = useState<RunningOffer | null>(null);
   useCommands([
     { id: 'palette', run: () => setSheet('palette') },
     { id: 'keys', run: () => setSheet('keys') },
-    ...(reads
+    ...(hand === 'reader'
       ? []
       : ([
           { id: 'animal.add', run: () => void navigate('/stock/new') },
@@ -103,7 +108,7 @@ function Room() {
   ]);
   useFocusOnNewPage(pathname);
   return (
-    <MayWrite value={!reads}>
+    <HandContext value={hand}>
       <WhyContext value={why}>
         <DoneProvider>
           {(bar) => (
@@ -168,7 +173,7 @@ function Room() {
           )}
         </DoneProvider>
       </WhyContext>
-    </MayWrite>
+    </HandContext>
   );
 }
 

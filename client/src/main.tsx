@@ -1,7 +1,6 @@
 import { QueryClientProvider } from '@tanstack/react-query';
 import { setNonce } from 'get-nonce';
 import { lazy, type ReactNode, StrictMode, Suspense } from 'react';
-import { WritersPage } from './ui/Writes';
 import { createRoot } from 'react-dom/client';
 import { createBrowserRouter, Link, Navigate, RouterProvider } from 'react-router';
 import { keeping } from './api/keeping';
@@ -91,6 +90,8 @@ const SafekeepingPage = lazy(async () => ({
 const AboutPage = lazy(async () => ({ default: (await import('./features/About/AboutPage')).AboutPage }));
 const SitterPage = lazy(async () => ({ default: (await import('./features/Sitter/SitterPage')).SitterPage }));
 
+const WritersPage = lazy(async () => ({ default: (await import('./ui/WritersPage')).WritersPage }));
+
 function Lost() {
   return (
     <p className="m-auto p-8 text-center">
@@ -166,7 +167,7 @@ const router = createBrowserRouter([
       { path: '/honesty', element: <HonestyPage /> },
       { path: '/bench', element: <BenchPage /> },
       { path: '/bench/:name', element: <BenchPage /> },
-      { path: '/room', element: forWriters(<SettingsPage />) },
+      { path: '/room', element: <SettingsPage /> },
       { path: '*', element: <Lost /> },
     ],
   },

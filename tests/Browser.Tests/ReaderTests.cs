@@ -3,7 +3,7 @@ using System.Text.RegularExpressions;
 
 namespace Browser.Tests;
 
-/// <summary>Who only reads: sees every page, and is offered nothing that the server would refuse.</summary>
+/// <summary>Who only reads or helps: sees every page, and is offered nothing that the server would refuse.</summary>
 public sealed partial class ReaderTests : BrowserRoom
 {
     private const string Password = "a long enough one";
@@ -59,7 +59,7 @@ public sealed partial class ReaderTests : BrowserRoom
         ("/about", "Licence"),
     ];
 
-    private static readonly string[] WritersPlaces = ["/stock/new", "/stock/many", "/room", "/paper/typing"];
+    private static readonly string[] WritersPlaces = ["/stock/new", "/stock/many", "/paper/typing"];
 
     public ReaderTests()
         : base(demo: true, lan: true) => SetOwner(Password);
@@ -123,6 +123,48 @@ public sealed partial class ReaderTests : BrowserRoom
         reader.Keys("/");
         reader.See("[role=dialog] input").SendKeys("looked Cockle");
         reader.SeeText("[role=dialog]", "Nothing here is called that");
+    }
+
+    [Fact]
+    public void A_helper_is_not_offered_what_only_the_owner_changes()
+    {
+        SignIn(Keeper, "Keeper", "/people");
+        Keeper.Type("Helper’s name", "Ann");
+        Keeper.Type("Helper’s password", Password);
+        Keeper.Press("Add", "main");
+        Keeper.SeeText("main ul", "Ann");
+        using var helper = new Keeper(Address, 1280, 800);
+        SignIn(helper, "Ann");
+        helper.SeeText("main", "Cockle");
+        (string Path, string Text, string Owners)[] places =
+        [
+            ("/rulebook/samia-ricini", "From molt to molt", "change"),
+            ("/rulebook", "Predatory ground beetles", "Add a species"),
+            ("/larder/feeders", "flour-beetle larvae", "Add one of your own"),
+            ("/shelves", "Rack A", "Racks, shelves, walking order"),
+            ("/climate", "sensors speak", "Gateways"),
+            ("/room", "set by the owner of the room", "Save"),
+        ];
+        foreach (var (path, text, owners) in places)
+        {
+            Keeper.Open(path);
+            Keeper.Wait(() => Has(Keeper, owners), $"{path} with {owners}");
+            helper.Open(path);
+            helper.SeeText("main", text);
+            Assert.False(Has(helper, owners), $"{path}: {owners}");
+        }
+
+        static bool Has(Keeper who, string words) =>
+            who.Run(
+                "return [...document.querySelectorAll('main button, main h2, main label')].some(e => e.offsetParent !== null && e.textContent.trim().startsWith(arguments[0]));",
+                words
+            )
+                is true;
+
+        // What a helper does is offered as ever.
+        helper.Open("/");
+        helper.See("article[aria-current=true] .line-acts");
+        helper.SeeText("article[aria-current=true]", "Something else");
     }
 
     /// <summary>What can be pressed or filled in on the page, beyond what shows.</summary>

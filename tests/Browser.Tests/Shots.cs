@@ -1,5 +1,7 @@
 using System.Reflection;
+using App.Access;
 using Hosting.Tests;
+using Microsoft.Extensions.DependencyInjection;
 
 namespace Browser.Tests;
 
@@ -16,13 +18,8 @@ public class Shots
         app.StartServer();
         Directory.CreateDirectory(Folder);
         using var keeper = new Keeper(app.ClientOptions.BaseAddress);
-        foreach (var look in new[] { "daylight", "lantern" })
-        {
-            Round(keeper, look);
-            Save(keeper, $"round-{look}");
-        }
-
         Round(keeper, "daylight");
+        Save(keeper, "round-daylight");
         keeper.Keys("?");
         keeper.See("aside[aria-label=Why]");
         Save(keeper, "round-why");
@@ -34,10 +31,12 @@ public class Shots
         Save(keeper, "stock");
 
         More(keeper);
+        var link = SitterLinks.Make(app.Services, "Robin", "the harbour office, 555 0101");
+        Access(app, keeper);
         keeper.Phone();
         Round(keeper, "lantern");
         Save(keeper, "round-phone");
-        Sitter(app, keeper);
+        Sitter(keeper, link);
     }
 
     private static void More(Keeper keeper)
@@ -110,10 +109,34 @@ public class Shots
         Save(keeper, "almanac");
     }
 
-    private static void Sitter(LanternFactory app, Keeper keeper)
+    /// <summary>Who may come in: the owner, a helper, a reader, a sitter for some nights.</summary>
+    private static void Access(LanternFactory app, Keeper keeper)
+    {
+        using (var scope = app.Services.CreateScope())
+        {
+            var people = scope.ServiceProvider.GetRequiredService<People>();
+            var cancel = TestContext.Current.CancellationToken;
+            people.SetOwnerAsync("Keeper", "only in a picture", DateTimeOffset.UtcNow, cancel).GetAwaiter().GetResult();
+            foreach (var (name, isReader) in new[] { ("Ann", false), ("Rae", true) })
+            {
+                people
+                    .AddHelperAsync(name, "only in a picture", isReader, DateTimeOffset.UtcNow, cancel)
+                    .GetAwaiter()
+                    .GetResult();
+            }
+        }
+
+        keeper.Open("/people");
+        keeper.SeeText("main", "reader");
+        keeper.SeeText("main", "Robin");
+        keeper.Run("[...document.querySelectorAll('main h2')].find(h => h.textContent === 'Helpers').scrollIntoView()");
+        Save(keeper, "people");
+    }
+
+    private static void Sitter(Keeper keeper, string link)
     {
         Round(keeper, "daylight");
-        keeper.Open(SitterLinks.Make(app.Services, "Robin", "the harbour office, 555 0101"));
+        keeper.Open(link);
         keeper.SeeText("h1", "Tonight for Robin");
         Save(keeper, "sitter-phone");
     }

@@ -18,8 +18,8 @@ export interface ButtonProps extends ComponentProps<'button'> {
   small?: boolean;
   /** The key that does the same; shown where there are keys. */
   letter?: string | undefined;
-  /** It changes the record: who only reads is not offered it. */
-  writes?: boolean;
+  /** It changes the record: who only reads is not offered it; nor anybody but the owner what is the owner's. */
+  writes?: boolean | 'owner';
 }
 
 /** Something that is done when it is pressed. */
@@ -33,8 +33,8 @@ export function Button({
   children,
   ...rest
 }: ButtonProps) {
-  const mayWrite = useMayWrite();
-  return writes && !mayWrite ? null : (
+  const mayWrite = useMayWrite(writes === 'owner');
+  return writes !== false && !mayWrite ? null : (
     <button {...rest} type={type} className={`${kinds[kind]} ${small ? 'act-small' : ''} ${className}`}>
       {letter !== undefined && <KeyCap>{letter}</KeyCap>}
       {children}

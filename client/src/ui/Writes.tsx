@@ -1,19 +1,14 @@
 import type { ReactNode } from 'react';
 import { useMayWrite } from './mayWrite';
 
-/** What only those see who may write, and what stands there for the others. */
-export const Writes = ({ children, instead = null }: { children: ReactNode; instead?: ReactNode }) =>
-  useMayWrite() ? children : instead;
+interface Props {
+  children: ReactNode;
+  /** It is the owner's alone. */
+  ownersOnly?: boolean;
+  /** What stands there for the others. */
+  instead?: ReactNode;
+}
 
-/** A page that is all writing: who reads here is told so, and where to go. */
-export const WritersPage = ({ children }: { children: ReactNode }) => (
-  <Writes
-    instead={
-      <p className="px-6 py-10 text-muted max-sm:px-4">
-        You read here. Whoever keeps this room writes on this page; everything it holds stands on the others.
-      </p>
-    }
-  >
-    {children}
-  </Writes>
-);
+/** What only those see who may write. */
+export const Writes = ({ children, ownersOnly = false, instead = null }: Props) =>
+  useMayWrite(ownersOnly) ? children : instead;

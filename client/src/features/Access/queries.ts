@@ -11,9 +11,6 @@ import { outbox, useAsk } from '../../api/writing';
 /** Whether one must sign in, and as whom one is. */
 export const useSession = () => useQuery(sessionQuery);
 
-/** Whether whoever is signed in reads everything and writes nothing. */
-export const useReads = () => useSession().data?.isReader === true;
-
 const sessionChanged = async (session: Schemas['SessionView']) => {
   queryClient.setQueryData(['session'], session);
   // What waited for a name is written now.

@@ -1,9 +1,9 @@
+import { useMayWrite } from '../../ui/mayWrite';
 import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { useState } from 'react';
 import { Refusal, type Schemas } from '../../api/client';
 import { useAlmanac, useFeed } from './queries';
-import { useSession } from '../Access/queries';
 import { dateRange, shortDate } from '../../ui/dates';
 import { Choice } from '../../ui/Field';
 import { Waiting } from '../../ui/Waiting';
@@ -83,11 +83,11 @@ function Ended({ plan }: { plan: Schemas['AlmanacPlan'] }) {
 /** The address that other calendars can subscribe to. */
 function Feed({ has }: { has: boolean }) {
   const feed = useFeed();
-  const session = useSession().data;
+  const mayWrite = useMayWrite();
   // Told once: the room keeps only what is needed to know it again.
   const path = feed.data?.path ?? null;
   const address = path === null ? null : `${window.location.origin}${path}`;
-  if (session?.isReader === true) {
+  if (!mayWrite) {
     return null;
   }
   return (

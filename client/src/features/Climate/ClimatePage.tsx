@@ -75,7 +75,9 @@ function Climate({ board }: { board: Schemas['AirBoard'] }) {
         </div>
         <Thermometer />
         <div className="grid grid-cols-2 gap-8 max-lg:grid-cols-1">
-          <Gateways />
+          <Writes ownersOnly>
+            <Gateways />
+          </Writes>
           <div className="grid content-start gap-8">
             <CallsPanel quiet={board.quiet} />
             <Writes>

@@ -1,4 +1,3 @@
-import { Writes } from '../../ui/Writes';
 import { type SubmitEvent, useState } from 'react';
 import { refusalOf } from '../../api/client';
 import { Button } from '../../ui/Button';
@@ -41,7 +40,6 @@ export function Gateways() {
               </span>
             </span>
             <Button
-              writes
               kind="link"
               className="text-muted"
               disabled={withdraw.isPending}
@@ -57,21 +55,19 @@ export function Gateways() {
           Its token, shown this once: <code className="font-semibold break-all">{make.data.token}</code>
         </p>
       )}
-      <Writes>
-        <form onSubmit={submit} noValidate className="mt-3 flex flex-wrap items-end gap-3">
-          <div className="w-64">
-            <TextField
-              label="A new gateway, by name"
-              value={name}
-              error={refusal?.for('name')}
-              onChange={setName}
-            />
-          </div>
-          <Button type="submit" disabled={make.isPending}>
-            Make its token
-          </Button>
-        </form>
-      </Writes>
+      <form onSubmit={submit} noValidate className="mt-3 flex flex-wrap items-end gap-3">
+        <div className="w-64">
+          <TextField
+            label="A new gateway, by name"
+            value={name}
+            error={refusal?.for('name')}
+            onChange={setName}
+          />
+        </div>
+        <Button type="submit" disabled={make.isPending}>
+          Make its token
+        </Button>
+      </form>
       <FormError>{refusal?.all}</FormError>
     </section>
   );

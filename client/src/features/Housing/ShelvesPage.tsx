@@ -119,7 +119,7 @@ function Shelves({ view }: { view: Schemas['ShelvesView'] }) {
           Give each rack its letter and its shelves their inner width and height; then every enclosure is
           drawn where it stands.
         </p>
-        <Button writes kind="first" onClick={() => setEditing(true)}>
+        <Button writes="owner" kind="first" onClick={() => setEditing(true)}>
           Measure a rack
         </Button>
         {editing && <LayoutDialog view={view} unit={unit} onClose={() => setEditing(false)} />}
@@ -228,7 +228,7 @@ function Overview({ view, onEdit, onLook }: OverviewProps) {
         text={(s) => (s.quarantine === null ? '' : `until ${shortDate(s.quarantine)}`)}
         onLook={onLook}
       />
-      <Button writes className="mt-4" onClick={onEdit}>
+      <Button writes="owner" className="mt-4" onClick={onEdit}>
         Racks, shelves, walking order
       </Button>
     </>

@@ -36,7 +36,7 @@ export function FeedersPage() {
           <PageTitle>Feeders</PageTitle>
           <h1 className="page-title">Feeders</h1>
         </div>
-        <Button writes kind="first" onClick={() => setForm('new')}>
+        <Button writes="owner" kind="first" onClick={() => setForm('new')}>
           Add one of your own
         </Button>
       </header>
@@ -78,7 +78,12 @@ function Catalogue({ feeders, unit, onChange }: CatalogueProps) {
                 <b className="font-semibold">{view.feeder.plural}</b>
                 {view.feeder.fatty && <span className="block text-lamptext">rich in fat</span>}
                 {view.own && (
-                  <Button writes kind="link" className="block font-normal" onClick={() => onChange(view)}>
+                  <Button
+                    writes="owner"
+                    kind="link"
+                    className="block font-normal"
+                    onClick={() => onChange(view)}
+                  >
                     change<span className="sr-only"> {view.feeder.plural}</span>
                   </Button>
                 )}

@@ -133,7 +133,7 @@ function settingOf(rule: string, school: string): Partial<Settings> | null {
 }
 
 function Schools({ reason }: { reason: Reason }) {
-  const mayWrite = useMayWrite();
+  const mayWrite = useMayWrite(true);
   const settings = useSettings();
   const change = useChangeSettings();
   const { hide } = useWhy();
@@ -170,7 +170,7 @@ function Schools({ reason }: { reason: Reason }) {
           </button>
         ))}
       </div>
-      <Writes>
+      <Writes ownersOnly>
         <p className="mt-0.5 text-12 text-muted">Choosing one changes it for the whole room.</p>
       </Writes>
     </div>

@@ -1,3 +1,4 @@
+import { useMayWrite } from '../../ui/mayWrite';
 import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { type SubmitEvent, useState } from 'react';
@@ -26,6 +27,7 @@ interface SettingsFormProps {
 
 function SettingsForm({ saved, change }: SettingsFormProps) {
   const [settings, setSettings] = useState(saved.settings);
+  const isOwner = useMayWrite(true);
   const look = useLook();
   const [hour, setHour] = useState(String(saved.settings.cutoverHour));
   const refusal = change.error instanceof Refusal ? change.error : null;
@@ -67,106 +69,109 @@ function SettingsForm({ saved, change }: SettingsFormProps) {
           device.
         </p>
       </section>
-      <section className="grid gap-4 border-t border-line pt-4 sm:grid-cols-2">
-        <TextField
-          label="Name of the room"
-          error={refusal?.for('roomName')}
+      {!isOwner && <p className="text-muted">What follows is set by the owner of the room.</p>}
+      <fieldset disabled={!isOwner} className="contents">
+        <section className="grid gap-4 border-t border-line pt-4 sm:grid-cols-2">
+          <TextField
+            label="Name of the room"
+            error={refusal?.for('roomName')}
 
-          value={settings.roomName}
-          onChange={(value) => set({ roomName: value })}
-        />
-        <TextField
-          label="Name written beside entries"
-          error={refusal?.for('keeperName')}
+            value={settings.roomName}
+            onChange={(value) => set({ roomName: value })}
+          />
+          <TextField
+            label="Name written beside entries"
+            error={refusal?.for('keeperName')}
 
-          value={settings.keeperName}
-          onChange={(value) => set({ keeperName: value })}
-        />
-        <Field label="Time zone" error={refusal?.for('zoneId')}>
-          {(p) => (
-            <input
-              {...p}
-              list="zones"
-              className="field"
-              value={settings.zoneId}
-              onChange={(e) => set({ zoneId: e.target.value })}
-            />
-          )}
-        </Field>
-        <datalist id="zones">
-          {Intl.supportedValuesOf('timeZone').map((zone) => (
-            <option key={zone} value={zone} />
-          ))}
-        </datalist>
-        <TextField
-          label="A new night begins at (hour)"
-          hint="A round after midnight still belongs to the evening before"
-          error={refusal?.for('cutoverHour')}
+            value={settings.keeperName}
+            onChange={(value) => set({ keeperName: value })}
+          />
+          <Field label="Time zone" error={refusal?.for('zoneId')}>
+            {(p) => (
+              <input
+                {...p}
+                list="zones"
+                className="field"
+                value={settings.zoneId}
+                onChange={(e) => set({ zoneId: e.target.value })}
+              />
+            )}
+          </Field>
+          <datalist id="zones">
+            {Intl.supportedValuesOf('timeZone').map((zone) => (
+              <option key={zone} value={zone} />
+            ))}
+          </datalist>
+          <TextField
+            label="A new night begins at (hour)"
+            hint="A round after midnight still belongs to the evening before"
+            error={refusal?.for('cutoverHour')}
 
-          inputMode="numeric"
-          value={hour}
-          onChange={setHour}
-        />
-      </section>
-      <section className="grid gap-4 border-t border-line pt-4">
-        <Choice
-          label="Lengths in"
-          options={[
-            ['mm', 'mm'],
-            ['cm', 'cm'],
-            ['in', 'inches'],
-          ]}
-          value={settings.unit}
-          onChange={(unit) => set({ unit })}
-        />
-        <Choice
-          label="First meal after a molt"
-          options={[
-            ['quick', 'Quick school'],
-            ['default', 'Our default'],
-            ['cautious', 'Cautious school'],
-          ]}
-          value={settings.firstMeal}
-          onChange={(firstMeal) => set({ firstMeal })}
-        />
-        <Choice
-          label="Days between meals"
-          options={[
-            ['often', 'Feed often'],
-            ['default', 'Our default'],
-            ['lean', 'Feed lean'],
-          ]}
-          value={settings.cadence}
-          onChange={(cadence) => set({ cadence })}
-        />
-        <Choice
-          label="Feeding a paired female"
-          options={[
-            ['steady', 'Steady meals (our default)'],
-            ['extra', 'A little extra'],
-          ]}
-          value={settings.afterPairing ?? 'steady'}
-          onChange={(afterPairing) => set({ afterPairing })}
-        />
-        <Choice
-          label="Looks at a queen that founds on her reserves"
-          options={[
-            ['rationed', 'Every few weeks, red light (our default)'],
-            ['none', 'None until workers are due'],
-          ]}
-          value={settings.peeking ?? 'rationed'}
-          onChange={(peeking) => set({ peeking })}
-        />
-        <p className="max-w-[62ch] text-13 text-muted">
-          Keepers disagree on all of these. Rich feeding shortens the time between molts and the life, above
-          all of males; lean feeding is hard on slings, who have small reserves. Each “why” shows what the
-          other schools would say.
-        </p>
-      </section>
+            inputMode="numeric"
+            value={hour}
+            onChange={setHour}
+          />
+        </section>
+        <section className="grid gap-4 border-t border-line pt-4">
+          <Choice
+            label="Lengths in"
+            options={[
+              ['mm', 'mm'],
+              ['cm', 'cm'],
+              ['in', 'inches'],
+            ]}
+            value={settings.unit}
+            onChange={(unit) => set({ unit })}
+          />
+          <Choice
+            label="First meal after a molt"
+            options={[
+              ['quick', 'Quick school'],
+              ['default', 'Our default'],
+              ['cautious', 'Cautious school'],
+            ]}
+            value={settings.firstMeal}
+            onChange={(firstMeal) => set({ firstMeal })}
+          />
+          <Choice
+            label="Days between meals"
+            options={[
+              ['often', 'Feed often'],
+              ['default', 'Our default'],
+              ['lean', 'Feed lean'],
+            ]}
+            value={settings.cadence}
+            onChange={(cadence) => set({ cadence })}
+          />
+          <Choice
+            label="Feeding a paired female"
+            options={[
+              ['steady', 'Steady meals (our default)'],
+              ['extra', 'A little extra'],
+            ]}
+            value={settings.afterPairing ?? 'steady'}
+            onChange={(afterPairing) => set({ afterPairing })}
+          />
+          <Choice
+            label="Looks at a queen that founds on her reserves"
+            options={[
+              ['rationed', 'Every few weeks, red light (our default)'],
+              ['none', 'None until workers are due'],
+            ]}
+            value={settings.peeking ?? 'rationed'}
+            onChange={(peeking) => set({ peeking })}
+          />
+          <p className="max-w-[62ch] text-13 text-muted">
+            Keepers disagree on all of these. Rich feeding shortens the time between molts and the life, above
+            all of males; lean feeding is hard on slings, who have small reserves. Each “why” shows what the
+            other schools would say.
+          </p>
+        </section>
+      </fieldset>
       {moved !== null && <NightsDialog moved={moved} onAgree={save} onClose={() => setMoved(null)} />}
       <FormError>{refusal?.all}</FormError>
       <div className="flex items-center gap-3">
-        <Button kind="first" type="submit" disabled={change.isPending}>
+        <Button writes="owner" kind="first" type="submit" disabled={change.isPending}>
           Save
         </Button>
         <span role="status" className="text-mosstext">

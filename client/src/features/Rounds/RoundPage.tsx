@@ -1,4 +1,3 @@
-import { EmptyState } from '../../ui/EmptyState';
 import { PageTitle } from '../../ui/PageTitle';
 import { Button } from '../../ui/Button';
 import { lazy, Suspense, useEffect, useEffectEvent, useRef, useState } from 'react';
@@ -19,7 +18,6 @@ import { useWhy } from '../Reasons/WhyContext';
 import { KitSheet } from './KitSheet';
 import { DoneRow, PassByFold, RestingFold, WaitingRow } from './QuietRows';
 import { DueRow, lineId } from './RoundRows';
-import { ShelfBatch } from './ShelfBatch';
 import { canBatch } from './together';
 import { ShelfLegend, ShelfLine } from './ShelfLine';
 import { byShelf, laterTonight, leftoversFirst, type Shelf } from './shelves';
@@ -29,6 +27,8 @@ import { warmForms } from '../Journal/ActDialogFor';
 import { useDone } from '../Journal/DoneContext';
 
 // Only on one night, or at the end of it: the round is told without them.
+const EmptyRoom = lazy(async () => ({ default: (await import('./EmptyRoom')).EmptyRoom }));
+const ShelfBatch = lazy(async () => ({ default: (await import('./ShelfBatch')).ShelfBatch }));
 const FirstEvening = lazy(async () => ({ default: (await import('./FirstEvening')).FirstEvening }));
 const AlarmStrip = lazy(async () => ({ default: (await import('../Climate/AlarmStrip')).AlarmStrip }));
 const WaterAsked = lazy(async () => ({ default: (await import('./WaterAsked')).WaterAsked }));
@@ -141,7 +141,11 @@ function Round({ round: newest }: { round: RoundView }) {
         {round.progress.total === 0 &&
           round.lines.length === 0 &&
           round.progress.resting === 0 &&
-          round.chores.length === 0 && <EmptyRoom />}
+          round.chores.length === 0 && (
+            <Suspense>
+              <EmptyRoom />
+            </Suspense>
+          )}
         {shelves.map((shelf) => (
           <ShelfSection
             key={shelf.code}
@@ -163,7 +167,9 @@ function Round({ round: newest }: { round: RoundView }) {
         </Suspense>
       )}
       {batch !== undefined && (
-        <ShelfBatch shelf={batch.code} lines={dueOf(batch)} onClose={() => setSheet(null)} />
+        <Suspense>
+          <ShelfBatch shelf={batch.code} lines={dueOf(batch)} onClose={() => setSheet(null)} />
+        </Suspense>
       )}
     </ActingContext>
   );
@@ -338,26 +344,5 @@ function ShelfSection({ shelf, selected, onBatch }: SectionProps) {
         {shelf.resting > 0 && <RestingFold shelf={shelf.code} count={shelf.resting} />}
       </div>
     </section>
-  );
-}
-
-/** The first evening: three ways to begin, and what comes after. */
-function EmptyRoom() {
-  const navigate = useNavigate();
-  return (
-    <EmptyState
-      title="No enclosure stands here yet"
-      text="Write down what you keep; the round is made from what you log. Then it asks once when all was watered, and the first walk can begin."
-    >
-      <Button kind="first" onClick={() => void navigate('/stock/many')}>
-        Paste a notebook or a table
-      </Button>
-      <Button onClick={() => void navigate('/stock/many?way=many')}>Many of a kind</Button>
-      <Button onClick={() => void navigate('/stock/new')}>Add an animal</Button>
-      <p className="w-full text-13 text-muted">
-        To look round first, start the demo room: <b className="font-semibold">./lantern demo</b>. It lies
-        apart from yours.
-      </p>
-    </EmptyState>
   );
 }

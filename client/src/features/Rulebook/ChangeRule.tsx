@@ -22,12 +22,12 @@ export function ChangeRule({ reason, stockId }: { reason: Reason; stockId: strin
   }
   return (
     <div className="mt-1 text-12">
-      <Button writes kind="link" onClick={() => setOpen(true)}>
+      <Button writes="owner" kind="link" onClick={() => setOpen(true)}>
         change<span className="sr-only"> “{reason.topic}”</span>
       </Button>
       {rule.changes.map((change) => (
         <Button
-          writes
+          writes="owner"
           kind="link"
           key={change.id}
           className="ml-3 text-lamptext"

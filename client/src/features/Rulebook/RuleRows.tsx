@@ -127,7 +127,7 @@ function Change({ row, onChange }: { row: Row; onChange: () => void }) {
   return (
     <>
       {canChange(row.line.form) && (
-        <Button writes kind="link" onClick={onChange}>
+        <Button writes="owner" kind="link" onClick={onChange}>
           change
           <span className="sr-only">
             {' '}
@@ -137,7 +137,7 @@ function Change({ row, onChange }: { row: Row; onChange: () => void }) {
       )}
       {row.overrideId !== null && (
         <Button
-          writes
+          writes="owner"
           kind="link"
           className="ml-3 text-lamptext"
           disabled={giveUp.isPending}

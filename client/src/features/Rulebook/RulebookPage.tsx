@@ -111,7 +111,7 @@ function Changed() {
               {change.remark !== '' && <span className="text-muted"> ({change.remark})</span>}
             </span>
             <Button
-              writes
+              writes="owner"
               kind="link"
               className="text-lamptext"
               disabled={giveUp.isPending}
@@ -149,7 +149,7 @@ function Import() {
   };
   return (
     <>
-      <Writes>
+      <Writes ownersOnly>
         <FilePick accept="application/json,.json" onPick={(file) => void read(file)}>
           Add a species from a file
         </FilePick>
