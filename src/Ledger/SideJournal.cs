@@ -69,7 +69,7 @@ internal sealed class SideJournal<TRow, TAct>(LanternDb db, Func<TRow> fresh)
         return WriteResult.Written;
     }
 
-    /// <summary>Writes many entries, all or none; those that are there already are passed over.</summary>
+    /// <summary>Writes many entries, all or none; those that are there already are passed over, unless their id stands for something else.</summary>
     /// <param name="entries">The entries, in order.</param>
     /// <param name="writtenAt">When they are written.</param>
     /// <param name="check">What is wrong with those that are not there yet, as things stand; asked within the transaction.</param>
@@ -84,8 +84,18 @@ internal sealed class SideJournal<TRow, TAct>(LanternDb db, Func<TRow> fresh)
     {
         await using var transaction = await db.Database.BeginTransactionAsync(cancel);
         var ids = entries.Select(e => e.Id).ToList();
-        var there = await Rows.AsNoTracking().Where(e => ids.Contains(e.Id)).Select(e => e.Id).ToListAsync(cancel);
-        List<SideEntry<TAct>> fresh = [.. entries.Where(e => !there.Contains(e.Id))];
+        var there = await Rows.AsNoTracking()
+            .Where(e => ids.Contains(e.Id))
+            .ToDictionaryAsync(e => e.Id, e => e.Act, cancel);
+        foreach (var entry in entries.Where(e => there.ContainsKey(e.Id)))
+        {
+            if (WriteResult.Again(there[entry.Id], Write(entry.Act)) is { Outcome: not WriteOutcome.WrittenBefore } odd)
+            {
+                return (odd, 0);
+            }
+        }
+
+        List<SideEntry<TAct>> fresh = [.. entries.Where(e => !there.ContainsKey(e.Id))];
         if (await check(fresh) is { Count: > 0 } problems)
         {
             return (WriteResult.Refuse(problems), 0);

@@ -221,6 +221,9 @@ public sealed class ListApiTests : IDisposable
         await api.TakeAsync("/api/intake/chores", body);
         var again = await api.TakeAsync("/api/intake/chores", (JsonObject)body.DeepClone());
         Assert.Equal(0, again["entries"]!.GetValue<int>());
+        var other = await ReadAsync(api, "chores", "chore,every\nSweep the loft,7");
+        var (status, _) = await api.PostAsync("/api/intake/chores", Body(Again(other), body["id"]!.GetValue<string>()));
+        Assert.Equal(HttpStatusCode.Conflict, status);
         var chore = Assert.Single((await api.GetAsync("/api/chores"))["chores"]!.AsArray())!["chore"]![
             "id"
         ]!.GetValue<string>();

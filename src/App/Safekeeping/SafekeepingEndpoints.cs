@@ -215,7 +215,9 @@ public static class SafekeepingEndpoints
     }
 
     private static async Task<IResult> TableAsync(string table, OpenTables tables, CancellationToken cancel) =>
-        Enum.TryParse<OpenTable>(table, ignoreCase: true, out var known) && Enum.IsDefined(known)
+        // By name only: a number is none.
+        Enum.GetNames<OpenTable>().Contains(table, StringComparer.OrdinalIgnoreCase)
+        && Enum.TryParse<OpenTable>(table, ignoreCase: true, out var known)
             ? TypedResults.File(await tables.WriteAsync(known, cancel), "text/csv; charset=utf-8", $"{table}.csv")
             : Problems.NotFound("table");
 

@@ -192,7 +192,8 @@ public sealed partial class ChoreReader
 
         return (
             new ChorePlan(
-                Enum.TryParse<ChoreKind>(Cell(Kind), ignoreCase: true, out var kind) && Enum.IsDefined(kind)
+                Enum.GetNames<ChoreKind>().Contains(Cell(Kind), StringComparer.OrdinalIgnoreCase)
+                && Enum.TryParse<ChoreKind>(Cell(Kind), ignoreCase: true, out var kind)
                     ? kind
                     : ChoreKind.Own,
                 Cell(Title),
