@@ -1,15 +1,19 @@
 using System.Diagnostics;
 using System.Globalization;
+using System.Security.Cryptography;
 using System.Text.Json.Nodes;
 using Ledger;
 
 namespace Benchmarks;
 
-/// <summary>The most memory that the application needs to load a room file, a large one against one a tenth of its size.</summary>
+/// <summary>
+/// The most memory that the application needs to load a room file, a large one against one a tenth of its size; and that what was
+/// loaded goes out, into another room and out of it again as the same file, byte by byte.
+/// </summary>
 internal static class LoadBenchmark
 {
     private const double AllowedRatio = 2.5;
-    private const int EntriesEach = 90;
+    private const int EntriesEach = 72;
     private const double Megabyte = 1_000_000;
 
     public static async Task RunAsync(int animals)
@@ -19,10 +23,11 @@ internal static class LoadBenchmark
         {
             var (small, _, _) = await LoadAsync(folder, animals / 10);
             var (large, bytes, took) = await LoadAsync(folder, animals);
+            var isSame = await GoesRoundAsync(folder, animals);
             Console.WriteLine(
                 string.Create(
                     CultureInfo.InvariantCulture,
-                    $"loading {bytes / Megabyte:0} MB took {took.TotalSeconds:0} s and {large / Megabyte:0} MB at most = {(double)large / small:0.0} × a tenth of it (allowed {AllowedRatio})"
+                    $"loading {bytes / Megabyte:0} MB took {took.TotalSeconds:0} s and {large / Megabyte:0} MB at most = {(double)large / small:0.0} × a tenth of it (allowed {AllowedRatio}); {animals:N0} animals with {animals * EntriesEach:N0} entries out, in elsewhere and out again: {(isSame ? "the same file" : "ANOTHER FILE")}"
                 )
             );
         }
@@ -37,25 +42,46 @@ internal static class LoadBenchmark
         var path = Path.Combine(folder, $"room-{animals}.json");
         await WriteAsync(path, animals);
         var watch = Stopwatch.StartNew();
-        using var load = Process.Start(
-            new ProcessStartInfo("dotnet")
+        var peak = await RunAsync(Data(folder, animals), "--load", path);
+        return (peak, new FileInfo(path).Length, watch.Elapsed);
+    }
+
+    private static async Task<bool> GoesRoundAsync(string folder, int animals)
+    {
+        var (first, second) = (Path.Combine(folder, "first.json"), Path.Combine(folder, "second.json"));
+        var elsewhere = Path.Combine(folder, "elsewhere");
+        await RunAsync(Data(folder, animals), "--save", first);
+        await RunAsync(elsewhere, "--load", first);
+        await RunAsync(elsewhere, "--save", second);
+        await using var one = File.OpenRead(first);
+        await using var other = File.OpenRead(second);
+        var (former, later) = (await SHA256.HashDataAsync(one), await SHA256.HashDataAsync(other));
+        return former.SequenceEqual(later);
+    }
+
+    private static string Data(string folder, int animals) => Path.Combine(folder, $"data-{animals}");
+
+    /// <summary>Runs the application once; the most memory that it had, in bytes.</summary>
+    private static async Task<long> RunAsync(string data, params string[] asked)
+    {
+        using var run = Process.Start(
+            new ProcessStartInfo("dotnet", [ClientsBenchmark.Application(), .. asked])
             {
-                ArgumentList = { ClientsBenchmark.Application(), "--load", path },
-                Environment = { ["LANTERN_DATA"] = Path.Combine(folder, $"data-{animals}") },
+                Environment = { ["LANTERN_DATA"] = data },
                 RedirectStandardOutput = true,
             }
         )!;
         var peak = 0L;
-        while (!load.HasExited)
+        while (!run.HasExited)
         {
-            load.Refresh();
-            peak = Math.Max(peak, load.PeakWorkingSet64);
+            run.Refresh();
+            peak = Math.Max(peak, run.PeakWorkingSet64);
             await Task.Delay(50);
         }
 
-        return load.ExitCode == 0
-            ? (peak, new FileInfo(path).Length, watch.Elapsed)
-            : throw new InvalidOperationException(await load.StandardOutput.ReadToEndAsync());
+        return run.ExitCode == 0
+            ? peak
+            : throw new InvalidOperationException(await run.StandardOutput.ReadToEndAsync());
     }
 
     /// <summary>A room of tarantulas that were looked at and watered in turn, written as any program would.</summary>

@@ -66,5 +66,5 @@ if (args is [] or ["journal"])
 
 if (args is [] or ["load"])
 {
-    await LoadBenchmark.RunAsync(animals: 8_000);
+    await LoadBenchmark.RunAsync(animals: 10_000);
 }

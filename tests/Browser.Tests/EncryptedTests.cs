@@ -31,7 +31,6 @@ public sealed class EncryptedTests : BrowserRoom
         using var proxy = new CutProxy(Address);
         using var phone = Another(proxy.Address);
         phone.Phone();
-        phone.Open("/");
         SignIn(phone);
         Assert.Equal(true, phone.Run("return window.isSecureContext"));
         SeeInstalled(phone);
@@ -67,10 +66,7 @@ public sealed class EncryptedTests : BrowserRoom
 
     private static void SignIn(Keeper keeper)
     {
-        keeper.SeeText("main", "Hushed Lantern");
-        keeper.Type("Name", "Keeper");
-        keeper.Type("Password", Password);
-        keeper.Press("Sign in");
+        keeper.SignIn("Keeper", Password);
         SeeRound(keeper);
     }
 
@@ -85,7 +81,6 @@ public sealed class EncryptedTests : BrowserRoom
         foreach (var phone in new[] { near, far })
         {
             phone.Phone();
-            phone.Open("/");
             SignIn(phone);
         }
 

@@ -127,6 +127,16 @@ internal sealed class Keeper : IDisposable
 
     public void Open(string path) => driver.Navigate().GoToUrl(new Uri(address, path));
 
+    /// <summary>Signs in where the room is on the network, on the way to a page.</summary>
+    public void SignIn(string name, string password, string path = "/")
+    {
+        Open(path);
+        SeeText("main", "Hushed Lantern");
+        Type("Name", name);
+        Type("Password", password);
+        Press("Sign in");
+    }
+
     public void Look(string look) =>
         Run($"localStorage.setItem('look', '{look}'); document.documentElement.dataset.look = '{look}'");
 

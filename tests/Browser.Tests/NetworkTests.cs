@@ -8,26 +8,17 @@ public sealed class NetworkTests : BrowserRoom
     public NetworkTests()
         : base(demo: true, lan: true) => SetOwner(Password);
 
-    private static void SignIn(Keeper who, string name, string path = "/")
-    {
-        who.Open(path);
-        who.SeeText("main", "Hushed Lantern");
-        who.Type("Name", name);
-        who.Type("Password", Password);
-        who.Press("Sign in");
-    }
-
     [Fact]
     public void The_owner_signs_in_adds_a_helper_and_the_helpers_tick_bears_their_name()
     {
-        SignIn(Keeper, "Keeper", "/people");
+        Keeper.SignIn("Keeper", Password, "/people");
         Keeper.SeeText("h1", "People");
         Keeper.Type("Helper’s name", "Ann");
         Keeper.Type("Helper’s password", Password);
         Keeper.Press("Add", "main");
         Keeper.SeeText("main ul", "Ann");
         using var helper = new Keeper(Address, 390, 844);
-        SignIn(helper, "Ann");
+        helper.SignIn("Ann", Password);
         helper.SeeText("article[aria-current=true]", "Cockle");
         Keeper.Open("/");
         Keeper.SeeText("article[aria-current=true]", "Cockle");
@@ -44,7 +35,7 @@ public sealed class NetworkTests : BrowserRoom
     [Fact]
     public void A_sitter_ticks_what_is_safe_and_can_open_nothing_else()
     {
-        SignIn(Keeper, "Keeper", "/people");
+        Keeper.SignIn("Keeper", Password, "/people");
         Keeper.SeeText("h1", "People");
         Keeper.Type("Sitter’s name", "Robin");
         Keeper.Type("Whom to call", "555 0101");

@@ -64,26 +64,12 @@ public sealed partial class ReaderTests : BrowserRoom
     public ReaderTests()
         : base(demo: true, lan: true) => SetOwner(Password);
 
-    private static void SignIn(Keeper who, string name, string path = "/")
-    {
-        who.Open(path);
-        who.SeeText("main", "Hushed Lantern");
-        who.Type("Name", name);
-        who.Type("Password", Password);
-        who.Press("Sign in");
-    }
-
     [Fact]
     public void A_reader_sees_everything_and_is_offered_nothing_to_write()
     {
-        SignIn(Keeper, "Keeper", "/people");
-        Keeper.Type("Helper’s name", "Rae");
-        Keeper.Type("Helper’s password", Password);
-        Keeper.Press("Read only", "main");
-        Keeper.Press("Add", "main");
-        Keeper.SeeText("main ul", "Rae");
+        LetIn("Rae", "Read only");
         using var reader = new Keeper(Address, 1280, 800);
-        SignIn(reader, "Rae");
+        reader.SignIn("Rae", Password);
         reader.SeeText("main", "Cockle");
         reader.SeeText("body", "You read here");
         reader.See("article[aria-current=true]");
@@ -128,13 +114,9 @@ public sealed partial class ReaderTests : BrowserRoom
     [Fact]
     public void A_helper_is_not_offered_what_only_the_owner_changes()
     {
-        SignIn(Keeper, "Keeper", "/people");
-        Keeper.Type("Helper’s name", "Ann");
-        Keeper.Type("Helper’s password", Password);
-        Keeper.Press("Add", "main");
-        Keeper.SeeText("main ul", "Ann");
+        LetIn("Ann", "Help: log and read");
         using var helper = new Keeper(Address, 1280, 800);
-        SignIn(helper, "Ann");
+        helper.SignIn("Ann", Password);
         helper.SeeText("main", "Cockle");
         (string Path, string Text, string Owners)[] places =
         [
@@ -165,6 +147,17 @@ public sealed partial class ReaderTests : BrowserRoom
         helper.Open("/");
         helper.See("article[aria-current=true] .line-acts");
         helper.SeeText("article[aria-current=true]", "Something else");
+    }
+
+    /// <summary>The owner lets somebody in.</summary>
+    private void LetIn(string name, string what)
+    {
+        Keeper.SignIn("Keeper", Password, "/people");
+        Keeper.Type("Helper’s name", name);
+        Keeper.Type("Helper’s password", Password);
+        Keeper.Press(what, "main");
+        Keeper.Press("Add", "main");
+        Keeper.SeeText("main ul", name);
     }
 
     /// <summary>What can be pressed or filled in on the page, beyond what shows.</summary>
