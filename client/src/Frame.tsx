@@ -14,20 +14,15 @@ import { WhyContext, type Why } from './features/Reasons/WhyContext';
 import { setLook } from './features/Rooms/look';
 import { NightlineStrip } from './features/Rounds/NightlineStrip';
 import { Rail } from './Rail';
-import { TroubleHere } from './ui/Trouble';
+import { aside } from './ui/aside';
+import { Opening, TroubleHere } from './ui/Trouble';
 import { Waiting } from './ui/Waiting';
 
 // The round answers first; what is asked for beside it is fetched when it is asked for.
-const SignInPage = lazy(async () => ({
-  default: (await import('./features/Access/SignInPage')).SignInPage,
-}));
-const SignInAgain = lazy(async () => ({
-  default: (await import('./features/Access/SignInPage')).SignInAgain,
-}));
-const AlarmCall = lazy(async () => ({ default: (await import('./features/Climate/AlarmCall')).AlarmCall }));
-const TroubleStrip = lazy(async () => ({
-  default: (await import('./features/Safekeeping/TroubleStrip')).TroubleStrip,
-}));
+const SignInPage = aside(async () => (await import('./features/Access/SignInPage')).SignInPage);
+const SignInAgain = aside(async () => (await import('./features/Access/SignInPage')).SignInAgain);
+const AlarmCall = aside(async () => (await import('./features/Climate/AlarmCall')).AlarmCall);
+const TroubleStrip = aside(async () => (await import('./features/Safekeeping/TroubleStrip')).TroubleStrip);
 const WhyDrawer = lazy(async () => ({ default: (await import('./features/Reasons/WhyDrawer')).WhyDrawer }));
 const Palette = lazy(async () => ({ default: (await import('./commands/Palette')).Palette }));
 const KeySheet = lazy(async () => ({ default: (await import('./commands/KeySheet')).KeySheet }));
@@ -145,30 +140,35 @@ function Room() {
                       {bar}
                     </div>
                   </div>
-                  <Suspense>{why.why !== null && <WhyDrawer />}</Suspense>
+                  {why.why !== null && (
+                    <Opening onClose={why.hide}>
+                      <WhyDrawer />
+                    </Opening>
+                  )}
                   <Suspense>
                     <AlarmCall />
                   </Suspense>
                 </div>
               </div>
-              <TroubleHere>
-                <Suspense>
-                  {sheet === 'palette' && (
+              {sheet !== null && (
+                <Opening key={sheet} onClose={() => setSheet(null)}>
+                  {sheet === 'palette' ? (
                     <Palette
                       onClose={() => setSheet(null)}
                       onOffer={(stockId, of) => setOffer({ stockId, offer: of })}
                     />
+                  ) : (
+                    <KeySheet onClose={() => setSheet(null)} />
                   )}
-                  {sheet === 'keys' && <KeySheet onClose={() => setSheet(null)} />}
-                  {offer !== null && (
-                    <OfferRunner
-                      key={offer.stockId + offer.offer.label}
-                      running={offer}
-                      onDone={() => setOffer(null)}
-                    />
-                  )}
-                </Suspense>
-              </TroubleHere>
+                </Opening>
+              )}
+              {offer !== null && (
+                <OfferRunner
+                  key={offer.stockId + offer.offer.label}
+                  running={offer}
+                  onDone={() => setOffer(null)}
+                />
+              )}
             </div>
           )}
         </DoneProvider>

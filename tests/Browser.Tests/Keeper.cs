@@ -95,11 +95,11 @@ internal sealed class Keeper : IDisposable
         Touch("touchEnd");
     }
 
-    /// <summary>Lets no file of the application through whose address fits.</summary>
-    public void Block(string file)
+    /// <summary>Lets no file of the application through whose address fits one of these; from now on, and until asked again.</summary>
+    public void Block(params string[] files)
     {
         browser.Ask("Network.enable");
-        browser.Ask("Network.setBlockedURLs", ("urls", new[] { file }));
+        browser.Ask("Network.setBlockedURLs", ("urls", files));
     }
 
     /// <summary>Runs a script in every page before its own.</summary>

@@ -180,4 +180,23 @@ public sealed class OutOfReachTests() : BrowserRoom(demo: true)
             keeper.SeeText(Strip, taps == 1 ? "1 entry waits" : $"{taps} entries wait");
         }
     }
+
+    [Fact]
+    public void The_radio_may_fail_before_all_is_fetched_the_round_stays_and_the_rest_comes_once_it_is_back()
+    {
+        using var proxy = new CutProxy(Address);
+        using var keeper = new Keeper(proxy.Address);
+        keeper.Block("*AlarmCall*", "*AlarmStrip*", "*TroubleStrip*", "*WaterAsked*", "*RoundChores*", "*Nightline*");
+        keeper.Open("/");
+        SeeRound(keeper);
+        proxy.Let(Passage.Closed);
+        ActByKey(keeper);
+        SeeWaiting(keeper, 1);
+        Assert.Equal(0L, keeper.Run("return document.querySelectorAll('#chores').length"));
+        keeper.Block();
+        proxy.Let(Passage.Open);
+        SeeNothingWaiting(keeper);
+        keeper.See("#chores");
+        keeper.See("[role=group][aria-label^='Nights from']");
+    }
 }

@@ -185,4 +185,19 @@ public sealed class RightLineTests() : BrowserRoom(demo: true)
         Keeper.Press("Round", "nav");
         Keeper.SeeText("main", "Tonight’s round");
     }
+
+    [Fact]
+    public void What_is_opened_over_the_round_and_cannot_be_loaded_leaves_the_round_as_it_is()
+    {
+        Keeper.Block("*SumUp*");
+        OpenRound();
+        // A part that is gone may be of an older page: once the newer one is loaded, and then one is told.
+        Keeper.Run("sessionStorage.setItem('lantern-loaded-anew', String(Date.now()))");
+        Keeper.Press("Sum up", "main");
+        Keeper.SeeText("[role=dialog]", "That did not open");
+        Keeper.Press("Close", "[role=dialog]");
+        Keeper.SeeNoText("body", "That did not open");
+        Keeper.Keys("x");
+        Keeper.SeeText("[data-bar]", "Cockle: leftovers taken out");
+    }
 }

@@ -1,10 +1,11 @@
-import { lazy, Suspense } from 'react';
+import { lazy } from 'react';
 import { Button } from '../../ui/Button';
 import type { AnimalView, Schemas } from '../../api/client';
 import { useSettings } from '../Rooms/queries';
 import { useRulebook } from '../Rulebook/queries';
 import { useAnimal } from '../Stock/queries';
 import { Dialog } from '../../ui/Dialog';
+import { Opening } from '../../ui/Trouble';
 import type { ActDialogProps } from './ActDialog';
 import type { ActSubject } from './entryForm';
 
@@ -94,8 +95,8 @@ export function ActDialogFor({ stockId, ...props }: Omit<ActDialogProps, 'subjec
   }
   const group = rulebook.data.groups.find((g) => g.id === animal.details.group);
   return (
-    <Suspense>
+    <Opening onClose={props.onClose}>
       <ActDialog {...props} subject={subjectOf(animal, group, rulebook.data.calcium)} />
-    </Suspense>
+    </Opening>
   );
 }

@@ -1,10 +1,11 @@
 import { Button } from '../../ui/Button';
-import { lazy, Suspense, useState } from 'react';
+import { lazy, useState } from 'react';
 import type { Outgoing, SetAside } from '../../api/outbox';
 import { outbox } from '../../api/writing';
 import { localClock, localDay } from '../../ui/dates';
 import { Dialog } from '../../ui/Dialog';
 import { TextField } from '../../ui/Field';
+import { Opening } from '../../ui/Trouble';
 
 const BothSidesDialog = lazy(async () => ({ default: (await import('./BothSidesDialog')).BothSidesDialog }));
 
@@ -32,9 +33,9 @@ export function SetAsideRow({ item }: { item: Outgoing }) {
         (why.both === null ? (
           <WhenDialog item={item} onClose={() => setAsking(false)} />
         ) : (
-          <Suspense>
+          <Opening onClose={() => setAsking(false)}>
             <BothSidesDialog item={item} both={why.both} onClose={() => setAsking(false)} />
-          </Suspense>
+          </Opening>
         ))}
     </div>
   );

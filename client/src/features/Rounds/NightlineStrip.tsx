@@ -1,13 +1,12 @@
-import { lazy, Suspense } from 'react';
+import { Suspense } from 'react';
 import { useNightline } from './queries';
+import { aside } from '../../ui/aside';
 import { Measured } from '../../ui/Measured';
 import { useIsPhone } from '../../ui/useMedia';
 import { laneHeight } from './nightlineLayout';
 
 // The round is told before it is drawn.
-const NightlineDrawing = lazy(async () => ({
-  default: (await import('./NightlineDrawing')).NightlineDrawing,
-}));
+const NightlineDrawing = aside(async () => (await import('./NightlineDrawing')).NightlineDrawing);
 
 /** The strip of nights across the top of every page: what happened, what is awaited, what will be due. */
 export function NightlineStrip() {

@@ -13,9 +13,10 @@ import { clockTime, longDate } from '../../ui/dates';
 import { useCommands } from '../../commands/useCommands';
 import { useWakeLock } from '../../ui/useWakeLock';
 import { WhyButton } from '../../ui/WhyButton';
+import { aside } from '../../ui/aside';
+import { Opening } from '../../ui/Trouble';
 import { Waiting } from '../../ui/Waiting';
 import { useWhy } from '../Reasons/WhyContext';
-import { KitSheet } from './KitSheet';
 import { DoneRow, PassByFold, RestingFold, WaitingRow } from './QuietRows';
 import { DueRow, lineId } from './RoundRows';
 import { canBatch } from './together';
@@ -27,12 +28,13 @@ import { warmForms } from '../Journal/ActDialogFor';
 import { useDone } from '../Journal/DoneContext';
 
 // Only on one night, or at the end of it: the round is told without them.
-const EmptyRoom = lazy(async () => ({ default: (await import('./EmptyRoom')).EmptyRoom }));
+const EmptyRoom = aside(async () => (await import('./EmptyRoom')).EmptyRoom);
+const FirstEvening = aside(async () => (await import('./FirstEvening')).FirstEvening);
+const AlarmStrip = aside(async () => (await import('../Climate/AlarmStrip')).AlarmStrip);
+const WaterAsked = aside(async () => (await import('./WaterAsked')).WaterAsked);
+const RoundChores = aside(async () => (await import('./RoundChores')).RoundChores);
+const KitSheet = lazy(async () => ({ default: (await import('./KitSheet')).KitSheet }));
 const ShelfBatch = lazy(async () => ({ default: (await import('./ShelfBatch')).ShelfBatch }));
-const FirstEvening = lazy(async () => ({ default: (await import('./FirstEvening')).FirstEvening }));
-const AlarmStrip = lazy(async () => ({ default: (await import('../Climate/AlarmStrip')).AlarmStrip }));
-const WaterAsked = lazy(async () => ({ default: (await import('./WaterAsked')).WaterAsked }));
-const RoundChores = lazy(async () => ({ default: (await import('./RoundChores')).RoundChores }));
 const SumUp = lazy(async () => ({ default: (await import('./SumUp')).SumUp }));
 
 /** Tonight's round in walking order. */
@@ -160,16 +162,20 @@ function Round({ round: newest }: { round: RoundView }) {
           </Suspense>
         )}
       </div>
-      {sheet?.kind === 'kit' && <KitSheet round={round} onClose={() => setSheet(null)} />}
+      {sheet?.kind === 'kit' && (
+        <Opening onClose={() => setSheet(null)}>
+          <KitSheet round={round} onClose={() => setSheet(null)} />
+        </Opening>
+      )}
       {sheet?.kind === 'sum' && (
-        <Suspense>
+        <Opening onClose={() => setSheet(null)}>
           <SumUp night={round.night} onClose={() => setSheet(null)} />
-        </Suspense>
+        </Opening>
       )}
       {batch !== undefined && (
-        <Suspense>
+        <Opening onClose={() => setSheet(null)}>
           <ShelfBatch shelf={batch.code} lines={dueOf(batch)} onClose={() => setSheet(null)} />
-        </Suspense>
+        </Opening>
       )}
     </ActingContext>
   );
