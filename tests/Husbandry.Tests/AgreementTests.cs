@@ -86,6 +86,23 @@ public class AgreementTests
         });
 
     [Fact]
+    public void Water_that_the_round_asks_for_is_asked_of_a_sitter_too() =>
+        ForAny(
+            j =>
+            {
+                var line = RoundLine.Of(j);
+                if (
+                    line.Act is RoundAct.Help or RoundAct.Water
+                    && j.Water.Value.Clocks.All(c => c.Way != WaterWay.ColdMist)
+                )
+                {
+                    Assert.Single(SitterSheet.Of([j], twoPeople: true, j.Subject.Room).Lines);
+                }
+            },
+            iter: 1500
+        );
+
+    [Fact]
     public void The_sitter_is_told_nothing_that_the_keeper_is_not() =>
         ForAny(j =>
         {

@@ -234,7 +234,7 @@ public class WholeRoomTests
     {
         var hungry = new Diary().LegSpan(60).Ate(20).Watered(0);
         var thirsty = new Diary().LegSpan(60).Ate(1).Watered(20);
-        var premolt = new Diary().LegSpan(60).Ate(40).Sign("dark-under-hair", 1).Sign("sluggish", 1);
+        var premolt = new Diary().LegSpan(60).Ate(40).Sign("dark-under-hair", 1).Sign("sluggish", 1).Watered(0);
         var unsized = new Diary().Watered(0.1);
         var limp = new Diary().LegSpan(60).Ate(1).Sign("curled-under", 0.2);
         var sheet = Sheet(false, hungry, thirsty, premolt, unsized, limp);
@@ -246,6 +246,37 @@ public class WholeRoomTests
         var hairy = RuleSet.Shipped.Profile("tliltocatl-albopilosus")!.Hazard!.Value;
         Assert.Equal(Hazard.IrritantHairs, hairy);
         Assert.All(sheet.Lines, l => Assert.Equal(hairy, l.Hazard));
+    }
+
+    [Fact]
+    public void A_hushed_animal_gets_its_water_from_a_sitter_and_nothing_else()
+    {
+        Diary Premolt() => new Diary().LegSpan(60).Ate(40).Sign("dark-under-hair", 1).Sign("sluggish", 1).Watered(30);
+        var line = Assert.Single(Sheet(false, Premolt()).Lines);
+        Assert.Equal(RoundAct.Water, line.Act);
+        Assert.Contains("Likely premolt: nothing else, and do not touch her", line.Note, StringComparison.Ordinal);
+        Assert.Empty(Sheet(false, Premolt()).LeaveShut);
+        // On its back even the dish waits.
+        var turned = Sheet(false, Premolt().Sign("on-its-back", 0.1));
+        Assert.Empty(turned.Lines);
+        Assert.Single(turned.LeaveShut);
+    }
+
+    [Fact]
+    public void What_only_the_keeper_does_is_not_told_to_who_leaves_it_shut()
+    {
+        // Fangs are due for a look, by the keeper: to a sitter that would be an order to open it.
+        var soft = new Diary().LegSpan(60).Watered(0).With(8, new Molted());
+        Assert.Equal(RoundAct.CheckFangs, RoundLine.Of(soft.Judge()).Act);
+        var shut = Assert.Single(Sheet(false, soft).LeaveShut);
+        Assert.Equal("fangs unchecked: what is due waits for the keeper", shut.Why);
+        // Live prey with a soft animal is not to be fished for by another hand, nor kept quiet.
+        var inDanger = new Diary()
+            .LegSpan(60)
+            .Watered(0)
+            .With(0.5, Fed with { Outcome = OfferOutcome.NotSeen, LeftIn = true });
+        var called = Assert.Single(Sheet(false, inDanger.With(0.2, new Molted())).LeaveShut);
+        Assert.Equal("hardening, and food is still in there: call the keeper", called.Why);
     }
 
     [Fact]
@@ -323,15 +354,20 @@ public class WholeRoomTests
                     return SitterSheet
                         .Of([judgement], two, Diary.Room())
                         .Lines.All(l =>
-                            // A queen that is fed while she founds is the one hushed animal that needs a hand.
+                            // A queen that is fed while she founds is the one hushed animal that needs more than water.
                             (
                                 judgement.Phase.Value < Phase.Likely
+                                || l.Act is RoundAct.Tend or RoundAct.Water or RoundAct.Help
                                 || (judgement.Phase.Value, profile.Founding?.Value)
                                     == (Phase.Founding, Founding.SemiClaustral)
                             )
                             && l.Done.Select(act => EntryDefinition.Of(act).Care(act, judgement.Subject))
                                 .OfType<CareAct>()
-                                .All(care => judgement.Hush[care].Verdict == Verdict.Fine)
+                                // Where misting is to be avoided, drops on the wall are told instead.
+                                .All(care =>
+                                    judgement.Hush[care].Verdict == Verdict.Fine
+                                    || (care == CareAct.Mist && l.Do.Contains("drops on the wall"))
+                                )
                             && (l.Act != RoundAct.Water || judgement.Hush[CareAct.Water].Verdict == Verdict.Fine)
                             && (l.TwoPeople || profile.Hazard?.Value != Hazard.MedicallySignificant)
                         );

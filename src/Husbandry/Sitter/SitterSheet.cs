@@ -1,6 +1,7 @@
 using System.Text.Json.Serialization;
 using Husbandry.Feeding;
 using Husbandry.Journal;
+using Husbandry.Reasons;
 using Husbandry.Records;
 using Husbandry.Rooms;
 using Husbandry.Rounds;
@@ -73,8 +74,9 @@ public sealed record SitterSheet(
     private const string Unknown = "nobody knows what its venom does: not for one person alone. Do not open.";
 
     /// <summary>
-    /// Composes the sheet. Hushed animals, and animals of which premolt is suspected, are not opened; food is given only
-    /// where live food is no risk; animals with dangerous venom are left shut, or need two people.
+    /// Composes the sheet. Hushed animals are opened for nothing but water that is due and that the hush allows: who hardens,
+    /// broods or waits for a molt dries out in a week without it. Food is given only where live food is no risk; animals with
+    /// dangerous venom are left shut, or need two people.
     /// </summary>
     /// <param name="judged">Animals that are due or hushed.</param>
     /// <param name="twoPeople">Whether a second person will be there for animals with dangerous venom.</param>
@@ -96,13 +98,13 @@ public sealed record SitterSheet(
             {
                 shut.Add(Shut(j, line.Why.Summary));
             }
-            else if (line.Act == RoundAct.Tend && !venom && IsSafe(j, line))
+            else if (IsOwedTheHushed(line.Act) && (!venom || twoPeople) && IsSafe(j, line))
             {
-                lines.Add(LineOf(line, venom));
+                lines.Add(LineOf(j, line, venom));
             }
-            else if (line.State == LineState.PassBy || (PhaseMark.Of(j.Phase.Value).PassesBy && !IsFedWhileFounding(j)))
+            else if (IsLeftShut(j, line))
             {
-                shut.Add(Shut(j, line.State == LineState.PassBy ? line.Do : j.Phase.Summary));
+                shut.Add(Shut(j, WhyShut(j, line)));
             }
             else if (venom && !twoPeople)
             {
@@ -110,7 +112,7 @@ public sealed record SitterSheet(
             }
             else if (line.State == LineState.Due && IsSafe(j, line))
             {
-                lines.Add(LineOf(line, venom));
+                lines.Add(LineOf(j, line, venom));
             }
             else if (line.State == LineState.Due)
             {
@@ -192,7 +194,8 @@ public sealed record SitterSheet(
             RoundAct.LookAtTube => j.Subject.IsQueenAlone && j.Subject.Profile.Founding?.Value == Founding.SemiClaustral
                 || !j.Subject.IsQueenAlone,
             RoundAct.Tend => j.Upkeep.Value.DueOn(j.Subject.Room.Tonight).All(c => c.Task.ForSitter),
-            RoundAct.Water or RoundAct.Help => j.Hush[CareAct.Water].Verdict == Verdict.Fine,
+            RoundAct.Water or RoundAct.Help => j.Hush[CareAct.Water].Verdict == Verdict.Fine
+                && j.Water.Value.Clocks.All(c => c.Way != WaterWay.ColdMist),
             RoundAct.RemoveLeftovers => line.OutAt is null && MayBeFed(j),
             RoundAct.Feed => line.Offer is not null && MayBeFed(j) && IsFine(j, line),
             RoundAct.None
@@ -233,7 +236,24 @@ public sealed record SitterSheet(
             .OfType<CareAct>()
             .All(care => j.Hush[care].Verdict == Verdict.Fine);
 
-    private static SitterLine LineOf(RoundLine line, bool venom) =>
+    /// <summary>What a hushed animal gets all the same, where the hush has nothing against it.</summary>
+    private static bool IsOwedTheHushed(RoundAct act) => act is RoundAct.Tend or RoundAct.Water or RoundAct.Help;
+
+    private static bool IsHushed(Judgement j) => PhaseMark.Of(j.Phase.Value).PassesBy;
+
+    private static bool IsLeftShut(Judgement j, RoundLine line) =>
+        line.State == LineState.PassBy || (IsHushed(j) && !IsFedWhileFounding(j));
+
+    /// <summary>Why it is left shut, without what only its keeper is asked to do.</summary>
+    private static string WhyShut(Judgement j, RoundLine line) =>
+        line.Act == RoundAct.RemoveLeftovers
+            ? $"{PhaseMark.Of(j.Phase.Value).Word}, and food is still in there: call the keeper"
+        : line.State == LineState.Due ? $"{PhaseMark.Of(j.Phase.Value).Word}: what is due waits for the keeper"
+        : j.Phase.Value == Phase.FangsUnchecked ? "fangs not black yet: no food"
+        : j.Phase.Value == Phase.Pupa && j.Subject.IsChilled ? "pupa in its winter cold: it stays there"
+        : line.Do;
+
+    private static SitterLine LineOf(Judgement j, RoundLine line, bool venom) =>
         new(
             line.StockId,
             line.Place,
@@ -241,12 +261,20 @@ public sealed record SitterSheet(
             line.Species,
             line.Act,
             line.Act == RoundAct.Help ? "Put water within reach at once, then call" : line.Do,
-            string.Join(" · ", line.Mind.Append(DetailOf(line)).Where(text => text.Length > 0)),
+            string.Join(
+                " · ",
+                line.Mind.Append(DetailOf(line)).Append(AndNothingElse(j, line)).Where(text => text.Length > 0)
+            ),
             line.Hazard,
             venom,
             line.Offer,
             DoneOf(line)
         );
+
+    private static string AndNothingElse(Judgement j, RoundLine line) =>
+        IsHushed(j) && line.Act is RoundAct.Water or RoundAct.Help
+            ? $"{PhaseMark.Of(j.Phase.Value).Word.ToUpperFirst()}: nothing else, and do not touch {j.Subject.Them}"
+            : "";
 
     private static string DetailOf(RoundLine line) =>
         line.Act switch
