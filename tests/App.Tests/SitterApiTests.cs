@@ -122,6 +122,9 @@ public sealed class SitterApiTests : NetworkRoom
             await owner.SendAsync(HttpMethod.Post, $"/api/stock/{hushed}/journal", entry);
         }
 
+        // Its dish is full: else it would be opened for that.
+        var filled = Api.Log(Api.Act("watered", ("water", "dish")));
+        await owner.SendAsync(HttpMethod.Post, $"/api/stock/{hushed}/journal", filled);
         var link = await LinkAsync(owner);
         using var sitter = new Visitor(App);
         var (_, view) = await sitter.SendAsync(HttpMethod.Get, link);
