@@ -33,32 +33,6 @@ public sealed partial class ReaderTests : BrowserRoom
     private const string Choosing =
         "[role=combobox], [role=columnheader] button, [aria-pressed], [aria-expanded], .line-acts button";
 
-    /// <summary>Every place, and a text that stands there once it is whole.</summary>
-    private static readonly (string Path, string Text)[] Places =
-    [
-        ("/", "Tonight’s round"),
-        ("/stock", "Bramble"),
-        ("/shelves", "Rack A"),
-        ("/shelves/rehousing", "Have ready"),
-        ("/climate", "sensors speak"),
-        ("/larder", "Eight weeks of each food"),
-        ("/larder/feeders", "flour-beetle larvae"),
-        ("/chores", "Shared gear"),
-        ("/pairing", "Dapple × Reeve"),
-        ("/nursery", "What is hatching, and who lives?"),
-        ("/nursery/unknown", "What is seen of it"),
-        ("/colonies", "Tubs and their calcium"),
-        ("/almanac", "Came in the last five weeks"),
-        ("/rulebook", "Predatory ground beetles"),
-        ("/rulebook/samia-ricini", "From molt to molt"),
-        ("/honesty", "Brier score"),
-        ("/safekeeping", "by the owner of the room"),
-        ("/paper/labels", "Label printer"),
-        ("/paper/round", "Do not open"),
-        ("/night/2026-12-01", "meal"),
-        ("/about", "Licence"),
-    ];
-
     private static readonly string[] WritersPlaces = ["/stock/new", "/stock/many", "/paper/typing"];
 
     public ReaderTests()
@@ -81,7 +55,7 @@ public sealed partial class ReaderTests : BrowserRoom
         Assert.Equal("/", reader.Path);
         Assert.DoesNotContain("leftovers taken out", reader.Text("body"), StringComparison.Ordinal);
         var offered = new List<string>();
-        foreach (var (path, text) in Places)
+        foreach (var (path, text) in EveryPlace.Texts.Append(("/safekeeping", "by the owner of the room")))
         {
             reader.Open(path);
             reader.SeeText("main", text);

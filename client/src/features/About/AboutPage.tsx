@@ -34,7 +34,13 @@ export function AboutPage() {
             rows={notices}
             keyOf={(n) => n.name}
             columns={[
-              { id: 'name', title: 'Name', names: true, cellClass: 'font-semibold', cell: (n) => n.name },
+              {
+                id: 'name',
+                title: 'Name',
+                names: true,
+                cellClass: 'font-semibold wrap-anywhere',
+                cell: (n) => n.name,
+              },
               { id: 'version', title: 'Version', cell: (n) => n.version },
               { id: 'licence', title: 'Licence', cell: (n) => n.licence },
               { id: 'for', title: 'For', className: 'max-sm:hidden', cell: (n) => n.for },

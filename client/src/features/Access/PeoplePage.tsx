@@ -26,7 +26,7 @@ export function PeoplePage() {
   return (
     <Waiting query={useSession()} what="People">
       {(session) => (
-        <div className="mx-auto grid w-full max-w-[860px] gap-7 px-6 pt-4 pb-10 max-sm:px-4">
+        <div className="mx-auto grid w-full max-w-[860px] grid-cols-1 gap-7 px-6 pt-4 pb-10 max-sm:px-4">
           <div>
             <PageTitle>People</PageTitle>
             <h1 className="page-title">People</h1>
@@ -189,7 +189,7 @@ function Lists({ access }: { access: Schemas['AccessView'] }) {
         </form>
       </section>
       {access.sessions.length > 0 && (
-        <section className="grid gap-2 border-t border-line pt-4">
+        <section className="grid grid-cols-1 gap-2 border-t border-line pt-4">
           <h2 className="text-18">Signed in</h2>
           <ul>
             {access.sessions.map((s) => (

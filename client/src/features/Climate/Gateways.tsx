@@ -23,8 +23,10 @@ export function Gateways() {
       </h2>
       <p className="max-w-[62ch] text-13 text-muted">
         A gateway posts JSON to <code>/api/gateway/readings</code> with its token as a bearer token:{' '}
-        <code>{'{"readings":[{"sensor":"shelf-2","temperatureC":24.6,"relativeHumidity":61}]}'}</code>.
-        Whoever has the token can post readings and nothing else.
+        <code className="wrap-anywhere">
+          {'{"readings":[{"sensor":"shelf-2","temperatureC":24.6,"relativeHumidity":61}]}'}
+        </code>
+        . Whoever has the token can post readings and nothing else.
       </p>
       <ul className="mt-2">
         {gateways.map((gateway) => (

@@ -86,7 +86,7 @@ function Examples({ examples }: { examples: Schemas['ScoredForecast'][] }) {
 }
 
 /** Widths, the same in every group, so that groups can be read down. */
-const signColumns = ['w-[38%]', 'w-[13%]', 'w-[13%]', 'w-[11%]'];
+const signColumns = ['sm:w-[38%]', 'sm:w-[13%]', 'sm:w-[13%]', 'sm:w-[11%]'];
 
 function SignTable({ groups }: { groups: Schemas['GroupSigns'][] }) {
   return (
@@ -100,7 +100,7 @@ function SignTable({ groups }: { groups: Schemas['GroupSigns'][] }) {
       </p>
       {groups.length === 0 && <p className="text-muted">Nothing has been counted yet.</p>}
       {groups.map((group) => (
-        <table key={group.group} className="mb-4 w-full table-fixed border-collapse text-13">
+        <table key={group.group} className="mb-4 w-full border-collapse text-13 sm:table-fixed">
           <caption className="py-1 text-left font-display text-15 font-semibold">{group.name}</caption>
           <thead>
             <tr className="text-left text-muted">
