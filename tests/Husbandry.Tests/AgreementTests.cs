@@ -209,6 +209,12 @@ public class AgreementTests
         ForAny(j =>
         {
             Assert.All(CareWords.Of(j), word => Assert.False(string.IsNullOrWhiteSpace(word.Value), Told(j)));
+            // Its head says "no bare hands": the table below it never says that handling is fine.
+            if (j.Subject.Profile.Hazard?.Value.NeedsTwo() == true)
+            {
+                Assert.DoesNotContain("Handling", CareWords.Of(j).Values);
+            }
+
             Assert.Equal(Enum.GetValues<CareAct>().Length, j.Hush.Lines.Select(l => l.Act).Distinct().Count());
             Assert.All(j.Hush.Lines.Where(l => l.Verdict != Verdict.Fine), l => Assert.NotEmpty(l.Contributors));
         });

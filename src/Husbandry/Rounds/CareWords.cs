@@ -48,7 +48,9 @@ public static class CareWords
         var colony = j.Subject.Standing.Details.Kind == StockKind.Colony;
         if (!colony && j.Stage.Value != Stage.Egg)
         {
-            words[CareAct.Handle] = "Handling";
+            // What is fine for the animal is not fine for a bare hand.
+            words[CareAct.Handle] =
+                j.Subject.Profile.Hazard?.Value.NeedsTwo() == true ? "Moving with long tongs" : "Handling";
         }
 
         words[CareAct.Rehouse] = "Rehousing";

@@ -1,5 +1,6 @@
 import { Button } from '../../ui/Button';
 import { useState } from 'react';
+import { useIsPhone } from '../../ui/useMedia';
 import type { AnimalView } from '../../api/client';
 import { keyOf } from '../../commands/catalogue';
 import { type Command, useCommands } from '../../commands/useCommands';
@@ -9,6 +10,7 @@ import { isHushed, type LogOffer, useOffers } from '../Journal/OfferDialogs';
 /** The acts at the head of an animal's page, as its stage of life has them. What is hushed asks once. */
 export function AnimalActs({ animal }: { animal: AnimalView }) {
   const [more, setMore] = useState(false);
+  const phone = useIsPhone();
   const { pick, dialogs } = useOffers(animal.stockId, animal.details.nickname, animal);
   const { head } = animal.log;
   useCommands([
@@ -34,8 +36,11 @@ export function AnimalActs({ animal }: { animal: AnimalView }) {
       </Button>
     );
   };
+  // At the right end of a wide head, and first where the acts wrap under a thumb.
+  const main = feed !== undefined && button(feed);
   return (
     <>
+      {phone && main}
       {head.filter((offer) => offer !== feed).map(button)}
       <ElseMenu
         stockId={animal.stockId}
@@ -44,7 +49,7 @@ export function AnimalActs({ animal }: { animal: AnimalView }) {
         onOpenChange={setMore}
         trigger={<Button letter={keyOf('animal.more')}>Something else</Button>}
       />
-      {feed !== undefined && button(feed)}
+      {!phone && main}
       {dialogs}
     </>
   );
