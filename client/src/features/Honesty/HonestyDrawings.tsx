@@ -11,7 +11,7 @@ interface CoverageBarProps {
 export function CoverageBar({ share, likely }: CoverageBarProps) {
   const percent = Math.round(share * 100);
   return (
-    <span className="flex flex-wrap items-center gap-x-2">
+    <span className="flex items-center gap-x-2 max-sm:flex-wrap">
       <svg width="120" height="14" aria-hidden="true" className="flex-none">
         <rect y="4" width="120" height="6" fill="var(--line)" />
         <rect y="4" width={1.2 * percent} height="6" fill="var(--moss)" />
@@ -62,7 +62,7 @@ export function RatioBar({ ratio, rulebook }: { ratio: number; rulebook: number 
   const x = scaleLog([0.1, 1000], [0, 150]).clamp(true);
   const [from, to] = ratio < 1 ? [x(ratio), x(1)] : [x(1), x(ratio)];
   return (
-    <span className="flex flex-wrap items-center gap-x-2">
+    <span className="flex items-center gap-x-2 max-sm:flex-wrap">
       <svg width="150" height="14" aria-hidden="true" className="flex-none max-sm:hidden">
         <path d="M0 7H150" stroke="var(--line)" />
         <rect x={from} y="3" width={Math.max(1, to - from)} height="8" fill="var(--lampmark)" />
