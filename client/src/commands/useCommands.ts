@@ -1,4 +1,4 @@
-import { useEffect, useLayoutEffect, useRef, useSyncExternalStore } from 'react';
+import { useLayoutEffect, useRef, useSyncExternalStore } from 'react';
 import { catalogue, type CommandId, type Section } from './catalogue';
 import { singleKeysAreOn } from './singleKeys';
 
@@ -108,7 +108,8 @@ export function useCommands(commands: readonly Command[], pressedOn?: string): v
   useLayoutEffect(() => {
     current.current = commands;
   });
-  useEffect(() => {
+  // With the rendering itself: what is seen answers to its keys at once, on a slow device too.
+  useLayoutEffect(() => {
     const layer: Layer = { commands: () => current.current.map(bound), pressedOn };
     if (layers.length === 0) {
       window.addEventListener('keydown', press);
